@@ -1,0 +1,5 @@
+export * from './vec';
+export * from './spline';
+export * from './root';
+export * from './polyline';
+export * from './polygon';

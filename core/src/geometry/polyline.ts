@@ -1,0 +1,64 @@
+/** Open polylines in the plane and in space: length, simplification, the point at a length along, cuts. */
+import { at, distance2, distance3, lerp2, type Vec2, type Vec3 } from './vec';
+
+export const polylineLength = (points: readonly Vec2[]): number =>
+  points.reduce((sum, p, i) => (i === 0 ? 0 : sum + distance2(at(points, i - 1), p)), 0);
+
+export const polylineLength3 = (points: readonly Vec3[]): number =>
+  points.reduce((sum, p, i) => (i === 0 ? 0 : sum + distance3(at(points, i - 1), p)), 0);
+
+/** Length along to each point, from 0. */
+export function cumulativeLengths(points: readonly Vec2[]): number[] {
+  const lengths = [0];
+  for (let i = 1; i < points.length; i++) lengths.push(at(lengths, -1) + distance2(at(points, i - 1), at(points, i)));
+  return lengths;
+}
+
+/** The point at length `s` from the start; before the start or past the end, the end itself. */
+export function pointAtLength(points: readonly Vec2[], s: number): Vec2 {
+  let left = Math.max(0, s);
+  for (let i = 1; i < points.length; i++) {
+    const step = distance2(at(points, i - 1), at(points, i));
+    if (left <= step && step > 0) return lerp2(at(points, i - 1), at(points, i), left / step);
+    left -= step;
+  }
+  return at(points, -1);
+}
+
+export function distanceToSegment(p: Vec2, a: Vec2, b: Vec2): number {
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const square = dx * dx + dy * dy;
+  const w = square > 0 ? Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / square)) : 0;
+  return Math.hypot(p[0] - a[0] - w * dx, p[1] - a[1] - w * dy);
+}
+
+/** Fewer points, none left out further than `tolerance` from what stays (Douglas and Peucker 1973). */
+export function simplify(points: readonly Vec2[], tolerance: number): Vec2[] {
+  if (points.length < 3) return [...points];
+  const keep = new Set<number>([0, points.length - 1]);
+  const spans: [number, number][] = [[0, points.length - 1]];
+  for (let span = spans.pop(); span; span = spans.pop()) {
+    const [from, to] = span;
+    let [worst, index] = [tolerance, -1];
+    for (let i = from + 1; i < to; i++) {
+      const off = distanceToSegment(at(points, i), at(points, from), at(points, to));
+      if (off > worst) [worst, index] = [off, i];
+    }
+    if (index < 0) continue;
+    keep.add(index);
+    spans.push([from, index], [index, to]);
+  }
+  return points.filter((_, i) => keep.has(i));
+}
+
+/** Where the polyline crosses `coordinate = value`, in order along it. */
+export function crossings(points: readonly Vec2[], axis: 0 | 1, value: number): Vec2[] {
+  const found: Vec2[] = [];
+  for (let i = 1; i < points.length; i++) {
+    const [a, b] = [at(points, i - 1), at(points, i)];
+    const [da, db] = [a[axis] - value, b[axis] - value];
+    if (da === 0 && (i === 1 || found.length === 0)) found.push(a);
+    if ((da < 0 && db >= 0) || (da > 0 && db <= 0)) found.push(lerp2(a, b, da / (da - db)));
+  }
+  return found;
+}

@@ -1,0 +1,75 @@
+/**
+ * A longitudinal as the batten takes it: C2 splines in space from knuckle to knuckle, with one parameter t in [0, 1].
+ *
+ * Method: see geometry/spline.ts; t is proportional to cumulative chord length over the whole line. At a knuckle the
+ * tangent has two values: `side` says which is meant.
+ */
+import { arcLength, at, bracketedRoot, evaluate, fitSpline, uEnd, type CurvePoint, type Spline, type Vec3 } from '../geometry';
+
+export type Batten = {
+  readonly pieces: readonly Spline[];
+  /** t at the start of each piece, and 1 at the end. */
+  readonly breaks: readonly number[];
+  readonly chordMm: number;
+};
+
+/** Bends the batten through points of which none lies on the one before; `knuckles` are indices of inner points. */
+export function bendBatten(points: readonly Vec3[], knuckles: readonly number[] = []): Batten {
+  const stops = [0, ...knuckles.filter((k) => k > 0 && k < points.length - 1), points.length - 1];
+  const pieces: Spline[] = [];
+  for (let i = 1; i < stops.length; i++) pieces.push(fitSpline(points.slice(at(stops, i - 1), at(stops, i) + 1)));
+  const chordMm = pieces.reduce((sum, piece) => sum + uEnd(piece), 0);
+  const breaks = [0];
+  for (const piece of pieces) breaks.push(at(breaks, -1) + uEnd(piece) / chordMm);
+  breaks[breaks.length - 1] = 1;
+  return { pieces, breaks, chordMm };
+}
+
+/** Position and derivatives by t. At a knuckle `side` chooses the piece before (-1) or after (1). */
+export function battenAt(batten: Batten, t: number, side: -1 | 1 = 1): CurvePoint {
+  const i = pieceIndex(batten, t, side);
+  const from = at(batten.breaks, i);
+  return evaluate(at(batten.pieces, i), (t - from) * batten.chordMm);
+}
+
+function pieceIndex(batten: Batten, t: number, side: -1 | 1): number {
+  let i = 0;
+  while (i < batten.pieces.length - 1 && (side === 1 ? t >= at(batten.breaks, i + 1) : t > at(batten.breaks, i + 1))) i++;
+  return i;
+}
+
+/** Length along the batten between two t, mm. */
+export function lengthAlong(batten: Batten, from = 0, to = 1): number {
+  return batten.pieces.reduce((sum, piece, i) => {
+    const start = at(batten.breaks, i);
+    const [a, b] = [Math.max(from, start), Math.min(to, at(batten.breaks, i + 1))];
+    return b <= a ? sum : sum + arcLength(piece, (a - start) * batten.chordMm, (b - start) * batten.chordMm);
+  }, 0);
+}
+
+/** All t where the batten crosses the plane x = const, in order; a coarse scan, then a bracketed root. */
+export function crossingsOfX(batten: Batten, x: number): number[] {
+  const steps = 24 * batten.pieces.reduce((sum, piece) => sum + piece.knots.length, 0);
+  const off = (t: number) => battenAt(batten, t).position[0] - x;
+  const found: number[] = [];
+  let [before, offBefore] = [0, off(0)];
+  if (Math.abs(offBefore) < X_TOUCH_MM) found.push(0);
+  for (let k = 1; k <= steps; k++) {
+    const t = k / steps;
+    const offHere = off(t);
+    if (Math.abs(offHere) < X_TOUCH_MM) found.push(t);
+    else if (Math.abs(offBefore) >= X_TOUCH_MM && offBefore > 0 !== offHere > 0)
+      found.push(bracketedRoot(off, before, t, 1e-13) ?? t);
+    [before, offBefore] = [t, offHere];
+  }
+  return found;
+}
+
+/** A plane this close to a point goes through it; well under what is reported. */
+const X_TOUCH_MM = 1e-7;
+
+/** The batten sampled at even steps of t, knuckles included. */
+export function sampleBatten(batten: Batten, count: number): Vec3[] {
+  const ts = new Set([...Array.from({ length: count }, (_, i) => i / (count - 1)), ...batten.breaks]);
+  return [...ts].sort((a, b) => a - b).map((t) => battenAt(batten, t).position);
+}

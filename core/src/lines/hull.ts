@@ -1,0 +1,175 @@
+/**
+ * Turns the table into a hull: each line as a batten, with what is wrong with the numbers as findings.
+ *
+ * The result holds every line that can be bent, in the table's order; a line that cannot is left out and named in a
+ * stop. Nothing is repaired silently.
+ */
+import { at, distance3, length3, sub3, type Vec3 } from '../geometry';
+import type { Finding, StageResult } from '../findings';
+import { battenAt, bendBatten, crossingsOfX, sampleBatten, type Batten } from './batten';
+import { residuals, type Residual } from './fairness';
+import { findSlips } from './slips';
+import type { LinesPart, Longitudinal, OffsetPoint } from './schema';
+
+export type HullLine = {
+  readonly id: string;
+  readonly name: string;
+  /** The points that the batten goes through, each with its index in the table. */
+  readonly points: readonly (OffsetPoint & { readonly index: number })[];
+  readonly batten: Batten;
+  /** True when the whole line lies in the centreline plane. */
+  readonly isOnCentreline: boolean;
+  readonly residuals: readonly Residual[];
+  /** Drawn curve, some 120 points. */
+  readonly curve: readonly Vec3[];
+};
+
+export type Station = { readonly label: string; readonly x: number };
+
+export type Hull = {
+  readonly lines: readonly HullLine[];
+  readonly stations: readonly Station[];
+  readonly fromX: number;
+  readonly toX: number;
+};
+
+/** A half-breadth under this is on the centreline: a tenth of what can be marked. */
+export const CENTRELINE_MM = 0.05;
+const CURVE_POINTS = 121;
+
+/** Bends all lines and judges the numbers. Never throws on the user's data. */
+export function drawLines(part: LinesPart): StageResult<Hull> {
+  const findings: Finding[] = [];
+  const lines: HullLine[] = [];
+  part.longitudinals.forEach((longitudinal) => {
+    const line = bendLine(longitudinal, findings);
+    if (line) lines.push(line);
+  });
+  if (lines.length < 2)
+    findings.push({ severity: 'stop', code: 'lines-too-few', where: { stage: 'lines' }, data: { count: lines.length } });
+  findings.push(...crossingLines(lines));
+  findings.push(...findSlips(lines));
+  const xs = lines.flatMap((line) => line.curve.map((p) => p[0]));
+  const value: Hull = {
+    lines,
+    stations: stationsOf(part),
+    fromX: xs.length > 0 ? Math.min(...xs) : 0,
+    toX: xs.length > 0 ? Math.max(...xs) : 0,
+  };
+  return { value, findings, assumed: [] };
+}
+
+export const positionOf = (point: OffsetPoint): Vec3 => [point.x, point.halfBreadth, point.height];
+
+function bendLine(longitudinal: Longitudinal, findings: Finding[]): HullLine | undefined {
+  const points = usablePoints(longitudinal, findings);
+  if (points.length < 2) {
+    findings.push({
+      severity: 'stop',
+      code: 'line-too-short',
+      where: { stage: 'lines', line: longitudinal.id },
+      data: { line: longitudinal.name, count: points.length },
+    });
+    return undefined;
+  }
+  const positions = points.map(positionOf);
+  const batten = bendBatten(positions, points.flatMap((p, i) => (p.isKnuckle ? [i] : [])));
+  return {
+    id: longitudinal.id,
+    name: longitudinal.name,
+    points,
+    batten,
+    isOnCentreline: points.every((p) => Math.abs(p.halfBreadth) <= CENTRELINE_MM),
+    residuals: residuals(points),
+    curve: sampleBatten(batten, CURVE_POINTS),
+  };
+}
+
+/** Points in order from bow to stern; a repeated one is passed over, one that turns back is kept but named. */
+function usablePoints(longitudinal: Longitudinal, findings: Finding[]) {
+  const kept: (OffsetPoint & { index: number })[] = [];
+  longitudinal.points.forEach((point, index) => {
+    const where = { stage: 'lines', line: longitudinal.id, station: point.station, x: point.x } as const;
+    const names = { line: longitudinal.name, station: pointName(point) };
+    const before = kept.length > 0 ? at(kept, -1) : undefined;
+    if (before && distance3(positionOf(before), positionOf(point)) < REPEATED_MM) {
+      findings.push({ severity: 'check', code: 'point-repeated', where, data: names });
+      return;
+    }
+    if (before && point.x < before.x && length3(sub3(positionOf(point), positionOf(before))) > 0 && !isEnd(index, longitudinal)) {
+      findings.push({ severity: 'check', code: 'line-turns-back', where, data: { ...names, backMm: before.x - point.x } });
+    }
+    if (point.halfBreadth < -CENTRELINE_MM) {
+      findings.push({
+        severity: 'check',
+        code: 'half-breadth-negative',
+        where,
+        data: { ...names, valueMm: point.halfBreadth },
+        remedies: [
+          {
+            label: 'Change the sign',
+            edits: [{ path: pointPath(longitudinal.id, index, 'halfBreadth'), value: -point.halfBreadth }],
+          },
+        ],
+      });
+    }
+    kept.push({ ...point, index });
+  });
+  return kept;
+}
+
+/** Closer than any two points of a table are meant to be. */
+const REPEATED_MM = 0.01;
+const isEnd = (index: number, line: Longitudinal) => index === 1 || index === line.points.length - 1;
+
+/** The point in words: its station's label, or where it is. */
+export function pointName(point: OffsetPoint): string {
+  if (point.station === '') return `the point at x ${Math.round(point.x)}`;
+  return /^\d/.test(point.station) ? `station ${point.station}` : point.station;
+}
+
+/** Path of one figure of a point in the project; `line` is the line's id. */
+export const pointPath = (line: string, index: number, key: 'x' | 'halfBreadth' | 'height') =>
+  ['lines', 'longitudinals', line, 'points', index, key] as const;
+
+function stationsOf(part: LinesPart): Station[] {
+  const byLabel = new Map<string, number[]>();
+  for (const line of part.longitudinals)
+    for (const point of line.points) {
+      if (point.station === '') continue;
+      byLabel.set(point.station, [...(byLabel.get(point.station) ?? []), point.x]);
+    }
+  const stations: Station[] = [];
+  for (const [label, xs] of byLabel) {
+    const x = at(xs, 0);
+    if (xs.length > 1 && xs.every((other) => Math.abs(other - x) < SAME_STATION_MM)) stations.push({ label, x });
+  }
+  return stations.sort((a, b) => a.x - b.x);
+}
+
+/** Points of one label further apart in x than this are an end (a raked stem), not a station. */
+const SAME_STATION_MM = 0.5;
+
+/** A line that dips under the one below it without lying further out. */
+function crossingLines(lines: readonly HullLine[]): Finding[] {
+  const findings: Finding[] = [];
+  for (let i = 1; i < lines.length; i++) {
+    const [lower, upper] = [at(lines, i - 1), at(lines, i)];
+    let worst: { x: number; below: number } | undefined;
+    for (const point of upper.points) {
+      for (const t of crossingsOfX(lower.batten, point.x).slice(0, 1)) {
+        const [, y, z] = battenAt(lower.batten, t).position;
+        const below = z - point.height;
+        if (below > 1 && point.halfBreadth <= y + 1 && below > (worst?.below ?? 0)) worst = { x: point.x, below };
+      }
+    }
+    if (!worst) continue;
+    findings.push({
+      severity: 'check',
+      code: 'lines-cross',
+      where: { stage: 'lines', line: upper.id, x: worst.x },
+      data: { upper: upper.name, lower: lower.name, belowMm: worst.below, xMm: worst.x },
+    });
+  }
+  return findings;
+}

@@ -1,0 +1,15 @@
+export {
+  MM_PER_INCH,
+  MM_PER_FOOT,
+  NOTATIONS,
+  DIVISION_MM,
+  parseLength,
+  roundToRule,
+  formatLength,
+  formatFine,
+  formatWithUnit,
+  lostInRounding,
+  unitLabel,
+} from './length';
+export type { Notation, ParsedLength } from './length';
+export { toDeg, toRad, formatDeg, formatMass, formatArea, formatShare } from './quantity';

@@ -1,0 +1,148 @@
+import { describe, expect, it } from 'vitest';
+import { distance2, type Vec3 } from '../geometry';
+import { drawLines, type LinesPart } from '../lines';
+import { cone, misfit, obliqueCylinder, tangentDevelopable, type ExactShape } from './exact-shapes';
+import { developPanels, type Panel } from './panel';
+
+/** Two lines of a table from curves in space, at `count` points each, rounded to `step` mm when given. */
+function tableOf(curves: readonly ((w: number) => Vec3)[], count = 21, step = 0): LinesPart {
+  const round = (value: number) => (step > 0 ? Math.round(value / step) * step : value);
+  return {
+    longitudinals: curves.map((curve, k) => ({
+      id: `line${k}`,
+      name: `Line ${k}`,
+      points: Array.from({ length: count }, (_, i) => {
+        const [x, y, z] = curve(i / (count - 1));
+        return { station: '', x: round(x), halfBreadth: round(y), height: round(z) };
+      }),
+    })),
+  };
+}
+
+/** The panel between the two curves, without the bottom that would span to the mirror. */
+function develop(curves: readonly ((w: number) => Vec3)[], count?: number, step?: number): Panel[] {
+  const { value } = developPanels(drawLines(tableOf(curves, count, step)).value, { thickness: 6 });
+  return value.filter((panel) => !panel.spansCentreline);
+}
+
+const only = (panels: readonly Panel[]): Panel => panels[0] as Panel;
+
+function flatMisfit(panel: Panel, shape: ExactShape): number {
+  const points = [...panel.edges[0].points, ...panel.edges[1].points];
+  return misfit(points.map((p) => p.flat), points.map((p) => shape.flatOf(p.space)));
+}
+
+// 4 to 5 m long, gentle as a boat's sides are; the last two are as tight as sheet ply goes.
+const shapes: ExactShape[] = [
+  cone({ apex: [1800, -4300, 3300], leanRad: 0.3, halfAngleRad: 0.9, phi: [-0.36, 0.36], rP: [7400, 150], rQ: [6900, -90] }),
+  cone({ apex: [2600, -1900, -9000], leanRad: 2.9, halfAngleRad: 0.25, phi: [-0.7, 0.7], rP: [9100, 80], rQ: [9700, 60] }),
+  obliqueCylinder({ radius: 6000, leanRad: 0.5, arcRad: 0.68, height: 500 }),
+  tangentDevelopable({ radius: 3000, pitch: 9000, turnRad: 1.1, near: 1500, far: 2300 }),
+  obliqueCylinder({ radius: 900, leanRad: 0.35, arcRad: 1.6, height: 450 }),
+  cone({ apex: [900, -300, 1500], leanRad: 0.2, halfAngleRad: 0.5, phi: [-0.8, 0.8], rP: [1800, 60], rQ: [1350, 40] }),
+];
+
+describe.each(shapes)('the development of a $name', (shape) => {
+  const panel = only(develop([shape.p, shape.q]));
+
+  it('lies within 0.02 mm of the closed form', () => expect(flatMisfit(panel, shape)).toBeLessThan(0.02));
+
+  it('has no twist to speak of: under 0.02° on every interior ruling', () => {
+    expect(Math.max(...panel.rulings.slice(1, -1).map((r) => Math.abs(r.twistDeg)))).toBeLessThan(0.02);
+  });
+
+  it('keeps its area to 1e-5 and strains under 1e-4', () => {
+    expect(Math.abs(panel.areaM2 / panel.spaceAreaM2 - 1)).toBeLessThan(1e-5);
+    expect(panel.maxStrain.value).toBeLessThan(1e-4);
+  });
+
+  it('keeps true lengths along both edges', () => {
+    for (const edge of panel.edges) {
+      edge.points.slice(1).forEach((point, i) => {
+        const before = edge.points[i] as (typeof edge.points)[number];
+        const inSpace = Math.hypot(...point.space.map((c, k) => c - (before.space[k] as number)));
+        expect(Math.abs(distance2(before.flat, point.flat) - inSpace)).toBeLessThan(1e-6);
+      });
+    }
+  });
+
+  it('stays within 1 mm when the table is rounded to 1 mm', () => {
+    expect(flatMisfit(only(develop([shape.p, shape.q], 21, 1)), shape)).toBeLessThan(1);
+  });
+});
+
+describe('panels that share a line or end in a point', () => {
+  it('gives mating edges equal to 0.01 mm: two cones sharing a chine', () => {
+    const shape = shapes[0] as ExactShape;
+    const top = (w: number): Vec3 => {
+      // from the first cone's upper line outward, on a second cone with another apex
+      const [x, y, z] = shape.q(w);
+      const apex: Vec3 = [2100, -2600, -2900];
+      const k = 1.1 + 0.02 * w;
+      return [apex[0] + (x - apex[0]) * k, apex[1] + (y - apex[1]) * k, apex[2] + (z - apex[2]) * k];
+    };
+    const [lower, upper] = develop([shape.p, shape.q, top]) as [Panel, Panel];
+    expect(Math.abs(lower.edges[1].length - upper.edges[0].length)).toBeLessThan(0.01);
+    expect(lower.maxTwist.value).toBeLessThan(0.02);
+    expect(upper.maxTwist.value).toBeLessThan(0.02);
+  });
+
+  it('fans out at an end: a cone whose lower line stops short', () => {
+    // Both lines on one cone; the lower one starts later, so the first rulings all leave from its first point only
+    // if that is truly cheaper: on a cone they need not, and the flat shape must still be the cone's.
+    const base = shapes[0] as ExactShape;
+    const apex: Vec3 = base.p(0);
+    const far: ExactShape = {
+      name: 'fan',
+      p: (w) => [apex[0] + 3000 * w, apex[1] + 160 * w - 60 * w * w, apex[2] - 90 * w],
+      q: (w) => [apex[0] - 200 + 3200 * w, apex[1] + 300 + 220 * Math.sin(1.6 * w), apex[2] + 330 + 60 * w],
+      flatOf: base.flatOf,
+    };
+    const panel = only(develop([far.p, far.q]));
+    expect(Math.abs(panel.areaM2 / panel.spaceAreaM2 - 1)).toBeLessThan(1e-5);
+    expect(panel.rulings.every((r, k) => k === 0 || (r.s >= (panel.rulings[k - 1]?.s ?? 0) && r.t >= (panel.rulings[k - 1]?.t ?? 0)))).toBe(true);
+  });
+
+  it('develops a flat bottom across the centreline: area of the plane figure, no twist, no bend', () => {
+    const chine = (w: number): Vec3 => [4000 * w, 300 + 900 * w * (1 - w), 100];
+    const sheer = (w: number): Vec3 => [4000 * w, 450 + 900 * w * (1 - w), 500];
+    const { value } = developPanels(drawLines(tableOf([chine, sheer])).value, { thickness: 6 });
+    const bottom = value.find((panel) => panel.spansCentreline) as Panel;
+    // area = 2 ∫ y dx = 2 · 4000 · (300 + 900/6) mm²
+    expect(bottom.areaM2).toBeCloseTo(3.6, 4);
+    expect(bottom.maxTwist.value).toBeLessThan(1e-6);
+    expect(bottom.minBendRadius).toBeNull();
+  });
+
+  it('says where a shape will not develop, and by how much', () => {
+    // a hyperbolic paraboloid: straight edges at different slopes twist by construction
+    const low = (w: number): Vec3 => [3000 * w, 300, 100];
+    const high = (w: number): Vec3 => [3000 * w, 700 + 300 * w, 500 - 400 * w];
+    const hull = drawLines(tableOf([low, high])).value;
+    const { findings, value } = developPanels(hull, { thickness: 6 });
+    expect(findings.filter((f) => f.where.panel === 'line0-line1').map((f) => f.code)).toContain('panel-twist-high');
+    const panel = value.find((other) => !other.spansCentreline) as Panel;
+    expect(panel.maxStrain.value).toBeGreaterThan(1e-3);
+  });
+});
+
+describe('invariance', () => {
+  const shape = shapes[2] as ExactShape;
+  const plain = only(develop([shape.p, shape.q]));
+  it('does not care where the boat lies or how large it is', () => {
+    const bigger = (f: (w: number) => Vec3) => (w: number): Vec3 => {
+      const [x, y, z] = f(w);
+      return [2 * x + 500, 2 * y, 2 * z + 300];
+    };
+    const panel = only(develop([bigger(shape.p), bigger(shape.q)]));
+    expect(panel.areaM2 / plain.areaM2).toBeCloseTo(4, 6);
+    expect(panel.edges[0].length / plain.edges[0].length).toBeCloseTo(2, 8);
+  });
+  it('does not care which end is the bow', () => {
+    const panel = only(develop([(w) => shape.p(1 - w), (w) => shape.q(1 - w)].map((f) => (w: number): Vec3 => {
+      const [x, y, z] = f(w);
+      return [-x, y, z];
+    })));
+    expect(panel.areaM2).toBeCloseTo(plain.areaM2, 7);
+  });
+});

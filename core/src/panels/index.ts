@@ -1,0 +1,13 @@
+export { panelsSchema } from './schema';
+export type { PanelsPart } from './schema';
+export { developPanel, developPanels, judgePanel, notMade, panelIdOf, panelInputs } from './panel';
+export type { Extreme, Panel, PanelEdge, PanelInput } from './panel';
+export type { LaidRuling } from './strip';
+export { bowOf, sectionAt } from './section';
+export type { SectionPoint } from './section';
+export { markingTable, stationMarks } from './marking';
+export type { MarkingRow, StationMark } from './marking';
+export { findTransoms } from './transom';
+export type { Transom } from './transom';
+export { leastRadius } from './bending';
+export { LEAST_RADII, STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';

@@ -1,0 +1,230 @@
+/**
+ * Develops the panels of one side of a hull: rulings, flat shape, twist, bend and strain, with what plywood will not do.
+ *
+ * A panel lies between each two neighbouring lines; where the lowest line keeps off the centreline, one panel spans from
+ * it to its mirror. See rulings.ts and strip.ts for the method, and strain.ts for what will not develop.
+ */
+import { area, at, cross3, distance2, length3, sub3, type Vec2, type Vec3 } from '../geometry';
+import type { Finding, StageResult } from '../findings';
+import { battenAt, type Hull, type HullLine } from '../lines';
+import { leastRadius } from './bending';
+import { STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
+import { findRulings, twistOf, type EdgeCurve } from './rulings';
+import { strainOf } from './strain';
+import { layStrip, type LaidRuling } from './strip';
+
+export type PanelEdge = {
+  readonly line: string;
+  /** Along the flat edge, mm. */
+  readonly length: number;
+  readonly points: readonly { readonly flat: Vec2; readonly space: Vec3 }[];
+};
+
+/** A figure with the place on the hull where it was found. */
+export type Extreme = { readonly value: number; readonly x: number; readonly rulingIndex: number };
+
+export type Panel = {
+  readonly id: string;
+  readonly name: string;
+  readonly between: readonly [string, string];
+  /** One panel spans the centreline; otherwise there is a mirrored one to port. */
+  readonly spansCentreline: boolean;
+  readonly outline: readonly Vec2[];
+  readonly edges: readonly [PanelEdge, PanelEdge];
+  readonly rulings: readonly LaidRuling[];
+  readonly maxTwist: Extreme;
+  readonly maxStrain: Extreme;
+  /** Null when the panel is flat. */
+  readonly minBendRadius: Extreme | null;
+  readonly areaM2: number;
+  readonly spaceAreaM2: number;
+};
+
+export type PanelInput = {
+  readonly lower: HullLine;
+  readonly upper: HullLine;
+  readonly name: string;
+  readonly spansCentreline: boolean;
+};
+
+/** The pairs of lines that bound the panels, lowest first, with the panels' names. */
+export function panelInputs(hull: Hull): PanelInput[] {
+  const inputs: PanelInput[] = [];
+  const lowest = hull.lines[0];
+  if (!lowest) return [];
+  if (!lowest.isOnCentreline) inputs.push({ lower: lowest, upper: lowest, name: 'Bottom', spansCentreline: true });
+  for (let i = 1; i < hull.lines.length; i++)
+    inputs.push({ lower: at(hull.lines, i - 1), upper: at(hull.lines, i), name: '', spansCentreline: false });
+  return inputs.map((input, i) => ({ ...input, name: panelName(i, inputs.length) }));
+}
+
+function panelName(index: number, count: number): string {
+  if (index === count - 1) return 'Side';
+  return index === 0 ? 'Bottom' : `Strake ${index + 1}`;
+}
+
+export const panelIdOf = (input: PanelInput): string => `${input.lower.id}-${input.upper.id}`;
+
+/** Develops one panel, or says why it cannot be. */
+export function developPanel(input: PanelInput): Panel | { readonly reason: string } {
+  const P = edgeCurve(input.lower, input.spansCentreline);
+  const Q = edgeCurve(input.upper, false);
+  const rulings = layStrip(P, Q, findRulings(P, Q));
+  const outline = outlineOf(rulings);
+  if (outline.length < 3 || area(outline) < 1) return { reason: 'its two lines lie on one another' };
+  const edges = [edgeOf(rulings, 'P', input.lower.id), edgeOf(rulings, 'Q', input.upper.id)] as const;
+  return {
+    id: panelIdOf(input),
+    name: input.name,
+    between: [input.lower.id, input.upper.id],
+    spansCentreline: input.spansCentreline,
+    outline,
+    edges,
+    rulings,
+    ...extremesOf(rulings),
+    areaM2: area(outline) / 1e6,
+    spaceAreaM2: spaceArea(rulings) / 1e6,
+  };
+}
+
+function edgeCurve(line: HullLine, isMirrored: boolean): EdgeCurve {
+  const knuckles = line.batten.breaks.slice(1, -1);
+  if (!isMirrored) return { at: (t, side) => battenAt(line.batten, t, side), knuckles };
+  const mirror = ([x, y, z]: Vec3): Vec3 => [x, -y, z];
+  return {
+    at: (t, side) => {
+      const point = battenAt(line.batten, t, side);
+      return { position: mirror(point.position), first: mirror(point.first) };
+    },
+    knuckles,
+  };
+}
+
+/** Points nearer than this in the flat are one point of the outline. */
+const SAME_FLAT_MM = 1e-6;
+
+function outlineOf(rulings: readonly LaidRuling[]): Vec2[] {
+  const round = [...rulings.map((r) => r.flatP), ...rulings.map((r) => r.flatQ).reverse()];
+  return round.filter((p, i) => distance2(p, at(round, i === 0 ? round.length - 1 : i - 1)) > SAME_FLAT_MM);
+}
+
+function edgeOf(rulings: readonly LaidRuling[], end: 'P' | 'Q', line: string): PanelEdge {
+  const all = rulings.map((r) => (end === 'P' ? { flat: r.flatP, space: r.p } : { flat: r.flatQ, space: r.q }));
+  const points = all.filter((p, i) => i === 0 || distance2(p.flat, at(all, i - 1).flat) > SAME_FLAT_MM);
+  const length = points.reduce((sum, p, i) => (i === 0 ? 0 : sum + distance2(at(points, i - 1).flat, p.flat)), 0);
+  return { line, length, points };
+}
+
+function extremesOf(rulings: readonly LaidRuling[]) {
+  const x = (k: number) => (at(rulings, k).p[0] + at(rulings, k).q[0]) / 2;
+  const extreme = (value: number, k: number): Extreme => ({ value, x: x(k), rulingIndex: k });
+  const twists = rulings.map((r) => Math.abs(r.twistDeg));
+  const twistAt = indexOfMost(twists, interior(rulings));
+  const strain = strainOf(rulings);
+  const radii = rulings.map((r) => (r.bendRadius === null ? 0 : 1 / r.bendRadius));
+  const bendAt = indexOfMost(radii, interior(rulings));
+  return {
+    maxTwist: extreme(at(twists, twistAt), twistAt),
+    maxStrain: extreme(strain.max, strain.rulingIndex),
+    minBendRadius: at(radii, bendAt) > 0 ? extreme(1 / at(radii, bendAt), bendAt) : null,
+  };
+}
+
+/** The end rulings are edges of the panel, and a pointed panel's first few have no length to be twisted. */
+const interior = (rulings: readonly LaidRuling[]) => (k: number) =>
+  k > 0 && k < rulings.length - 1 && length3(sub3(at(rulings, k).q, at(rulings, k).p)) > 10;
+
+function indexOfMost(values: readonly number[], counts: (k: number) => boolean): number {
+  let best = Math.min(1, values.length - 1);
+  values.forEach((value, k) => {
+    if (counts(k) && (value > at(values, best) || !counts(best))) best = k;
+  });
+  return best;
+}
+
+/** Area of the triangles between the rulings in space, mm². The check of the flat area. */
+function spaceArea(rulings: readonly LaidRuling[]): number {
+  let twice = 0;
+  for (let k = 1; k < rulings.length; k++) {
+    const [a, b] = [at(rulings, k - 1), at(rulings, k)];
+    const diagonal = sub3(b.q, a.p);
+    twice += length3(cross3(sub3(a.q, a.p), diagonal)) + length3(cross3(diagonal, sub3(b.p, a.p)));
+  }
+  return twice / 2;
+}
+
+/** What is wrong with one panel for a sheet of this thickness. */
+export function judgePanel(panel: Panel, input: PanelInput, thicknessMm: number): Finding[] {
+  const findings: Finding[] = [];
+  const where = (extreme: Extreme) => ({ stage: 'panels', panel: panel.id, x: extreme.x }) as const;
+  if (panel.maxTwist.value > TWIST_LIMIT_DEG.value) {
+    findings.push({
+      severity: panel.maxStrain.value > STRAIN_LIMITS.value.force ? 'stop' : 'check',
+      code: 'panel-twist-high',
+      where: where(panel.maxTwist),
+      data: {
+        panel: panel.name,
+        twistDeg: panel.maxTwist.value,
+        limitDeg: TWIST_LIMIT_DEG.value,
+        xMm: panel.maxTwist.x,
+        line: lineToMove(panel, input).name,
+      },
+    });
+  }
+  if (panel.maxStrain.value > STRAIN_LIMITS.value.joints) {
+    findings.push({
+      severity: panel.maxStrain.value > STRAIN_LIMITS.value.force ? 'stop' : 'check',
+      code: 'panel-strain',
+      where: where(panel.maxStrain),
+      data: { panel: panel.name, strain: panel.maxStrain.value, xMm: panel.maxStrain.x },
+    });
+  }
+  return [...findings, ...judgeBend(panel, thicknessMm)];
+}
+
+/** The line whose tangent turns more out of the plane through the ruling and the mean of both tangents. */
+function lineToMove(panel: Panel, input: PanelInput): HullLine {
+  const { s, t, p, q } = at(panel.rulings, panel.maxTwist.rulingIndex);
+  const turn = (line: HullLine, u: number) => {
+    const before = battenAt(line.batten, Math.max(0, u - 0.03));
+    const after = battenAt(line.batten, Math.min(1, u + 0.03));
+    return Math.abs(twistOf(p, before.first, q, after.first));
+  };
+  return turn(input.lower, s) >= turn(input.upper, t) ? input.lower : input.upper;
+}
+
+function judgeBend(panel: Panel, thicknessMm: number): Finding[] {
+  const bend = panel.minBendRadius;
+  if (!bend) return [];
+  const ruling = at(panel.rulings, bend.rulingIndex);
+  // the grain runs along u; bending happens square to the ruling
+  const alongRuling = Math.atan2(ruling.flatQ[1] - ruling.flatP[1], ruling.flatQ[0] - ruling.flatP[0]);
+  const least = leastRadius(thicknessMm, alongRuling - Math.PI / 2);
+  if (bend.value >= least) return [];
+  const data = { panel: panel.name, radiusMm: bend.value, leastMm: least, thicknessMm, xMm: bend.x };
+  return [{ severity: 'check', code: 'panel-bend-tight', where: { stage: 'panels', panel: panel.id, x: bend.x }, data }];
+}
+
+/** Develops the panels of one side. Lengths mm. Never throws on a fair or unfair hull: it says so in findings. */
+export function developPanels(hull: Hull, options: { readonly thickness: number }): StageResult<readonly Panel[]> {
+  const panels: Panel[] = [];
+  const findings: Finding[] = [];
+  for (const input of panelInputs(hull)) {
+    const panel = developPanel(input);
+    if ('reason' in panel) findings.push(notMade(input, panel.reason));
+    else {
+      panels.push(panel);
+      findings.push(...judgePanel(panel, input, options.thickness));
+    }
+  }
+  return { value: panels, findings, assumed: [] };
+}
+
+export function notMade(input: PanelInput, reason: string): Finding {
+  return {
+    severity: 'stop',
+    code: 'panel-not-made',
+    where: { stage: 'panels', panel: panelIdOf(input) },
+    data: { panel: input.name, reason },
+  };
+}

@@ -1,0 +1,151 @@
+/**
+ * How much a panel would have to stretch: the in-plane strain of its best flattening.
+ *
+ * Method: a mesh of rulings × cross-lines on the ruled surface; the flat mesh whose edges and diagonals come nearest to
+ * their lengths on the surface, by least squares (Gauss-Newton; banded Cholesky). Lengths on the surface are summed along
+ * the fine rulings, so that a curved but developable panel shows no strain. The figure reported is the greatest relative
+ * difference left over.
+ * Accuracy: about 1e-5 on developable panels of 400 rulings. Cost: some 600 unknowns of half-bandwidth 14: a millisecond.
+ */
+import { at, distance3, lerp2, lerp3, type Vec2, type Vec3 } from '../geometry';
+import type { LaidRuling } from './strip';
+
+export type StrainField = {
+  /** Greatest |relative difference of length|, a fraction. */
+  readonly max: number;
+  /** Where: index of the ruling. */
+  readonly rulingIndex: number;
+};
+
+const MESH_RULINGS = 56;
+const ACROSS = 5;
+const STEPS = 6;
+/** Edges shorter than this (the tip of a pointed panel) say nothing about strain. */
+const SHORT_EDGE_MM = 4;
+
+type Edge = { readonly a: number; readonly b: number; readonly lengthMm: number; readonly ruling: number };
+
+export function strainOf(rulings: readonly LaidRuling[]): StrainField {
+  const columns = meshColumns(rulings);
+  const edges = meshEdges(rulings, columns);
+  const flat = columns.flatMap((k) => acrossPoints(k, rulings).map((p): [number, number] => [p[0], p[1]]));
+  for (let step = 0; step < STEPS; step++) if (!improve(flat, edges)) break;
+  let [max, rulingIndex] = [0, 0];
+  for (const edge of edges) {
+    const [p, q] = [at(flat, edge.a), at(flat, edge.b)];
+    const strain = Math.abs(Math.hypot(q[0] - p[0], q[1] - p[1]) / edge.lengthMm - 1);
+    if (strain > max) [max, rulingIndex] = [strain, edge.ruling];
+  }
+  return { max, rulingIndex };
+}
+
+function meshColumns(rulings: readonly LaidRuling[]): number[] {
+  const count = Math.min(MESH_RULINGS, rulings.length);
+  const ks = Array.from({ length: count }, (_, i) => Math.round((i * (rulings.length - 1)) / (count - 1)));
+  return ks.filter((k, i) => i === 0 || k > at(ks, i - 1));
+}
+
+const acrossPoints = (k: number, rulings: readonly LaidRuling[]): Vec2[] =>
+  Array.from({ length: ACROSS }, (_, i) => lerp2(at(rulings, k).flatP, at(rulings, k).flatQ, i / (ACROSS - 1)));
+
+function meshEdges(rulings: readonly LaidRuling[], columns: readonly number[]): Edge[] {
+  const edges: Edge[] = [];
+  const push = (edge: Edge) => edge.lengthMm > SHORT_EDGE_MM && edges.push(edge);
+  columns.forEach((k, column) => {
+    for (let i = 0; i < ACROSS; i++) {
+      const a = column * ACROSS + i;
+      const w = i / (ACROSS - 1);
+      const up = 1 / (ACROSS - 1);
+      if (i + 1 < ACROSS) push({ a, b: a + 1, lengthMm: distance3(onRuling(rulings, k, w), onRuling(rulings, k, w + up)), ruling: k });
+      const next = columns[column + 1];
+      if (next === undefined) continue;
+      push({ a, b: a + ACROSS, lengthMm: surfaceLength(rulings, [k, next], [w, w]), ruling: k });
+      if (i + 1 < ACROSS) push({ a, b: a + ACROSS + 1, lengthMm: surfaceLength(rulings, [k, next], [w, w + up]), ruling: k });
+      if (i > 0) push({ a, b: a + ACROSS - 1, lengthMm: surfaceLength(rulings, [k, next], [w, w - up]), ruling: k });
+    }
+  });
+  return edges;
+}
+
+const onRuling = (rulings: readonly LaidRuling[], k: number, w: number): Vec3 =>
+  lerp3(at(rulings, k).p, at(rulings, k).q, w);
+
+/** Length over the surface from one ruling to a later one, the place across going evenly from w0 to w1 in the flat. */
+function surfaceLength(rulings: readonly LaidRuling[], [from, to]: [number, number], [w0, w1]: [number, number]): number {
+  const start = lerp2(at(rulings, from).flatP, at(rulings, from).flatQ, w0);
+  const end = lerp2(at(rulings, to).flatP, at(rulings, to).flatQ, w1);
+  let total = 0;
+  let before = onRuling(rulings, from, w0);
+  for (let k = from + 1; k <= to; k++) {
+    const here = k === to ? onRuling(rulings, k, w1) : onRuling(rulings, k, crossingOf(at(rulings, k), start, end));
+    total += distance3(before, here);
+    before = here;
+  }
+  return total;
+}
+
+/** Where the straight flat line crosses a ruling, as a fraction of it; rulings in a mesh cell are never along the line. */
+function crossingOf(ruling: LaidRuling, a: Vec2, b: Vec2): number {
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const side = (p: Vec2) => dx * (p[1] - a[1]) - dy * (p[0] - a[0]);
+  const [sp, sq] = [side(ruling.flatP), side(ruling.flatQ)];
+  return sp === sq ? 0.5 : sp / (sp - sq);
+}
+
+/** One Gauss-Newton step, in place. Returns false when nothing moves any more. */
+function improve(flat: [number, number][], edges: readonly Edge[]): boolean {
+  const size = flat.length * 2;
+  const band = 2 * (ACROSS + 2);
+  const matrix = new Float64Array(size * (band + 1)); // row i holds A[i][i-band..i]
+  const right = new Float64Array(size);
+  const add = (i: number, j: number, value: number) => {
+    if (j <= i) matrix[i * (band + 1) + (j - i + band)]! += value; // |i−j| ≤ band by the mesh's numbering
+  };
+  for (const { a, b, lengthMm } of edges) {
+    const [p, q] = [at(flat, a), at(flat, b)];
+    const [dx, dy] = [q[0] - p[0], q[1] - p[1]];
+    const now = Math.hypot(dx, dy);
+    if (now === 0) continue;
+    const [ex, ey] = [dx / now, dy / now];
+    const weight = 1 / lengthMm;
+    const residual = (now - lengthMm) * weight;
+    const gradient: readonly (readonly [number, number])[] = [
+      [2 * a, -ex], [2 * a + 1, -ey], [2 * b, ex], [2 * b + 1, ey],
+    ];
+    for (const [i, gi] of gradient) {
+      right[i]! -= residual * gi;
+      for (const [j, gj] of gradient) add(i, j, weight * gi * gj);
+    }
+  }
+  // the three motions of the whole sheet are held by a weight too small to strain it
+  for (let i = 0; i < size; i++) matrix[i * (band + 1) + band]! += 1e-7;
+  const step = solveBanded(matrix, right, band);
+  let moved = 0;
+  flat.forEach((p, i) => {
+    p[0] += at(step, 2 * i);
+    p[1] += at(step, 2 * i + 1);
+    moved = Math.max(moved, Math.abs(at(step, 2 * i)), Math.abs(at(step, 2 * i + 1)));
+  });
+  return moved > 1e-7;
+}
+
+/** Cholesky on a symmetric banded matrix, lower band by rows; overwrites its input. */
+function solveBanded(matrix: Float64Array, right: Float64Array, band: number): Float64Array {
+  const n = right.length;
+  const w = band + 1;
+  for (let i = 0; i < n; i++) {
+    for (let j = Math.max(0, i - band); j <= i; j++) {
+      let sum = matrix[i * w + (j - i + band)]!;
+      for (let k = Math.max(0, i - band, j - band); k < j; k++)
+        sum -= matrix[i * w + (k - i + band)]! * matrix[j * w + (k - j + band)]!;
+      matrix[i * w + (j - i + band)] = i === j ? Math.sqrt(Math.max(sum, 1e-300)) : sum / matrix[j * w + band]!;
+    }
+    for (let k = Math.max(0, i - band); k < i; k++) right[i]! -= matrix[i * w + (k - i + band)]! * right[k]!;
+    right[i]! /= matrix[i * w + band]!;
+  }
+  for (let i = n - 1; i >= 0; i--) {
+    for (let k = i + 1; k <= Math.min(n - 1, i + band); k++) right[i]! -= matrix[k * w + (i - k + band)]! * right[k]!;
+    right[i]! /= matrix[i * w + band]!;
+  }
+  return right;
+}

@@ -1,0 +1,67 @@
+/**
+ * A transom, aft or at the bow: the flat panel across the ends of the lines, where they end off the centreline.
+ *
+ * Its plane holds the athwart direction, so it is a line in the profile, fitted by least squares to the ends (derived
+ * here). Flat axes: u athwart to starboard, v up along the transom. Edges are straight between the ends of the lines, as
+ * the panels' end rulings are.
+ */
+import { area, at, type Vec2, type Vec3 } from '../geometry';
+import type { Finding } from '../findings';
+import { CENTRELINE_MM, type Hull } from '../lines';
+
+export type Transom = {
+  readonly id: 'transom' | 'bow-transom';
+  readonly name: string;
+  /** Counter-clockwise, seen from aft. */
+  readonly outline: readonly Vec2[];
+  /** The same corners in space. */
+  readonly corners: readonly Vec3[];
+  /** Lean from upright, rad; positive when the top lies further aft. */
+  readonly rakeRad: number;
+  readonly areaM2: number;
+};
+
+/** Ends further off the common plane than this do not make a flat transom. */
+const FLAT_MM = 1.5;
+
+export function findTransoms(hull: Hull): { transoms: Transom[]; findings: Finding[] } {
+  const transoms: Transom[] = [];
+  const findings: Finding[] = [];
+  for (const end of ['bow-transom', 'transom'] as const) {
+    const ends = hull.lines.map((line) => at(line.points, end === 'transom' ? -1 : 0));
+    if (!ends.some((point) => point.halfBreadth > CENTRELINE_MM) || ends.length < 2) continue;
+    const { transom, offMm } = flatten(end, ends.map((p): Vec3 => [p.x, p.halfBreadth, p.height]));
+    if (transom.areaM2 < LEAST_M2) continue;
+    transoms.push(transom);
+    if (offMm <= FLAT_MM) continue;
+    findings.push({
+      severity: 'check',
+      code: 'transom-not-flat',
+      where: { stage: 'panels', panel: end, x: at(ends, 0).x },
+      data: { transom: transom.name, offMm },
+    });
+  }
+  return { transoms, findings };
+}
+
+/** Smaller than a hand: the lines end close to one point. */
+const LEAST_M2 = 0.005;
+
+function flatten(id: Transom['id'], ends: readonly Vec3[]): { transom: Transom; offMm: number } {
+  const mean = (axis: 0 | 2) => ends.reduce((sum, p) => sum + p[axis], 0) / ends.length;
+  const [mx, mz] = [mean(0), mean(2)];
+  const sum = (f: (dx: number, dz: number) => number) => ends.reduce((total, p) => total + f(p[0] - mx, p[2] - mz), 0);
+  // principal direction of the ends in the profile: up along the transom
+  const angle = 0.5 * Math.atan2(2 * sum((dx, dz) => dx * dz), sum((dx, dz) => dz * dz - dx * dx));
+  const [ux, uz] = [Math.sin(angle), Math.cos(angle)];
+  const along = (p: Vec3) => (p[0] - mx) * ux + (p[2] - mz) * uz;
+  const low = Math.min(...ends.map(along));
+  const offMm = Math.max(...ends.map((p) => Math.abs((p[0] - mx) * uz - (p[2] - mz) * ux)));
+  const half = ends.map((p): Vec2 => [p[1], along(p) - low]);
+  const mirrored = [...half].reverse().filter(([y]) => Math.abs(y) > CENTRELINE_MM);
+  const outline = [...half, ...mirrored.map(([y, v]): Vec2 => [-y, v])];
+  const backwards = [...ends].reverse().filter((p) => Math.abs(p[1]) > CENTRELINE_MM);
+  const corners = [...ends, ...backwards.map(([x, y, z]): Vec3 => [x, -y, z])];
+  const name = id === 'transom' ? 'Transom' : 'Bow transom';
+  return { transom: { id, name, outline, corners, rakeRad: angle, areaM2: area(outline) / 1e6 }, offMm };
+}
