@@ -6,7 +6,7 @@
  * Conventions: `u` is the chord parameter in mm, from 0 to `uEnd`; it is close to, but not, the length along.
  * Accuracy: fourth order in the spacing of the points; at not-a-knot ends the constant is some ten times larger.
  */
-import { at, distance3, type Vec3 } from './vec';
+import { at, distance3, length3, type Vec3 } from './vec';
 
 export type CurvePoint = { readonly position: Vec3; readonly first: Vec3; readonly second: Vec3 };
 
@@ -89,17 +89,20 @@ export function evaluate(spline: Spline, u: number): CurvePoint {
   const cb = ((b * b * b - b) * h * h) / 6;
   const da = (-(3 * a * a - 1) * h) / 6;
   const db = ((3 * b * b - 1) * h) / 6;
-  const axis = (k: 0 | 1 | 2) => ({
-    position: a * p0[k] + b * p1[k] + ca * s0[k] + cb * s1[k],
-    first: (p1[k] - p0[k]) / h + da * s0[k] + db * s1[k],
-    second: a * s0[k] + b * s1[k],
-  });
-  const [x, y, z] = [axis(0), axis(1), axis(2)];
   return {
-    position: [x.position, y.position, z.position],
-    first: [x.first, y.first, z.first],
-    second: [x.second, y.second, z.second],
+    position: combine(p0, p1, s0, s1, a, b, ca, cb),
+    first: combine(p0, p1, s0, s1, -1 / h, 1 / h, da, db),
+    second: [a * s0[0] + b * s1[0], a * s0[1] + b * s1[1], a * s0[2] + b * s1[2]],
   };
+}
+
+/** a·p0 + b·p1 + c·s0 + d·s1, by coordinate: written out, since this is the innermost step of every search. */
+function combine(p0: Vec3, p1: Vec3, s0: Vec3, s1: Vec3, a: number, b: number, c: number, d: number): Vec3 {
+  return [
+    a * p0[0] + b * p1[0] + c * s0[0] + d * s1[0],
+    a * p0[1] + b * p1[1] + c * s0[1] + d * s1[1],
+    a * p0[2] + b * p1[2] + c * s0[2] + d * s1[2],
+  ];
 }
 
 function pieceOf(knots: readonly number[], u: number): number {
@@ -137,7 +140,7 @@ function gaussLength(spline: Spline, from: number, to: number): number {
     const middle = from + (k + 0.5) * quarter;
     for (const [x, weight] of GAUSS) {
       const { first } = evaluate(spline, middle + (x * quarter) / 2);
-      total += (weight * Math.hypot(first[0], first[1], first[2]) * quarter) / 2;
+      total += (weight * length3(first) * quarter) / 2;
     }
   }
   return total;

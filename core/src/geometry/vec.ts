@@ -12,8 +12,12 @@ export const cross3 = (a: Vec3, b: Vec3): Vec3 => [
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
-export const length3 = (a: Vec3): number => Math.hypot(a[0], a[1], a[2]);
-export const distance3 = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+export const length3 = (a: Vec3): number => Math.sqrt(a[0] * a[0] + a[1] * a[1] + a[2] * a[2]);
+/** By a plain root: Math.hypot guards against overflow that no boat reaches, at many times the cost. */
+export function distance3(a: Vec3, b: Vec3): number {
+  const [x, y, z] = [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+  return Math.sqrt(x * x + y * y + z * z);
+}
 export const lerp3 = (a: Vec3, b: Vec3, w: number): Vec3 => [
   a[0] + (b[0] - a[0]) * w,
   a[1] + (b[1] - a[1]) * w,

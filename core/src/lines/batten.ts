@@ -47,20 +47,38 @@ export function lengthAlong(batten: Batten, from = 0, to = 1): number {
   }, 0);
 }
 
-/** All t where the batten crosses the plane x = const, in order; a coarse scan, then a bracketed root. */
+/** All t where the batten crosses the plane x = const, in order: a scan between the points, then a bracketed root. */
 export function crossingsOfX(batten: Batten, x: number): number[] {
-  const steps = 24 * batten.pieces.reduce((sum, piece) => sum + piece.knots.length, 0);
-  const off = (t: number) => battenAt(batten, t).position[0] - x;
+  const found: number[] = [];
+  batten.pieces.forEach((piece, i) => {
+    const from = at(batten.breaks, i);
+    for (const u of crossingsOfPiece(piece, x)) {
+      const t = Math.min(1, from + u / batten.chordMm);
+      if (found.length === 0 || t - at(found, -1) > 1e-12) found.push(t);
+    }
+  });
+  return found;
+}
+
+/** Parts into which the stretch between two points is cut to look for crossings. */
+const SCAN = 4;
+
+function crossingsOfPiece(piece: Spline, x: number): number[] {
+  const off = (u: number) => evaluate(piece, u).position[0] - x;
   const found: number[] = [];
   let [before, offBefore] = [0, off(0)];
   if (Math.abs(offBefore) < X_TOUCH_MM) found.push(0);
-  for (let k = 1; k <= steps; k++) {
-    const t = k / steps;
-    const offHere = off(t);
-    if (Math.abs(offHere) < X_TOUCH_MM) found.push(t);
-    else if (Math.abs(offBefore) >= X_TOUCH_MM && offBefore > 0 !== offHere > 0)
-      found.push(bracketedRoot(off, before, t, 1e-13) ?? t);
-    [before, offBefore] = [t, offHere];
+  for (let k = 1; k < piece.knots.length; k++) {
+    const start = at(piece.knots, k - 1);
+    const step = (at(piece.knots, k) - start) / SCAN;
+    for (let part = 1; part <= SCAN; part++) {
+      const u = start + part * step;
+      const offHere = off(u);
+      if (Math.abs(offHere) < X_TOUCH_MM) found.push(u);
+      else if (Math.abs(offBefore) >= X_TOUCH_MM && offBefore > 0 !== offHere > 0)
+        found.push(bracketedRoot(off, before, u, 1e-10) ?? u);
+      [before, offBefore] = [u, offHere];
+    }
   }
   return found;
 }

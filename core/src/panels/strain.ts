@@ -20,6 +20,8 @@ export type StrainField = {
 const MESH_RULINGS = 56;
 const ACROSS = 5;
 const STEPS = 6;
+/** A step this small changes no strain that is reported. */
+const SETTLED_MM = 1e-4;
 /** Edges shorter than this (the tip of a pointed panel) say nothing about strain. */
 const SHORT_EDGE_MM = 4;
 
@@ -126,7 +128,7 @@ function improve(flat: [number, number][], edges: readonly Edge[]): boolean {
     p[1] += at(step, 2 * i + 1);
     moved = Math.max(moved, Math.abs(at(step, 2 * i)), Math.abs(at(step, 2 * i + 1)));
   });
-  return moved > 1e-7;
+  return moved > SETTLED_MM;
 }
 
 /** Cholesky on a symmetric banded matrix, lower band by rows; overwrites its input. */

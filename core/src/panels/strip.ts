@@ -9,7 +9,7 @@
  * drawing shows the inside face of the starboard panel, which is the outside face of its mirror to port.
  * Accuracy: chords for arcs, an error of h²/24R² of the length for rulings h apart on a curve of radius R.
  */
-import { add3, at, cross3, dot3, length3, lerp3, scale3, sub3, unit3, type Vec2, type Vec3 } from '../geometry';
+import { add3, at, cross3, distance3, dot3, length3, lerp3, scale3, sub3, unit3, type Vec2, type Vec3 } from '../geometry';
 import { toDeg } from '../measure';
 import type { EdgeCurve, Ruling } from './rulings';
 
@@ -117,25 +117,39 @@ function squareUp(flat: { p: Vec2[]; q: Vec2[] }): { p: Vec2[]; q: Vec2[] } {
   return { p: turnedP.map(shift), q: turnedQ.map(shift) };
 }
 
-/** Places along a ruling at which it is measured; a fan's own point, where the radius is nought, is kept away from. */
-const PLACES = { plain: [0, 0.5, 1], P: [0.1, 0.5, 1], Q: [0, 0.5, 0.9] } as const;
+/**
+ * Places along a ruling at which the bend is measured. Towards the point of a fan the radius goes to nought on paper; the
+ * sheet's own stiffness rounds that off, so there it is measured from half the ruling outward.
+ */
+const PLACES = { plain: [0, 0.5, 1], P: [0.5, 1], Q: [0, 0.5] } as const;
+/** The bend is measured over this much of the panel at least: nearer rulings carry the noise of a rounded table. */
+const BEND_SPAN_MM = 60;
+/** Rulings that close in to this share of their spread at one end are a fan in all but name. */
+const FAN_SHARE = 0.12;
 
 function bendRadii(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], rulings: readonly Ruling[]) {
   const last = rulings.length - 1;
-  return rulings.map((ruling, k): number | null => {
-    const [before, after] = [Math.max(0, k - 2), Math.min(last, k + 2)];
-    const turn = Math.atan2(
-      length3(cross3(at(normals, before), at(normals, after))),
-      dot3(at(normals, before), at(normals, after)),
-    );
+  const spread = (a: number, b: number) => (end: readonly Vec3[]) => distance3(at(end, a), at(end, b));
+  return rulings.map((_, k): number | null => {
+    let [before, after] = [Math.max(0, k - 2), Math.min(last, k + 2)];
+    while ((before > 0 || after < last) && spread(before, after)(points.p) + spread(before, after)(points.q) < 2 * BEND_SPAN_MM) {
+      before = Math.max(0, before - 1);
+      after = Math.min(last, after + 1);
+    }
+    const [a, b] = [at(normals, before), at(normals, after)];
+    const turn = Math.atan2(length3(cross3(a, b)), dot3(a, b));
+    const [wideP, wideQ] = [spread(before, after)(points.p), spread(before, after)(points.q)];
+    const shape = wideP < FAN_SHARE * wideQ ? 'P' : wideQ < FAN_SHARE * wideP ? 'Q' : 'plain';
     const r = unit3(sub3(at(points.q, k), at(points.p, k)));
-    const apart = PLACES[ruling.fan ?? 'plain'].map((w) => {
-      const a = lerp3(at(points.p, before), at(points.q, before), w);
-      const b = lerp3(at(points.p, after), at(points.q, after), w);
-      const along = sub3(b, a);
-      return length3(sub3(along, scale3(r, dot3(along, r))));
-    });
-    const radius = Math.min(...apart) / turn;
+    const radius = Math.min(...PLACES[shape].map((w) => squareDistance(points, [before, after], w, r))) / turn;
     return turn > 0 && radius < FLAT_RADIUS_MM ? radius : null;
   });
+}
+
+/** Distance between two rulings at fraction w, measured square to the direction r. */
+function squareDistance(points: { p: Vec3[]; q: Vec3[] }, [i, j]: [number, number], w: number, r: Vec3): number {
+  const a = lerp3(at(points.p, i), at(points.q, i), w);
+  const b = lerp3(at(points.p, j), at(points.q, j), w);
+  const along = sub3(b, a);
+  return length3(sub3(along, scale3(r, dot3(along, r))));
 }
