@@ -1,0 +1,25 @@
+/** The epoxy and glass part of a project: the rates that builders set for themselves. */
+import { z } from 'zod';
+
+const rate = z.number().min(0).max(5000);
+
+export const epoxySchema = z.object({
+  /** Radius of the fillets, mm. */
+  filletRadius: z.number().min(0).max(100),
+  /** Width of the tapes, mm, and their layers inside and outside a seam. */
+  tapeWidth: z.number().min(0).max(500),
+  tapeLayersInside: z.number().int().min(0).max(5),
+  tapeLayersOutside: z.number().int().min(0).max(5),
+  /** Cloth weights, g/m². */
+  tapeWeight: rate,
+  sheathingWeight: rate,
+  sheathe: z.enum(['none', 'bottom', 'all']),
+  /** Coats of sealing on every face of the skin. */
+  sealingCoats: z.number().int().min(0).max(6),
+  /** Lost in pots and brushes, as a fraction of what is mixed. */
+  waste: z.number().min(0).max(0.8),
+  /** Share of a thickened mix that is filler, by weight. */
+  fillerShare: z.number().min(0).max(0.8),
+});
+
+export type EpoxyPart = z.infer<typeof epoxySchema>;

@@ -1,0 +1,101 @@
+import { describe, expect, it } from 'vitest';
+import { at, signedArea } from '../geometry';
+import { drawLines, type LinesPart } from '../lines';
+import { developPanels } from '../panels';
+import { cutOutline, frameAt, shapeFrames } from './frame';
+
+const table = (lines: Record<string, (x: number) => [number, number]>): LinesPart => ({
+  longitudinals: Object.entries(lines).map(([id, f]) => ({
+    id,
+    name: id,
+    points: [0, 500, 1000, 1500, 2000, 2500, 3000].map((x, i) => {
+      const [halfBreadth, height] = f(x);
+      return { station: String(i), x, halfBreadth, height };
+    }),
+  })),
+});
+
+/** A wedge: every station is the same shape scaled, so all surfaces are planes through the point x = -3000. */
+const wedge = table({
+  keel: (x) => [0, -0.05 * (x + 3000)],
+  chine: (x) => [0.1 * (x + 3000), 0],
+  sheer: (x) => [0.12 * (x + 3000), 0.08 * (x + 3000)],
+});
+const hull = drawLines(wedge).value;
+const panels = developPanels(hull, { thickness: 6 }).value;
+
+describe('the frame of a hull of planes', () => {
+  const frame = frameAt(panels, 1000, { skin: 10, width: 20, face: 'fore' });
+  if (!frame) throw new Error('no frame');
+
+  it('takes the skin off along the normal: worked by hand for the side', () => {
+    // Side plane through (-3000,0,0), (x, .1(x+3000), 0) and (x, .12(x+3000), .08(x+3000)). In the section at x = 1000
+    // the side runs from (400, 0) to (480, 320). Its normal N = (a, b, c): N·(1, .1, 0) = 0 and N·(0, .02, .08) = 0, so
+    // N ∝ (-0.1, 1, -0.25). Moved 10 mm inward and cut again by the plane: 10·|N|/hypot(1, .25) within the section.
+    const moved = (10 * Math.hypot(0.1, 1, 0.25)) / Math.hypot(1, 0.25);
+    const side = at(frame.edges, 1);
+    for (const p of side.points) {
+      const off = (400 + 0.25 * p.z - p.y) / Math.hypot(1, 0.25);
+      expect(off).toBeCloseTo(moved, 6);
+    }
+  });
+
+  it('has the bevel of the plane: asin of the normal’s share along the boat', () => {
+    const bevel = (Math.asin(-0.1 / Math.hypot(0.1, 1, 0.25)) * 180) / Math.PI;
+    for (const p of at(frame.edges, 1).points) {
+      expect(p.bevelDeg).toBeCloseTo(bevel, 6);
+      expect(p.otherFaceOffset).toBeCloseTo(20 * Math.tan((bevel * Math.PI) / 180), 6);
+    }
+  });
+
+  it('turns the sign of the bevel with the face', () => {
+    const aft = frameAt(panels, 1000, { skin: 10, width: 20, face: 'aft' });
+    expect(at(at(aft?.edges ?? [], 0).points, 0).bevelDeg).toBeCloseTo(-at(at(frame.edges, 0).points, 0).bevelDeg, 9);
+  });
+
+  it('runs from the centreline to the sheer, edges meeting in one point, and is straight where the panel is flat', () => {
+    expect(at(frame.outline, 0)[0]).toBeCloseTo(0, 9);
+    const [bottom, side] = [at(frame.edges, 0), at(frame.edges, 1)];
+    expect(at(bottom.points, -1).y).toBeCloseTo(at(side.points, 0).y, 6);
+    expect(at(bottom.points, -1).z).toBeCloseTo(at(side.points, 0).z, 6);
+    expect(bottom.sectionBow).toBeLessThan(1e-6);
+  });
+
+  it('is cut smaller by the gap when filleted, as a closed outline wound the right way', () => {
+    const filleted = cutOutline({ id: 'f', name: 'f', ...frame }, 'filleted', 1.5);
+    const framed = cutOutline({ id: 'f', name: 'f', ...frame }, 'framed', 1.5);
+    expect(signedArea(filleted)).toBeGreaterThan(0);
+    expect(signedArea(framed)).toBeGreaterThan(signedArea(filleted));
+  });
+});
+
+it('a frame off the boat is a stop that says where the boat is', () => {
+  const part = { frames: [{ id: 'f', name: 'F', x: 9000, width: 9, face: 'fore' as const }], filletGap: 1.5 };
+  const { findings, value } = shapeFrames(hull, panels, part, 6);
+  expect(value).toHaveLength(0);
+  expect(findings[0]).toMatchObject({ severity: 'stop', code: 'frame-outside' });
+});
+
+it('a cylinder’s section bows as the circle does', () => {
+  // Rulings lean 45° in the profile: a station cuts the cylinder of radius R along an ellipse arc, bowed.
+  const leaning: LinesPart = {
+    longitudinals: [0, 1].map((k) => ({
+      id: k === 0 ? 'chine' : 'sheer',
+      name: '',
+      points: Array.from({ length: 15 }, (_, i) => {
+        const angle = -0.5 + i / 14;
+        const a = 3000 * Math.sin(angle);
+        return { station: '', x: a + 400 * k, halfBreadth: 3000 * Math.cos(angle) - 2000, height: 400 * k };
+      }),
+    })),
+  };
+  const side = developPanels(drawLines(leaning).value, { thickness: 6 }).value.filter((p) => !p.spansCentreline);
+  const frame = frameAt(side, 300, { skin: 0, width: 10, face: 'fore' });
+  // y(z) = sqrt(R² − (300 − z)²) − 2000 for z in [0, 400]; bow is the greatest distance from its chord
+  const y = (z: number) => Math.sqrt(9e6 - (300 - z) ** 2) - 2000;
+  const [y0, y1] = [y(0), y(400)];
+  const exact = Math.max(
+    ...Array.from({ length: 401 }, (_, z) => Math.abs((y1 - y0) * z - 400 * (y(z) - y0)) / Math.hypot(y1 - y0, 400)),
+  );
+  expect(Math.abs((frame?.edges[0]?.sectionBow ?? 0) - exact)).toBeLessThan(0.02);
+});

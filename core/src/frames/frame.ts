@@ -1,0 +1,207 @@
+/**
+ * The outline of a frame: the true section of the hull less its skin, with the bevel all along the edge.
+ *
+ * Method: the parallel surface of each developed panel, a skin's thickness inward along the normals, is cut by the plane
+ * of the frame's station face (panels/section.ts). Neighbouring edges are run on or trimmed to where they meet; the lowest
+ * is trimmed at the centreline. Bevel away from square at a point: asin(n·m), n the outward normal of the skin and m the
+ * normal of the frame's plane, toward its other face; the other face lies W·tan(bevel) inward (methods: derived from the
+ * angle between edge and plane).
+ * Conventions: half outline from the centreline up to the sheer, y to starboard, z up. A bevel is positive where the edge
+ * falls inward toward the other face.
+ */
+import { at, lerp3, unit3, add3, scale3, type Vec2 } from '../geometry';
+import type { Finding, StageResult } from '../findings';
+import type { Hull } from '../lines';
+import { toDeg } from '../measure';
+import { bowOf, sectionAt, type Panel, type SectionPoint } from '../panels';
+import type { FramePlan, FramesPart } from './schema';
+
+export type FrameEdgePoint = {
+  readonly y: number;
+  readonly z: number;
+  readonly bevelDeg: number;
+  /** How far the other face lies inward (negative: outward), mm. */
+  readonly otherFaceOffset: number;
+};
+
+export type FrameEdge = {
+  readonly panel: string;
+  readonly panelName: string;
+  readonly between: readonly [string, string];
+  readonly points: readonly FrameEdgePoint[];
+  /** Greatest departure from a straight line between the ends, mm. */
+  readonly sectionBow: number;
+};
+
+export type Frame = {
+  readonly id: string;
+  readonly name: string;
+  readonly x: number;
+  readonly width: number;
+  readonly face: 'fore' | 'aft';
+  /** Half outline of the station face, from the centreline up to the sheer. */
+  readonly outline: readonly Vec2[];
+  /** The same on the outside of the skin. */
+  readonly skin: readonly Vec2[];
+  readonly edges: readonly FrameEdge[];
+};
+
+export type FrameOptions = { readonly skin: number; readonly width: number; readonly face: 'fore' | 'aft' };
+
+/** The frame at x, or undefined where no panel is cut there. */
+export function frameAt(panels: readonly Panel[], x: number, options: FrameOptions): Omit<Frame, 'id' | 'name'> | undefined {
+  const cuts = panels
+    .map((panel) => ({ panel, points: halfSection(panel, x, options.skin) }))
+    .filter(({ points }) => points.length > 1);
+  if (cuts.length === 0) return undefined;
+  trimToEachOther(cuts.map((cut) => cut.points));
+  const toOtherFace = options.face === 'fore' ? 1 : -1;
+  const edges = cuts.map(({ panel, points }): FrameEdge => ({
+    panel: panel.id,
+    panelName: panel.name,
+    between: panel.between,
+    points: points.map((point) => edgePoint(point, toOtherFace, options.width)),
+    sectionBow: bowOf(points),
+  }));
+  const skin = panels.flatMap((panel) => halfSection(panel, x, 0).map((p): Vec2 => [p.space[1], p.space[2]]));
+  const outline = withoutRepeats(edges.flatMap((edge) => edge.points.map((p): Vec2 => [p.y, p.z])));
+  return { x, width: options.width, face: options.face, outline, skin: withoutRepeats(skin), edges };
+}
+
+/** The starboard half of the section, from the inner or lower edge outward. */
+function halfSection(panel: Panel, x: number, inset: number): SectionPoint[] {
+  const points = sectionAt(panel.rulings, x, inset);
+  if (!panel.spansCentreline || points.length < 2) return points;
+  const first = points.findIndex((p) => p.space[1] > 0);
+  if (first < 1) return points;
+  const [a, b] = [at(points, first - 1), at(points, first)];
+  return [mix(a, b, a.space[1] / (a.space[1] - b.space[1])), ...points.slice(first)];
+}
+
+const mix = (a: SectionPoint, b: SectionPoint, w: number): SectionPoint => ({
+  space: lerp3(a.space, b.space, w),
+  flat: [a.flat[0] + w * (b.flat[0] - a.flat[0]), a.flat[1] + w * (b.flat[1] - a.flat[1])],
+  normal: unit3(add3(scale3(a.normal, 1 - w), scale3(b.normal, w))),
+});
+
+/** Runs neighbouring edges on, or cuts them back, to the point where they meet; the first starts at the centreline. */
+function trimToEachOther(cuts: SectionPoint[][]): void {
+  const first = cuts[0];
+  if (first) startAtCentreline(first);
+  for (let i = 1; i < cuts.length; i++) meet(at(cuts, i - 1), at(cuts, i));
+}
+
+function startAtCentreline(points: SectionPoint[]): void {
+  while (points.length > 2 && at(points, 1).space[1] <= 0) points.shift();
+  const [a, b] = [at(points, 0), at(points, 1)];
+  const dy = b.space[1] - a.space[1];
+  // an edge that starts off the centreline (abaft the end of the keel) starts where it starts
+  if (Math.abs(a.space[1]) > MEET_REACH_MM || dy <= 0) return;
+  points[0] = mix(a, b, -a.space[1] / dy);
+}
+
+/** Edges further apart than this are not brought together: they do not meet on this hull. */
+const MEET_REACH_MM = 60;
+
+function meet(lower: SectionPoint[], upper: SectionPoint[]): void {
+  for (let i = lower.length - 1; i > 0; i--) {
+    for (let j = 1; j < upper.length; j++) {
+      const isLast = i === lower.length - 1;
+      const crossing = crossingOf(at(lower, i - 1), at(lower, i), at(upper, j - 1), at(upper, j));
+      if (!crossing) continue;
+      const { w, v } = crossing;
+      const isInside = w >= 0 && v <= 1 && (isLast || w <= 1) && (j === 1 || v >= 0);
+      if (!isInside || !isNear(crossing, at(lower, -1))) continue;
+      const corner = mix(at(lower, i - 1), at(lower, i), w);
+      const cornerUp = mix(at(upper, j - 1), at(upper, j), v);
+      lower.splice(i, lower.length - i, corner);
+      upper.splice(0, j, cornerUp);
+      return;
+    }
+  }
+}
+
+const isNear = (crossing: { y: number; z: number }, end: SectionPoint): boolean =>
+  Math.hypot(crossing.y - end.space[1], crossing.z - end.space[2]) < MEET_REACH_MM;
+
+/** Where the lines through a-b and c-d cross, as fractions of each. */
+function crossingOf(a: SectionPoint, b: SectionPoint, c: SectionPoint, d: SectionPoint) {
+  const [ay, az, by, bz] = [a.space[1], a.space[2], b.space[1], b.space[2]];
+  const [cy, cz, dy, dz] = [c.space[1], c.space[2], d.space[1], d.space[2]];
+  const cross = (by - ay) * (dz - cz) - (bz - az) * (dy - cy);
+  if (Math.abs(cross) < 1e-12) return undefined;
+  const w = ((cy - ay) * (dz - cz) - (cz - az) * (dy - cy)) / cross;
+  const v = ((cy - ay) * (bz - az) - (cz - az) * (by - ay)) / cross;
+  return { w, v, y: ay + w * (by - ay), z: az + w * (bz - az) };
+}
+
+function edgePoint(point: SectionPoint, toOtherFace: 1 | -1, width: number): FrameEdgePoint {
+  const bevel = Math.asin(Math.max(-1, Math.min(1, point.normal[0] * toOtherFace)));
+  return { y: point.space[1], z: point.space[2], bevelDeg: toDeg(bevel), otherFaceOffset: width * Math.tan(bevel) };
+}
+
+const withoutRepeats = (points: readonly Vec2[]): Vec2[] =>
+  points.filter((p, i) => i === 0 || Math.hypot(p[0] - at(points, i - 1)[0], p[1] - at(points, i - 1)[1]) > 1e-6);
+
+/** A bow worth saying: under this, a plane leaves as much. */
+const BOW_WORTH_SAYING_MM = 1;
+
+/** All frames of the plan. */
+export function shapeFrames(
+  hull: Hull,
+  panels: readonly Panel[],
+  part: FramesPart,
+  skin: number,
+): StageResult<readonly Frame[]> {
+  const findings: Finding[] = [];
+  const frames = part.frames.flatMap((plan) => shapeOne(plan, { hull, panels, skin }, findings));
+  return { value: frames, findings, assumed: [] };
+}
+
+function shapeOne(
+  plan: FramePlan,
+  { hull, panels, skin }: { hull: Hull; panels: readonly Panel[]; skin: number },
+  findings: Finding[],
+): Frame[] {
+  const where = { stage: 'frames', part: plan.id, x: plan.x } as const;
+  const shape = frameAt(panels, plan.x, { skin, width: plan.width, face: plan.face });
+  if (!shape) {
+    const data = { xMm: plan.x, fromMm: hull.fromX, toMm: hull.toX };
+    findings.push({ severity: 'stop', code: 'frame-outside', where, data });
+    return [];
+  }
+  for (const edge of shape.edges) {
+    if (edge.sectionBow < BOW_WORTH_SAYING_MM) continue;
+    const data = { frame: plan.name, panel: edge.panelName, bowMm: edge.sectionBow };
+    findings.push({ severity: 'note', code: 'frame-bow', where: { ...where, panel: edge.panel }, data });
+  }
+  return [{ id: plan.id, name: plan.name, ...shape }];
+}
+
+/**
+ * The whole blank to cut: both halves closed across the top. A filleted bulkhead is cut square to the smaller of its two
+ * faces, less the gap; a framed one to the larger, leaving the bevel to be taken off.
+ */
+export function cutOutline(frame: Frame, edgeSchool: 'filleted' | 'framed', gap: number): Vec2[] {
+  const half: Vec2[] = [];
+  for (const edge of frame.edges) {
+    const inset = (p: FrameEdgePoint) =>
+      edgeSchool === 'filleted' ? Math.max(0, p.otherFaceOffset) + gap : Math.min(0, p.otherFaceOffset);
+    half.push(...insetEdge(edge, inset));
+  }
+  const tidy = withoutRepeats(half).map(([y, z]): Vec2 => [Math.max(0, y), z]);
+  const mirror = [...tidy].reverse().filter(([y]) => y > 1e-9).map(([y, z]): Vec2 => [-y, z]);
+  return [...tidy, ...mirror];
+}
+
+/** Each point moved inward, square to the edge in the plane of the frame. */
+function insetEdge(edge: FrameEdge, inset: (p: FrameEdgePoint) => number): Vec2[] {
+  return edge.points.map((p, i): Vec2 => {
+    const before = at(edge.points, Math.max(0, i - 1));
+    const after = at(edge.points, Math.min(edge.points.length - 1, i + 1));
+    const [dy, dz] = [after.y - before.y, after.z - before.z];
+    const length = Math.hypot(dy, dz) || 1;
+    // going outward and up with the hull's inside on the left
+    return [p.y - (dz / length) * inset(p), p.z + (dy / length) * inset(p)];
+  });
+}

@@ -1,0 +1,184 @@
+/**
+ * Where the sheets join: the fewest scarfs for each panel, each at the best of a few places.
+ *
+ * Method: a panel longer than the usable sheet is cut square to its u axis into n pieces, n the least that will do; a
+ * scarf of ratio × thickness is lost at each joint, so n·S − (n−1)·scarf must reach the panel's length. The joints may
+ * move within the length to spare: candidate places are tried along it and scored by what a builder wants: clear of
+ * frames, out of the hardest bend, staggered from the neighbouring panel's joints. What could not be met is a finding.
+ * Pieces come first: each carries half the scarf past the joint's middle, and its taper is marked.
+ */
+import { area, at, boundsOf, counterClockwise, crossings, intersectionOf, type Outline, type Vec2 } from '../geometry';
+import type { Finding, StageResult } from '../findings';
+import type { Frame } from '../frames';
+import { stationMarks, type Panel } from '../panels';
+import type { JointsPart } from './schema';
+
+export type Joint = {
+  /** Middle of the scarf along the panel, mm. */
+  readonly u: number;
+  readonly scarf: number;
+  /** From the lower to the upper edge, mm. */
+  readonly depth: number;
+};
+
+export type Piece = {
+  readonly id: string;
+  readonly name: string;
+  readonly outline: Outline;
+};
+
+export type JointedPanel = {
+  readonly panel: string;
+  readonly name: string;
+  readonly spansCentreline: boolean;
+  readonly joints: readonly Joint[];
+  readonly pieces: readonly Piece[];
+  readonly length: number;
+};
+
+export type SheetSize = { readonly width: number; readonly height: number; readonly margin: number };
+
+type Wish = { readonly u: number; readonly label: string };
+type Scored = { readonly us: readonly number[]; readonly score: number };
+
+/** Places tried along the length to spare. */
+const PLACES = 25;
+
+/** Joints for all panels, from the lowest up, each staggered from those before it. */
+export function planJoints(
+  panels: readonly Panel[],
+  options: { frames: readonly Frame[]; thickness: number; sheet: SheetSize; part: JointsPart },
+): StageResult<readonly JointedPanel[]> {
+  const findings: Finding[] = [];
+  const jointed: JointedPanel[] = [];
+  for (const panel of panels) jointed.push(jointPanel(panel, jointed, options, findings));
+  return { value: jointed, findings, assumed: [] };
+}
+
+function jointPanel(
+  panel: Panel,
+  before: readonly JointedPanel[],
+  { frames, thickness, sheet, part }: { frames: readonly Frame[]; thickness: number; sheet: SheetSize; part: JointsPart },
+  findings: Finding[],
+): JointedPanel {
+  const box = boundsOf(panel.outline);
+  const length = box.maxX - box.minX;
+  const scarf = part.scarfRatio * thickness;
+  const usable = sheet.width - 2 * sheet.margin;
+  const depth = box.maxY - box.minY;
+  if (depth > sheet.height - 2 * sheet.margin) {
+    const data = { panel: panel.name, depthMm: depth, sheetMm: sheet.height };
+    findings.push({ severity: 'check', code: 'panel-too-deep', where: { stage: 'joints', panel: panel.id }, data });
+  }
+  const count = Math.max(1, Math.ceil((length - scarf - 1e-6) / (usable - scarf)));
+  const obstacles = frameCrossings(panel, frames);
+  const neighbour = before[before.length - 1];
+  const us = bestPlaces({ panel, count, length, usable, scarf, obstacles, neighbour, part });
+  judge({ panel, us, obstacles, neighbour, part, scarf }, findings);
+  return {
+    panel: panel.id,
+    name: panel.name,
+    spansCentreline: panel.spansCentreline,
+    joints: us.map((u) => ({ u, scarf, depth: depthAt(panel.outline, u) })),
+    pieces: cutPieces(panel, us, scarf),
+    length,
+  };
+}
+
+const frameCrossings = (panel: Panel, frames: readonly Frame[]): Wish[] =>
+  stationMarks(panel, frames.map((frame) => ({ label: frame.name, x: frame.x }))).map(({ label, curve }) => ({
+    label,
+    u: curve.reduce((sum, p) => sum + p[0], 0) / curve.length,
+  }));
+
+type PlaceInput = {
+  panel: Panel;
+  count: number;
+  length: number;
+  usable: number;
+  scarf: number;
+  obstacles: readonly Wish[];
+  neighbour: JointedPanel | undefined;
+  part: JointsPart;
+};
+
+/** Even pieces shifted together along what is to spare: for one joint that is every place it can be. */
+function bestPlaces(input: PlaceInput): number[] {
+  const { count, length, usable, scarf } = input;
+  if (count === 1) return [];
+  // joint k may lie where all pieces before it and after it still come out of a sheet
+  const low = (k: number) => length - ((count - k) * (usable - scarf) + scarf / 2);
+  const high = (k: number) => k * (usable - scarf) + scarf / 2;
+  let best: Scored = { us: [], score: Infinity };
+  for (let place = 0; place < PLACES; place++) {
+    const w = place / (PLACES - 1);
+    const us = Array.from({ length: count - 1 }, (_, i) => low(i + 1) + w * (high(i + 1) - low(i + 1)));
+    // between equals the most even cut, which leaves the most useful offcuts
+    const score = us.reduce((sum, u) => sum + scoreOf(u, input), 0) + Math.abs(w - 0.5);
+    if (score < best.score) best = { us, score };
+  }
+  return [...best.us];
+}
+
+function scoreOf(u: number, { panel, obstacles, neighbour, part, scarf }: PlaceInput): number {
+  const nearest = Math.min(Infinity, ...obstacles.map((o) => Math.abs(o.u - u))) - scarf / 2;
+  const apart = Math.min(Infinity, ...(neighbour?.joints ?? []).map((joint) => Math.abs(joint.u - u)));
+  const short = (have: number, want: number) => (want > 0 ? Math.max(0, 1 - have / want) : 0);
+  return 10 * short(nearest, part.clearOfFrames) + 10 * short(apart, part.stagger) + 4 * bendShare(panel, u) ** 2;
+}
+
+/** Curvature near u over the panel's greatest: 1 in the hardest bend. */
+function bendShare(panel: Panel, u: number): number {
+  if (!panel.minBendRadius) return 0;
+  let tightest = Infinity;
+  for (const r of panel.rulings) {
+    const [low, high] = [Math.min(r.flatP[0], r.flatQ[0]), Math.max(r.flatP[0], r.flatQ[0])];
+    if (r.bendRadius !== null && u > low - 30 && u < high + 30) tightest = Math.min(tightest, r.bendRadius);
+  }
+  return Math.min(1, panel.minBendRadius.value / tightest);
+}
+
+/** Nearer the hardest bend than this share of its curvature is said. */
+const IN_BEND = 0.9;
+
+function judge(
+  { panel, us, obstacles, neighbour, part, scarf }: Pick<PlaceInput, 'panel' | 'obstacles' | 'neighbour' | 'part' | 'scarf'> & { us: readonly number[] },
+  findings: Finding[],
+): void {
+  for (const u of us) {
+    const where = { stage: 'joints', panel: panel.id } as const;
+    const close = obstacles.find((o) => Math.abs(o.u - u) - scarf / 2 < part.clearOfFrames - 1e-6);
+    if (close) {
+      const clearMm = Math.max(0, Math.abs(close.u - u) - scarf / 2);
+      const data = { panel: panel.name, uMm: u, clearMm, wantMm: part.clearOfFrames, frame: close.label };
+      findings.push({ severity: 'check', code: 'joint-near-frame', where, data });
+    }
+    const mate = neighbour?.joints.find((joint) => Math.abs(joint.u - u) < part.stagger - 1e-6);
+    if (mate && neighbour) {
+      const data = { panel: panel.name, other: neighbour.name, staggerMm: Math.abs(mate.u - u), wantMm: part.stagger };
+      findings.push({ severity: 'check', code: 'joint-not-staggered', where, data });
+    }
+    if (panel.minBendRadius && panel.minBendRadius.value < 5000 && bendShare(panel, u) > IN_BEND)
+      findings.push({ severity: 'check', code: 'joint-in-bend', where, data: { panel: panel.name, uMm: u } });
+  }
+}
+
+function cutPieces(panel: Panel, us: readonly number[], scarf: number): Piece[] {
+  if (us.length === 0) return [{ id: panel.id, name: panel.name, outline: panel.outline }];
+  const box = boundsOf(panel.outline);
+  return Array.from({ length: us.length + 1 }, (_, k): Piece => {
+    const from = k === 0 ? box.minX - 1 : at(us, k - 1) - scarf / 2;
+    const to = k === us.length ? box.maxX + 1 : at(us, k) + scarf / 2;
+    const strip: Vec2[] = [
+      [from, box.minY - 1], [to, box.minY - 1], [to, box.maxY + 1], [from, box.maxY + 1],
+    ];
+    const parts = [...intersectionOf([panel.outline], [strip])].sort((a, b) => area(b) - area(a));
+    return { id: `${panel.id}.${k + 1}`, name: `${panel.name} ${k + 1} of ${us.length + 1}`, outline: counterClockwise(at(parts, 0)) };
+  });
+}
+
+/** From the lowest to the highest edge of an outline at u. */
+function depthAt(outline: Outline, u: number): number {
+  const vs = crossings([...outline, at(outline, 0)], 0, u).map((p) => p[1]);
+  return vs.length > 1 ? Math.max(...vs) - Math.min(...vs) : 0;
+}

@@ -1,0 +1,374 @@
+/**
+ * Lays parts out on sheets: real shapes, no overlap, the gap and the margin kept, quantities right.
+ *
+ * Method: parts go down one by one at the leftmost, then lowest place that touches what lies there already, found from
+ * no-fit polygons: the set of positions in which two parts overlap, by the Minkowski sum of one with the other turned
+ * through 180°, widened by the gap (after Burke and others, "Complete and robust no-fit polygon generation", EJOR 2007).
+ * The least position is a corner of the sheet's own rectangle of positions, a corner of a no-fit polygon, or a crossing of
+ * two. Rounds repeat this with other orders of the parts, kept when fewer sheets, or a shorter last one, come of it.
+ * Conventions: widening is by a polygon drawn around the circle, with flats on the axes: never less than the gap, exact
+ * between square parts. A hole in a part is not used for others. Coordinates of input are taken as they are; curved
+ * outlines of many points are simplified outward by at most OUTWARD_MM for the search.
+ * Accuracy: positions good to 1e-6 mm; every layout is checked by true distances before it is returned (check.ts).
+ * Cost: a round of 20 parts takes some 50 ms once the no-fit polygons are known.
+ */
+import {
+  area,
+  at,
+  boundsOf,
+  contains,
+  counterClockwise,
+  crossings,
+  minkowskiSum,
+  mirrored,
+  moved,
+  simplify,
+  turned,
+  unionOf,
+  widened,
+  type Box,
+  type Outline,
+  type Vec2,
+} from '../geometry';
+import { toRad } from '../measure';
+import { orderOfRound, sizeOrder } from './orders';
+import type { NestJob } from './schema';
+
+export type Placement = {
+  readonly part: string;
+  readonly copy: number;
+  readonly x: number;
+  readonly y: number;
+  readonly rotationDeg: number;
+  readonly mirrored: boolean;
+};
+
+export type UsedSheet = { readonly id: string; readonly index: number; readonly placements: readonly Placement[] };
+
+export type NestResult = {
+  readonly sheets: readonly UsedSheet[];
+  readonly unplaced: readonly { readonly part: string; readonly copy: number }[];
+  readonly sheetsUsed: number;
+  readonly density: number;
+};
+
+export type NestBudget = {
+  readonly seed: number;
+  /** Rounds at most; with no clock this alone ends the search, and the result is exactly repeatable. */
+  readonly rounds: number;
+  /** Asked between placements: true ends the search with the best layout so far. */
+  readonly isOver?: () => boolean;
+  readonly onProgress?: (best: NestResult, round: number) => void;
+};
+
+/** Sides of the polygon around the gap's circle. */
+const GAP_SIDES = 32;
+/** Positions that reach this far into a no-fit polygon still count as touching. */
+const TOUCH_MM = 1e-6;
+/** Outlines of more points than this are simplified for the search. */
+const MANY_POINTS = 48;
+const OUTWARD_MM = 0.25;
+/** Turned and off-grid parts are kept this much further apart: the no-fit grid is 0.0001 mm. */
+const GRID_SAFETY_MM = 5e-4;
+
+type Copy = { readonly part: number; readonly copy: number };
+type Pose = {
+  readonly key: string;
+  readonly rotationDeg: number;
+  readonly isMirrored: boolean;
+  readonly shape: Outline;
+  readonly box: Box;
+  readonly exactBox: Box;
+  readonly isOnGrid: boolean;
+};
+type Placed = { readonly pose: Pose; readonly at: Vec2; readonly item: Copy };
+type OpenSheet = { readonly id: string; readonly index: number; readonly width: number; readonly height: number; placed: Placed[] };
+
+/** Lays out the job. Never throws on a valid job; what fits nowhere is listed as unplaced. */
+export function nest(job: NestJob, budget: NestBudget): NestResult {
+  const poses = job.parts.map(posesOf);
+  const copies = job.parts.flatMap((part, k) => Array.from({ length: part.qty }, (_, copy): Copy => ({ part: k, copy })));
+  const noFit = noFitTable(job.gap);
+  const areas = job.parts.map((part) => area(part.outline) - part.holes.reduce((sum, hole) => sum + area(hole), 0));
+  const base = sizeOrder(copies, job.parts.map((part) => part.outline));
+  let best: { layout: Layout; score: number } | undefined;
+  let order = base;
+  for (let round = 0; round < Math.max(1, budget.rounds); round++) {
+    if (round > 0 && budget.isOver?.()) break;
+    const trial = round === 0 ? base : orderOfRound({ order, base, round, seed: budget.seed });
+    const layout = layOut(trial, { job, poses, noFit, isOver: best ? budget.isOver : undefined });
+    if (!layout) break;
+    const score = scoreOf(layout);
+    if (best && score > best.score) continue;
+    const isBetter = !best || score < best.score;
+    best = { layout, score };
+    order = trial;
+    if (isBetter) budget.onProgress?.(resultOf(layout, job, areas), round);
+  }
+  return best ? resultOf(best.layout, job, areas) : { sheets: [], unplaced: [], sheetsUsed: 0, density: 0 };
+}
+
+type Layout = { readonly sheets: readonly OpenSheet[]; readonly unplaced: readonly Copy[] };
+
+/** Fewest left over, then fewest sheets, then the shortest last one; the fill of the others breaks ties. */
+function scoreOf({ sheets, unplaced }: Layout): number {
+  const last = sheets[sheets.length - 1];
+  const used = last ? extentOf(last) / last.width : 0;
+  const others = sheets.slice(0, -1).reduce((sum, sheet) => sum + extentOf(sheet) / sheet.width, 0);
+  return unplaced.length * 1e6 + sheets.length * 1e3 + used * 10 + others * 0.01;
+}
+
+const extentOf = (sheet: OpenSheet): number => Math.max(0, ...sheet.placed.map((p) => p.at[0] + p.pose.exactBox.maxX));
+
+function layOut(
+  order: readonly Copy[],
+  context: { job: NestJob; poses: readonly (readonly Pose[])[]; noFit: NoFit; isOver: (() => boolean) | undefined },
+): Layout | undefined {
+  const { job, poses, noFit, isOver } = context;
+  const sheets: OpenSheet[] = [];
+  const unplaced: Copy[] = [];
+  const left = job.sheets.map((sheet) => sheet.qty);
+  for (const item of order) {
+    if (isOver?.()) return undefined;
+    const choices = at(poses, item.part);
+    const isDown = sheets.some((sheet) => putOn(sheet, choices, item, job.margin, noFit));
+    if (isDown) continue;
+    const kind = job.sheets.findIndex((sheet, k) => at(left, k) > 0 && choices.some((pose) => fitsEmpty(pose, sheet, job.margin)));
+    if (kind < 0) {
+      unplaced.push(item);
+      continue;
+    }
+    left[kind] = at(left, kind) - 1;
+    const stock = at(job.sheets, kind);
+    const index = sheets.filter((sheet) => sheet.id === stock.id).length;
+    const sheet: OpenSheet = { id: stock.id, index, width: stock.width, height: stock.height, placed: [] };
+    putOn(sheet, choices, item, job.margin, noFit);
+    sheets.push(sheet);
+  }
+  return { sheets, unplaced };
+}
+
+/** Every way in which a part may lie, with its outline in that pose (wound counter-clockwise, about the part's origin). */
+function posesOf(part: NestJob['parts'][number]): Pose[] {
+  const angles = part.rotations === 'any' ? likelyAngles(part.outline) : [...new Set(part.rotations)];
+  const sides = part.mirror ? [false, true] : [false];
+  return sides.flatMap((isMirrored) =>
+    angles.map((rotationDeg): Pose => {
+      const over = isMirrored ? mirrored(part.outline) : part.outline;
+      const exact = counterClockwise(turned(over, toRad(rotationDeg)));
+      const shape = coarser(exact);
+      const isOnGrid = shape.every((p) => p.every((c) => Math.abs(c * 1e4 - Math.round(c * 1e4)) < 1e-6));
+      const key = `${part.id}|${rotationDeg}|${isMirrored}`;
+      return { key, rotationDeg, isMirrored, shape, box: boundsOf(shape), exactBox: boundsOf(exact), isOnGrid };
+    }),
+  );
+}
+
+/** Quarter turns, and the turns that lay a long straight side along the sheet. */
+function likelyAngles(outline: Outline): number[] {
+  const sides = outline
+    .map((a, i) => ({ a, b: at(outline, (i + 1) % outline.length) }))
+    .map(({ a, b }) => ({ length: Math.hypot(b[0] - a[0], b[1] - a[1]), deg: (-Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI }))
+    .sort((p, q) => q.length - p.length)
+    .slice(0, 2);
+  const all = [0, ...sides.map((side) => side.deg)].flatMap((deg) => [0, 90, 180, 270].map((turn) => (deg + turn + 720) % 360));
+  return [...new Set(all.map((deg) => Math.round(deg * 1e6) / 1e6))];
+}
+
+/** Fewer points, nowhere inside the outline: what simplifying may cut off is first put on all round. */
+function coarser(outline: Outline): Outline {
+  if (outline.length <= MANY_POINTS) return outline;
+  const grown = widened(outline, OUTWARD_MM / 2);
+  const outer = [...grown].sort((a, b) => area(b) - area(a))[0];
+  if (!outer) return outline;
+  const half = Math.floor(outer.length / 2);
+  // simplified in two runs from opposite points, so that both ends of each run stay
+  const runs = [outer.slice(0, half + 1), [...outer.slice(half), at(outer, 0)]].map((run) => simplify(run, OUTWARD_MM / 2 - 1e-3));
+  return counterClockwise(runs.flatMap((run) => run.slice(0, -1)));
+}
+
+type NoFit = (still: Pose, moving: Pose) => { readonly rings: readonly Outline[]; readonly box: Box };
+
+/** The positions of `moving` relative to `still` in which they are nearer than the gap; remembered by pose. */
+function noFitTable(gap: number): NoFit {
+  const known = new Map<string, ReturnType<NoFit>>();
+  const grown = new Map<string, Outline>();
+  return (still, moving) => {
+    const key = `${still.key}/${moving.key}`;
+    const before = known.get(key);
+    if (before) return before;
+    const safety = still.isOnGrid && moving.isOnGrid ? 0 : GRID_SAFETY_MM;
+    const wide = grown.get(`${still.key}+${safety}`) ?? grow(still.shape, gap + safety);
+    grown.set(`${still.key}+${safety}`, wide);
+    const turnedRound = moving.shape.map(([x, y]): Vec2 => [-x, -y]);
+    const sums = minkowskiSum(wide, turnedRound);
+    const rings = sums.filter((ring) => !isFalseHole(ring, wide, moving.shape));
+    const entry = { rings, box: boundsOf(rings.flat()) };
+    known.set(key, entry);
+    return entry;
+  };
+}
+
+/** Widened by a polygon around the circle of the gap, flats on the axes. */
+function grow(shape: Outline, gap: number): Outline {
+  if (gap === 0) return shape;
+  const radius = gap / Math.cos(Math.PI / GAP_SIDES);
+  const round = Array.from({ length: GAP_SIDES }, (_, k): Vec2 => {
+    const angle = ((k + 0.5) * 2 * Math.PI) / GAP_SIDES;
+    return [radius * Math.cos(angle), radius * Math.sin(angle)];
+  });
+  const rings = unionOf([...minkowskiSum(shape, round), shape]);
+  return [...rings].sort((a, b) => area(b) - area(a))[0] ?? shape;
+}
+
+/** An inner ring of a sum of boundaries is no room at all when the moving part, placed in it, lies inside the other. */
+function isFalseHole(ring: Outline, still: Outline, moving: Outline): boolean {
+  const isInner = ring.reduce((sum, p, i) => sum + cross(p, at(ring, (i + 1) % ring.length)), 0) < 0;
+  if (!isInner) return false;
+  const [x, y] = pointWithin(ring); // off the ring: there the two boundaries do not touch, and one vertex decides
+  const [mx, my] = at(moving, 0);
+  return contains(still, [x + mx, y + my]) || contains(moved(moving, x, y), at(still, 0));
+}
+
+/** A point well inside a ring: half way between the first two crossings of a level between two of its corners. */
+function pointWithin(ring: Outline): Vec2 {
+  const levels = [...new Set(ring.map((p) => p[1]))].sort((a, b) => a - b);
+  let widest = 0;
+  let level = at(levels, 0);
+  for (let i = 1; i < levels.length; i++) {
+    const step = at(levels, i) - at(levels, i - 1);
+    if (step > widest) [widest, level] = [step, at(levels, i - 1) + step / 2];
+  }
+  const xs = crossings([...ring, at(ring, 0)], 1, level).map((p) => p[0]).sort((a, b) => a - b);
+  return [((xs[0] ?? 0) + (xs[1] ?? 0)) / 2, level];
+}
+
+const cross = (a: Vec2, b: Vec2): number => a[0] * b[1] - b[0] * a[1];
+
+/** The rectangle of positions in which a part lies on the sheet; undefined when it is too large. */
+function positionsOn(pose: Pose, sheet: { width: number; height: number }, margin: number): Box | undefined {
+  const box = {
+    minX: margin - pose.exactBox.minX,
+    minY: margin - pose.exactBox.minY,
+    maxX: sheet.width - margin - pose.exactBox.maxX,
+    maxY: sheet.height - margin - pose.exactBox.maxY,
+  };
+  return box.maxX < box.minX - TOUCH_MM || box.maxY < box.minY - TOUCH_MM ? undefined : box;
+}
+
+const fitsEmpty = (pose: Pose, sheet: { width: number; height: number }, margin: number): boolean =>
+  positionsOn(pose, sheet, margin) !== undefined;
+
+function putOn(sheet: OpenSheet, choices: readonly Pose[], item: Copy, margin: number, noFit: NoFit): boolean {
+  let best: { pose: Pose; at: Vec2; reach: number } | undefined;
+  for (const pose of choices) {
+    const room = positionsOn(pose, sheet, margin);
+    if (!room) continue;
+    const limit = best ? best.reach - pose.exactBox.maxX : Infinity;
+    const place = leastPlace(room, sheet.placed, pose, noFit, limit);
+    if (!place) continue;
+    // the lower of two that reach as far; a hair's breadth of preference, so that x decides
+    const reach = place[0] + pose.exactBox.maxX + 1e-4 * (place[1] + pose.exactBox.maxY);
+    if (!best || reach < best.reach) best = { pose, at: place, reach };
+  }
+  if (!best) return false;
+  sheet.placed = [...sheet.placed, { pose: best.pose, at: best.at, item }];
+  return true;
+}
+
+type Ring = { readonly points: Outline; readonly box: Box };
+
+/** The leftmost, then lowest position in the room that is inside no no-fit polygon. */
+function leastPlace(room: Box, placed: readonly Placed[], pose: Pose, noFit: NoFit, limit: number): Vec2 | undefined {
+  const walls = placed.map((other): Ring[] =>
+    noFit(other.pose, pose).rings.map((ring) => {
+      const points = moved(ring, other.at[0], other.at[1]);
+      return { points, box: boundsOf(points) };
+    }),
+  );
+  const near = walls.filter((rings) => rings.some((ring) => overlaps(ring.box, room)));
+  const candidates = candidatePlaces(room, near.flat(), limit);
+  candidates.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  return candidates.find((p) => !near.some((rings) => isInside(rings, p)));
+}
+
+const overlaps = (a: Box, b: Box): boolean =>
+  a.minX <= b.maxX + TOUCH_MM && b.minX <= a.maxX + TOUCH_MM && a.minY <= b.maxY + TOUCH_MM && b.minY <= a.maxY + TOUCH_MM;
+
+function candidatePlaces(room: Box, rings: readonly Ring[], limit: number): Vec2[] {
+  const found: Vec2[] = [[room.minX, room.minY], [room.minX, room.maxY], [room.maxX, room.minY], [room.maxX, room.maxY]];
+  const push = (x: number, y: number) => {
+    if (x > limit + TOUCH_MM) return;
+    if (x < room.minX - TOUCH_MM || x > room.maxX + TOUCH_MM || y < room.minY - TOUCH_MM || y > room.maxY + TOUCH_MM) return;
+    found.push([Math.min(Math.max(x, room.minX), room.maxX), Math.min(Math.max(y, room.minY), room.maxY)]);
+  };
+  const frame: Outline = [[room.minX, room.minY], [room.maxX, room.minY], [room.maxX, room.maxY], [room.minX, room.maxY]];
+  const edges = [...edgesOf(frame, -1), ...rings.flatMap((ring, owner) => edgesOf(ring.points, owner))].filter(
+    (edge) => overlaps(edge.box, room) && edge.box.minX <= limit,
+  );
+  for (const ring of rings) for (const [x, y] of ring.points) push(x, y);
+  edges.sort((a, b) => a.box.minX - b.box.minX);
+  edges.forEach((a, i) => {
+    for (let j = i + 1; j < edges.length; j++) {
+      const b = edges[j]!; // in bounds by the loop
+      if (b.box.minX > a.box.maxX + TOUCH_MM) break;
+      if (a.owner === b.owner || b.box.minY > a.box.maxY || a.box.minY > b.box.maxY) continue;
+      const p = meetOf(a.from, a.to, b.from, b.to);
+      if (p) push(p[0], p[1]);
+    }
+  });
+  return found;
+}
+
+type EdgeOf = { readonly from: Vec2; readonly to: Vec2; readonly owner: number; readonly box: Box };
+
+const edgesOf = (ring: Outline, owner: number): EdgeOf[] =>
+  ring.map((from, i) => {
+    const to = at(ring, (i + 1) % ring.length);
+    return { from, to, owner, box: boundsOf([from, to]) };
+  });
+
+function meetOf(a: Vec2, b: Vec2, c: Vec2, d: Vec2): Vec2 | undefined {
+  const [rx, ry, sx, sy] = [b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]];
+  const turn = rx * sy - ry * sx;
+  if (Math.abs(turn) < 1e-12) return undefined; // along each other: their ends are candidates already
+  const w = ((c[0] - a[0]) * sy - (c[1] - a[1]) * sx) / turn;
+  const v = ((c[0] - a[0]) * ry - (c[1] - a[1]) * rx) / turn;
+  return w < -1e-9 || w > 1 + 1e-9 || v < -1e-9 || v > 1 + 1e-9 ? undefined : [a[0] + w * rx, a[1] + w * ry];
+}
+
+/** Inside the no-fit region by more than a touch: within an odd number of its rings and clear of their edges. */
+function isInside(rings: readonly Ring[], p: Vec2): boolean {
+  let depth = false;
+  for (const { points, box } of rings) {
+    if (p[0] <= box.minX || p[0] >= box.maxX || p[1] <= box.minY || p[1] >= box.maxY) continue;
+    for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
+      const [a, b] = [points[j]!, points[i]!]; // in bounds by the loop
+      if (isOnEdge(a, b, p)) return false;
+      if (a[1] <= p[1] !== b[1] <= p[1] && p[0] < a[0] + ((p[1] - a[1]) * (b[0] - a[0])) / (b[1] - a[1])) depth = !depth;
+    }
+  }
+  return depth;
+}
+
+function isOnEdge(a: Vec2, b: Vec2, p: Vec2): boolean {
+  if (p[0] < Math.min(a[0], b[0]) - TOUCH_MM || p[0] > Math.max(a[0], b[0]) + TOUCH_MM) return false;
+  if (p[1] < Math.min(a[1], b[1]) - TOUCH_MM || p[1] > Math.max(a[1], b[1]) + TOUCH_MM) return false;
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const off = Math.abs(dx * (p[1] - a[1]) - dy * (p[0] - a[0])) / Math.hypot(dx, dy);
+  return off <= TOUCH_MM;
+}
+
+function resultOf({ sheets, unplaced }: Layout, job: NestJob, areas: readonly number[]): NestResult {
+  const name = (item: Copy) => ({ part: at(job.parts, item.part).id, copy: item.copy });
+  const used = sheets.map((sheet): UsedSheet => ({
+    id: sheet.id,
+    index: sheet.index,
+    placements: sheet.placed.map(({ pose, at: [x, y], item }) => ({
+      ...name(item), x, y, rotationDeg: pose.rotationDeg, mirrored: pose.isMirrored,
+    })),
+  }));
+  const partsArea = sheets.flatMap((sheet) => sheet.placed).reduce((sum, p) => sum + at(areas, p.item.part), 0);
+  const sheetsArea = sheets.reduce((sum, sheet, k) => sum + (k === sheets.length - 1 ? extentOf(sheet) : sheet.width) * sheet.height, 0);
+  return { sheets: used, unplaced: unplaced.map(name), sheetsUsed: sheets.length, density: sheetsArea > 0 ? partsArea / sheetsArea : 0 };
+}

@@ -1,0 +1,45 @@
+/** The sheets' part of a project, and the nesting job's own file format (contract). Lengths mm. */
+import { z } from 'zod';
+
+export const stockSheetSchema = z.object({
+  id: z.string().min(1).max(40),
+  name: z.string().max(60),
+  width: z.number().min(10).max(20_000),
+  height: z.number().min(10).max(20_000),
+  thickness: z.number().min(0.5).max(100),
+  qty: z.number().int().min(0).max(500),
+});
+
+export const sheetsSchema = z.object({
+  stock: z.array(stockSheetSchema).max(30),
+  gap: z.number().min(0).max(100),
+  margin: z.number().min(0).max(200),
+  seed: z.number().int().min(0).max(2 ** 31),
+});
+
+export type StockSheet = z.infer<typeof stockSheetSchema>;
+export type SheetsPart = z.infer<typeof sheetsSchema>;
+
+const size = z.number().positive().max(100_000);
+const coordinate = z.number().min(-100_000).max(100_000);
+const ring = z.array(z.tuple([coordinate, coordinate])).min(3, 'needs 3 points at least').max(5000);
+
+export const nestJobSchema = z.object({
+  gap: z.number().min(0).max(1000),
+  margin: z.number().min(0).max(1000),
+  sheets: z
+    .array(z.object({ id: z.string().min(1), width: size, height: size, qty: z.number().int().min(0).max(1000) }))
+    .min(1, 'needs one sheet at least'),
+  parts: z.array(
+    z.object({
+      id: z.string().min(1),
+      outline: ring,
+      holes: z.array(ring).default([]),
+      qty: z.number().int().min(0).max(1000).default(1),
+      rotations: z.union([z.literal('any'), z.array(z.number()).min(1)]).default([0]),
+      mirror: z.boolean().default(false),
+    }),
+  ),
+});
+
+export type NestJob = z.infer<typeof nestJobSchema>;
