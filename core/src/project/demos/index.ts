@@ -1,0 +1,37 @@
+/** The demo boats: invented, for an invented place. See bench/draw-demo-lines.ts for how their lines were drawn. */
+import { longitudinalsOf, newProject } from '../defaults';
+import type { Project } from '../document';
+import { ORRIN_TABLE } from './orrin';
+import { TAMSEL_TABLE } from './tamsel';
+
+export type DemoId = 'tamsel' | 'orrin';
+export const DEMO_IDS: readonly DemoId[] = ['tamsel', 'orrin'];
+
+/** A fresh copy of a demo under the given project id. */
+export function demoProject(demo: DemoId, id: string): Project {
+  return demo === 'tamsel' ? tamsel(id) : orrin(id);
+}
+
+function tamsel(id: string): Project {
+  const lines = { longitudinals: longitudinalsOf(TAMSEL_TABLE) };
+  const base = newProject({ id, name: 'Tamsel 430', notation: 'mm', lines });
+  const bulkhead = (n: number, x: number) => ({ id: `frame.${n}`, name: `Bulkhead ${n}`, x, width: 9, face: n > 2 ? ('aft' as const) : ('fore' as const) });
+  return {
+    ...base,
+    note: 'V-bottomed skiff of the Lough Arvel ringing station: two people and a bundle of net poles over shallow water.',
+    frames: { frames: [bulkhead(1, 1200), bulkhead(2, 2400), bulkhead(3, 3600)], filletGap: 1.5 },
+  };
+}
+
+function orrin(id: string): Project {
+  const lines = { longitudinals: longitudinalsOf(ORRIN_TABLE) };
+  const base = newProject({ id, name: 'Orrin pram', notation: 'ft-in-8ths', lines });
+  const frame = (n: number, x: number) => ({ id: `frame.${n}`, name: `Frame ${n}`, x, width: 20, face: n > 2 ? ('aft' as const) : ('fore' as const) });
+  return {
+    ...base,
+    note: 'Flat-bottomed pram with a bow transom, framed, with chine logs: the tender that lives on the landing stage.',
+    school: 'framed',
+    frames: { frames: [frame(1, 609.6), frame(2, 1371.6), frame(3, 2057.4)], filletGap: 1.5 },
+    epoxy: { ...base.epoxy, tapeLayersInside: 0, tapeLayersOutside: 1 },
+  };
+}

@@ -1,0 +1,127 @@
+/**
+ * The chain of stages: from a project to everything that follows from it.
+ *
+ * Each step is remembered with the parts of the project and the results it was made from, compared by content (the parts
+ * are small) or by identity (results); so an edit recomputes only what it touches. A panel is remembered by its own two
+ * lines: moving the sheer leaves the bottom alone.
+ */
+import type { Finding, Stage, StageResult } from '../findings';
+import { takeOff, type Takeoff } from '../epoxy';
+import { shapeFrames, type Frame } from '../frames';
+import { planJoints, type JointedPanel } from '../joints';
+import { drawLines, type Hull, type HullLine } from '../lines';
+import {
+  developPanel, findTransoms, judgePanel, notMade, panelIdOf, panelInputs, type Panel, type PanelInput, type Transom,
+} from '../panels';
+import { listParts, nestBatches, type CutPart, type NestBatch } from '../sheets';
+import type { Project } from './document';
+
+export type Derived = {
+  readonly lines: StageResult<Hull>;
+  readonly panels: StageResult<{ readonly panels: readonly Panel[]; readonly transoms: readonly Transom[] }>;
+  readonly frames: StageResult<readonly Frame[]>;
+  readonly joints: StageResult<readonly JointedPanel[]>;
+  readonly sheets: StageResult<{ readonly parts: readonly CutPart[]; readonly batches: readonly NestBatch[] }>;
+  readonly epoxy: StageResult<Takeoff>;
+};
+
+export type Derive = ((project: Project) => Derived) & {
+  /** The stages that the last call computed anew. */
+  readonly lastComputed: () => readonly string[];
+};
+
+/** A chain with its own memory; keep one for each open project. */
+export function createDerive(): Derive {
+  const memory = new Map<string, { keys: readonly unknown[]; value: unknown }>();
+  let computed: string[] = [];
+  const remember = <T>(name: string, keys: readonly unknown[], make: () => T): T => {
+    const known = memory.get(name);
+    // the value under a name always comes from the same call below, so its type is T
+    if (known && known.keys.length === keys.length && known.keys.every((key, i) => key === keys[i])) return known.value as T;
+    const value = make();
+    memory.set(name, { keys, value });
+    computed.push(name);
+    return value;
+  };
+  const derive = (project: Project): Derived => {
+    computed = [];
+    return deriveWith(project, remember);
+  };
+  return Object.assign(derive, { lastComputed: () => computed });
+}
+
+type Remember = <T>(name: string, keys: readonly unknown[], make: () => T) => T;
+const text = (part: unknown): string => JSON.stringify(part);
+
+function deriveWith(project: Project, remember: Remember): Derived {
+  const { thickness, transomThickness } = project.panels;
+  const lines = remember('lines', [text(project.lines)], () => drawLines(project.lines));
+  const hull = lines.value;
+  const panels = derivePanels(hull, project, remember);
+  const { panels: skin, transoms } = panels.value;
+  const frames = remember('frames', [panels, text(project.frames), thickness], () =>
+    shapeFrames(hull, skin, project.frames, thickness),
+  );
+  const joints = remember('joints', [panels, frames, text(project.joints), text(project.sheets), thickness], () =>
+    planJoints(skin, { frames: frames.value, thickness, sheet: sheetFor(project), part: project.joints }),
+  );
+  const { school } = project;
+  const sheets = remember('sheets', [joints, frames, panels, text(project.sheets), thickness, transomThickness, school, project.frames.filletGap], () => {
+    const parts = listParts({
+      jointed: joints.value, transoms, frames: frames.value, thickness, transomThickness, school,
+      filletGap: project.frames.filletGap,
+    });
+    const batches = nestBatches(parts, project.sheets);
+    return { value: { parts, batches: batches.value }, findings: batches.findings, assumed: batches.assumed };
+  });
+  const epoxy = remember('epoxy', [panels, frames, joints, text(project.epoxy), school, thickness], () =>
+    takeOff({ panels: skin, transoms, frames: frames.value, jointed: joints.value, school, thickness, part: project.epoxy }),
+  );
+  return { lines, panels, frames, joints, sheets, epoxy };
+}
+
+function derivePanels(hull: Hull, project: Project, remember: Remember): Derived['panels'] {
+  const { thickness } = project.panels;
+  const made = panelInputs(hull).map((input) => ({
+    input,
+    panel: remember(`panel ${panelIdOf(input)}`, [input.name, linePoints(input.lower), linePoints(input.upper)], () => developPanel(input)),
+  }));
+  const keys = made.map(({ panel }) => panel);
+  const ends = text(hull.lines.map((line) => [line.points[0], line.points[line.points.length - 1]]));
+  return remember('panels', [...keys, ends, thickness], () => {
+    const findings: Finding[] = [];
+    const panels: Panel[] = [];
+    for (const { input, panel } of made) collect(input, panel, thickness, { findings, panels });
+    const { transoms, findings: about } = findTransoms(hull);
+    return { value: { panels, transoms }, findings: [...findings, ...about], assumed: [] };
+  });
+}
+
+const linePoints = (line: HullLine): string => text(line.points);
+
+function collect(
+  input: PanelInput,
+  panel: ReturnType<typeof developPanel>,
+  thickness: number,
+  into: { findings: Finding[]; panels: Panel[] },
+): void {
+  if ('reason' in panel) {
+    into.findings.push(notMade(input, panel.reason));
+    return;
+  }
+  into.panels.push(panel);
+  into.findings.push(...judgePanel(panel, input, thickness));
+}
+
+/** The longest sheet in stock of the skin's thickness; the usual size when there is none. */
+function sheetFor(project: Project): { width: number; height: number; margin: number } {
+  const mine = project.sheets.stock.filter((sheet) => sheet.thickness === project.panels.thickness && sheet.qty > 0);
+  const [longest] = [...mine].sort((a, b) => b.width - a.width);
+  return { width: longest?.width ?? 2440, height: longest?.height ?? 1220, margin: project.sheets.margin };
+}
+
+/** All findings in the order of the stages. */
+export const allFindings = (derived: Derived): readonly Finding[] =>
+  (['lines', 'panels', 'frames', 'joints', 'sheets', 'epoxy'] as const satisfies readonly Stage[]).flatMap(
+    (stage) => derived[stage].findings,
+  );

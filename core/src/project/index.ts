@@ -1,0 +1,11 @@
+export { PROJECT_FORMAT, PROJECT_VERSION, projectSchema } from './document';
+export type { Project } from './document';
+export { readProject } from './migrations';
+export type { ReadProject } from './migrations';
+export { applyEdits } from './edits';
+export type { EditResult } from './edits';
+export { newProject } from './defaults';
+export { DEMO_IDS, demoProject } from './demos';
+export type { DemoId } from './demos';
+export { allFindings, createDerive } from './derive';
+export type { Derive, Derived } from './derive';
