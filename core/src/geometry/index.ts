@@ -3,3 +3,4 @@ export * from './spline';
 export * from './root';
 export * from './polyline';
 export * from './polygon';
+export { solidSum } from './convolution';

@@ -13,7 +13,7 @@ export type Outline = readonly Vec2[];
 export type Box = { readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number };
 
 /** Grid steps to the millimetre. */
-const GRID = 10_000;
+export const GRID = 10_000;
 
 /** Positive when the outline runs counter-clockwise; mm². */
 export function signedArea(outline: Outline): number {

@@ -89,7 +89,7 @@ describe('nest', () => {
           expect(faultsOf(j, nest(j, { seed: 1, rounds: 2 }))).toEqual([]);
         },
       ),
-      { seed: 6, numRuns: 12 },
+      { seed: 6, numRuns: 40 },
     );
   });
 });

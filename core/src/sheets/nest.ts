@@ -2,8 +2,8 @@
  * Lays parts out on sheets: real shapes, no overlap, the gap and the margin kept, quantities right.
  *
  * Method: parts go down one by one at the leftmost, then lowest place that touches what lies there already, found from
- * no-fit polygons: the set of positions in which two parts overlap, by the Minkowski sum of one with the other turned
- * through 180°, widened by the gap (after Burke and others, "Complete and robust no-fit polygon generation", EJOR 2007).
+ * no-fit polygons: the set of positions in which two parts overlap, the sum of one with the other turned half round
+ * (geometry/convolution.ts), widened by the gap (after Burke and others, "Complete and robust no-fit polygon generation", EJOR 2007).
  * The least position is a corner of the sheet's own rectangle of positions, a corner of a no-fit polygon, or a crossing of
  * two. Rounds repeat this with other orders of the parts, kept when fewer sheets, or a shorter last one, come of it.
  * Conventions: widening is by a polygon drawn around the circle, with flats on the axes: never less than the gap, exact
@@ -16,15 +16,14 @@ import {
   area,
   at,
   boundsOf,
-  contains,
   counterClockwise,
-  crossings,
-  minkowskiSum,
+  intersectionOf,
   mirrored,
   moved,
   simplify,
+  solidDistance,
+  solidSum,
   turned,
-  unionOf,
   widened,
   type Box,
   type Outline,
@@ -187,13 +186,16 @@ function coarser(outline: Outline): Outline {
   return counterClockwise(runs.flatMap((run) => run.slice(0, -1)));
 }
 
-type NoFit = (still: Pose, moving: Pose) => { readonly rings: readonly Outline[]; readonly box: Box };
+type NoFit = {
+  (still: Pose, moving: Pose): { readonly rings: readonly Outline[]; readonly box: Box };
+  readonly gap: number;
+};
 
 /** The positions of `moving` relative to `still` in which they are nearer than the gap; remembered by pose. */
 function noFitTable(gap: number): NoFit {
-  const known = new Map<string, ReturnType<NoFit>>();
+  const known = new Map<string, { rings: readonly Outline[]; box: Box }>();
   const grown = new Map<string, Outline>();
-  return (still, moving) => {
+  const lookUp = (still: Pose, moving: Pose) => {
     const key = `${still.key}/${moving.key}`;
     const before = known.get(key);
     if (before) return before;
@@ -201,12 +203,12 @@ function noFitTable(gap: number): NoFit {
     const wide = grown.get(`${still.key}+${safety}`) ?? grow(still.shape, gap + safety);
     grown.set(`${still.key}+${safety}`, wide);
     const turnedRound = moving.shape.map(([x, y]): Vec2 => [-x, -y]);
-    const sums = minkowskiSum(wide, turnedRound);
-    const rings = sums.filter((ring) => !isFalseHole(ring, wide, moving.shape));
+    const rings = solidSum(wide, turnedRound);
     const entry = { rings, box: boundsOf(rings.flat()) };
     known.set(key, entry);
     return entry;
   };
+  return Object.assign(lookUp, { gap });
 }
 
 /** Widened by a polygon around the circle of the gap, flats on the axes. */
@@ -217,33 +219,8 @@ function grow(shape: Outline, gap: number): Outline {
     const angle = ((k + 0.5) * 2 * Math.PI) / GAP_SIDES;
     return [radius * Math.cos(angle), radius * Math.sin(angle)];
   });
-  const rings = unionOf([...minkowskiSum(shape, round), shape]);
-  return [...rings].sort((a, b) => area(b) - area(a))[0] ?? shape;
+  return [...solidSum(shape, round)].sort((a, b) => area(b) - area(a))[0] ?? shape;
 }
-
-/** An inner ring of a sum of boundaries is no room at all when the moving part, placed in it, lies inside the other. */
-function isFalseHole(ring: Outline, still: Outline, moving: Outline): boolean {
-  const isInner = ring.reduce((sum, p, i) => sum + cross(p, at(ring, (i + 1) % ring.length)), 0) < 0;
-  if (!isInner) return false;
-  const [x, y] = pointWithin(ring); // off the ring: there the two boundaries do not touch, and one vertex decides
-  const [mx, my] = at(moving, 0);
-  return contains(still, [x + mx, y + my]) || contains(moved(moving, x, y), at(still, 0));
-}
-
-/** A point well inside a ring: half way between the first two crossings of a level between two of its corners. */
-function pointWithin(ring: Outline): Vec2 {
-  const levels = [...new Set(ring.map((p) => p[1]))].sort((a, b) => a - b);
-  let widest = 0;
-  let level = at(levels, 0);
-  for (let i = 1; i < levels.length; i++) {
-    const step = at(levels, i) - at(levels, i - 1);
-    if (step > widest) [widest, level] = [step, at(levels, i - 1) + step / 2];
-  }
-  const xs = crossings([...ring, at(ring, 0)], 1, level).map((p) => p[0]).sort((a, b) => a - b);
-  return [((xs[0] ?? 0) + (xs[1] ?? 0)) / 2, level];
-}
-
-const cross = (a: Vec2, b: Vec2): number => a[0] * b[1] - b[0] * a[1];
 
 /** The rectangle of positions in which a part lies on the sheet; undefined when it is too large. */
 function positionsOn(pose: Pose, sheet: { width: number; height: number }, margin: number): Box | undefined {
@@ -289,8 +266,26 @@ function leastPlace(room: Box, placed: readonly Placed[], pose: Pose, noFit: NoF
   const near = walls.filter((rings) => rings.some((ring) => overlaps(ring.box, room)));
   const candidates = candidatePlaces(room, near.flat(), limit);
   candidates.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  return candidates.find((p) => !near.some((rings) => isInside(rings, p)));
+  const isFree = (p: Vec2) => !near.some((rings) => isInside(rings, p)) && isApart(pose, p, placed, noFit.gap);
+  return candidates.find(isFree);
 }
+
+/** The last word on a place: true distances to what lies there, whatever the no-fit polygons said. */
+function isApart(pose: Pose, p: Vec2, placed: readonly Placed[], gap: number): boolean {
+  const shape = moved(pose.shape, p[0], p[1]);
+  const reach = { minX: pose.box.minX + p[0] - gap, minY: pose.box.minY + p[1] - gap, maxX: pose.box.maxX + p[0] + gap, maxY: pose.box.maxY + p[1] + gap };
+  return placed.every((other) => {
+    const [x, y] = other.at;
+    const { box } = other.pose;
+    if (!overlaps(reach, { minX: box.minX + x, minY: box.minY + y, maxX: box.maxX + x, maxY: box.maxY + y })) return true;
+    const still = moved(other.pose.shape, x, y);
+    if (gap > 0) return solidDistance(shape, still) >= gap - TOUCH_MM;
+    return intersectionOf([shape], [still]).reduce((sum, ring) => sum + area(ring), 0) < TOUCHING_MM2;
+  });
+}
+
+/** With no gap parts touch along whole edges; the grid of the boolean leaves slivers of this size at most. */
+const TOUCHING_MM2 = 0.05;
 
 const overlaps = (a: Box, b: Box): boolean =>
   a.minX <= b.maxX + TOUCH_MM && b.minX <= a.maxX + TOUCH_MM && a.minY <= b.maxY + TOUCH_MM && b.minY <= a.maxY + TOUCH_MM;
