@@ -1,0 +1,33 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { EXPORT_KINDS, exportFiles, type ExportKind } from '@kalotrope/core/exchange';
+import { createDerive } from '@kalotrope/core/project';
+import { nest } from '@kalotrope/core/sheets';
+import { Refusal, readProjectOption, type Answer, type Options } from '../io';
+import { LAYOUT_ROUNDS } from './takeoff';
+
+export function exportCommand(file: string, options: Options): Answer {
+  const project = readProjectOption(file);
+  const dir = options['out'];
+  if (dir === undefined) throw new Refusal('--out is missing; expected a folder');
+  const kinds = readKinds(options['only']);
+  const derived = createDerive()(project);
+  const layouts = derived.sheets.value.batches.map(({ job }) => nest(job, { seed: project.sheets.seed, rounds: LAYOUT_ROUNDS }));
+  const files = exportFiles(project, derived, { kinds, layouts });
+  try {
+    mkdirSync(dir, { recursive: true });
+    for (const { name, text } of files) writeFileSync(join(dir, name), text);
+  } catch (error) {
+    throw new Refusal(`cannot write to ${dir}: ${(error as NodeJS.ErrnoException).code ?? String(error)}`);
+  }
+  return { json: { files: files.map(({ name }) => name) }, text: files.map(({ name }) => join(dir, name)).join('\n') };
+}
+
+function readKinds(text: string | undefined): ExportKind[] {
+  if (text === undefined) return [...EXPORT_KINDS];
+  return text.split(',').map((part) => {
+    const kind = EXPORT_KINDS.find((other) => other === part.trim());
+    if (!kind) throw new Refusal(`--only has "${part}"; what is written so far: ${EXPORT_KINDS.join(', ')}`);
+    return kind;
+  });
+}

@@ -1,0 +1,69 @@
+/** What the commands share: reading files and options, refusing with one line, numbers fit for JSON. */
+import { readFileSync } from 'node:fs';
+import { placeText, sentence, type Finding } from '@kalotrope/core/findings';
+import { problemText, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
+import type { LinesPart } from '@kalotrope/core/lines';
+import type { Project } from '@kalotrope/core/project';
+
+export type Io = { readonly out: (text: string) => void; readonly err: (text: string) => void; readonly now: () => number };
+export type Options = Readonly<Record<string, string | undefined>>;
+export type Answer = { readonly json: unknown; readonly text: string };
+
+/** The input was refused: one line, what, where, why. */
+export class Refusal extends Error {}
+
+const LARGEST_BYTES = 20_000_000;
+
+export function readText(file: string): string {
+  let bytes: Buffer;
+  try {
+    bytes = readFileSync(file);
+  } catch (error) {
+    throw new Refusal(`cannot read ${file}: ${(error as NodeJS.ErrnoException).code ?? String(error)}`);
+  }
+  if (bytes.length > LARGEST_BYTES) throw new Refusal(`${file} has ${bytes.length} bytes; expected ${LARGEST_BYTES} at most`);
+  if (bytes.includes(0)) throw new Refusal(`${file} is not text: byte 0 at ${bytes.indexOf(0)}; expected UTF-8 text`);
+  return bytes.toString('utf8');
+}
+
+export function readLinesFile(file: string, io: Io): LinesPart {
+  const read = readOffsets(readText(file));
+  if (!read.ok) {
+    const [first, ...rest] = read.problems;
+    const more = rest.length > 0 ? ` (and ${rest.length} more)` : '';
+    throw new Refusal(`${file}: ${first ? problemText(first) : 'not a table of offsets'}${more}`);
+  }
+  for (const note of read.assumed) io.err(`kalo: ${file}: ${note}\n`);
+  return read.lines;
+}
+
+export function readProjectOption(file: string): Project {
+  const read = readProjectFile(readText(file));
+  if (!read.ok) throw new Refusal(`${file}: ${read.problems[0] ?? 'not a project'}`);
+  return read.project;
+}
+
+/** A number option within bounds. */
+export function numberOption(options: Options, key: string, bounds: { min: number; max: number; otherwise?: number }): number {
+  const text = options[key];
+  if (text === undefined) {
+    if (bounds.otherwise === undefined) throw new Refusal(`--${key} is missing; expected a number`);
+    return bounds.otherwise;
+  }
+  const value = Number(text);
+  if (text.trim() !== '' && value >= bounds.min && value <= bounds.max) return value;
+  throw new Refusal(`--${key} is "${text}"; expected a number from ${bounds.min} to ${bounds.max}`);
+}
+
+export const findingJson = (finding: Finding) => ({
+  severity: finding.severity,
+  code: finding.code,
+  where: placeText(finding.where),
+  message: sentence(finding, 'mm'),
+});
+
+export const findingsText = (findings: readonly Finding[]): string =>
+  findings.map((finding) => `${finding.severity.toUpperCase()}: ${sentence(finding, 'mm')}`).join('\n');
+
+/** To a thousandth of a micrometre: shorter files, nothing lost that a check could see. */
+export const trim = (value: number): number => Math.round(value * 1e6) / 1e6;

@@ -1,0 +1,68 @@
+/** Parses the command line, calls one command, and turns refusals into exit codes: 0 answered, 2 refused, 1 failed. */
+import { parseArgs } from 'node:util';
+import { exportCommand } from './commands/export';
+import { framesCommand } from './commands/frames';
+import { linesCommand } from './commands/lines';
+import { nestCommand } from './commands/nest';
+import { panelsCommand } from './commands/panels';
+import { takeoffCommand } from './commands/takeoff';
+import { Refusal, type Answer, type Io, type Options } from './io';
+
+type Command = { readonly run: (file: string, options: Options, io: Io) => Answer; readonly options: readonly string[]; readonly usage: string };
+
+const COMMANDS: Readonly<Record<string, Command>> = {
+  lines: { run: linesCommand, options: [], usage: 'lines FILE.csv' },
+  panels: { run: panelsCommand, options: ['thickness'], usage: 'panels FILE.csv [--thickness T]' },
+  frames: { run: framesCommand, options: ['at', 'skin', 'frame', 'face'], usage: 'frames FILE.csv --at X1,X2,... --skin T --frame W [--face fore|aft]' },
+  nest: { run: nestCommand, options: ['seconds', 'seed', 'rounds'], usage: 'nest FILE.json [--seconds S | --rounds R] [--seed N]' },
+  takeoff: { run: takeoffCommand, options: [], usage: 'takeoff PROJECT.json' },
+  export: { run: exportCommand, options: ['out', 'only'], usage: 'export PROJECT.json --out DIR [--only dxf,svg,csv]' },
+};
+
+const USAGE = ['kalo COMMAND FILE [--json] [--time]', ...Object.values(COMMANDS).map(({ usage }) => `  kalo ${usage}`)].join('\n');
+
+export function run(args: readonly string[], io: Io): number {
+  try {
+    return answer(args, io);
+  } catch (error) {
+    if (error instanceof Refusal) {
+      io.err(`kalo: ${error.message}\n`);
+      return 2;
+    }
+    io.err(`kalo: failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+    return 1;
+  }
+}
+
+function answer(args: readonly string[], io: Io): number {
+  const name = args[0] ?? '';
+  if (name === 'help' || name === '--help') {
+    io.out(`${USAGE}\n`);
+    return 0;
+  }
+  const command = COMMANDS[name];
+  if (!command) throw new Refusal(`no command "${name}"; expected one of ${Object.keys(COMMANDS).join(', ')}`);
+  const { file, options, isJson, isTimed } = parse(args.slice(1), command);
+  const start = io.now();
+  const result = command.run(file, options, io);
+  const elapsed = io.now() - start;
+  io.out(isJson ? `${JSON.stringify(result.json)}\n` : `${result.text}\n`);
+  if (isTimed) io.err(`computed in ${elapsed.toFixed(1)} ms\n`);
+  return 0;
+}
+
+function parse(args: readonly string[], command: Command) {
+  const strings = Object.fromEntries(command.options.map((key) => [key, { type: 'string' as const }]));
+  const config = { ...strings, json: { type: 'boolean' as const }, time: { type: 'boolean' as const } };
+  let parsed;
+  try {
+    parsed = parseArgs({ args: [...args], options: config, allowPositionals: true, strict: true });
+  } catch (error) {
+    throw new Refusal(`${error instanceof Error ? error.message : String(error)}; expected kalo ${command.usage}`);
+  }
+  const [file, ...more] = parsed.positionals;
+  if (file === undefined || more.length > 0) throw new Refusal(`expected one file: kalo ${command.usage}`);
+  const values = parsed.values as Record<string, string | boolean | undefined>; // one of the two types by the config above
+  const options = Object.fromEntries(command.options.flatMap((key) => (typeof values[key] === 'string' ? [[key, values[key]]] : []))) as Options; // only strings kept
+  return { file, options, isJson: values['json'] === true, isTimed: values['time'] === true };
+}

@@ -1,0 +1,101 @@
+/**
+ * Drawings for cutting, before they become a file: outlines to cut, lines to mark, words, all in true millimetres.
+ *
+ * Curves are polylines that keep within CURVE_MM of the computed edge. x to the right, y up.
+ */
+import { at, boundsOf, simplify, type Outline, type Vec2 } from '../geometry';
+import type { Frame } from '../frames';
+import { cutOutline } from '../frames';
+import type { JointedPanel } from '../joints';
+import type { Station } from '../lines';
+import { stationMarks, type Panel, type Transom } from '../panels';
+import { jobPartName, placedOutline, type CutPart, type NestBatch, type UsedSheet } from '../sheets';
+
+/** What a line is for; also the name of its layer in a file. */
+export type Layer = 'cut' | 'mark' | 'text';
+export type DrawnPath = { readonly layer: 'cut' | 'mark'; readonly points: readonly Vec2[]; readonly isClosed: boolean };
+export type DrawnText = { readonly at: Vec2; readonly heightMm: number; readonly text: string };
+export type Drawing = { readonly name: string; readonly paths: readonly DrawnPath[]; readonly texts: readonly DrawnText[] };
+
+/** Half of the accuracy promised for a cut edge, 0.05 mm. */
+const CURVE_MM = 0.025;
+const TEXT_MM = 22;
+
+const closed = (layer: 'cut' | 'mark', outline: Outline): DrawnPath => ({ layer, points: thinned(outline), isClosed: true });
+const open = (points: readonly Vec2[]): DrawnPath => ({ layer: 'mark', points: simplify(points, CURVE_MM), isClosed: false });
+
+/** A closed outline with fewer points, its start kept. */
+function thinned(outline: Outline): Vec2[] {
+  const middle = Math.floor(outline.length / 2);
+  const first = simplify(outline.slice(0, middle + 1), CURVE_MM);
+  const second = simplify([...outline.slice(middle), at(outline, 0)], CURVE_MM);
+  return [...first.slice(0, -1), ...second.slice(0, -1)];
+}
+
+/** A panel with its stations, joints and name. Its drawn face is the inside of the starboard one. */
+export function panelDrawing(panel: Panel, stations: readonly Station[], jointed?: JointedPanel): Drawing {
+  const marks = stationMarks(panel, stations);
+  const box = boundsOf(panel.outline);
+  const joints = (jointed?.joints ?? []).flatMap(({ u, scarf }) =>
+    [-scarf / 2, scarf / 2].map((d): DrawnPath => ({ layer: 'mark', isClosed: false, points: [[u + d, box.minY], [u + d, box.maxY]] })),
+  );
+  const hand = panel.spansCentreline ? 'inside face' : 'starboard inside, port outside';
+  return {
+    name: panel.id,
+    paths: [closed('cut', panel.outline), ...marks.map((mark) => open(mark.curve)), ...joints],
+    texts: [
+      { at: [(box.minX + box.maxX) / 2 - 300, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: `${panel.name}, ${hand}` },
+      { at: [box.minX + 40, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: 'FORE' },
+      ...marks.map((mark): DrawnText => ({ at: at(mark.curve, 0), heightMm: TEXT_MM * 0.7, text: mark.label })),
+    ],
+  };
+}
+
+/** A frame's blank, seen from its station face, with the edge of the station face where that differs. */
+export function frameDrawing(frame: Frame, school: 'filleted' | 'framed', gap: number): Drawing {
+  const mirror = [...frame.outline].reverse().map(([y, z]): Vec2 => [-y, z]);
+  const low = Math.min(...frame.outline.map((p) => p[1]));
+  const high = Math.max(...frame.outline.map((p) => p[1]));
+  const face = frame.face === 'fore' ? 'FORE face' : 'AFT face';
+  return {
+    name: frame.id,
+    paths: [
+      closed('cut', cutOutline(frame, school, gap)),
+      open([...mirror, ...frame.outline]),
+      { layer: 'mark', isClosed: false, points: [[0, low], [0, high]] },
+    ],
+    texts: [{ at: [10, (low + high) / 2], heightMm: TEXT_MM, text: `${frame.name}, ${face} at ${Math.round(frame.x)}` }],
+  };
+}
+
+export function transomDrawing(transom: Transom): Drawing {
+  const box = boundsOf(transom.outline);
+  return {
+    name: transom.id,
+    paths: [closed('cut', transom.outline), { layer: 'mark', isClosed: false, points: [[0, box.minY], [0, box.maxY]] }],
+    texts: [{ at: [10, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: `${transom.name}, aft face` }],
+  };
+}
+
+/** A laid-out sheet: its edge as a mark, the parts to cut. */
+export function sheetDrawing(sheet: UsedSheet, batch: NestBatch, parts: readonly CutPart[]): Drawing {
+  const stock = batch.job.sheets.find((other) => other.id === sheet.id);
+  if (!stock) throw new Error(`Sheet ${sheet.id} is not in its own job`);
+  const placed = sheet.placements.flatMap((placement) => {
+    const part = batch.job.parts.find((other) => other.id === placement.part);
+    return part ? [{ placement, outline: placedOutline(part.outline, placement) }] : [];
+  });
+  const edge: Vec2[] = [[0, 0], [stock.width, 0], [stock.width, stock.height], [0, stock.height]];
+  return {
+    name: `sheet-${batch.thickness}mm-${sheet.id}-${sheet.index + 1}`,
+    paths: [{ layer: 'mark', points: edge, isClosed: true }, ...placed.map(({ outline }) => closed('cut', outline))],
+    texts: placed.map(({ placement, outline }): DrawnText => {
+      const box = boundsOf(outline);
+      return { at: [(box.minX + box.maxX) / 2 - 150, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: jobPartName(placement.part, parts) };
+    }),
+  };
+}
+
+export function drawingBounds(drawing: Drawing) {
+  return boundsOf(drawing.paths.flatMap((path) => path.points));
+}

@@ -1,0 +1,57 @@
+/** Every drawing and table that goes out, as files with names; the same list on screen and in the batch command. */
+import type { Derived, Project } from '../project';
+import type { NestResult } from '../sheets';
+import { frameDrawing, panelDrawing, sheetDrawing, transomDrawing, type Drawing } from './drawing';
+import { writeDxf } from './dxf';
+import { writeOffsets } from './offsets-csv';
+import { fitsTableForm, writeOffsetsTable } from './offsets-table';
+import { writeProjectFile } from './project-file';
+import { writeSvg } from './svg';
+import { frameCsv, markingCsv, takeoffCsv } from './tables-csv';
+
+export const EXPORT_KINDS = ['dxf', 'svg', 'csv'] as const;
+export type ExportKind = (typeof EXPORT_KINDS)[number];
+export type ExportFile = { readonly name: string; readonly text: string };
+
+/** Drawings of all parts and, when layouts are given (one a batch, in order), of all sheets. */
+export function allDrawings(project: Project, derived: Derived, layouts: readonly (NestResult | undefined)[]): Drawing[] {
+  const { panels, transoms } = derived.panels.value;
+  const { stations } = derived.lines.value;
+  const jointed = new Map(derived.joints.value.map((panel) => [panel.panel, panel]));
+  const { parts, batches } = derived.sheets.value;
+  return [
+    ...panels.map((panel) => panelDrawing(panel, stations, jointed.get(panel.id))),
+    ...transoms.map(transomDrawing),
+    ...derived.frames.value.map((frame) => frameDrawing(frame, project.school, project.frames.filletGap)),
+    ...batches.flatMap((batch, i) => (layouts[i]?.sheets ?? []).map((sheet) => sheetDrawing(sheet, batch, parts))),
+  ];
+}
+
+export function exportFiles(
+  project: Project,
+  derived: Derived,
+  options: { readonly kinds: readonly ExportKind[]; readonly layouts: readonly (NestResult | undefined)[] },
+): ExportFile[] {
+  const drawings = allDrawings(project, derived, options.layouts);
+  const files: ExportFile[] = [{ name: `${fileName(project.name)}.kalotrope.json`, text: writeProjectFile(project) }];
+  if (options.kinds.includes('dxf')) files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.dxf`, text: writeDxf(d) })));
+  if (options.kinds.includes('svg')) files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.svg`, text: writeSvg(d) })));
+  if (options.kinds.includes('csv')) files.push(...tables(project, derived));
+  return files;
+}
+
+function tables(project: Project, derived: Derived): ExportFile[] {
+  const { lines, notation, panels } = project;
+  const table = fitsTableForm(lines) ? [{ name: 'offsets-table.csv', text: writeOffsetsTable(lines, notation) }] : [];
+  return [
+    { name: 'offsets.csv', text: writeOffsets(lines, notation) },
+    ...table,
+    ...derived.panels.value.panels.map((panel) => ({ name: `marking-${fileName(panel.id)}.csv`, text: markingCsv(panel, panels.markingStep) })),
+    ...derived.frames.value.map((frame) => ({ name: `${fileName(frame.id)}.csv`, text: frameCsv(frame) })),
+    { name: 'epoxy-and-glass.csv', text: takeoffCsv(derived.epoxy.value) },
+  ];
+}
+
+/** A name that any file system takes. */
+export const fileName = (name: string): string =>
+  name.toLowerCase().replace(/[^a-z0-9.-]+/g, '-').replace(/^[-.]+|[-.]+$/g, '').slice(0, 80) || 'part';

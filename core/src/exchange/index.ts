@@ -1,0 +1,12 @@
+export { readOffsets, writeOffsets } from './offsets-csv';
+export type { ReadOffsets } from './offsets-csv';
+export { problemText } from './csv-cells';
+export type { FileProblem } from './csv-cells';
+export { fitsTableForm, writeOffsetsTable } from './offsets-table';
+export { frameDrawing, panelDrawing, sheetDrawing, transomDrawing } from './drawing';
+export type { Drawing, DrawnPath, DrawnText, Layer } from './drawing';
+export { writeDxf } from './dxf';
+export { writeSvg } from './svg';
+export { PROJECT_FILE_ENDING, readProjectFile, writeProjectFile } from './project-file';
+export { EXPORT_KINDS, allDrawings, exportFiles, fileName } from './export-files';
+export type { ExportFile, ExportKind } from './export-files';

@@ -1,0 +1,29 @@
+/** Tables that go out as CSV: marking out, frames' edges, and the list of quantities. Lengths in mm. */
+import Papa from 'papaparse';
+import type { Takeoff } from '../epoxy';
+import type { Frame } from '../frames';
+import { markingTable, type Panel } from '../panels';
+
+const csv = (head: readonly string[], rows: readonly (readonly (string | number)[])[]): string =>
+  `${Papa.unparse([[...head], ...rows], { newline: '\n' })}\n`;
+const tenth = (value: number): number => Number(value.toFixed(1));
+
+export const markingCsv = (panel: Panel, step: number): string =>
+  csv(['along', 'lower_edge', 'upper_edge'], markingTable(panel, step).map((row) => [row.u, row.lower, row.upper].map(tenth)));
+
+export const frameCsv = (frame: Frame): string =>
+  csv(
+    ['edge', 'half_breadth', 'height', 'bevel_deg', 'other_face_offset'],
+    frame.edges.flatMap((edge) =>
+      edge.points.map((p) => [edge.panelName, tenth(p.y), tenth(p.z), Number(p.bevelDeg.toFixed(2)), tenth(p.otherFaceOffset)]),
+    ),
+  );
+
+export const takeoffCsv = (takeoff: Takeoff): string =>
+  csv(
+    ['group', 'item', 'counted_from', 'resin_g', 'filler_g', 'cloth_m2', 'tape_m'],
+    takeoff.lines.map((line) => [
+      line.group, line.item, line.from, Math.round(line.resin), Math.round(line.filler),
+      Number(line.clothM2.toFixed(3)), Number(line.tapeM.toFixed(2)),
+    ]),
+  );
