@@ -1,5 +1,5 @@
 import { frameAt } from '@kalotrope/core/frames';
-import { drawLines } from '@kalotrope/core/lines';
+import { bendLines } from '@kalotrope/core/lines';
 import { developPanels } from '@kalotrope/core/panels';
 import { Refusal, numberOption, readLinesFile, trim, type Answer, type Io, type Options } from '../io';
 
@@ -9,7 +9,7 @@ export function framesCommand(file: string, options: Options, io: Io): Answer {
   const face = options['face'] ?? 'fore';
   if (face !== 'fore' && face !== 'aft') throw new Refusal(`--face is "${face}"; expected fore or aft`);
   const xs = stations(options['at']);
-  const hull = drawLines(readLinesFile(file, io)).value;
+  const hull = bendLines(readLinesFile(file, io)).value;
   const panels = developPanels(hull, { thickness: Math.max(skin, 1) }).value;
   const frames = xs.map((x) => {
     const frame = frameAt(panels, x, { skin, width, face });

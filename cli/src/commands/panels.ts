@@ -1,10 +1,10 @@
-import { drawLines } from '@kalotrope/core/lines';
+import { bendLines } from '@kalotrope/core/lines';
 import { developPanels, type Panel } from '@kalotrope/core/panels';
 import { findingJson, findingsText, numberOption, readLinesFile, trim, type Answer, type Io, type Options } from '../io';
 
 export function panelsCommand(file: string, options: Options, io: Io): Answer {
   const thickness = numberOption(options, 'thickness', { min: 0.5, max: 40, otherwise: 6 });
-  const lines = drawLines(readLinesFile(file, io));
+  const lines = bendLines(readLinesFile(file, io));
   const { value, findings } = developPanels(lines.value, { thickness });
   const all = [...lines.findings, ...findings];
   const rows = value.map((panel) =>

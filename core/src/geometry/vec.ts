@@ -29,7 +29,10 @@ export function unit3(a: Vec3): Vec3 {
   return length > 0 ? scale3(a, 1 / length) : a;
 }
 
-export const distance2 = (a: Vec2, b: Vec2): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
+export function distance2(a: Vec2, b: Vec2): number {
+  const [x, y] = [a[0] - b[0], a[1] - b[1]];
+  return Math.sqrt(x * x + y * y);
+}
 export const lerp2 = (a: Vec2, b: Vec2, w: number): Vec2 => [a[0] + (b[0] - a[0]) * w, a[1] + (b[1] - a[1]) * w];
 
 /** The item at an index the caller has bounded; an index outside is our own mistake and throws. */

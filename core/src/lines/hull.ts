@@ -20,7 +20,7 @@ export type HullLine = {
   /** True when the whole line lies in the centreline plane. */
   readonly isOnCentreline: boolean;
   readonly residuals: readonly Residual[];
-  /** Drawn curve, some 120 points. */
+  /** Drawn curve, some 90 points. */
   readonly curve: readonly Vec3[];
 };
 
@@ -35,10 +35,17 @@ export type Hull = {
 
 /** A half-breadth under this is on the centreline: a tenth of what can be marked. */
 export const CENTRELINE_MM = 0.05;
-const CURVE_POINTS = 121;
+const CURVE_POINTS = 91;
 
-/** Bends all lines and judges the numbers. Never throws on the user's data. */
+/** Bends all lines and judges the numbers: residuals, slips. Never throws on the user's data. */
 export function drawLines(part: LinesPart): StageResult<Hull> {
+  const { value, findings, assumed } = bendLines(part);
+  const lines = value.lines.map((line) => ({ ...line, residuals: residuals(line.points) }));
+  return { value: { ...value, lines }, findings: [...findings, ...findSlips(lines)], assumed };
+}
+
+/** Bends all lines and says what cannot be bent; no judgement of fairness, so residuals are empty. For what comes after. */
+export function bendLines(part: LinesPart): StageResult<Hull> {
   const findings: Finding[] = [];
   const lines: HullLine[] = [];
   part.longitudinals.forEach((longitudinal) => {
@@ -48,7 +55,6 @@ export function drawLines(part: LinesPart): StageResult<Hull> {
   if (lines.length < 2)
     findings.push({ severity: 'stop', code: 'lines-too-few', where: { stage: 'lines' }, data: { count: lines.length } });
   findings.push(...crossingLines(lines));
-  findings.push(...findSlips(lines));
   const xs = lines.flatMap((line) => line.curve.map((p) => p[0]));
   const value: Hull = {
     lines,
@@ -80,7 +86,7 @@ function bendLine(longitudinal: Longitudinal, findings: Finding[]): HullLine | u
     points,
     batten,
     isOnCentreline: points.every((p) => Math.abs(p.halfBreadth) <= CENTRELINE_MM),
-    residuals: residuals(points),
+    residuals: [],
     curve: sampleBatten(batten, CURVE_POINTS),
   };
 }

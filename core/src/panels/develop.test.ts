@@ -109,7 +109,8 @@ describe('panels that share a line or end in a point', () => {
     const { value } = developPanels(drawLines(tableOf([chine, sheer])).value, { thickness: 6 });
     const bottom = value.find((panel) => panel.spansCentreline) as Panel;
     // area = 2 ∫ y dx = 2 · 4000 · (300 + 900/6) mm²
-    expect(bottom.areaM2).toBeCloseTo(3.6, 4);
+    // to 5e-4 of it: the outline is a polygon of 200 chords a side
+    expect(bottom.areaM2).toBeCloseTo(3.6, 3);
     expect(bottom.maxTwist.value).toBeLessThan(1e-6);
     expect(bottom.minBendRadius).toBeNull();
   });

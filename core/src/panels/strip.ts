@@ -9,7 +9,7 @@
  * drawing shows the inside face of the starboard panel, which is the outside face of its mirror to port.
  * Accuracy: chords for arcs, an error of h²/24R² of the length for rulings h apart on a curve of radius R.
  */
-import { add3, at, cross3, distance3, dot3, length3, lerp3, scale3, sub3, unit3, type Vec2, type Vec3 } from '../geometry';
+import { add3, at, cross3, distance3, dot3, length3, lerp3, polylineLength3, scale3, sub3, unit3, type Vec2, type Vec3 } from '../geometry';
 import { toDeg } from '../measure';
 import type { EdgeCurve, Ruling } from './rulings';
 
@@ -127,23 +127,26 @@ const BEND_SPAN_MM = 60;
 /** Rulings that close in to this share of their spread at one end are a fan in all but name. */
 const FAN_SHARE = 0.12;
 
-function bendRadii(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], rulings: readonly Ruling[]) {
+function bendRadii(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], rulings: readonly Ruling[]): (number | null)[] {
   const last = rulings.length - 1;
-  const spread = (a: number, b: number) => (end: readonly Vec3[]) => distance3(at(end, a), at(end, b));
-  return rulings.map((_, k): number | null => {
-    let [before, after] = [Math.max(0, k - 2), Math.min(last, k + 2)];
-    while ((before > 0 || after < last) && spread(before, after)(points.p) + spread(before, after)(points.q) < 2 * BEND_SPAN_MM) {
-      before = Math.max(0, before - 1);
-      after = Math.min(last, after + 1);
-    }
-    const [a, b] = [at(normals, before), at(normals, after)];
-    const turn = Math.atan2(length3(cross3(a, b)), dot3(a, b));
-    const [wideP, wideQ] = [spread(before, after)(points.p), spread(before, after)(points.q)];
-    const shape = wideP < FAN_SHARE * wideQ ? 'P' : wideQ < FAN_SHARE * wideP ? 'Q' : 'plain';
-    const r = unit3(sub3(at(points.q, k), at(points.p, k)));
-    const radius = Math.min(...PLACES[shape].map((w) => squareDistance(points, [before, after], w, r))) / turn;
-    return turn > 0 && radius < FLAT_RADIUS_MM ? radius : null;
-  });
+  const meanStep = (polylineLength3(points.p) + polylineLength3(points.q)) / 2 / last;
+  const reach = Math.max(2, Math.ceil(BEND_SPAN_MM / 2 / meanStep));
+  const radii: (number | null)[] = [];
+  for (let k = 0; k <= last; k++) radii.push(radiusAt(points, normals, k, [Math.max(0, k - reach), Math.min(last, k + reach)]));
+  return radii;
+}
+
+function radiusAt(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], k: number, span: [number, number]): number | null {
+  const [a, b] = [at(normals, span[0]), at(normals, span[1])];
+  const turn = Math.atan2(length3(cross3(a, b)), dot3(a, b));
+  if (turn === 0) return null;
+  const wideP = distance3(at(points.p, span[0]), at(points.p, span[1]));
+  const wideQ = distance3(at(points.q, span[0]), at(points.q, span[1]));
+  const shape = wideP < FAN_SHARE * wideQ ? 'P' : wideQ < FAN_SHARE * wideP ? 'Q' : 'plain';
+  const r = unit3(sub3(at(points.q, k), at(points.p, k)));
+  let apart = Infinity;
+  for (const w of PLACES[shape]) apart = Math.min(apart, squareDistance(points, span, w, r));
+  return apart / turn < FLAT_RADIUS_MM ? apart / turn : null;
 }
 
 /** Distance between two rulings at fraction w, measured square to the direction r. */
