@@ -6,3 +6,5 @@ export { CENTRELINE_MM, bendLines, drawLines, pointName, pointPath, positionOf }
 export type { Hull, HullLine, Station } from './hull';
 export { residualOf, residuals } from './fairness';
 export type { Residual } from './fairness';
+export { layTape, lengthAtX, placeOnTape, pointOnTape } from './tape';
+export type { Tape, TapeTick } from './tape';

@@ -21,6 +21,19 @@ export function applyEdits(project: Project, edits: readonly Edit[]): EditResult
   return { ok: false, reason: `${issue?.path.join('.') ?? 'project'}: ${issue?.message ?? 'not valid'}` };
 }
 
+/** The path with ids turned into indices, as patches want it, and the value now there; undefined when there is none. */
+export function resolvePath(project: Project, path: Edit['path']): { readonly path: (string | number)[]; readonly value: unknown } | undefined {
+  let node: unknown = project;
+  const resolved: (string | number)[] = [];
+  for (const key of path) {
+    const index = Array.isArray(node) && typeof key === 'string' ? node.findIndex((item) => isRecord(item) && item['id'] === key) : key;
+    if (typeof node !== 'object' || node === null || !(index in node)) return undefined;
+    resolved.push(index);
+    node = (node as Readonly<Record<string | number, unknown>>)[index]; // an object that has it: checked above
+  }
+  return { path: resolved, value: node };
+}
+
 function setAt(node: unknown, path: Edit['path'], value: Edit['value']): unknown {
   const [key, ...rest] = path;
   if (key === undefined) return value;

@@ -2,7 +2,7 @@ export { PROJECT_FORMAT, PROJECT_VERSION, projectSchema } from './document';
 export type { Project } from './document';
 export { readProject } from './migrations';
 export type { ReadProject } from './migrations';
-export { applyEdits } from './edits';
+export { applyEdits, resolvePath } from './edits';
 export type { EditResult } from './edits';
 export { newProject } from './defaults';
 export { DEMO_IDS, demoProject } from './demos';

@@ -1,0 +1,27 @@
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { useMemo } from 'react';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { FirstPage } from './FirstPage';
+import { ProjectPage } from './ProjectPage';
+import { ProjectsPage } from './ProjectsPage';
+import { useAppSelector } from './store';
+import { makeTheme } from './theme';
+
+const router = createBrowserRouter([
+  { path: '/', element: <FirstPage /> },
+  { path: '/projects', element: <ProjectsPage /> },
+  { path: '/project/:projectId/:stage?', element: <ProjectPage /> },
+  { path: '*', element: <FirstPage /> },
+]);
+
+export function App() {
+  const shade = useAppSelector((state) => state.screen.shade);
+  const theme = useMemo(() => makeTheme(shade), [shade]);
+  return (
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      <RouterProvider router={router} />
+    </ThemeProvider>
+  );
+}

@@ -1,0 +1,48 @@
+import FileUploadOutlined from '@mui/icons-material/FileUploadOutlined';
+import Alert from '@mui/material/Alert';
+import AlertTitle from '@mui/material/AlertTitle';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import { useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import { useNavigate } from 'react-router';
+import { addProject } from '../storage/projects';
+import { takeFile, type Taken } from './files';
+import { said } from './screen-slice';
+import { useAppDispatch } from './store';
+
+type Refused = Extract<Taken, { ok: false }>;
+
+/** Takes a table of offsets or a project file, by choosing or by dropping it on the button, and opens it as a new project. */
+export function ImportButton() {
+  const [refused, setRefused] = useState<Refused | null>(null);
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const take = async (files: readonly File[]) => {
+    const [file] = files;
+    if (!file) return;
+    const taken = await takeFile(file);
+    if (!taken.ok) {
+      setRefused(taken);
+      return;
+    }
+    await addProject(taken.project);
+    dispatch(said(taken.said));
+    await navigate(`/project/${taken.project.id}/lines`);
+  };
+  const { getRootProps, getInputProps, open } = useDropzone({ onDrop: (files) => void take(files), noClick: true, noKeyboard: true, multiple: false });
+  return (
+    <span {...getRootProps()}>
+      <input {...getInputProps()} aria-label="Import a file" />
+      <Button variant="outlined" startIcon={<FileUploadOutlined />} onClick={open}>Import</Button>
+      <Dialog open={refused !== null} onClose={() => setRefused(null)} aria-label="The file was not taken">
+        <Alert severity="error" sx={{ m: 2 }}>
+          <AlertTitle>{refused?.title} was not taken; nothing was changed</AlertTitle>
+          <ul>{refused?.problems.map((text) => <li key={text}>{text}</li>)}</ul>
+        </Alert>
+        <DialogActions><Button onClick={() => setRefused(null)}>Close</Button></DialogActions>
+      </Dialog>
+    </span>
+  );
+}

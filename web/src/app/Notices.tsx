@@ -1,0 +1,21 @@
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import { refusalSeen } from './document-slice';
+import { useAppDispatch, useAppSelector } from './store';
+
+/** What the builder must know about the document itself: edited elsewhere, not saved, an edit refused. */
+export function Notices() {
+  const { saveState, refused } = useAppSelector((state) => state.document);
+  const failed = useAppSelector((state) => state.derived.failed);
+  const dispatch = useAppDispatch();
+  if (saveState === 'elsewhere')
+    return (
+      <Alert severity="warning" variant="outlined" action={<Button onClick={() => window.location.reload()}>Load the newer one</Button>}>
+        This project was changed in another window. Nothing here overwrites that; export the project to keep what you see.
+      </Alert>
+    );
+  if (saveState === 'failed') return <Alert severity="error" variant="outlined">Not saved: this browser refused to store it. Export the project to keep it.</Alert>;
+  if (refused) return <Alert severity="error" variant="outlined" onClose={() => dispatch(refusalSeen())}>Not taken: {refused}.</Alert>;
+  if (failed) return <Alert severity="error" variant="outlined">The last change could not be worked out: {failed}. Undo it, or correct the numbers.</Alert>;
+  return null;
+}

@@ -1,0 +1,98 @@
+/** The document: the project, its undo and redo by patches with their inverses, and how far it is saved. */
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { applyPatches, enablePatches, type Patch } from 'immer';
+import type { Edit } from '@kalotrope/core/findings';
+import { applyEdits, resolvePath, type Project } from '@kalotrope/core/project';
+
+enablePatches();
+
+export type Change = { readonly label: string; readonly patches: readonly Patch[]; readonly inverse: readonly Patch[] };
+export type SaveState = 'saved' | 'saving' | 'failed' | 'elsewhere';
+
+export type DocumentState = {
+  readonly project: Project | null;
+  readonly past: readonly Change[];
+  readonly future: readonly Change[];
+  /** Raised by every change; results and saves carry it. */
+  readonly version: number;
+  /** Saves of this project so far, in any window. */
+  readonly saves: number;
+  readonly saveState: SaveState;
+  /** Why the last edit was refused. */
+  readonly refused: string | null;
+};
+
+const MOST_UNDO = 200;
+
+export const initialDocument: DocumentState = { project: null, past: [], future: [], version: 0, saves: 0, saveState: 'saved', refused: null };
+
+/** Edits by path as patches with their inverses, or why they cannot be made. */
+export function changeOf(project: Project, label: string, edits: readonly Edit[]): Change | { readonly reason: string } {
+  const tried = applyEdits(project, edits);
+  if (!tried.ok) return { reason: tried.reason };
+  const patches: Patch[] = [];
+  const inverse: Patch[] = [];
+  for (const edit of edits) {
+    const found = resolvePath(project, edit.path);
+    if (!found) return { reason: `There is no ${edit.path.join('.')}` };
+    patches.push({ op: 'replace', path: found.path, value: edit.value });
+    inverse.unshift({ op: 'replace', path: found.path, value: found.value });
+  }
+  return { label, patches, inverse };
+}
+
+const step = (state: DocumentState, patches: readonly Patch[]): Project | null =>
+  state.project && applyPatches(state.project, [...patches]);
+
+const documentSlice = createSlice({
+  name: 'document',
+  initialState: initialDocument,
+  reducers: {
+    opened: (state, { payload }: PayloadAction<{ project: Project; saves: number }>): DocumentState => ({
+      ...initialDocument, project: payload.project, saves: payload.saves, version: state.version + 1,
+    }),
+    closed: (state): DocumentState => ({ ...initialDocument, version: state.version + 1 }),
+    edited: (state, { payload }: PayloadAction<{ label: string; edits: readonly Edit[] }>): DocumentState => {
+      const before = state as DocumentState;
+      if (!before.project) return before;
+      const change = changeOf(before.project, payload.label, payload.edits);
+      if ('reason' in change) return { ...before, refused: change.reason };
+      return {
+        ...before,
+        project: step(before, change.patches),
+        past: [...before.past, change].slice(-MOST_UNDO),
+        future: [],
+        version: before.version + 1,
+        saveState: 'saving',
+        refused: null,
+      };
+    },
+    undone: (state): DocumentState => {
+      const before = state as DocumentState;
+      const change = before.past[before.past.length - 1];
+      if (!change) return before;
+      return {
+        ...before, project: step(before, change.inverse), past: before.past.slice(0, -1), future: [change, ...before.future],
+        version: before.version + 1, saveState: 'saving', refused: null,
+      };
+    },
+    redone: (state): DocumentState => {
+      const before = state as DocumentState;
+      const [change, ...rest] = before.future;
+      if (!change) return before;
+      return {
+        ...before, project: step(before, change.patches), past: [...before.past, change], future: rest,
+        version: before.version + 1, saveState: 'saving', refused: null,
+      };
+    },
+    saveEnded: (state, { payload }: PayloadAction<{ version: number; saves: number; saveState: SaveState }>): DocumentState => {
+      const before = state as DocumentState;
+      if (payload.saveState !== 'saved') return { ...before, saveState: payload.saveState };
+      return { ...before, saves: payload.saves, saveState: payload.version === before.version ? 'saved' : 'saving' };
+    },
+    refusalSeen: (state): DocumentState => ({ ...(state as DocumentState), refused: null }),
+  },
+});
+
+export const { opened, closed, edited, undone, redone, saveEnded, refusalSeen } = documentSlice.actions;
+export const documentReducer = documentSlice.reducer;

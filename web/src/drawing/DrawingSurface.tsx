@@ -1,0 +1,84 @@
+/** The shared drawing surface: world millimetres under pan and zoom, y up. Wheel or pinch zooms, drag pans, double-click fits. */
+import Box from '@mui/material/Box';
+import { useTheme } from '@mui/material/styles';
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom';
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useAppSelector } from '../app/store';
+import { useSize } from './use-size';
+
+/** In world mm, y up. */
+export type WorldBox = { readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number };
+
+/** `px` is the length in world mm of one pixel: sizes that must not change with the zoom are multiples of it. */
+export type Surface = { readonly px: number };
+
+type Props = {
+  readonly label: string;
+  readonly bounds: WorldBox;
+  readonly children: (surface: Surface) => ReactNode;
+  readonly corner?: ReactNode;
+  readonly onPoint?: (world: readonly [number, number]) => void;
+};
+
+const BORDER = 44;
+
+export function DrawingSurface({ label, bounds, children, corner, onPoint }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const svg = useRef<SVGSVGElement>(null);
+  const { width, height } = useSize(box);
+  const theme = useTheme();
+  const fitCount = useAppSelector((state) => state.screen.fitCount);
+  const [view, setView] = useState<ZoomTransform>(zoomIdentity);
+  const { minX, minY, maxX, maxY } = bounds;
+  const fitted = useMemo(() => fit({ minX, minY, maxX, maxY }, width, height), [minX, minY, maxX, maxY, width, height]);
+  const behaviour = useMemo(() => zoom<SVGSVGElement, unknown>().on('zoom', ({ transform }: { transform: ZoomTransform }) => setView(transform)), []);
+  const doFit = useCallback(() => {
+    if (svg.current) select(svg.current).call(behaviour.transform, fitted);
+  }, [behaviour, fitted]);
+  useEffect(() => {
+    if (!svg.current) return;
+    behaviour.scaleExtent([fitted.k * 0.4, fitted.k * 60]);
+    select(svg.current).call(behaviour).on('dblclick.zoom', null).on('dblclick', doFit);
+  }, [behaviour, doFit, fitted]);
+  // a new size, another drawing or the key `f`: fit again
+  useEffect(doFit, [doFit, fitCount]);
+  return (
+    <Box ref={box} sx={{ position: 'relative', flex: 1, minWidth: 0, minHeight: { xs: 320, md: 0 }, overflow: 'hidden', bgcolor: 'background.default', borderTop: 1, borderColor: 'divider' }}>
+      <svg
+        ref={svg}
+        role="img"
+        aria-label={label}
+        width={width}
+        height={height}
+        style={{ display: 'block', touchAction: 'none', cursor: 'grab' }}
+        fontFamily={theme.typography.fontFamily}
+        onPointerMove={(event) => {
+          const frame = svg.current?.getBoundingClientRect();
+          if (onPoint && frame) onPoint([view.invertX(event.clientX - frame.left), -view.invertY(event.clientY - frame.top)]);
+        }}
+      >
+        {width > 0 && <g transform={view.toString()}>{children({ px: 1 / view.k })}</g>}
+      </svg>
+      {corner}
+    </Box>
+  );
+}
+
+function fit(box: WorldBox, width: number, height: number): ZoomTransform {
+  const [w, h] = [Math.max(1, box.maxX - box.minX), Math.max(1, box.maxY - box.minY)];
+  const k = Math.max(1e-3, Math.min((width - 2 * BORDER) / w, (height - 2 * BORDER) / h));
+  const x = width / 2 - (k * (box.minX + box.maxX)) / 2;
+  const y = height / 2 + (k * (box.minY + box.maxY)) / 2;
+  return zoomIdentity.translate(x, y).scale(k);
+}
+
+/** World points as SVG path data: SVG runs downwards. */
+export const pathOf = (points: readonly (readonly [number, number])[], isClosed = false): string =>
+  points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${(-y).toFixed(2)}`).join('') + (isClosed ? 'Z' : '');
+
+export const boxAround = (points: readonly (readonly [number, number])[]): WorldBox =>
+  points.reduce<WorldBox>(
+    (box, [x, y]) => ({ minX: Math.min(box.minX, x), minY: Math.min(box.minY, y), maxX: Math.max(box.maxX, x), maxY: Math.max(box.maxY, y) }),
+    { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity },
+  );

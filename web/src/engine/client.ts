@@ -1,0 +1,59 @@
+/**
+ * The engine as the application sees it: `run(job, input)` gives ok, cancelled or failed, and never rejects.
+ *
+ * Working out has one worker that keeps its memory from edit to edit; while it is busy only the newest project waits.
+ * Nesting has a worker of its own, ended when the search is stopped: a search cannot poll while it computes.
+ */
+import { proxy, wrap, type Remote } from 'comlink';
+import type { JobInput, JobName, JobOutput, JobProgress } from './jobs';
+import type { WorkerApi } from './worker';
+
+export type JobResult<T> =
+  | { readonly kind: 'ok'; readonly value: T }
+  | { readonly kind: 'cancelled' }
+  | { readonly kind: 'failed'; readonly message: string };
+
+type RunOptions<K extends JobName> = { readonly signal?: AbortSignal; readonly onProgress?: (progress: JobProgress<K>) => void };
+
+const startWorker = (): Worker => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'kalotrope-engine' });
+
+let main: Remote<WorkerApi> | undefined;
+let newest = 0;
+let busy: Promise<unknown> = Promise.resolve();
+
+async function runDerive(input: JobInput<'derive'>): Promise<JobResult<JobOutput<'derive'>>> {
+  const mine = ++newest;
+  await busy;
+  if (mine !== newest) return { kind: 'cancelled' };
+  main ??= wrap<WorkerApi>(startWorker());
+  const answer = main.run('derive', input, proxy(() => undefined));
+  busy = answer.catch(() => undefined);
+  return settle<JobOutput<'derive'>>(answer);
+}
+
+async function runAlone<K extends JobName>(name: K, input: JobInput<K>, options: RunOptions<K>): Promise<JobResult<JobOutput<K>>> {
+  const worker = startWorker();
+  const report = (progress: unknown) => options.onProgress?.(progress as JobProgress<K>); // the worker runs the job of this name
+  const stopped = new Promise<JobResult<JobOutput<K>>>((resolve) => {
+    options.signal?.addEventListener('abort', () => resolve({ kind: 'cancelled' }), { once: true });
+  });
+  const answer = settle<JobOutput<K>>(wrap<WorkerApi>(worker).run(name, input, proxy(report)));
+  const result = await Promise.race([answer, stopped]);
+  worker.terminate();
+  return result;
+}
+
+async function settle<T>(answer: Promise<unknown>): Promise<JobResult<T>> {
+  try {
+    return (await answer) as JobResult<T>; // the worker's answer has this shape by WorkerAnswer
+  } catch (error) {
+    return { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
+  }
+}
+
+export const engine = {
+  run<K extends JobName>(name: K, input: JobInput<K>, options: RunOptions<K> = {}): Promise<JobResult<JobOutput<K>>> {
+    if (name === 'derive') return runDerive(input as JobInput<'derive'>) as Promise<JobResult<JobOutput<K>>>; // K is 'derive' here
+    return runAlone(name, input, options);
+  },
+};

@@ -1,0 +1,29 @@
+/** The table of jobs: name → pure core function. What the worker runs, and what tests may run directly. */
+import { createDerive, type Derived, type Project } from '@kalotrope/core/project';
+import { faultsOf, nest, type NestJob, type NestResult } from '@kalotrope/core/sheets';
+
+export type NestInput = { readonly job: NestJob; readonly seed: number; readonly seconds: number };
+export type NestProgress = { readonly result: NestResult; readonly round: number };
+
+const derive = createDerive();
+
+export const JOBS = {
+  derive: (project: Project): Derived => derive(project),
+  nest: ({ job, seed, seconds }: NestInput, onProgress: (progress: NestProgress) => void): NestResult => {
+    const start = performance.now();
+    const result = nest(job, {
+      seed,
+      rounds: 1e9,
+      isOver: () => performance.now() - start > seconds * 1000,
+      onProgress: (best, round) => onProgress({ result: best, round }),
+    });
+    const faults = faultsOf(job, result);
+    if (faults.length > 0) throw new Error(`The layout found breaks its own rules: ${faults[0]}`);
+    return result;
+  },
+};
+
+export type JobName = keyof typeof JOBS;
+export type JobInput<K extends JobName> = Parameters<(typeof JOBS)[K]>[0];
+export type JobOutput<K extends JobName> = ReturnType<(typeof JOBS)[K]>;
+export type JobProgress<K extends JobName> = Parameters<(typeof JOBS)[K]> extends [unknown, (progress: infer P) => void] ? P : never;

@@ -1,0 +1,107 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { Frame } from '@kalotrope/core/frames';
+import { formatDeg, formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
+import { lazy, Suspense } from 'react';
+import { edited } from '../../app/document-slice';
+import { LengthField } from '../../app/LengthField';
+import { picked } from '../../app/screen-slice';
+import { selectDerived, selectNotation, selectPicked, selectProject } from '../../app/selectors';
+import { Figure, Slip } from '../../app/Slip';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { FrameDrawing } from './FrameDrawing';
+
+const HullView = lazy(() => import('../../drawing/HullView'));
+
+export default function FramesPage() {
+  const derived = useAppSelector(selectDerived);
+  const project = useAppSelector(selectProject);
+  const choice = useAppSelector(selectPicked);
+  if (!derived || !project) return null;
+  const frames = derived.frames.value;
+  const frame = frames.find((other) => choice?.kind === 'frame' && other.id === choice.id) ?? frames[0];
+  return (
+    <>
+      {frame ? (
+        <FrameDrawing frame={frame} school={project.school} gap={project.frames.filletGap} corner={<Suspense fallback={null}><HullView /></Suspense>} />
+      ) : (
+        <Box sx={{ flex: 1, p: 3 }}><Typography>No frame stands in this hull. Frames are set at the stations that all lines of the table share.</Typography></Box>
+      )}
+      <Slip stage="frames" title={frame?.name ?? 'Frames'} numbers={frame && <FrameNumbers frame={frame} />}>
+        {frame && <EdgeTable frame={frame} />}
+      </Slip>
+    </>
+  );
+}
+
+function FrameNumbers({ frame }: { readonly frame: Frame }) {
+  const notation = useAppSelector(selectNotation);
+  const project = useAppSelector(selectProject);
+  const derived = useAppSelector(selectDerived);
+  const dispatch = useAppDispatch();
+  const set = (key: 'x' | 'width' | 'face', label: string) => (value: number | string) =>
+    dispatch(edited({ label: `${frame.name}: ${label}`, edits: [{ path: ['frames', 'frames', frame.id, key], value }] }));
+  const widest = Math.max(...frame.outline.map((p) => p[0]));
+  const heights = frame.outline.map((p) => p[1]);
+  return (
+    <>
+      <TextField select fullWidth label="Frame" value={frame.id} onChange={(event) => dispatch(picked({ kind: 'frame', id: event.target.value }))} sx={{ mt: 1, mb: 1.25 }}>
+        {derived?.frames.value.map(({ id, name }) => <MenuItem key={id} value={id}>{name}</MenuItem>)}
+      </TextField>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
+        <LengthField label="Station face at x" mm={frame.x} onCommit={set('x', 'place')} />
+        <LengthField label="Thickness" mm={frame.width} onCommit={set('width', 'thickness')} />
+      </Box>
+      <TextField select fullWidth label="Face on the station line" value={frame.face} onChange={(event) => set('face', 'face')(event.target.value)} sx={{ mt: 1.25, mb: 1 }}>
+        <MenuItem value="fore">fore; the body lies abaft it</MenuItem>
+        <MenuItem value="aft">aft; the body lies forward of it</MenuItem>
+      </TextField>
+      <Figure name="Half-breadth inside the skin" value={formatWithUnit(widest, notation)} why={`The skin, ${project?.panels.thickness ?? 0} mm, is taken off along its normal`} />
+      <Figure name="Height, lowest to sheer" value={formatWithUnit(Math.max(...heights) - Math.min(...heights), notation)} />
+      <Figure name="Most bow of an edge" value={`${Math.max(...frame.edges.map((edge) => edge.sectionBow)).toFixed(1)} mm`} why="From a straight line between the edge's ends" />
+    </>
+  );
+}
+
+/** Points of an edge listed: its ends and three between. */
+const SHARES = [0, 0.25, 0.5, 0.75, 1];
+
+function EdgeTable({ frame }: { readonly frame: Frame }) {
+  const notation = useAppSelector(selectNotation);
+  const rows = frame.edges.flatMap((edge) =>
+    SHARES.flatMap((share) => {
+      const point = edge.points[Math.round(share * (edge.points.length - 1))];
+      return point ? [{ ...point, key: `${edge.panel}-${share}`, edge: edge.panelName }] : [];
+    }),
+  );
+  return (
+    <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
+      <Typography variant="h2">Edges and bevels</Typography>
+      <Typography variant="body2" color="text.secondary">
+        Out from the centreline, up from the base, in {unitLabel(notation)}; bevel from square, positive where the other face is the smaller.
+      </Typography>
+      <Table size="small" aria-label="Edges and bevels">
+        <TableHead>
+          <TableRow><TableCell>on</TableCell><TableCell align="right">out</TableCell><TableCell align="right">up</TableCell><TableCell align="right">bevel</TableCell></TableRow>
+        </TableHead>
+        <TableBody>
+          {rows.map((row) => (
+            <TableRow key={row.key}>
+              <TableCell>{row.edge}</TableCell>
+              <TableCell className="figure">{formatFine(row.y, notation)}</TableCell>
+              <TableCell className="figure">{formatFine(row.z, notation)}</TableCell>
+              <TableCell className="figure">{formatDeg(row.bevelDeg)}</TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}

@@ -1,0 +1,126 @@
+import Box from '@mui/material/Box';
+import { useTheme } from '@mui/material/styles';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { JointedPanel } from '@kalotrope/core/joints';
+import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
+import { stationMarks, type Panel } from '@kalotrope/core/panels';
+import { useState } from 'react';
+import { edited } from '../../app/document-slice';
+import { LengthField } from '../../app/LengthField';
+import { picked } from '../../app/screen-slice';
+import { selectDerived, selectNotation, selectPicked, selectProject } from '../../app/selectors';
+import { Figure, Slip } from '../../app/Slip';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { Dimension } from '../../drawing/Dimension';
+import { DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
+import { GrainPattern, PlyShape } from '../../drawing/Ply';
+import { longest, stack, wholeBox, type Shelf } from '../panels/layout';
+
+export default function JointsPage() {
+  const derived = useAppSelector(selectDerived);
+  if (!derived) return null;
+  const { panels } = derived.panels.value;
+  const shelves = stack(panels, longest(panels) * 0.09);
+  return (
+    <>
+      <DrawingSurface label="Panels with their joints" bounds={wholeBox(shelves)}>
+        {({ px }) => (
+          <>
+            <GrainPattern px={px} />
+            {shelves.map((shelf) => {
+              const jointed = derived.joints.value.find((other) => other.panel === shelf.item.id);
+              return jointed && <PanelWithJoints key={shelf.item.id} shelf={shelf} jointed={jointed} px={px} />;
+            })}
+          </>
+        )}
+      </DrawingSurface>
+      <Slip stage="joints" title="Scarfs" numbers={<JointSettings />}>
+        <JointTable jointed={derived.joints.value} />
+      </Slip>
+    </>
+  );
+}
+
+function PanelWithJoints({ shelf, jointed, px }: { readonly shelf: Shelf<Panel>; readonly jointed: JointedPanel; readonly px: number }) {
+  const { palette } = useTheme();
+  const notation = useAppSelector(selectNotation);
+  const derived = useAppSelector(selectDerived);
+  const choice = useAppSelector(selectPicked);
+  const dispatch = useAppDispatch();
+  const { item: panel, box, dx, dy } = shelf;
+  const [low, high] = [box.minY - dy, box.maxY - dy];
+  const frames = (derived?.frames.value ?? []).map(({ name, x }) => ({ label: name, x }));
+  return (
+    <g transform={`translate(${dx} ${-dy})`} fill="none">
+      <PlyShape outline={panel.outline} px={px} label={panel.name} isPicked={choice?.kind === 'panel' && choice.id === panel.id} onPick={() => dispatch(picked({ kind: 'panel', id: panel.id }))} />
+      {stationMarks(panel, frames).map((mark) => (
+        <g key={mark.label}>
+          <path d={pathOf(mark.curve)} stroke={palette.text.secondary} strokeWidth={px} strokeDasharray={`${5 * px} ${3 * px}`} />
+          <text x={mark.curve[0]?.[0]} y={-low + 16 * px} fontSize={13 * px} textAnchor="middle" fill={palette.text.secondary}>{mark.label}</text>
+        </g>
+      ))}
+      {jointed.joints.map(({ u, scarf }) => (
+        <g key={u}>
+          <rect x={u - scarf / 2} width={scarf} y={-high} height={high - low} fill={palette.primary.main} opacity={0.35} />
+          <path d={pathOf([[u - scarf / 2, low], [u - scarf / 2, high]]) + pathOf([[u + scarf / 2, low], [u + scarf / 2, high]])} stroke={palette.primary.main} strokeWidth={1.4 * px} />
+          <text x={u} y={-high - 8 * px} fontSize={13 * px} fontWeight={600} textAnchor="middle" fill={palette.primary.main}>scarf {formatWithUnit(scarf, notation)}</text>
+        </g>
+      ))}
+      <text x={box.minX - dx} y={-high - 8 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>{panel.name}</text>
+      {[0, ...jointed.joints.map((joint) => joint.u), jointed.length].slice(1).map((to, i, all) => (
+        <Dimension key={to} from={[i === 0 ? 0 : (all[i - 1] ?? 0), low - 30 * px]} to={[to, low - 30 * px]} text={formatWithUnit(to - (i === 0 ? 0 : (all[i - 1] ?? 0)), notation)} px={px} />
+      ))}
+    </g>
+  );
+}
+
+function JointSettings() {
+  const project = useAppSelector(selectProject);
+  const notation = useAppSelector(selectNotation);
+  const dispatch = useAppDispatch();
+  const [ratio, setRatio] = useState<string | null>(null);
+  if (!project) return null;
+  const { scarfRatio, clearOfFrames, stagger } = project.joints;
+  const set = (key: 'scarfRatio' | 'clearOfFrames' | 'stagger', label: string) => (value: number) =>
+    dispatch(edited({ label, edits: [{ path: ['joints', key], value }] }));
+  const commit = () => {
+    if (ratio !== null && Number(ratio) !== scarfRatio) set('scarfRatio', 'Scarf ratio')(Number(ratio));
+    setRatio(null);
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 1.25, mt: 1.5 }}>
+      <TextField label="Scarf, times the thickness" value={ratio ?? scarfRatio} onChange={(event) => setRatio(event.target.value)} onBlur={commit} onKeyDown={(event) => event.key === 'Enter' && commit()} slotProps={{ htmlInput: { className: 'figure', inputMode: 'decimal' } }} />
+      <LengthField label="Clear of frames" mm={clearOfFrames} onCommit={set('clearOfFrames', 'Clear of frames')} />
+      <LengthField label="Stagger between panels" mm={stagger} onCommit={set('stagger', 'Stagger')} />
+      <Figure name="Length of a scarf" value={formatWithUnit(scarfRatio * project.panels.thickness, notation)} why={`${scarfRatio} × ${project.panels.thickness} mm`} />
+    </Box>
+  );
+}
+
+function JointTable({ jointed }: { readonly jointed: readonly JointedPanel[] }) {
+  const notation = useAppSelector(selectNotation);
+  return (
+    <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
+      <Typography variant="h2">Joints</Typography>
+      <Typography variant="body2" color="text.secondary">From the forward end to the middle of the scarf, in {unitLabel(notation)}.</Typography>
+      <Table size="small" aria-label="Joints">
+        <TableHead><TableRow><TableCell>panel</TableCell><TableCell align="right">pieces</TableCell><TableCell align="right">joint at</TableCell></TableRow></TableHead>
+        <TableBody>
+          {jointed.map((panel) => (
+            <TableRow key={panel.panel}>
+              <TableCell>{panel.name}{panel.spansCentreline ? '' : ', both hands'}</TableCell>
+              <TableCell className="figure">{panel.pieces.length}</TableCell>
+              <TableCell className="figure">{panel.joints.map(({ u }) => formatFine(u, notation)).join(', ') || 'none'}</TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}

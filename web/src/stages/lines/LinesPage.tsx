@@ -1,0 +1,37 @@
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import Box from '@mui/material/Box';
+import { lazy, Suspense, useState } from 'react';
+import { selectDerived, selectPicked } from '../../app/selectors';
+import { Slip } from '../../app/Slip';
+import { useAppSelector } from '../../app/store';
+import { LinesDrawing } from './LinesDrawing';
+import { OffsetsTable } from './OffsetsTable';
+import { PointNumbers } from './PointNumbers';
+
+const HullView = lazy(() => import('../../drawing/HullView'));
+
+export default function LinesPage() {
+  const derived = useAppSelector(selectDerived);
+  const choice = useAppSelector(selectPicked);
+  const [view, setView] = useState<'drawing' | 'table'>('drawing');
+  if (!derived) return null;
+  const lineId = choice?.kind === 'point' || choice?.kind === 'line' ? choice.line : undefined;
+  const line = derived.lines.value.lines.find((other) => other.id === lineId);
+  return (
+    <>
+      <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        <Tabs value={view} onChange={(_event, next: 'drawing' | 'table') => setView(next)} aria-label="Lines as a drawing or a table" sx={{ minHeight: 36, px: 1, '& .MuiTab-root': { minHeight: 36, py: 0 } }}>
+          <Tab value="drawing" label="Three views" />
+          <Tab value="table" label="The table" />
+        </Tabs>
+        {view === 'drawing' ? (
+          <LinesDrawing hull={derived.lines.value} corner={<Suspense fallback={null}><HullView /></Suspense>} />
+        ) : (
+          <OffsetsTable />
+        )}
+      </Box>
+      <Slip stage="lines" title={line ? line.name : 'Pick a point'} numbers={<PointNumbers />} />
+    </>
+  );
+}
