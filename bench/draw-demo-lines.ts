@@ -42,7 +42,8 @@ function trace(design: Design): { keel?: Point[]; chine: Point[]; sheer: Point[]
   const sheer: Point[] = [];
   const { e, atBow } = design.sideLean;
   const flareRate = (w: number, g: number) =>
-    (slope(e, w) * length * (slope(design.breadth, w) - slope(design.height, w) * g)) / (1 - slope(design.height, w) * e(w));
+    (slope(e, w) * length * (slope(design.breadth, w) - slope(design.height, w) * g)) /
+    (1 - slope(design.height, w) * e(w));
   for (let i = 0, g = atBow; i <= STEPS; i++) {
     const w = i / STEPS;
     const [x, b, h] = chineAt(w);
@@ -53,7 +54,8 @@ function trace(design: Design): { keel?: Point[]; chine: Point[]; sheer: Point[]
   if (!design.bottomLean) return { chine, sheer };
   const { a, atTransom } = design.bottomLean;
   const deadriseRate = (w: number, d: number) =>
-    (slope(a, w) * length * (slope(design.breadth, w) * d - slope(design.height, w))) / (1 + a(w) * slope(design.breadth, w));
+    (slope(a, w) * length * (slope(design.breadth, w) * d - slope(design.height, w))) /
+    (1 + a(w) * slope(design.breadth, w));
   const keel: Point[] = [];
   for (let i = STEPS, d = atTransom; i >= 0; i--) {
     const w = i / STEPS;
@@ -101,7 +103,8 @@ const name = process.argv[2] ?? 'tamsel';
 const design = DESIGNS[name];
 if (!design) throw new Error(`No such demo: ${name}; there are ${Object.keys(DESIGNS).join(', ')}`);
 const imperial = name === 'orrin';
-const round = (v: number) => (imperial ? (Math.round(v / (MM_PER_INCH / 16)) * MM_PER_INCH) / 16 : Math.round(v * 10) / 10);
+const round = (v: number) =>
+  imperial ? (Math.round(v / (MM_PER_INCH / 16)) * MM_PER_INCH) / 16 : Math.round(v * 10) / 10;
 const show = (v: number) => (imperial ? formatLength(round(v), 'ft-in-8ths') : String(round(v)));
 console.log(`# units=${imperial ? 'ft-in-8ths' : 'mm'}`);
 console.log('line,station,x,half_breadth,height');
@@ -110,9 +113,13 @@ for (const [line, points] of Object.entries(trace(design))) {
   const [first, last] = [points[0], points[points.length - 1]];
   if (!first || !last) continue;
   const bow = name === 'orrin' ? 'bow' : 'stem';
-  const rows: [string, Point][] = [[bow, first], ...design.stations.flatMap((x, i): [string, Point][] => {
-    const p = atX(points, x);
-    return p ? [[String(i + 1), p]] : [];
-  }), ['transom', last]];
+  const rows: [string, Point][] = [
+    [bow, first],
+    ...design.stations.flatMap((x, i): [string, Point][] => {
+      const p = atX(points, x);
+      return p ? [[String(i + 1), p]] : [];
+    }),
+    ['transom', last],
+  ];
   for (const [label, [x, y, z]] of rows) console.log([line, label, show(x), show(y), show(z)].join(','));
 }

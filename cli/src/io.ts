@@ -5,7 +5,11 @@ import { problemText, readOffsets, readProjectFile } from '@kalotrope/core/excha
 import type { LinesPart } from '@kalotrope/core/lines';
 import type { Project } from '@kalotrope/core/project';
 
-export type Io = { readonly out: (text: string) => void; readonly err: (text: string) => void; readonly now: () => number };
+export type Io = {
+  readonly out: (text: string) => void;
+  readonly err: (text: string) => void;
+  readonly now: () => number;
+};
 export type Options = Readonly<Record<string, string | undefined>>;
 export type Answer = { readonly json: unknown; readonly text: string };
 
@@ -21,8 +25,10 @@ export function readText(file: string): string {
   } catch (error) {
     throw new Refusal(`cannot read ${file}: ${(error as NodeJS.ErrnoException).code ?? String(error)}`);
   }
-  if (bytes.length > LARGEST_BYTES) throw new Refusal(`${file} has ${bytes.length} bytes; expected ${LARGEST_BYTES} at most`);
-  if (bytes.includes(0)) throw new Refusal(`${file} is not text: byte 0 at ${bytes.indexOf(0)}; expected UTF-8 text`);
+  if (bytes.length > LARGEST_BYTES)
+    throw new Refusal(`${file} has ${bytes.length} bytes; expected ${LARGEST_BYTES} at most`);
+  if (bytes.includes(0))
+    throw new Refusal(`${file} is not text: byte 0 at ${bytes.indexOf(0)}; expected UTF-8 text`);
   return bytes.toString('utf8');
 }
 
@@ -44,7 +50,11 @@ export function readProjectOption(file: string): Project {
 }
 
 /** A number option within bounds. */
-export function numberOption(options: Options, key: string, bounds: { min: number; max: number; otherwise?: number }): number {
+export function numberOption(
+  options: Options,
+  key: string,
+  bounds: { min: number; max: number; otherwise?: number },
+): number {
   const text = options[key];
   if (text === undefined) {
     if (bounds.otherwise === undefined) throw new Refusal(`--${key} is missing; expected a number`);

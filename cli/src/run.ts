@@ -8,18 +8,37 @@ import { panelsCommand } from './commands/panels';
 import { takeoffCommand } from './commands/takeoff';
 import { Refusal, type Answer, type Io, type Options } from './io';
 
-type Command = { readonly run: (file: string, options: Options, io: Io) => Answer; readonly options: readonly string[]; readonly usage: string };
+type Command = {
+  readonly run: (file: string, options: Options, io: Io) => Answer;
+  readonly options: readonly string[];
+  readonly usage: string;
+};
 
 const COMMANDS: Readonly<Record<string, Command>> = {
   lines: { run: linesCommand, options: [], usage: 'lines FILE.csv' },
   panels: { run: panelsCommand, options: ['thickness'], usage: 'panels FILE.csv [--thickness T]' },
-  frames: { run: framesCommand, options: ['at', 'skin', 'frame', 'face'], usage: 'frames FILE.csv --at X1,X2,... --skin T --frame W [--face fore|aft]' },
-  nest: { run: nestCommand, options: ['seconds', 'seed', 'rounds'], usage: 'nest FILE.json [--seconds S | --rounds R] [--seed N]' },
+  frames: {
+    run: framesCommand,
+    options: ['at', 'skin', 'frame', 'face'],
+    usage: 'frames FILE.csv --at X1,X2,... --skin T --frame W [--face fore|aft]',
+  },
+  nest: {
+    run: nestCommand,
+    options: ['seconds', 'seed', 'rounds'],
+    usage: 'nest FILE.json [--seconds S | --rounds R] [--seed N]',
+  },
   takeoff: { run: takeoffCommand, options: [], usage: 'takeoff PROJECT.json' },
-  export: { run: exportCommand, options: ['out', 'only'], usage: 'export PROJECT.json --out DIR [--only dxf,svg,csv]' },
+  export: {
+    run: exportCommand,
+    options: ['out', 'only'],
+    usage: 'export PROJECT.json --out DIR [--only dxf,svg,csv]',
+  },
 };
 
-const USAGE = ['kalo COMMAND FILE [--json] [--time]', ...Object.values(COMMANDS).map(({ usage }) => `  kalo ${usage}`)].join('\n');
+const USAGE = [
+  'kalo COMMAND FILE [--json] [--time]',
+  ...Object.values(COMMANDS).map(({ usage }) => `  kalo ${usage}`),
+].join('\n');
 
 export function run(args: readonly string[], io: Io): number {
   try {
@@ -41,7 +60,8 @@ function answer(args: readonly string[], io: Io): number {
     return 0;
   }
   const command = COMMANDS[name];
-  if (!command) throw new Refusal(`no command "${name}"; expected one of ${Object.keys(COMMANDS).join(', ')}`);
+  if (!command)
+    throw new Refusal(`no command "${name}"; expected one of ${Object.keys(COMMANDS).join(', ')}`);
   const { file, options, isJson, isTimed } = parse(args.slice(1), command);
   const start = io.now();
   const result = command.run(file, options, io);
@@ -58,11 +78,15 @@ function parse(args: readonly string[], command: Command) {
   try {
     parsed = parseArgs({ args: [...args], options: config, allowPositionals: true, strict: true });
   } catch (error) {
-    throw new Refusal(`${error instanceof Error ? error.message : String(error)}; expected kalo ${command.usage}`);
+    throw new Refusal(
+      `${error instanceof Error ? error.message : String(error)}; expected kalo ${command.usage}`,
+    );
   }
   const [file, ...more] = parsed.positionals;
   if (file === undefined || more.length > 0) throw new Refusal(`expected one file: kalo ${command.usage}`);
   const values = parsed.values as Record<string, string | boolean | undefined>; // one of the two types by the config above
-  const options = Object.fromEntries(command.options.flatMap((key) => (typeof values[key] === 'string' ? [[key, values[key]]] : []))) as Options; // only strings kept
+  const options = Object.fromEntries(
+    command.options.flatMap((key) => (typeof values[key] === 'string' ? [[key, values[key]]] : [])),
+  ) as Options; // only strings kept
   return { file, options, isJson: values['json'] === true, isTimed: values['time'] === true };
 }

@@ -12,7 +12,9 @@ export function exportCommand(file: string, options: Options): Answer {
   if (dir === undefined) throw new Refusal('--out is missing; expected a folder');
   const kinds = readKinds(options['only']);
   const derived = createDerive()(project);
-  const layouts = derived.sheets.value.batches.map(({ job }) => nest(job, { seed: project.sheets.seed, rounds: LAYOUT_ROUNDS }));
+  const layouts = derived.sheets.value.batches.map(({ job }) =>
+    nest(job, { seed: project.sheets.seed, rounds: LAYOUT_ROUNDS }),
+  );
   const files = exportFiles(project, derived, { kinds, layouts });
   try {
     mkdirSync(dir, { recursive: true });
@@ -20,7 +22,10 @@ export function exportCommand(file: string, options: Options): Answer {
   } catch (error) {
     throw new Refusal(`cannot write to ${dir}: ${(error as NodeJS.ErrnoException).code ?? String(error)}`);
   }
-  return { json: { files: files.map(({ name }) => name) }, text: files.map(({ name }) => join(dir, name)).join('\n') };
+  return {
+    json: { files: files.map(({ name }) => name) },
+    text: files.map(({ name }) => join(dir, name)).join('\n'),
+  };
 }
 
 function readKinds(text: string | undefined): ExportKind[] {

@@ -13,13 +13,21 @@ export function framesCommand(file: string, options: Options, io: Io): Answer {
   const panels = developPanels(hull, { thickness: Math.max(skin, 1) }).value;
   const frames = xs.map((x) => {
     const frame = frameAt(panels, x, { skin, width, face });
-    if (!frame) throw new Refusal(`--at ${x}: no section there; expected from ${Math.ceil(hull.fromX)} to ${Math.floor(hull.toX)}`);
+    if (!frame)
+      throw new Refusal(
+        `--at ${x}: no section there; expected from ${Math.ceil(hull.fromX)} to ${Math.floor(hull.toX)}`,
+      );
     return {
       x,
       outline: frame.outline.map((p) => p.map(trim)),
       edges: frame.edges.map(({ between, points, sectionBow }) => ({
         between,
-        points: points.map((p) => ({ y: trim(p.y), z: trim(p.z), bevelDeg: trim(p.bevelDeg), otherFaceOffset: trim(p.otherFaceOffset) })),
+        points: points.map((p) => ({
+          y: trim(p.y),
+          z: trim(p.z),
+          bevelDeg: trim(p.bevelDeg),
+          otherFaceOffset: trim(p.otherFaceOffset),
+        })),
         sectionBow: trim(sectionBow),
       })),
     };
@@ -37,7 +45,8 @@ function stations(text: string | undefined): number[] {
   if (text === undefined) throw new Refusal('--at is missing; expected one or more x, such as --at 600,1200');
   return text.split(',').map((part) => {
     const x = Number(part);
-    if (part.trim() === '' || !Number.isFinite(x)) throw new Refusal(`--at has "${part}"; expected a number of mm`);
+    if (part.trim() === '' || !Number.isFinite(x))
+      throw new Refusal(`--at has "${part}"; expected a number of mm`);
     return x;
   });
 }

@@ -1,7 +1,12 @@
 import { drawLines } from '@kalotrope/core/lines';
 import { findingJson, findingsText, readLinesFile, trim, type Answer, type Io, type Options } from '../io';
 
-const QUANTITY: Readonly<Record<string, string>> = { 'half-breadth': 'half_breadth', halfBreadth: 'half_breadth', height: 'height', x: 'x' };
+const QUANTITY: Readonly<Record<string, string>> = {
+  'half-breadth': 'half_breadth',
+  halfBreadth: 'half_breadth',
+  height: 'height',
+  x: 'x',
+};
 
 export function linesCommand(file: string, _options: Options, io: Io): Answer {
   const { value, findings } = drawLines(readLinesFile(file, io));
@@ -24,8 +29,15 @@ export function linesCommand(file: string, _options: Options, io: Io): Answer {
       ...slipFields(finding.data),
     })),
   };
-  const rows = lines.flatMap((line) => line.points.map((p) => `${line.line}\t${p.station}\t${p.x}\t${p.half_breadth}\t${p.height}\t${p.residual.toFixed(2)}`));
-  return { json, text: [`line\tstation\tx\thalf-breadth\theight\tresidual`, ...rows, findingsText(findings)].join('\n') };
+  const rows = lines.flatMap((line) =>
+    line.points.map(
+      (p) => `${line.line}\t${p.station}\t${p.x}\t${p.half_breadth}\t${p.height}\t${p.residual.toFixed(2)}`,
+    ),
+  );
+  return {
+    json,
+    text: [`line\tstation\tx\thalf-breadth\theight\tresidual`, ...rows, findingsText(findings)].join('\n'),
+  };
 }
 
 function slipFields(data: Readonly<Record<string, number | string>>) {

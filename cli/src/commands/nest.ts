@@ -7,7 +7,8 @@ const ENDLESS = 1e9;
 export function nestCommand(file: string, options: Options, io: Io): Answer {
   const job = readJob(file);
   const seed = numberOption(options, 'seed', { min: 0, max: 2 ** 31, otherwise: 1 });
-  const rounds = options['rounds'] === undefined ? ENDLESS : numberOption(options, 'rounds', { min: 1, max: ENDLESS });
+  const rounds =
+    options['rounds'] === undefined ? ENDLESS : numberOption(options, 'rounds', { min: 1, max: ENDLESS });
   const seconds = numberOption(options, 'seconds', { min: 0, max: 3600, otherwise: 3 });
   const start = io.now();
   const isOver = rounds === ENDLESS ? () => io.now() - start > seconds * 1000 : () => false;
@@ -15,7 +16,9 @@ export function nestCommand(file: string, options: Options, io: Io): Answer {
   const elapsed = Math.round(io.now() - start) / 1000;
   const text = [
     `${result.sheetsUsed} sheets, ${(result.density * 100).toFixed(1)} % used, ${result.unplaced.length} unplaced, ${elapsed} s`,
-    ...result.sheets.map((sheet) => `${sheet.id} ${sheet.index + 1}: ${sheet.placements.map((p) => p.part).join(', ')}`),
+    ...result.sheets.map(
+      (sheet) => `${sheet.id} ${sheet.index + 1}: ${sheet.placements.map((p) => p.part).join(', ')}`,
+    ),
   ].join('\n');
   return { json: { ...result, seconds: elapsed }, text };
 }
@@ -34,7 +37,9 @@ function readJob(file: string): NestJob {
     throw new Refusal(`${file}: ${issue?.path.join('.') || 'the job'}: ${issue?.message ?? 'not valid'}`);
   }
   const ids = parsed.data.parts.map((part) => part.id);
-  const twice = ids.find((id, i) => ids.indexOf(id) !== i) ?? parsed.data.sheets.map((s) => s.id).find((id, i, all) => all.indexOf(id) !== i);
+  const twice =
+    ids.find((id, i) => ids.indexOf(id) !== i) ??
+    parsed.data.sheets.map((s) => s.id).find((id, i, all) => all.indexOf(id) !== i);
   if (twice !== undefined) throw new Refusal(`${file}: the id "${twice}" is there twice; expected each once`);
   return parsed.data;
 }

@@ -1,6 +1,15 @@
 import { bendLines } from '@kalotrope/core/lines';
 import { developPanels, type Panel } from '@kalotrope/core/panels';
-import { findingJson, findingsText, numberOption, readLinesFile, trim, type Answer, type Io, type Options } from '../io';
+import {
+  findingJson,
+  findingsText,
+  numberOption,
+  readLinesFile,
+  trim,
+  type Answer,
+  type Io,
+  type Options,
+} from '../io';
 
 export function panelsCommand(file: string, options: Options, io: Io): Answer {
   const thickness = numberOption(options, 'thickness', { min: 0.5, max: 40, otherwise: 6 });
@@ -8,7 +17,12 @@ export function panelsCommand(file: string, options: Options, io: Io): Answer {
   const { value, findings } = developPanels(lines.value, { thickness });
   const all = [...lines.findings, ...findings];
   const rows = value.map((panel) =>
-    [panel.id, panel.edges.map((edge) => edge.length.toFixed(2)).join(' / '), panel.maxTwist.value.toFixed(3), panel.areaM2.toFixed(4)].join('\t'),
+    [
+      panel.id,
+      panel.edges.map((edge) => edge.length.toFixed(2)).join(' / '),
+      panel.maxTwist.value.toFixed(3),
+      panel.areaM2.toFixed(4),
+    ].join('\t'),
   );
   return {
     json: { panels: value.map(panelJson), findings: all.map(findingJson) },

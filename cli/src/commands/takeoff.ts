@@ -13,12 +13,22 @@ export function takeoffCommand(file: string, _options: Options): Answer {
   const sheets = derived.sheets.value.batches.map(({ thickness, job }) => {
     const { sheetsUsed, density, unplaced } = nest(job, { seed: project.sheets.seed, rounds: LAYOUT_ROUNDS });
     const from = `${job.parts.length} parts laid out`;
-    return { item: `Plywood ${thickness} mm`, thickness, sheets: sheetsUsed, density: trim(density), unplaced: unplaced.length, from };
+    return {
+      item: `Plywood ${thickness} mm`,
+      thickness,
+      sheets: sheetsUsed,
+      density: trim(density),
+      unplaced: unplaced.length,
+      from,
+    };
   });
   const lines = value.lines.map((line) => ({ ...line, resin: trim(line.resin), filler: trim(line.filler) }));
   const totals = {
-    resin: trim(value.resin), resinWithWaste: trim(value.resinWithWaste), filler: trim(value.filler),
-    clothM2: trim(value.clothM2), tapeM: trim(value.tapeM),
+    resin: trim(value.resin),
+    resinWithWaste: trim(value.resinWithWaste),
+    filler: trim(value.filler),
+    clothM2: trim(value.clothM2),
+    tapeM: trim(value.tapeM),
   };
   const text = [
     ...sheets.map((sheet) => `${sheet.item}\t${sheet.sheets} sheets\t${sheet.from}`),
@@ -26,5 +36,8 @@ export function takeoffCommand(file: string, _options: Options): Answer {
     `total\tresin with waste\t${Math.round(totals.resinWithWaste)} g`,
     findingsText(findings),
   ].join('\n');
-  return { json: { project: project.name, sheets, lines, totals, findings: findings.map(findingJson) }, text };
+  return {
+    json: { project: project.name, sheets, lines, totals, findings: findings.map(findingJson) },
+    text,
+  };
 }

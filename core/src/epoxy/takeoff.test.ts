@@ -6,8 +6,16 @@ import { filletArea, takeOff } from './takeoff';
 import type { EpoxyPart } from './schema';
 
 const part: EpoxyPart = {
-  filletRadius: 20, tapeWidth: 100, tapeLayersInside: 1, tapeLayersOutside: 1, tapeWeight: 300, sheathingWeight: 200,
-  sheathe: 'bottom', sealingCoats: 2, waste: 0.2, fillerShare: 0.25,
+  filletRadius: 20,
+  tapeWidth: 100,
+  tapeLayersInside: 1,
+  tapeLayersOutside: 1,
+  tapeWeight: 300,
+  sheathingWeight: 200,
+  sheathe: 'bottom',
+  sealingCoats: 2,
+  waste: 0.2,
+  fillerShare: 0.25,
 };
 
 describe('filletArea', () => {
@@ -23,22 +31,42 @@ describe('filletArea', () => {
 describe('the take-off of a box', () => {
   // A punt 2 m long, 1 m wide, upright sides 0.3 m high, square ends: every quantity can be done in the head.
   const box: LinesPart = {
-    longitudinals: [['chine', 0], ['sheer', 300]].map(([id, height]) => ({
-      id: String(id), name: String(id),
-      points: [0, 500, 1000, 1500, 2000].map((x) => ({ station: String(x), x, halfBreadth: 500, height: Number(height) })),
+    longitudinals: [
+      ['chine', 0],
+      ['sheer', 300],
+    ].map(([id, height]) => ({
+      id: String(id),
+      name: String(id),
+      points: [0, 500, 1000, 1500, 2000].map((x) => ({
+        station: String(x),
+        x,
+        halfBreadth: 500,
+        height: Number(height),
+      })),
     })),
   };
   const hull = drawLines(box).value;
   const panels = developPanels(hull, { thickness: 6 }).value;
   const { transoms } = findTransoms(hull);
-  const { value } = takeOff({ panels, transoms, frames: [], jointed: [], school: 'filleted', thickness: 6, part });
-  const of = (group: string, item: string) => value.lines.find((line) => line.group === group && line.item === item);
+  const { value } = takeOff({
+    panels,
+    transoms,
+    frames: [],
+    jointed: [],
+    school: 'filleted',
+    thickness: 6,
+    part,
+  });
+  const of = (group: string, item: string) =>
+    value.lines.find((line) => line.group === group && line.item === item);
 
   it('finds both chines and both ends, at their lengths and angles', () => {
     const chine = value.seams.find((seam) => seam.id === 'chine');
     expect(chine?.length).toBeCloseTo(4000, 6);
     expect(chine?.angleDeg).toBeCloseTo(90, 6);
-    expect(value.seams.filter((seam) => seam.id.includes('transom')).map((s) => s.length)).toEqual([1600, 1600]);
+    expect(value.seams.filter((seam) => seam.id.includes('transom')).map((s) => s.length)).toEqual([
+      1600, 1600,
+    ]);
   });
   it('counts the fillet: 4 m of 85.8 mm² at 1.1 g/ml, a quarter of it filler', () => {
     const mass = ((400 - 100 * Math.PI) * 4000 * 1.1) / 1000;
@@ -52,14 +80,20 @@ describe('the take-off of a box', () => {
     expect(of('sealing', 'Side')?.resin).toBeCloseTo(2 * 2 * 0.6 * 230, 6);
   });
   it('adds waste as a share of what is mixed, and sums to the total', () => {
-    expect(value.resin).toBeCloseTo(value.lines.reduce((sum, line) => sum + line.resin, 0), 9);
+    expect(value.resin).toBeCloseTo(
+      value.lines.reduce((sum, line) => sum + line.resin, 0),
+      9,
+    );
     expect(value.resinWithWaste).toBeCloseTo(value.resin / 0.8, 9);
   });
   it('says the cautions once', () => {
-    expect(takeOff({ panels, transoms, frames: [], jointed: [], school: 'framed', thickness: 6, part }).findings).toHaveLength(1);
+    expect(
+      takeOff({ panels, transoms, frames: [], jointed: [], school: 'framed', thickness: 6, part }).findings,
+    ).toHaveLength(1);
   });
 });
 
 it('every rate has a unit and a source', () => {
-  for (const [name, entry] of Object.entries(epoxyConstants)) expect([name, entry.unit && entry.source && entry.note]).not.toContain('');
+  for (const [name, entry] of Object.entries(epoxyConstants))
+    expect([name, entry.unit && entry.source && entry.note]).not.toContain('');
 });

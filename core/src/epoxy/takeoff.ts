@@ -12,8 +12,16 @@ import type { JointedPanel } from '../joints';
 import { toDeg, toRad } from '../measure';
 import type { Panel, Transom } from '../panels';
 import {
-  BULKHEAD_ANGLE_DEG, FILL_COAT, FILL_COATS, GLUE_LINE, GLUE_PRIMER, MIX_DENSITY, RESIN_PER_BIAXIAL, RESIN_PER_WOVEN,
-  SEAL_FIRST_COAT, SEAL_NEXT_COAT,
+  BULKHEAD_ANGLE_DEG,
+  FILL_COAT,
+  FILL_COATS,
+  GLUE_LINE,
+  GLUE_PRIMER,
+  MIX_DENSITY,
+  RESIN_PER_BIAXIAL,
+  RESIN_PER_WOVEN,
+  SEAL_FIRST_COAT,
+  SEAL_NEXT_COAT,
 } from './constants';
 import type { EpoxyPart } from './schema';
 
@@ -75,16 +83,31 @@ export function takeOff(input: TakeoffInput): StageResult<Takeoff> {
     ...sealingLines(input),
     ...scarfLines(input),
   ].filter((line) => line.resin > 0 || line.clothM2 > 0);
-  const sum = (key: 'resin' | 'filler' | 'clothM2' | 'tapeM') => lines.reduce((total, line) => total + line[key], 0);
+  const sum = (key: 'resin' | 'filler' | 'clothM2' | 'tapeM') =>
+    lines.reduce((total, line) => total + line[key], 0);
   const resin = sum('resin');
   const value = {
-    seams, lines, resin, filler: sum('filler'), clothM2: sum('clothM2'), tapeM: sum('tapeM'),
+    seams,
+    lines,
+    resin,
+    filler: sum('filler'),
+    clothM2: sum('clothM2'),
+    tapeM: sum('tapeM'),
     resinWithWaste: resin / (1 - input.part.waste),
   };
-  const findings: Finding[] = [{ severity: 'note', code: 'epoxy-safety', where: { stage: 'epoxy' }, data: {} }];
-  const assumed: Assumption[] = input.frames.length + input.transoms.length > 0 && input.school === 'filleted'
-    ? [{ what: 'Angle at bulkheads and transom', value: `${BULKHEAD_ANGLE_DEG.value}°`, because: BULKHEAD_ANGLE_DEG.note }]
-    : [];
+  const findings: Finding[] = [
+    { severity: 'note', code: 'epoxy-safety', where: { stage: 'epoxy' }, data: {} },
+  ];
+  const assumed: Assumption[] =
+    input.frames.length + input.transoms.length > 0 && input.school === 'filleted'
+      ? [
+          {
+            what: 'Angle at bulkheads and transom',
+            value: `${BULKHEAD_ANGLE_DEG.value}°`,
+            because: BULKHEAD_ANGLE_DEG.note,
+          },
+        ]
+      : [];
   return { value, findings, assumed };
 }
 
@@ -99,12 +122,25 @@ function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
   for (const transom of transoms) {
     // round the edge from sheer to sheer: all sides but the top
     const half = transom.corners.slice(0, Math.ceil(transom.corners.length / 2));
-    const length = 2 * half.reduce((sum, p, i) => (i === 0 ? Math.abs(p[1]) : sum + distance3(at(half, i - 1), p)), 0);
-    seams.push({ id: transom.id, name: transom.name, length, angleDeg: BULKHEAD_ANGLE_DEG.value, isFilleted });
+    const length =
+      2 * half.reduce((sum, p, i) => (i === 0 ? Math.abs(p[1]) : sum + distance3(at(half, i - 1), p)), 0);
+    seams.push({
+      id: transom.id,
+      name: transom.name,
+      length,
+      angleDeg: BULKHEAD_ANGLE_DEG.value,
+      isFilleted,
+    });
   }
   if (!isFilleted) return seams;
   for (const frame of frames)
-    seams.push({ id: frame.id, name: frame.name, length: 2 * polylineLength(frame.outline), angleDeg: BULKHEAD_ANGLE_DEG.value, isFilleted });
+    seams.push({
+      id: frame.id,
+      name: frame.name,
+      length: 2 * polylineLength(frame.outline),
+      angleDeg: BULKHEAD_ANGLE_DEG.value,
+      isFilleted,
+    });
   return seams;
 }
 
@@ -114,7 +150,13 @@ function chineSeam(lower: Panel, upper: Panel): Seam {
   const normalsAbove = normalsAt(upper, 's');
   const angles = STEPS.map((w) => Math.PI - angleBetween(normalsBelow(w), normalsAbove(w)));
   const angleDeg = toDeg(angles.reduce((sum, a) => sum + a, 0) / angles.length);
-  return { id: lower.edges[1].line, name: `${lower.name} to ${upper.name.toLowerCase()}`, length: 2 * upper.edges[0].length, angleDeg, isFilleted: true };
+  return {
+    id: lower.edges[1].line,
+    name: `${lower.name} to ${upper.name.toLowerCase()}`,
+    length: 2 * upper.edges[0].length,
+    angleDeg,
+    isFilleted: true,
+  };
 }
 
 function keelSeam(panel: Panel): Seam {
@@ -129,12 +171,15 @@ function keelSeam(panel: Panel): Seam {
 
 const STEPS = [0.1, 0.3, 0.5, 0.7, 0.9];
 
-const normalsAt = (panel: Panel, key: 's' | 't') => (w: number): Vec3 => {
-  const ruling = panel.rulings.find((r) => r[key] >= w) ?? at(panel.rulings, -1);
-  return ruling.normal;
-};
+const normalsAt =
+  (panel: Panel, key: 's' | 't') =>
+  (w: number): Vec3 => {
+    const ruling = panel.rulings.find((r) => r[key] >= w) ?? at(panel.rulings, -1);
+    return ruling.normal;
+  };
 
-const angleBetween = (a: Vec3, b: Vec3): number => Math.atan2(Math.hypot(...cross3(unit3(a), unit3(b))), dot3(unit3(a), unit3(b)));
+const angleBetween = (a: Vec3, b: Vec3): number =>
+  Math.atan2(Math.hypot(...cross3(unit3(a), unit3(b))), dot3(unit3(a), unit3(b)));
 
 const none = { resin: 0, filler: 0, clothM2: 0, tapeM: 0 };
 
@@ -144,8 +189,17 @@ function filletLines(seam: Seam, part: EpoxyPart): TakeoffLine[] {
   // a bulkhead is filleted on both its faces, a seam or a transom on the inside only
   const sides = seam.id.startsWith('frame') ? 2 : 1;
   const mass = (section * seam.length * sides * MIX_DENSITY.value) / 1000;
-  const from = `${(seam.length * sides / 1000).toFixed(2)} m × ${section.toFixed(0)} mm² (r ${part.filletRadius}, ${seam.angleDeg.toFixed(0)}°)`;
-  return [{ ...none, group: 'fillets', item: seam.name, from, resin: mass * (1 - part.fillerShare), filler: mass * part.fillerShare }];
+  const from = `${((seam.length * sides) / 1000).toFixed(2)} m × ${section.toFixed(0)} mm² (r ${part.filletRadius}, ${seam.angleDeg.toFixed(0)}°)`;
+  return [
+    {
+      ...none,
+      group: 'fillets',
+      item: seam.name,
+      from,
+      resin: mass * (1 - part.fillerShare),
+      filler: mass * part.fillerShare,
+    },
+  ];
 }
 
 function tapeLines(seam: Seam, { part, school }: TakeoffInput): TakeoffLine[] {
@@ -155,7 +209,17 @@ function tapeLines(seam: Seam, { part, school }: TakeoffInput): TakeoffLine[] {
   const tapeM = (seam.length * layers) / 1000;
   const clothM2 = (tapeM * part.tapeWidth) / 1000;
   const from = `${(seam.length / 1000).toFixed(2)} m × ${layers} × ${part.tapeWidth} mm`;
-  return [{ ...none, group: 'tapes', item: seam.name, from, resin: clothM2 * part.tapeWeight * RESIN_PER_BIAXIAL.value, clothM2, tapeM }];
+  return [
+    {
+      ...none,
+      group: 'tapes',
+      item: seam.name,
+      from,
+      resin: clothM2 * part.tapeWeight * RESIN_PER_BIAXIAL.value,
+      clothM2,
+      tapeM,
+    },
+  ];
 }
 
 const bothSides = (panel: Panel): number => panel.areaM2 * (panel.spansCentreline ? 1 : 2);
@@ -164,29 +228,40 @@ function sheathingLines({ panels, part }: TakeoffInput): TakeoffLine[] {
   const sheathed = part.sheathe === 'all' ? panels : part.sheathe === 'bottom' ? panels.slice(0, 1) : [];
   return sheathed.map((panel): TakeoffLine => {
     const clothM2 = bothSides(panel);
-    const resin = clothM2 * (part.sheathingWeight * RESIN_PER_WOVEN.value + FILL_COATS.value * FILL_COAT.value);
+    const resin =
+      clothM2 * (part.sheathingWeight * RESIN_PER_WOVEN.value + FILL_COATS.value * FILL_COAT.value);
     const from = `${clothM2.toFixed(2)} m² × (${part.sheathingWeight} g/m² + ${FILL_COATS.value} fill coats)`;
     return { ...none, group: 'sheathing', item: panel.name, from, resin, clothM2 };
   });
 }
 
 function sealingLines({ panels, transoms, frames, part, school }: TakeoffInput): TakeoffLine[] {
-  const rate = part.sealingCoats === 0 ? 0 : SEAL_FIRST_COAT.value + (part.sealingCoats - 1) * SEAL_NEXT_COAT.value;
+  const rate =
+    part.sealingCoats === 0 ? 0 : SEAL_FIRST_COAT.value + (part.sealingCoats - 1) * SEAL_NEXT_COAT.value;
   const line = (item: string, faceM2: number): TakeoffLine => ({
-    ...none, group: 'sealing', item, resin: faceM2 * rate, from: `${faceM2.toFixed(2)} m² both faces × ${part.sealingCoats} coats`,
+    ...none,
+    group: 'sealing',
+    item,
+    resin: faceM2 * rate,
+    from: `${faceM2.toFixed(2)} m² both faces × ${part.sealingCoats} coats`,
   });
   const skin = panels.map((panel) => line(panel.name, 2 * bothSides(panel)));
   const ends = transoms.map((transom) => line(transom.name, 2 * transom.areaM2));
-  const bulkheads = school === 'framed' ? [] : frames.map((frame) => line(frame.name, 2 * halfArea(frame) * 2));
+  const bulkheads =
+    school === 'framed' ? [] : frames.map((frame) => line(frame.name, 2 * halfArea(frame) * 2));
   return [...skin, ...ends, ...bulkheads];
 }
 
 /** Between half outline and centreline, up to the sheer's height, m². */
 function halfArea(frame: Frame): number {
-  return Math.abs(frame.outline.reduce((sum, p, i) => {
-    const before = frame.outline[i - 1];
-    return before ? sum + ((p[0] + before[0]) / 2) * (p[1] - before[1]) : 0;
-  }, 0)) / 1e6;
+  return (
+    Math.abs(
+      frame.outline.reduce((sum, p, i) => {
+        const before = frame.outline[i - 1];
+        return before ? sum + ((p[0] + before[0]) / 2) * (p[1] - before[1]) : 0;
+      }, 0),
+    ) / 1e6
+  );
 }
 
 function scarfLines({ jointed, part }: TakeoffInput): TakeoffLine[] {
@@ -196,8 +271,12 @@ function scarfLines({ jointed, part }: TakeoffInput): TakeoffLine[] {
     if (faceM2 === 0) return [];
     const thick = faceM2 * GLUE_LINE.value;
     const line: TakeoffLine = {
-      ...none, group: 'glue', item: `Scarfs, ${panel.name.toLowerCase()}`, from: `${(faceM2 * 1e4).toFixed(0)} cm² of scarf`,
-      resin: thick * (1 - part.fillerShare) + 2 * faceM2 * GLUE_PRIMER.value, filler: thick * part.fillerShare,
+      ...none,
+      group: 'glue',
+      item: `Scarfs, ${panel.name.toLowerCase()}`,
+      from: `${(faceM2 * 1e4).toFixed(0)} cm² of scarf`,
+      resin: thick * (1 - part.fillerShare) + 2 * faceM2 * GLUE_PRIMER.value,
+      filler: thick * part.fillerShare,
     };
     return [line];
   });

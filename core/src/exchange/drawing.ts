@@ -13,16 +13,32 @@ import { jobPartName, placedOutline, type CutPart, type NestBatch, type UsedShee
 
 /** What a line is for; also the name of its layer in a file. */
 export type Layer = 'cut' | 'mark' | 'text';
-export type DrawnPath = { readonly layer: 'cut' | 'mark'; readonly points: readonly Vec2[]; readonly isClosed: boolean };
+export type DrawnPath = {
+  readonly layer: 'cut' | 'mark';
+  readonly points: readonly Vec2[];
+  readonly isClosed: boolean;
+};
 export type DrawnText = { readonly at: Vec2; readonly heightMm: number; readonly text: string };
-export type Drawing = { readonly name: string; readonly paths: readonly DrawnPath[]; readonly texts: readonly DrawnText[] };
+export type Drawing = {
+  readonly name: string;
+  readonly paths: readonly DrawnPath[];
+  readonly texts: readonly DrawnText[];
+};
 
 /** Half of the accuracy promised for a cut edge, 0.05 mm. */
 const CURVE_MM = 0.025;
 const TEXT_MM = 22;
 
-const closed = (layer: 'cut' | 'mark', outline: Outline): DrawnPath => ({ layer, points: thinned(outline), isClosed: true });
-const open = (points: readonly Vec2[]): DrawnPath => ({ layer: 'mark', points: simplify(points, CURVE_MM), isClosed: false });
+const closed = (layer: 'cut' | 'mark', outline: Outline): DrawnPath => ({
+  layer,
+  points: thinned(outline),
+  isClosed: true,
+});
+const open = (points: readonly Vec2[]): DrawnPath => ({
+  layer: 'mark',
+  points: simplify(points, CURVE_MM),
+  isClosed: false,
+});
 
 /** A closed outline with fewer points, its start kept. */
 function thinned(outline: Outline): Vec2[] {
@@ -36,17 +52,32 @@ function thinned(outline: Outline): Vec2[] {
 export function panelDrawing(panel: Panel, stations: readonly Station[], jointed?: JointedPanel): Drawing {
   const marks = stationMarks(panel, stations);
   const box = boundsOf(panel.outline);
-  const joints = (jointed?.joints ?? []).flatMap(({ u, scarf }) =>
-    [-scarf / 2, scarf / 2].map((d): DrawnPath => ({ layer: 'mark', isClosed: false, points: [[u + d, box.minY], [u + d, box.maxY]] })),
+  const joints = (jointed?.joints ?? []).flatMap(({ u, scarf, low, high }) =>
+    [-scarf / 2, scarf / 2].map((d): DrawnPath => ({
+      layer: 'mark',
+      isClosed: false,
+      points: [
+        [u + d, low],
+        [u + d, high],
+      ],
+    })),
   );
   const hand = panel.spansCentreline ? 'inside face' : 'starboard inside, port outside';
   return {
     name: panel.id,
     paths: [closed('cut', panel.outline), ...marks.map((mark) => open(mark.curve)), ...joints],
     texts: [
-      { at: [(box.minX + box.maxX) / 2 - 300, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: `${panel.name}, ${hand}` },
+      {
+        at: [(box.minX + box.maxX) / 2 - 300, (box.minY + box.maxY) / 2],
+        heightMm: TEXT_MM,
+        text: `${panel.name}, ${hand}`,
+      },
       { at: [box.minX + 40, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: 'FORE' },
-      ...marks.map((mark): DrawnText => ({ at: at(mark.curve, 0), heightMm: TEXT_MM * 0.7, text: mark.label })),
+      ...marks.map((mark): DrawnText => ({
+        at: at(mark.curve, 0),
+        heightMm: TEXT_MM * 0.7,
+        text: mark.label,
+      })),
     ],
   };
 }
@@ -62,9 +93,22 @@ export function frameDrawing(frame: Frame, school: 'filleted' | 'framed', gap: n
     paths: [
       closed('cut', cutOutline(frame, school, gap)),
       open([...mirror, ...frame.outline]),
-      { layer: 'mark', isClosed: false, points: [[0, low], [0, high]] },
+      {
+        layer: 'mark',
+        isClosed: false,
+        points: [
+          [0, low],
+          [0, high],
+        ],
+      },
     ],
-    texts: [{ at: [10, (low + high) / 2], heightMm: TEXT_MM, text: `${frame.name}, ${face} at ${Math.round(frame.x)}` }],
+    texts: [
+      {
+        at: [10, (low + high) / 2],
+        heightMm: TEXT_MM,
+        text: `${frame.name}, ${face} at ${Math.round(frame.x)}`,
+      },
+    ],
   };
 }
 
@@ -72,7 +116,17 @@ export function transomDrawing(transom: Transom): Drawing {
   const box = boundsOf(transom.outline);
   return {
     name: transom.id,
-    paths: [closed('cut', transom.outline), { layer: 'mark', isClosed: false, points: [[0, box.minY], [0, box.maxY]] }],
+    paths: [
+      closed('cut', transom.outline),
+      {
+        layer: 'mark',
+        isClosed: false,
+        points: [
+          [0, box.minY],
+          [0, box.maxY],
+        ],
+      },
+    ],
     texts: [{ at: [10, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: `${transom.name}, aft face` }],
   };
 }
@@ -85,13 +139,25 @@ export function sheetDrawing(sheet: UsedSheet, batch: NestBatch, parts: readonly
     const part = batch.job.parts.find((other) => other.id === placement.part);
     return part ? [{ placement, outline: placedOutline(part.outline, placement) }] : [];
   });
-  const edge: Vec2[] = [[0, 0], [stock.width, 0], [stock.width, stock.height], [0, stock.height]];
+  const edge: Vec2[] = [
+    [0, 0],
+    [stock.width, 0],
+    [stock.width, stock.height],
+    [0, stock.height],
+  ];
   return {
     name: `sheet-${batch.thickness}mm-${sheet.id}-${sheet.index + 1}`,
-    paths: [{ layer: 'mark', points: edge, isClosed: true }, ...placed.map(({ outline }) => closed('cut', outline))],
+    paths: [
+      { layer: 'mark', points: edge, isClosed: true },
+      ...placed.map(({ outline }) => closed('cut', outline)),
+    ],
     texts: placed.map(({ placement, outline }): DrawnText => {
       const box = boundsOf(outline);
-      return { at: [(box.minX + box.maxX) / 2 - 150, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: jobPartName(placement.part, parts) };
+      return {
+        at: [(box.minX + box.maxX) / 2 - 150, (box.minY + box.maxY) / 2],
+        heightMm: TEXT_MM,
+        text: jobPartName(placement.part, parts),
+      };
     }),
   };
 }

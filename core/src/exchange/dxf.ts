@@ -12,8 +12,16 @@ export function writeDxf(drawing: Drawing): string {
   for (const layer of ['cut', 'mark', 'text'] as const) dxf.addLayer(NAMES[layer], COLOURS[layer]);
   for (const { layer, points, isClosed } of drawing.paths) {
     const vertices = points.map(([x, y]) => ({ point: { x, y } }));
-    dxf.addLWPolyline(vertices, { layerName: NAMES[layer], flags: isClosed ? LWPolylineFlags.Closed : LWPolylineFlags.None });
+    dxf.addLWPolyline(vertices, {
+      layerName: NAMES[layer],
+      flags: isClosed ? LWPolylineFlags.Closed : LWPolylineFlags.None,
+    });
   }
-  for (const { at: [x, y], heightMm, text } of drawing.texts) dxf.addText({ x, y, z: 0 }, heightMm, text, { layerName: NAMES.text });
+  for (const {
+    at: [x, y],
+    heightMm,
+    text,
+  } of drawing.texts)
+    dxf.addText({ x, y, z: 0 }, heightMm, text, { layerName: NAMES.text });
   return dxf.stringify();
 }

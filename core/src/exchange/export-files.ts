@@ -14,7 +14,11 @@ export type ExportKind = (typeof EXPORT_KINDS)[number];
 export type ExportFile = { readonly name: string; readonly text: string };
 
 /** Drawings of all parts and, when layouts are given (one a batch, in order), of all sheets. */
-export function allDrawings(project: Project, derived: Derived, layouts: readonly (NestResult | undefined)[]): Drawing[] {
+export function allDrawings(
+  project: Project,
+  derived: Derived,
+  layouts: readonly (NestResult | undefined)[],
+): Drawing[] {
   const { panels, transoms } = derived.panels.value;
   const { stations } = derived.lines.value;
   const jointed = new Map(derived.joints.value.map((panel) => [panel.panel, panel]));
@@ -23,7 +27,9 @@ export function allDrawings(project: Project, derived: Derived, layouts: readonl
     ...panels.map((panel) => panelDrawing(panel, stations, jointed.get(panel.id))),
     ...transoms.map(transomDrawing),
     ...derived.frames.value.map((frame) => frameDrawing(frame, project.school, project.frames.filletGap)),
-    ...batches.flatMap((batch, i) => (layouts[i]?.sheets ?? []).map((sheet) => sheetDrawing(sheet, batch, parts))),
+    ...batches.flatMap((batch, i) =>
+      (layouts[i]?.sheets ?? []).map((sheet) => sheetDrawing(sheet, batch, parts)),
+    ),
   ];
 }
 
@@ -33,20 +39,29 @@ export function exportFiles(
   options: { readonly kinds: readonly ExportKind[]; readonly layouts: readonly (NestResult | undefined)[] },
 ): ExportFile[] {
   const drawings = allDrawings(project, derived, options.layouts);
-  const files: ExportFile[] = [{ name: `${fileName(project.name)}.kalotrope.json`, text: writeProjectFile(project) }];
-  if (options.kinds.includes('dxf')) files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.dxf`, text: writeDxf(d) })));
-  if (options.kinds.includes('svg')) files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.svg`, text: writeSvg(d) })));
+  const files: ExportFile[] = [
+    { name: `${fileName(project.name)}.kalotrope.json`, text: writeProjectFile(project) },
+  ];
+  if (options.kinds.includes('dxf'))
+    files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.dxf`, text: writeDxf(d) })));
+  if (options.kinds.includes('svg'))
+    files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.svg`, text: writeSvg(d) })));
   if (options.kinds.includes('csv')) files.push(...tables(project, derived));
   return files;
 }
 
 function tables(project: Project, derived: Derived): ExportFile[] {
   const { lines, notation, panels } = project;
-  const table = fitsTableForm(lines) ? [{ name: 'offsets-table.csv', text: writeOffsetsTable(lines, notation) }] : [];
+  const table = fitsTableForm(lines)
+    ? [{ name: 'offsets-table.csv', text: writeOffsetsTable(lines, notation) }]
+    : [];
   return [
     { name: 'offsets.csv', text: writeOffsets(lines, notation) },
     ...table,
-    ...derived.panels.value.panels.map((panel) => ({ name: `marking-${fileName(panel.id)}.csv`, text: markingCsv(panel, panels.markingStep) })),
+    ...derived.panels.value.panels.map((panel) => ({
+      name: `marking-${fileName(panel.id)}.csv`,
+      text: markingCsv(panel, panels.markingStep),
+    })),
     ...derived.frames.value.map((frame) => ({ name: `${fileName(frame.id)}.csv`, text: frameCsv(frame) })),
     { name: 'epoxy-and-glass.csv', text: takeoffCsv(derived.epoxy.value) },
   ];
@@ -54,4 +69,8 @@ function tables(project: Project, derived: Derived): ExportFile[] {
 
 /** A name that any file system takes. */
 export const fileName = (name: string): string =>
-  name.toLowerCase().replace(/[^a-z0-9.-]+/g, '-').replace(/^[-.]+|[-.]+$/g, '').slice(0, 80) || 'part';
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9.-]+/g, '-')
+    .replace(/^[-.]+|[-.]+$/g, '')
+    .slice(0, 80) || 'part';

@@ -8,11 +8,25 @@ import Papa from 'papaparse';
 import { at } from '../geometry';
 import type { Longitudinal, LinesPart, OffsetPoint } from '../lines';
 import type { Notation } from '../measure';
-import { longitudinal, problem, readCell, unitsLine, writeCell, type FileProblem, type SourceRow } from './csv-cells';
+import {
+  longitudinal,
+  problem,
+  readCell,
+  unitsLine,
+  writeCell,
+  type FileProblem,
+  type SourceRow,
+} from './csv-cells';
 import { readTableForm } from './offsets-table';
 
 export type ReadOffsets =
-  | { readonly ok: true; readonly lines: LinesPart; readonly form: 'long' | 'table'; readonly notation: Notation; readonly assumed: readonly string[] }
+  | {
+      readonly ok: true;
+      readonly lines: LinesPart;
+      readonly form: 'long' | 'table';
+      readonly notation: Notation;
+      readonly assumed: readonly string[];
+    }
   | { readonly ok: false; readonly problems: readonly FileProblem[] };
 
 const UNITS: Readonly<Record<string, Notation>> = { mm: 'mm', in: 'in-16', 'ft-in-8ths': 'ft-in-8ths' };
@@ -26,14 +40,26 @@ const MOST_LINES = 20;
 export function readOffsets(text: string): ReadOffsets {
   const rows = sourceRows(text);
   if (rows.length === 0) return refuse(problem(1, '1', '', 'a table of offsets; the file is empty'));
-  if (rows.length > MOST_ROWS) return refuse(problem(MOST_ROWS + 1, '1', at(rows, MOST_ROWS).cells.join(','), `${MOST_ROWS} rows at most`));
+  if (rows.length > MOST_ROWS)
+    return refuse(
+      problem(MOST_ROWS + 1, '1', at(rows, MOST_ROWS).cells.join(','), `${MOST_ROWS} rows at most`),
+    );
   const units = readUnits(text);
   if ('problem' in units) return refuse(units.problem);
   const head = at(rows, 0);
   if (head.cells.length > MOST_COLUMNS)
-    return refuse(problem(head.row, String(MOST_COLUMNS + 1), at(head.cells, MOST_COLUMNS), `${MOST_COLUMNS} columns at most`));
+    return refuse(
+      problem(
+        head.row,
+        String(MOST_COLUMNS + 1),
+        at(head.cells, MOST_COLUMNS),
+        `${MOST_COLUMNS} columns at most`,
+      ),
+    );
   const names = head.cells.map((cell) => cell.trim().toLowerCase());
-  const isLong = names.includes('line') && names.some((name) => name === 'x' || name === 'half_breadth' || name === 'height');
+  const isLong =
+    names.includes('line') &&
+    names.some((name) => name === 'x' || name === 'half_breadth' || name === 'height');
   const result = isLong ? readLongForm(rows, units.notation) : readTableForm(rows, units.notation);
   if ('problems' in result) return { ok: false, problems: result.problems };
   const faults = sizeProblems(result.lines, head.row);
@@ -48,7 +74,9 @@ function sourceRows(text: string): SourceRow[] {
   const { data } = Papa.parse(clean, { skipEmptyLines: false, delimitersToGuess: [',', ';', '\t'] });
   return data
     .map((cells, i): SourceRow => ({ row: i + 1, cells }))
-    .filter(({ cells }) => cells.some((cell) => cell.trim() !== '') && !(cells[0] ?? '').trim().startsWith('#'));
+    .filter(
+      ({ cells }) => cells.some((cell) => cell.trim() !== '') && !(cells[0] ?? '').trim().startsWith('#'),
+    );
 }
 
 function readUnits(text: string): { notation: Notation; assumed: string[] } | { problem: FileProblem } {
@@ -69,17 +97,33 @@ function readLongForm(rows: readonly SourceRow[], notation: Notation): LinesOrPr
   const index = (name: string) => names.indexOf(name);
   const missing = LONG_COLUMNS.filter((name) => name !== 'station' && index(name) < 0);
   if (missing.length > 0)
-    return { problems: missing.map((name) => problem(head.row, name, '', `a column named ${name}, as in ${LONG_COLUMNS.join(',')}`)) };
+    return {
+      problems: missing.map((name) =>
+        problem(head.row, name, '', `a column named ${name}, as in ${LONG_COLUMNS.join(',')}`),
+      ),
+    };
   const problems: FileProblem[] = [];
   const lines = new Map<string, OffsetPoint[]>();
   for (const { row, cells } of rows.slice(1)) {
     const cell = (name: string) => (index(name) < 0 ? '' : (cells[index(name)] ?? '').trim());
     if (cells.length > names.length && cells.slice(names.length).some((c) => c.trim() !== ''))
-      problems.push(problem(row, String(names.length + 1), (cells[names.length] ?? '').trim(), `${names.length} columns, as in the first row`));
+      problems.push(
+        problem(
+          row,
+          String(names.length + 1),
+          (cells[names.length] ?? '').trim(),
+          `${names.length} columns, as in the first row`,
+        ),
+      );
     const name = cell('line');
     if (name === '') problems.push(problem(row, 'line', '', 'the name of a line, such as chine'));
     const read = (column: string) => readCell(cell(column), { row, column, notation, problems });
-    const point = { station: cell('station').slice(0, 40), x: read('x'), halfBreadth: read('half_breadth'), height: read('height') };
+    const point = {
+      station: cell('station').slice(0, 40),
+      x: read('x'),
+      halfBreadth: read('half_breadth'),
+      height: read('height'),
+    };
     const list = lines.get(name);
     if (list) list.push(point);
     else lines.set(name, [point]);
@@ -91,14 +135,23 @@ function readLongForm(rows: readonly SourceRow[], notation: Notation): LinesOrPr
 function sizeProblems(lines: readonly Longitudinal[], row: number): FileProblem[] {
   const problems: FileProblem[] = [];
   if (lines.length === 0) problems.push(problem(row + 1, '1', '', 'at least one point under the heading'));
-  if (lines.length > MOST_LINES) problems.push(problem(row, 'line', `${lines.length} lines`, `${MOST_LINES} lines at most`));
+  if (lines.length > MOST_LINES)
+    problems.push(problem(row, 'line', `${lines.length} lines`, `${MOST_LINES} lines at most`));
   const ids = new Set<string>();
   for (const line of lines) {
-    if (line.points.length > MOST_POINTS) problems.push(problem(row, line.name, `${line.points.length} points`, `${MOST_POINTS} points a line at most`));
+    if (line.points.length > MOST_POINTS)
+      problems.push(
+        problem(row, line.name, `${line.points.length} points`, `${MOST_POINTS} points a line at most`),
+      );
     if (ids.has(line.id)) problems.push(problem(row, 'line', line.name, 'each line named once'));
     ids.add(line.id);
-    const far = line.points.find((p) => [p.x, p.halfBreadth, p.height].some((value) => Math.abs(value) > 100_000));
-    if (far) problems.push(problem(row, line.name, `${far.x}, ${far.halfBreadth}, ${far.height} mm`, 'figures under 100 m'));
+    const far = line.points.find((p) =>
+      [p.x, p.halfBreadth, p.height].some((value) => Math.abs(value) > 100_000),
+    );
+    if (far)
+      problems.push(
+        problem(row, line.name, `${far.x}, ${far.halfBreadth}, ${far.height} mm`, 'figures under 100 m'),
+      );
   }
   return problems;
 }
@@ -106,7 +159,13 @@ function sizeProblems(lines: readonly Longitudinal[], row: number): FileProblem[
 /** The long form. */
 export function writeOffsets(lines: LinesPart, notation: Notation): string {
   const rows = lines.longitudinals.flatMap((line) =>
-    line.points.map((p) => [line.id, p.station, writeCell(p.x, notation), writeCell(p.halfBreadth, notation), writeCell(p.height, notation)]),
+    line.points.map((p) => [
+      line.id,
+      p.station,
+      writeCell(p.x, notation),
+      writeCell(p.halfBreadth, notation),
+      writeCell(p.height, notation),
+    ]),
   );
   return `${unitsLine(notation)}\n${Papa.unparse([[...LONG_COLUMNS], ...rows], { newline: '\n' })}\n`;
 }

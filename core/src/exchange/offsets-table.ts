@@ -17,10 +17,25 @@ import Papa from 'papaparse';
 import { at } from '../geometry';
 import type { LinesPart, Longitudinal, OffsetPoint } from '../lines';
 import type { Notation } from '../measure';
-import { longitudinal, problem, readCell, unitsLine, writeCell, type FileProblem, type SourceRow } from './csv-cells';
+import {
+  longitudinal,
+  problem,
+  readCell,
+  unitsLine,
+  writeCell,
+  type FileProblem,
+  type SourceRow,
+} from './csv-cells';
 
 type Block = Map<string, SourceRow>;
-type Sorted = { labels: string[]; x: Block; heights: Block; breadths: Block; problems: FileProblem[]; lastRow: number };
+type Sorted = {
+  labels: string[];
+  x: Block;
+  heights: Block;
+  breadths: Block;
+  problems: FileProblem[];
+  lastRow: number;
+};
 
 export function readTableForm(
   rows: readonly SourceRow[],
@@ -29,29 +44,50 @@ export function readTableForm(
   const sorted = sortRows(rows);
   const { problems, heights, breadths, x } = sorted;
   if (problems.length > 0) return { problems };
-  if (!x.has('') && x.size === 0) problems.push(problem(sorted.lastRow, '1', '', 'a row that starts with x and gives the stations’ positions'));
+  if (!x.has('') && x.size === 0)
+    problems.push(
+      problem(sorted.lastRow, '1', '', 'a row that starts with x and gives the stations’ positions'),
+    );
   if (heights.size === 0) problems.push(problem(sorted.lastRow, '1', '', 'a block headed heights'));
   if (breadths.size === 0) problems.push(problem(sorted.lastRow, '1', '', 'a block headed half-breadths'));
-  for (const [name, row] of heights) if (!breadths.has(name)) problems.push(problem(row.row, '1', name, 'the same line in both blocks'));
-  for (const [name, row] of breadths) if (!heights.has(name)) problems.push(problem(row.row, '1', name, 'the same line in both blocks'));
+  for (const [name, row] of heights)
+    if (!breadths.has(name)) problems.push(problem(row.row, '1', name, 'the same line in both blocks'));
+  for (const [name, row] of breadths)
+    if (!heights.has(name)) problems.push(problem(row.row, '1', name, 'the same line in both blocks'));
   if (problems.length > 0) return { problems };
   const lines = [...heights.keys()].map((name) => longitudinal(name, readLine(name, sorted, notation)));
   return problems.length > 0 ? { problems } : { lines };
 }
 
 function sortRows(rows: readonly SourceRow[]): Sorted {
-  const sorted: Sorted = { labels: [], x: new Map(), heights: new Map(), breadths: new Map(), problems: [], lastRow: at(rows, -1).row };
+  const sorted: Sorted = {
+    labels: [],
+    x: new Map(),
+    heights: new Map(),
+    breadths: new Map(),
+    problems: [],
+    lastRow: at(rows, -1).row,
+  };
   let block: Block | undefined;
   for (const source of rows) {
     const name = (source.cells[0] ?? '').trim();
     const key = name.toLowerCase().replace(/[\s_-]+/g, '-');
     const isBlockHead = source.cells.slice(1).every((cell) => cell.trim() === '');
     if (/^stations?$/.test(key)) sorted.labels = source.cells.slice(1).map((cell) => cell.trim());
-    else if (key === 'x' || key.startsWith('x-')) put(sorted.x, name.slice(1).trim().toLowerCase(), source, sorted);
+    else if (key === 'x' || key.startsWith('x-'))
+      put(sorted.x, name.slice(1).trim().toLowerCase(), source, sorted);
     else if (isBlockHead && /^heights?$/.test(key)) block = sorted.heights;
     else if (isBlockHead && /^(half-)?breadths?$/.test(key)) block = sorted.breadths;
     else if (block && name !== '') put(block, name, source, sorted);
-    else sorted.problems.push(problem(source.row, '1', name, 'line,station,x,half_breadth,height (long form), or station, x, heights or half-breadths (table form)'));
+    else
+      sorted.problems.push(
+        problem(
+          source.row,
+          '1',
+          name,
+          'line,station,x,half_breadth,height (long form), or station, x, heights or half-breadths (table form)',
+        ),
+      );
   }
   return sorted;
 }
@@ -73,12 +109,22 @@ function readLine(name: string, sorted: Sorted, notation: Notation): OffsetPoint
   const count = Math.max(heights.cells.length, breadths.cells.length, xs.cells.length);
   const points: OffsetPoint[] = [];
   for (let k = 1; k < count; k++) {
-    const [x, height, halfBreadth] = [xs, heights, breadths].map((row) => (row.cells[k] ?? '').trim()) as [string, string, string]; // three in, three out
+    const [x, height, halfBreadth] = [xs, heights, breadths].map((row) => (row.cells[k] ?? '').trim()) as [
+      string,
+      string,
+      string,
+    ]; // three in, three out
     if (height === '' && halfBreadth === '') continue;
     const label = sorted.labels[k - 1] ?? String(k);
     const column = label === '' ? String(k + 1) : label;
-    const read = (text: string, row: SourceRow) => readCell(text, { row: row.row, column, notation, problems: sorted.problems });
-    points.push({ station: label.slice(0, 40), x: read(x, xs), halfBreadth: read(halfBreadth, breadths), height: read(height, heights) });
+    const read = (text: string, row: SourceRow) =>
+      readCell(text, { row: row.row, column, notation, problems: sorted.problems });
+    points.push({
+      station: label.slice(0, 40),
+      x: read(x, xs),
+      halfBreadth: read(halfBreadth, breadths),
+      height: read(height, heights),
+    });
   }
   return points;
 }
@@ -105,7 +151,11 @@ export function writeOffsetsTable(lines: LinesPart, notation: Notation): string 
 
 /** True when every point has a label of its own on its line: otherwise the table form would lose points. */
 export const fitsTableForm = (lines: LinesPart): boolean =>
-  lines.longitudinals.every((line) => new Set(line.points.map((p) => p.station)).size === line.points.length && line.points.every((p) => p.station !== ''));
+  lines.longitudinals.every(
+    (line) =>
+      new Set(line.points.map((p) => p.station)).size === line.points.length &&
+      line.points.every((p) => p.station !== ''),
+  );
 
 function mergedLabels(lines: readonly Longitudinal[]): string[] {
   const place = new Map<string, number>();

@@ -13,11 +13,13 @@ export function writeSvg(drawing: Drawing): string {
   const x = (value: number) => figure(value - box.minX + BORDER_MM);
   const y = (value: number) => figure(box.maxY - value + BORDER_MM); // SVG runs downwards
   const paths = drawing.paths.map(({ layer, points, isClosed }) => {
-    const d = points.map(([px, py], i) => `${i === 0 ? 'M' : 'L'}${x(px)} ${y(py)}`).join('') + (isClosed ? 'Z' : '');
+    const d =
+      points.map(([px, py], i) => `${i === 0 ? 'M' : 'L'}${x(px)} ${y(py)}`).join('') + (isClosed ? 'Z' : '');
     return `<path class="${layer}" d="${d}"/>`;
   });
   const texts = drawing.texts.map(
-    ({ at, heightMm, text }) => `<text x="${x(at[0])}" y="${y(at[1])}" font-size="${heightMm}">${escapeXml(text)}</text>`,
+    ({ at, heightMm, text }) =>
+      `<text x="${x(at[0])}" y="${y(at[1])}" font-size="${heightMm}">${escapeXml(text)}</text>`,
   );
   const low = height - BORDER_MM - CHECK_MM;
   return [

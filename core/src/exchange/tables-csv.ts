@@ -9,13 +9,22 @@ const csv = (head: readonly string[], rows: readonly (readonly (string | number)
 const tenth = (value: number): number => Number(value.toFixed(1));
 
 export const markingCsv = (panel: Panel, step: number): string =>
-  csv(['along', 'lower_edge', 'upper_edge'], markingTable(panel, step).map((row) => [row.u, row.lower, row.upper].map(tenth)));
+  csv(
+    ['along', 'lower_edge', 'upper_edge'],
+    markingTable(panel, step).map((row) => [row.u, row.lower, row.upper].map(tenth)),
+  );
 
 export const frameCsv = (frame: Frame): string =>
   csv(
     ['edge', 'half_breadth', 'height', 'bevel_deg', 'other_face_offset'],
     frame.edges.flatMap((edge) =>
-      edge.points.map((p) => [edge.panelName, tenth(p.y), tenth(p.z), Number(p.bevelDeg.toFixed(2)), tenth(p.otherFaceOffset)]),
+      edge.points.map((p) => [
+        edge.panelName,
+        tenth(p.y),
+        tenth(p.z),
+        Number(p.bevelDeg.toFixed(2)),
+        tenth(p.otherFaceOffset),
+      ]),
     ),
   );
 
@@ -23,7 +32,12 @@ export const takeoffCsv = (takeoff: Takeoff): string =>
   csv(
     ['group', 'item', 'counted_from', 'resin_g', 'filler_g', 'cloth_m2', 'tape_m'],
     takeoff.lines.map((line) => [
-      line.group, line.item, line.from, Math.round(line.resin), Math.round(line.filler),
-      Number(line.clothM2.toFixed(3)), Number(line.tapeM.toFixed(2)),
+      line.group,
+      line.item,
+      line.from,
+      Math.round(line.resin),
+      Math.round(line.filler),
+      Number(line.clothM2.toFixed(3)),
+      Number(line.tapeM.toFixed(2)),
     ]),
   );

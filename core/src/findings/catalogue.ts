@@ -15,35 +15,51 @@ const fixed = (data: Data, key: string, digits: number): string => num(data, key
 
 export const CATALOGUE = {
   'lines-too-few': entry(
-    (d) => `${d['count']} line in the table; a hull needs two at least, such as a chine and a sheer. Add one, or import a table.`,
+    (d) =>
+      `${d['count']} line in the table; a hull needs two at least, such as a chine and a sheer. Add one, or import a table.`,
     { count: 1 },
   ),
   'line-too-short': entry(
-    (d) => `${d['line']} has ${d['count']} usable points; a batten needs two. Add points, or take the line out.`,
+    (d) =>
+      `${d['line']} has ${d['count']} usable points; a batten needs two. Add points, or take the line out.`,
     { line: 'Sheer', count: 1 },
   ),
   'line-turns-back': entry(
-    (d, length) => `${d['line']}: ${d['station']} lies ${length(num(d, 'backMm'))} forward of the point before it. Points run from bow to stern: check x.`,
+    (d, length) =>
+      `${d['line']}: ${d['station']} lies ${length(num(d, 'backMm'))} forward of the point before it. Points run from bow to stern: check x.`,
     { line: 'Chine', station: 'station 4', backMm: 120 },
   ),
   'point-repeated': entry(
-    (d) => `${d['line']}: ${d['station']} is on top of the point before it and was passed over. Take it out, or correct it.`,
+    (d) =>
+      `${d['line']}: ${d['station']} is on top of the point before it and was passed over. Take it out, or correct it.`,
     { line: 'Chine', station: 'station 4' },
   ),
   'half-breadth-negative': entry(
-    (d, length) => `${d['line']}, ${d['station']}: half-breadth ${length(num(d, 'valueMm'))} lies across the centreline. Half-breadths are measured outward: check the sign.`,
+    (d, length) =>
+      `${d['line']}, ${d['station']}: half-breadth ${length(num(d, 'valueMm'))} lies across the centreline. Half-breadths are measured outward: check the sign.`,
     { line: 'Keel', station: 'station 2', valueMm: -12 },
   ),
   'lines-cross': entry(
-    (d, length) => `${d['upper']} lies ${length(num(d, 'belowMm'))} below ${d['lower']} at ${length(num(d, 'xMm'))} with no more breadth. Check both lines there.`,
+    (d, length) =>
+      `${d['upper']} lies ${length(num(d, 'belowMm'))} below ${d['lower']} at ${length(num(d, 'xMm'))} with no more breadth. Check both lines there.`,
     { upper: 'Sheer', lower: 'Chine', belowMm: 35, xMm: 1800 },
   ),
-  'slip': entry(
-    (d, length) => `${d['line']}, ${d['station']}: ${d['quantity']} ${length(num(d, 'valueMm'))} is ${length(Math.abs(num(d, 'offMm')))} off the fair line. ${d['slip']} would be fair: ${length(num(d, 'suggestedMm'))}.`,
-    { line: 'Chine', station: 'station 3', quantity: 'half-breadth', valueMm: 525, offMm: 25.4, slip: 'One inch more', suggestedMm: 550.4 },
+  slip: entry(
+    (d, length) =>
+      `${d['line']}, ${d['station']}: ${d['quantity']} ${length(num(d, 'valueMm'))} is ${length(Math.abs(num(d, 'offMm')))} off the fair line. ${d['slip']} would be fair: ${length(num(d, 'suggestedMm'))}.`,
+    {
+      line: 'Chine',
+      station: 'station 3',
+      quantity: 'half-breadth',
+      valueMm: 525,
+      offMm: 25.4,
+      slip: 'One inch more',
+      suggestedMm: 550.4,
+    },
   ),
   'line-unfair': entry(
-    (d, length) => `${d['line']}: ${d['station']} lies ${length(num(d, 'offMm'))} from the batten through the others. Check it against the plan, or sight along the line.`,
+    (d, length) =>
+      `${d['line']}: ${d['station']} lies ${length(num(d, 'offMm'))} from the batten through the others. Check it against the plan, or sight along the line.`,
     { line: 'Chine', station: 'station 3', offMm: 9 },
   ),
   'panel-not-made': entry(
@@ -51,55 +67,73 @@ export const CATALOGUE = {
     { panel: 'Bottom', reason: 'its lines share no length' },
   ),
   'panel-twist-high': entry(
-    (d, length) => `${d['panel']} twists ${fixed(d, 'twistDeg', 1)}° at ${length(num(d, 'xMm'))}; a developable panel stays under ${fixed(d, 'limitDeg', 0)}°. The end on the ${String(d['line']).toLowerCase()} turns more: change that line there, or split the panel.`,
+    (d, length) =>
+      `${d['panel']} twists ${fixed(d, 'twistDeg', 1)}° at ${length(num(d, 'xMm'))}; a developable panel stays under ${fixed(d, 'limitDeg', 0)}°. The end on the ${String(d['line']).toLowerCase()} turns more: change that line there, or split the panel.`,
     { panel: 'Bottom', twistDeg: 4.2, limitDeg: 1, xMm: 640, line: 'Keel' },
   ),
   'panel-strain': entry(
-    (d, length) => `${d['panel']} would have to stretch ${(num(d, 'strain') * 100).toFixed(2)} % near ${length(num(d, 'xMm'))}; ${num(d, 'strain') > 0.003 ? 'plywood will not: change a line, move the chine, or split the panel' : 'clamps and patience take up to 0.30 %'} (rule of thumb).`,
+    (d, length) =>
+      `${d['panel']} would have to stretch ${(num(d, 'strain') * 100).toFixed(2)} % near ${length(num(d, 'xMm'))}; ${num(d, 'strain') > 0.003 ? 'plywood will not: change a line, move the chine, or split the panel' : 'clamps and patience take up to 0.30 %'} (rule of thumb).`,
     { panel: 'Bottom', strain: 0.0041, xMm: 640 },
   ),
   'panel-bend-tight': entry(
-    (d, length) => `${d['panel']} bends to a radius of ${length(num(d, 'radiusMm'))} at ${length(num(d, 'xMm'))}; ${d['thicknessMm']} mm sheet takes ${length(num(d, 'leastMm'))} dry. Two thinner layers, hot wet cloths or kerfs, or ease the curve.`,
+    (d, length) =>
+      `${d['panel']} bends to a radius of ${length(num(d, 'radiusMm'))} at ${length(num(d, 'xMm'))}; ${d['thicknessMm']} mm sheet takes ${length(num(d, 'leastMm'))} dry. Two thinner layers, hot wet cloths or kerfs, or ease the curve.`,
     { panel: 'Bottom', radiusMm: 480, leastMm: 600, thicknessMm: 6, xMm: 300 },
   ),
   'transom-not-flat': entry(
-    (d, length) => `${d['transom']}: the ends of the lines lie up to ${length(num(d, 'offMm'))} off one plane. A flat transom needs them in line when seen from the side.`,
+    (d, length) =>
+      `${d['transom']}: the ends of the lines lie up to ${length(num(d, 'offMm'))} off one plane. A flat transom needs them in line when seen from the side.`,
     { transom: 'Transom', offMm: 6 },
   ),
   'frame-outside': entry(
-    (d, length) => `No section at ${length(num(d, 'xMm'))}: the hull runs from ${length(num(d, 'fromMm'))} to ${length(num(d, 'toMm'))}.`,
+    (d, length) =>
+      `No section at ${length(num(d, 'xMm'))}: the hull runs from ${length(num(d, 'fromMm'))} to ${length(num(d, 'toMm'))}.`,
     { xMm: 5000, fromMm: 100, toMm: 4300 },
   ),
   'frame-bow': entry(
-    (d, length) => `${d['frame']}: the edge on ${d['panel']} is bowed ${length(num(d, 'bowMm'))}. Cut it to the curve; straight across would leave a gap.`,
+    (d, length) =>
+      `${d['frame']}: the edge on ${d['panel']} is bowed ${length(num(d, 'bowMm'))}. Cut it to the curve; straight across would leave a gap.`,
     { frame: 'Frame at 1200', panel: 'Bottom', bowMm: 4.2 },
   ),
   'joint-near-frame': entry(
-    (d, length) => `${d['panel']}: the scarf at ${length(num(d, 'uMm'))} is ${length(num(d, 'clearMm'))} from ${d['frame']}; ${length(num(d, 'wantMm'))} is wanted. No better place uses as few sheets.`,
+    (d, length) =>
+      `${d['panel']}: the scarf at ${length(num(d, 'uMm'))} is ${length(num(d, 'clearMm'))} from ${d['frame']}; ${length(num(d, 'wantMm'))} is wanted. No better place uses as few sheets.`,
     { panel: 'Side', uMm: 2100, clearMm: 40, wantMm: 75, frame: 'station 4' },
   ),
   'joint-not-staggered': entry(
-    (d, length) => `${d['panel']}: the scarf is ${length(num(d, 'staggerMm'))} from that of ${d['other']}; ${length(num(d, 'wantMm'))} is wanted. No better place uses as few sheets.`,
+    (d, length) =>
+      `${d['panel']}: the scarf is ${length(num(d, 'staggerMm'))} from that of ${d['other']}; ${length(num(d, 'wantMm'))} is wanted. No better place uses as few sheets.`,
     { panel: 'Side', other: 'Bottom', staggerMm: 120, wantMm: 300 },
   ),
   'joint-in-bend': entry(
-    (d, length) => `${d['panel']}: the scarf at ${length(num(d, 'uMm'))} lies where the panel bends hardest. No better place uses as few sheets.`,
+    (d, length) =>
+      `${d['panel']}: the scarf at ${length(num(d, 'uMm'))} lies where the panel bends hardest. No better place uses as few sheets.`,
     { panel: 'Side', uMm: 2100 },
   ),
   'panel-too-deep': entry(
-    (d, length) => `${d['panel']} is ${length(num(d, 'depthMm'))} deep; the sheet is ${length(num(d, 'sheetMm'))} wide. It needs a joint along its length, which is not worked out here: choose a wider sheet or split the panel.`,
+    (d, length) =>
+      `${d['panel']} is ${length(num(d, 'depthMm'))} deep; the sheet is ${length(num(d, 'sheetMm'))} wide. It needs a joint along its length, which is not worked out here: choose a wider sheet or split the panel.`,
     { panel: 'Side', depthMm: 1400, sheetMm: 1220 },
   ),
+  'sheet-too-short': entry(
+    (d, length) =>
+      `${d['panel']} cannot be joined from sheets of ${length(num(d, 'sheetMm'))}: a scarf alone takes ${length(num(d, 'scarfMm'))}. Choose a longer sheet.`,
+    { panel: 'Side', sheetMm: 120, scarfMm: 48 },
+  ),
   'part-unplaced': entry(
-    (d) => `${d['part']} fits on no sheet of ${d['thicknessMm']} mm in stock. Add a larger sheet, or join the part from pieces.`,
+    (d) =>
+      `${d['part']} fits on no sheet of ${d['thicknessMm']} mm in stock. Add a larger sheet, or join the part from pieces.`,
     { part: 'Transom', thicknessMm: 9 },
   ),
   'sheet-missing': entry(
-    (d) => `No sheet of ${d['thicknessMm']} mm in stock, and ${d['count']} parts need it. Add one to the sheets.`,
+    (d) =>
+      `No sheet of ${d['thicknessMm']} mm in stock, and ${d['count']} parts need it. Add one to the sheets.`,
     { thicknessMm: 9, count: 5 },
   ),
   'epoxy-safety': entry(
-    () => 'Epoxy sensitises skin and lungs: gloves, moving air, a dust respirator when sanding. A big pot can smoke and burn: mix small.',
+    () =>
+      'Epoxy sensitises skin and lungs: gloves, moving air, a dust respirator when sanding. A big pot can smoke and burn: mix small.',
     {},
   ),
 } as const satisfies Record<string, Entry>;

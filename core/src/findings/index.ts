@@ -1,4 +1,14 @@
 export { STAGES, worstFirst } from './finding';
-export type { Assumption, Edit, Finding, Place, Remedy, Scalar, Severity, Stage, StageResult } from './finding';
+export type {
+  Assumption,
+  Edit,
+  Finding,
+  Place,
+  Remedy,
+  Scalar,
+  Severity,
+  Stage,
+  StageResult,
+} from './finding';
 export { CATALOGUE, placeText, sentence } from './catalogue';
 export type { FindingCode } from './catalogue';

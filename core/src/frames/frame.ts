@@ -49,7 +49,11 @@ export type Frame = {
 export type FrameOptions = { readonly skin: number; readonly width: number; readonly face: 'fore' | 'aft' };
 
 /** The frame at x, or undefined where no panel is cut there. */
-export function frameAt(panels: readonly Panel[], x: number, options: FrameOptions): Omit<Frame, 'id' | 'name'> | undefined {
+export function frameAt(
+  panels: readonly Panel[],
+  x: number,
+  options: FrameOptions,
+): Omit<Frame, 'id' | 'name'> | undefined {
   const cuts = panels
     .map((panel) => ({ panel, points: halfSection(panel, x, options.skin) }))
     .filter(({ points }) => points.length > 1);
@@ -137,11 +141,18 @@ function crossingOf(a: SectionPoint, b: SectionPoint, c: SectionPoint, d: Sectio
 
 function edgePoint(point: SectionPoint, toOtherFace: 1 | -1, width: number): FrameEdgePoint {
   const bevel = Math.asin(Math.max(-1, Math.min(1, point.normal[0] * toOtherFace)));
-  return { y: point.space[1], z: point.space[2], bevelDeg: toDeg(bevel), otherFaceOffset: width * Math.tan(bevel) };
+  return {
+    y: point.space[1],
+    z: point.space[2],
+    bevelDeg: toDeg(bevel),
+    otherFaceOffset: width * Math.tan(bevel),
+  };
 }
 
 const withoutRepeats = (points: readonly Vec2[]): Vec2[] =>
-  points.filter((p, i) => i === 0 || Math.hypot(p[0] - at(points, i - 1)[0], p[1] - at(points, i - 1)[1]) > 1e-6);
+  points.filter(
+    (p, i) => i === 0 || Math.hypot(p[0] - at(points, i - 1)[0], p[1] - at(points, i - 1)[1]) > 1e-6,
+  );
 
 /** A bow worth saying: under this, a plane leaves as much. */
 const BOW_WORTH_SAYING_MM = 1;
@@ -190,7 +201,10 @@ export function cutOutline(frame: Frame, edgeSchool: 'filleted' | 'framed', gap:
     half.push(...insetEdge(edge, inset));
   }
   const tidy = withoutRepeats(half).map(([y, z]): Vec2 => [Math.max(0, y), z]);
-  const mirror = [...tidy].reverse().filter(([y]) => y > 1e-9).map(([y, z]): Vec2 => [-y, z]);
+  const mirror = [...tidy]
+    .reverse()
+    .filter(([y]) => y > 1e-9)
+    .map(([y, z]): Vec2 => [-y, z]);
   return [...tidy, ...mirror];
 }
 

@@ -29,8 +29,12 @@ export function solidSum(a: Outline, b: Outline): Outline[] {
     if (list) list.push(to);
     else steps.set(from, [to]);
   };
-  carry(as, bs, true, (i, j, isForward) => (isForward ? add(node(i, j), node(i + 1, j)) : add(node(i + 1, j), node(i, j))));
-  carry(bs, as, false, (j, i, isForward) => (isForward ? add(node(i, j), node(i, j + 1)) : add(node(i, j + 1), node(i, j))));
+  carry(as, bs, true, (i, j, isForward) =>
+    isForward ? add(node(i, j), node(i + 1, j)) : add(node(i + 1, j), node(i, j)),
+  );
+  carry(bs, as, false, (j, i, isForward) =>
+    isForward ? add(node(i, j), node(i, j + 1)) : add(node(i, j + 1), node(i, j)),
+  );
   const pointOf = (key: number): GridPoint => {
     const [p, q] = [as[Math.floor(key / bs.length)]!.at, bs[key % bs.length]!.at]; // made by node(): in bounds
     return { x: p.x + q.x, y: p.y + q.y };
@@ -39,17 +43,26 @@ export function solidSum(a: Outline, b: Outline): Outline[] {
   // ones mislead the boolean
   const cycles = closedPaths(steps).map((keys): Path64 => Clipper.trimCollinear(keys.map(pointOf)));
   const solid = cycles.filter((path) => path.length > 2); // one that was all spike has nothing left
-  return Clipper.union(solid, FillRule.Positive).map((path) => path.map(({ x, y }): Vec2 => [x / GRID, y / GRID]));
+  return Clipper.union(solid, FillRule.Positive).map((path) =>
+    path.map(({ x, y }): Vec2 => [x / GRID, y / GRID]),
+  );
 }
 
 /** The outline on the grid, counter-clockwise, without points that repeat or lie on a straight run. */
 function cornersOf(outline: Outline): Corner[] {
-  const rounded = counterClockwise(outline).map(([x, y]): GridPoint => ({ x: Math.round(x * GRID), y: Math.round(y * GRID) }));
+  const rounded = counterClockwise(outline).map(([x, y]): GridPoint => ({
+    x: Math.round(x * GRID),
+    y: Math.round(y * GRID),
+  }));
   const points = Clipper.trimCollinear(rounded.map(({ x, y }) => ({ x, y })));
   return points.map((p, i) => {
     const before = points[(i + points.length - 1) % points.length]!; // in bounds by the modulus
     const after = points[(i + 1) % points.length]!;
-    return { at: p, into: { x: p.x - before.x, y: p.y - before.y }, out: { x: after.x - p.x, y: after.y - p.y } };
+    return {
+      at: p,
+      into: { x: p.x - before.x, y: p.y - before.y },
+      out: { x: after.x - p.x, y: after.y - p.y },
+    };
   });
 }
 

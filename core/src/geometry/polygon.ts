@@ -10,7 +10,12 @@ import { distanceToSegment } from './polyline';
 import { at, type Vec2 } from './vec';
 
 export type Outline = readonly Vec2[];
-export type Box = { readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number };
+export type Box = {
+  readonly minX: number;
+  readonly minY: number;
+  readonly maxX: number;
+  readonly maxY: number;
+};
 
 /** Grid steps to the millimetre. */
 export const GRID = 10_000;
@@ -53,8 +58,10 @@ export function contains(outline: Outline, p: Vec2): boolean {
 }
 
 const within = (a: Vec2, b: Vec2, p: Vec2): boolean =>
-  Math.min(a[0], b[0]) <= p[0] && p[0] <= Math.max(a[0], b[0]) &&
-  Math.min(a[1], b[1]) <= p[1] && p[1] <= Math.max(a[1], b[1]);
+  Math.min(a[0], b[0]) <= p[0] &&
+  p[0] <= Math.max(a[0], b[0]) &&
+  Math.min(a[1], b[1]) <= p[1] &&
+  p[1] <= Math.max(a[1], b[1]);
 
 /** True when two open segments cross in one inner point of both. */
 export function segmentsCross(a: Vec2, b: Vec2, c: Vec2, d: Vec2): boolean {
@@ -72,7 +79,8 @@ export function crossesItself(outline: Outline): boolean {
   for (let i = 0; i < n; i++) {
     for (let j = i + 2; j < n; j++) {
       if (i === 0 && j === n - 1) continue; // neighbours round the corner
-      if (segmentsCross(at(outline, i), at(outline, (i + 1) % n), at(outline, j), at(outline, (j + 1) % n))) return true;
+      if (segmentsCross(at(outline, i), at(outline, (i + 1) % n), at(outline, j), at(outline, (j + 1) % n)))
+        return true;
     }
   }
   return false;
@@ -103,7 +111,15 @@ function exactTurn(angleRad: number): [number, number] {
   const quarters = angleRad / (Math.PI / 2);
   const nearest = Math.round(quarters);
   if (Math.abs(quarters - nearest) > 1e-12) return [Math.cos(angleRad), Math.sin(angleRad)];
-  return at([[1, 0], [0, 1], [-1, 0], [0, -1]] as [number, number][], ((nearest % 4) + 4) % 4);
+  return at(
+    [
+      [1, 0],
+      [0, 1],
+      [-1, 0],
+      [0, -1],
+    ] as [number, number][],
+    ((nearest % 4) + 4) % 4,
+  );
 }
 
 export const moved = (outline: Outline, dx: number, dy: number): Outline =>

@@ -6,7 +6,12 @@ const MAX_STEPS = 60;
  * The root between `a` and `b`, where f changes sign, by the Illinois variant of regula falsi with bisection as the
  * guard (Dowell and Jarratt 1971). Returns undefined when f has one sign at both ends.
  */
-export function bracketedRoot(f: (x: number) => number, a: number, b: number, tolerance: number): number | undefined {
+export function bracketedRoot(
+  f: (x: number) => number,
+  a: number,
+  b: number,
+  tolerance: number,
+): number | undefined {
   let fa = f(a);
   let fb = f(b);
   if (fa === 0) return a;

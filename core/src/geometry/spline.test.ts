@@ -5,22 +5,45 @@ import { distance3, type Vec3 } from './vec';
 
 describe('fitSpline', () => {
   it('passes through its points', () => {
-    const points: Vec3[] = [[0, 0, 0], [100, 30, 5], [180, 70, 20], [300, 90, 60], [390, 95, 120]];
+    const points: Vec3[] = [
+      [0, 0, 0],
+      [100, 30, 5],
+      [180, 70, 20],
+      [300, 90, 60],
+      [390, 95, 120],
+    ];
     const spline = fitSpline(points);
-    points.forEach((p, i) => expect(distance3(evaluate(spline, spline.knots[i] as number).position, p)).toBeLessThan(1e-9));
+    points.forEach((p, i) =>
+      expect(distance3(evaluate(spline, spline.knots[i] as number).position, p)).toBeLessThan(1e-9),
+    );
   });
 
   it('bends through points on a line as a straight line, and through three as a parabola', () => {
-    const line = fitSpline([[0, 0, 0], [10, 20, 0], [40, 80, 0], [50, 100, 0]]);
+    const line = fitSpline([
+      [0, 0, 0],
+      [10, 20, 0],
+      [40, 80, 0],
+      [50, 100, 0],
+    ]);
     const middle = evaluate(line, uEnd(line) / 2).position;
     expect(middle[1] - 2 * middle[0]).toBeCloseTo(0, 9);
     // Points of y = x²/100 at even chords would need uneven x; the parabola in u has constant second derivative.
-    const three = fitSpline([[0, 0, 0], [50, 10, 0], [100, 0, 0]]);
+    const three = fitSpline([
+      [0, 0, 0],
+      [50, 10, 0],
+      [100, 0, 0],
+    ]);
     expect(evaluate(three, 3).second).toEqual(evaluate(three, 90).second);
   });
 
   it('has continuous slope and curvature at the inner points', () => {
-    const spline = fitSpline([[0, 0, 0], [100, 30, 5], [180, 70, 20], [300, 90, 60], [390, 95, 120]]);
+    const spline = fitSpline([
+      [0, 0, 0],
+      [100, 30, 5],
+      [180, 70, 20],
+      [300, 90, 60],
+      [390, 95, 120],
+    ]);
     for (const knot of spline.knots.slice(1, -1)) {
       const [before, after] = [evaluate(spline, knot - 1e-7), evaluate(spline, knot)];
       expect(distance3(before.first, after.first)).toBeLessThan(1e-6);
@@ -29,7 +52,14 @@ describe('fitSpline', () => {
   });
 
   it('is not-a-knot: one cubic over the first two and over the last two pieces', () => {
-    const spline = fitSpline([[0, 0, 0], [100, 30, 5], [180, 70, 20], [300, 90, 60], [390, 95, 120], [500, 90, 150]]);
+    const spline = fitSpline([
+      [0, 0, 0],
+      [100, 30, 5],
+      [180, 70, 20],
+      [300, 90, 60],
+      [390, 95, 120],
+      [500, 90, 150],
+    ]);
     const third = (u: number) => (evaluate(spline, u + 1).second[1] - evaluate(spline, u).second[1]) / 1;
     const k = spline.knots as number[];
     expect(third((k[1] as number) - 5)).toBeCloseTo(third((k[1] as number) + 5), 9);
@@ -65,6 +95,11 @@ describe('fitSpline', () => {
 
   it('throws on our own mistakes', () => {
     expect(() => fitSpline([[0, 0, 0]])).toThrow(/2 points/);
-    expect(() => fitSpline([[0, 0, 0], [0, 0, 0]])).toThrow(/coincide/);
+    expect(() =>
+      fitSpline([
+        [0, 0, 0],
+        [0, 0, 0],
+      ]),
+    ).toThrow(/coincide/);
   });
 });

@@ -28,7 +28,12 @@ export function fitSpline(points: readonly Vec3[]): Spline {
     if (chord < SAME_POINT_MM) throw new Error(`Points ${i - 1} and ${i} of a spline coincide`);
     knots.push(at(knots, -1) + chord);
   }
-  const axes = [0, 1, 2].map((axis) => secondDerivatives(knots, points.map((p) => p[axis] as number)));
+  const axes = [0, 1, 2].map((axis) =>
+    secondDerivatives(
+      knots,
+      points.map((p) => p[axis] as number),
+    ),
+  );
   const seconds = points.map((_, i): Vec3 => [at(at(axes, 0), i), at(at(axes, 1), i), at(at(axes, 2), i)]);
   return { knots, points, seconds };
 }
@@ -42,7 +47,10 @@ function secondDerivatives(knots: readonly number[], values: readonly number[]):
   if (n === 3) return Array.from({ length: 3 }, () => (2 * (slope(1) - slope(0))) / (h(0) + h(1)));
 
   // Tridiagonal in the interior; the end rows (equal third derivative across knots 1 and n-2) are eliminated.
-  const lower: number[] = [], diagonal: number[] = [], upper: number[] = [], right: number[] = [];
+  const lower: number[] = [],
+    diagonal: number[] = [],
+    upper: number[] = [],
+    right: number[] = [];
   for (let i = 1; i < n - 1; i++) {
     lower.push(h(i - 1));
     diagonal.push(2 * (h(i - 1) + h(i)));

@@ -7,7 +7,16 @@
  * frames, out of the hardest bend, staggered from the neighbouring panel's joints. What could not be met is a finding.
  * Pieces come first: each carries half the scarf past the joint's middle, and its taper is marked.
  */
-import { area, at, boundsOf, counterClockwise, crossings, intersectionOf, type Outline, type Vec2 } from '../geometry';
+import {
+  area,
+  at,
+  boundsOf,
+  counterClockwise,
+  crossings,
+  intersectionOf,
+  type Outline,
+  type Vec2,
+} from '../geometry';
 import type { Finding, StageResult } from '../findings';
 import type { Frame } from '../frames';
 import { stationMarks, type Panel } from '../panels';
@@ -17,7 +26,9 @@ export type Joint = {
   /** Middle of the scarf along the panel, mm. */
   readonly u: number;
   readonly scarf: number;
-  /** From the lower to the upper edge, mm. */
+  /** The panel's lower and upper edge there, and the depth between them, mm. */
+  readonly low: number;
+  readonly high: number;
   readonly depth: number;
 };
 
@@ -41,6 +52,8 @@ export type SheetSize = { readonly width: number; readonly height: number; reado
 type Wish = { readonly u: number; readonly label: string };
 type Scored = { readonly us: readonly number[]; readonly score: number };
 
+/** A sheet shorter than this many scarfs is mostly joint. */
+const MOST_SCARF_SHARE = 3;
 /** Places tried along the length to spare. */
 const PLACES = 25;
 
@@ -58,7 +71,12 @@ export function planJoints(
 function jointPanel(
   panel: Panel,
   before: readonly JointedPanel[],
-  { frames, thickness, sheet, part }: { frames: readonly Frame[]; thickness: number; sheet: SheetSize; part: JointsPart },
+  {
+    frames,
+    thickness,
+    sheet,
+    part,
+  }: { frames: readonly Frame[]; thickness: number; sheet: SheetSize; part: JointsPart },
   findings: Finding[],
 ): JointedPanel {
   const box = boundsOf(panel.outline);
@@ -68,9 +86,24 @@ function jointPanel(
   const depth = box.maxY - box.minY;
   if (depth > sheet.height - 2 * sheet.margin) {
     const data = { panel: panel.name, depthMm: depth, sheetMm: sheet.height };
-    findings.push({ severity: 'check', code: 'panel-too-deep', where: { stage: 'joints', panel: panel.id }, data });
+    findings.push({
+      severity: 'check',
+      code: 'panel-too-deep',
+      where: { stage: 'joints', panel: panel.id },
+      data,
+    });
   }
-  const count = Math.max(1, Math.ceil((length - scarf - 1e-6) / (usable - scarf)));
+  const isHopeless = usable < MOST_SCARF_SHARE * scarf;
+  if (isHopeless) {
+    const data = { panel: panel.name, sheetMm: sheet.width, scarfMm: scarf };
+    findings.push({
+      severity: 'stop',
+      code: 'sheet-too-short',
+      where: { stage: 'joints', panel: panel.id },
+      data,
+    });
+  }
+  const count = isHopeless ? 1 : Math.max(1, Math.ceil((length - scarf - 1e-6) / (usable - scarf)));
   const obstacles = frameCrossings(panel, frames);
   const neighbour = before[before.length - 1];
   const us = bestPlaces({ panel, count, length, usable, scarf, obstacles, neighbour, part });
@@ -79,14 +112,17 @@ function jointPanel(
     panel: panel.id,
     name: panel.name,
     spansCentreline: panel.spansCentreline,
-    joints: us.map((u) => ({ u, scarf, depth: depthAt(panel.outline, u) })),
+    joints: us.map((u) => ({ u, scarf, ...edgesAt(panel.outline, u) })),
     pieces: cutPieces(panel, us, scarf),
     length,
   };
 }
 
 const frameCrossings = (panel: Panel, frames: readonly Frame[]): Wish[] =>
-  stationMarks(panel, frames.map((frame) => ({ label: frame.name, x: frame.x }))).map(({ label, curve }) => ({
+  stationMarks(
+    panel,
+    frames.map((frame) => ({ label: frame.name, x: frame.x })),
+  ).map(({ label, curve }) => ({
     label,
     u: curve.reduce((sum, p) => sum + p[0], 0) / curve.length,
   }));
@@ -124,7 +160,9 @@ function scoreOf(u: number, { panel, obstacles, neighbour, part, scarf }: PlaceI
   const nearest = Math.min(Infinity, ...obstacles.map((o) => Math.abs(o.u - u))) - scarf / 2;
   const apart = Math.min(Infinity, ...(neighbour?.joints ?? []).map((joint) => Math.abs(joint.u - u)));
   const short = (have: number, want: number) => (want > 0 ? Math.max(0, 1 - have / want) : 0);
-  return 10 * short(nearest, part.clearOfFrames) + 10 * short(apart, part.stagger) + 4 * bendShare(panel, u) ** 2;
+  return (
+    10 * short(nearest, part.clearOfFrames) + 10 * short(apart, part.stagger) + 4 * bendShare(panel, u) ** 2
+  );
 }
 
 /** Curvature near u over the panel's greatest: 1 in the hardest bend. */
@@ -142,7 +180,14 @@ function bendShare(panel: Panel, u: number): number {
 const IN_BEND = 0.9;
 
 function judge(
-  { panel, us, obstacles, neighbour, part, scarf }: Pick<PlaceInput, 'panel' | 'obstacles' | 'neighbour' | 'part' | 'scarf'> & { us: readonly number[] },
+  {
+    panel,
+    us,
+    obstacles,
+    neighbour,
+    part,
+    scarf,
+  }: Pick<PlaceInput, 'panel' | 'obstacles' | 'neighbour' | 'part' | 'scarf'> & { us: readonly number[] },
   findings: Finding[],
 ): void {
   for (const u of us) {
@@ -155,7 +200,12 @@ function judge(
     }
     const mate = neighbour?.joints.find((joint) => Math.abs(joint.u - u) < part.stagger - 1e-6);
     if (mate && neighbour) {
-      const data = { panel: panel.name, other: neighbour.name, staggerMm: Math.abs(mate.u - u), wantMm: part.stagger };
+      const data = {
+        panel: panel.name,
+        other: neighbour.name,
+        staggerMm: Math.abs(mate.u - u),
+        wantMm: part.stagger,
+      };
       findings.push({ severity: 'check', code: 'joint-not-staggered', where, data });
     }
     if (panel.minBendRadius && panel.minBendRadius.value < 5000 && bendShare(panel, u) > IN_BEND)
@@ -166,19 +216,27 @@ function judge(
 function cutPieces(panel: Panel, us: readonly number[], scarf: number): Piece[] {
   if (us.length === 0) return [{ id: panel.id, name: panel.name, outline: panel.outline }];
   const box = boundsOf(panel.outline);
-  return Array.from({ length: us.length + 1 }, (_, k): Piece => {
+  return Array.from({ length: us.length + 1 }, (_, k) => k).flatMap((k): Piece[] => {
     const from = k === 0 ? box.minX - 1 : at(us, k - 1) - scarf / 2;
     const to = k === us.length ? box.maxX + 1 : at(us, k) + scarf / 2;
     const strip: Vec2[] = [
-      [from, box.minY - 1], [to, box.minY - 1], [to, box.maxY + 1], [from, box.maxY + 1],
+      [from, box.minY - 1],
+      [to, box.minY - 1],
+      [to, box.maxY + 1],
+      [from, box.maxY + 1],
     ];
-    const parts = [...intersectionOf([panel.outline], [strip])].sort((a, b) => area(b) - area(a));
-    return { id: `${panel.id}.${k + 1}`, name: `${panel.name} ${k + 1} of ${us.length + 1}`, outline: counterClockwise(at(parts, 0)) };
+    // a panel of an impossible hull may cross itself; its largest part there is the piece, and none may be left
+    const [outline] = [...intersectionOf([panel.outline], [strip])].sort((a, b) => area(b) - area(a));
+    if (!outline) return [];
+    const name = `${panel.name} ${k + 1} of ${us.length + 1}`;
+    return [{ id: `${panel.id}.${k + 1}`, name, outline: counterClockwise(outline) }];
   });
 }
 
-/** From the lowest to the highest edge of an outline at u. */
-function depthAt(outline: Outline, u: number): number {
+/** The lowest and the highest edge of an outline at u. */
+function edgesAt(outline: Outline, u: number): { low: number; high: number; depth: number } {
   const vs = crossings([...outline, at(outline, 0)], 0, u).map((p) => p[1]);
-  return vs.length > 1 ? Math.max(...vs) - Math.min(...vs) : 0;
+  if (vs.length < 2) return { low: 0, high: 0, depth: 0 };
+  const [low, high] = [Math.min(...vs), Math.max(...vs)];
+  return { low, high, depth: high - low };
 }

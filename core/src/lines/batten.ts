@@ -4,7 +4,17 @@
  * Method: see geometry/spline.ts; t is proportional to cumulative chord length over the whole line. At a knuckle the
  * tangent has two values: `side` says which is meant.
  */
-import { arcLength, at, bracketedRoot, evaluate, fitSpline, uEnd, type CurvePoint, type Spline, type Vec3 } from '../geometry';
+import {
+  arcLength,
+  at,
+  bracketedRoot,
+  evaluate,
+  fitSpline,
+  uEnd,
+  type CurvePoint,
+  type Spline,
+  type Vec3,
+} from '../geometry';
 
 export type Batten = {
   readonly pieces: readonly Spline[];
@@ -17,7 +27,8 @@ export type Batten = {
 export function bendBatten(points: readonly Vec3[], knuckles: readonly number[] = []): Batten {
   const stops = [0, ...knuckles.filter((k) => k > 0 && k < points.length - 1), points.length - 1];
   const pieces: Spline[] = [];
-  for (let i = 1; i < stops.length; i++) pieces.push(fitSpline(points.slice(at(stops, i - 1), at(stops, i) + 1)));
+  for (let i = 1; i < stops.length; i++)
+    pieces.push(fitSpline(points.slice(at(stops, i - 1), at(stops, i) + 1)));
   const chordMm = pieces.reduce((sum, piece) => sum + uEnd(piece), 0);
   const breaks = [0];
   for (const piece of pieces) breaks.push(at(breaks, -1) + uEnd(piece) / chordMm);
@@ -34,7 +45,11 @@ export function battenAt(batten: Batten, t: number, side: -1 | 1 = 1): CurvePoin
 
 function pieceIndex(batten: Batten, t: number, side: -1 | 1): number {
   let i = 0;
-  while (i < batten.pieces.length - 1 && (side === 1 ? t >= at(batten.breaks, i + 1) : t > at(batten.breaks, i + 1))) i++;
+  while (
+    i < batten.pieces.length - 1 &&
+    (side === 1 ? t >= at(batten.breaks, i + 1) : t > at(batten.breaks, i + 1))
+  )
+    i++;
   return i;
 }
 

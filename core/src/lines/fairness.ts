@@ -42,5 +42,8 @@ function battenWithout(points: readonly OffsetPoint[], index: number) {
   const positions = others.map((p): Vec3 => [p.x, p.halfBreadth, p.height]);
   const isTooClose = positions.some((p, i) => i > 0 && distance3(p, at(positions, i - 1)) < 0.01);
   if (isTooClose) return undefined;
-  return bendBatten(positions, others.flatMap((p, i) => (p.isKnuckle ? [i] : [])));
+  return bendBatten(
+    positions,
+    others.flatMap((p, i) => (p.isKnuckle ? [i] : [])),
+  );
 }

@@ -53,7 +53,12 @@ export function bendLines(part: LinesPart): StageResult<Hull> {
     if (line) lines.push(line);
   });
   if (lines.length < 2)
-    findings.push({ severity: 'stop', code: 'lines-too-few', where: { stage: 'lines' }, data: { count: lines.length } });
+    findings.push({
+      severity: 'stop',
+      code: 'lines-too-few',
+      where: { stage: 'lines' },
+      data: { count: lines.length },
+    });
   findings.push(...crossingLines(lines));
   const xs = lines.flatMap((line) => line.curve.map((p) => p[0]));
   const value: Hull = {
@@ -79,7 +84,10 @@ function bendLine(longitudinal: Longitudinal, findings: Finding[]): HullLine | u
     return undefined;
   }
   const positions = points.map(positionOf);
-  const batten = bendBatten(positions, points.flatMap((p, i) => (p.isKnuckle ? [i] : [])));
+  const batten = bendBatten(
+    positions,
+    points.flatMap((p, i) => (p.isKnuckle ? [i] : [])),
+  );
   return {
     id: longitudinal.id,
     name: longitudinal.name,
@@ -102,8 +110,18 @@ function usablePoints(longitudinal: Longitudinal, findings: Finding[]) {
       findings.push({ severity: 'check', code: 'point-repeated', where, data: names });
       return;
     }
-    if (before && point.x < before.x && length3(sub3(positionOf(point), positionOf(before))) > 0 && !isEnd(index, longitudinal)) {
-      findings.push({ severity: 'check', code: 'line-turns-back', where, data: { ...names, backMm: before.x - point.x } });
+    if (
+      before &&
+      point.x < before.x &&
+      length3(sub3(positionOf(point), positionOf(before))) > 0 &&
+      !isEnd(index, longitudinal)
+    ) {
+      findings.push({
+        severity: 'check',
+        code: 'line-turns-back',
+        where,
+        data: { ...names, backMm: before.x - point.x },
+      });
     }
     if (point.halfBreadth < -CENTRELINE_MM) {
       findings.push({
@@ -148,7 +166,8 @@ function stationsOf(part: LinesPart): Station[] {
   const stations: Station[] = [];
   for (const [label, xs] of byLabel) {
     const x = at(xs, 0);
-    if (xs.length > 1 && xs.every((other) => Math.abs(other - x) < SAME_STATION_MM)) stations.push({ label, x });
+    if (xs.length > 1 && xs.every((other) => Math.abs(other - x) < SAME_STATION_MM))
+      stations.push({ label, x });
   }
   return stations.sort((a, b) => a.x - b.x);
 }
@@ -166,7 +185,8 @@ function crossingLines(lines: readonly HullLine[]): Finding[] {
       for (const t of crossingsOfX(lower.batten, point.x).slice(0, 1)) {
         const [, y, z] = battenAt(lower.batten, t).position;
         const below = z - point.height;
-        if (below > 1 && point.halfBreadth <= y + 1 && below > (worst?.below ?? 0)) worst = { x: point.x, below };
+        if (below > 1 && point.halfBreadth <= y + 1 && below > (worst?.below ?? 0))
+          worst = { x: point.x, below };
       }
     }
     if (!worst) continue;

@@ -69,9 +69,17 @@ function slipFinding(input: {
   const value = point[quantity];
   const slip = nameSlip(value, suspect, otherFigure(point, quantity));
   const where = { stage: 'lines', line: line.id, station: point.station, x: point.x } as const;
-  const names = { line: line.name, station: point.station === '' ? `x ${Math.round(point.x)}` : `station ${point.station}` };
+  const names = {
+    line: line.name,
+    station: point.station === '' ? `x ${Math.round(point.x)}` : `station ${point.station}`,
+  };
   if (!slip)
-    return { severity: 'check', code: 'line-unfair', where, data: { ...names, quantity, offMm: Math.abs(suspect.offMm) } };
+    return {
+      severity: 'check',
+      code: 'line-unfair',
+      where,
+      data: { ...names, quantity, offMm: Math.abs(suspect.offMm) },
+    };
   return {
     severity: 'check',
     code: 'slip',
@@ -85,7 +93,12 @@ function slipFinding(input: {
       suggestedMm: slip.value,
     },
     remedies: [
-      { label: 'Take the offered value', edits: [{ path: ['lines', 'longitudinals', line.id, 'points', point.index, quantity], value: slip.value }] },
+      {
+        label: 'Take the offered value',
+        edits: [
+          { path: ['lines', 'longitudinals', line.id, 'points', point.index, quantity], value: slip.value },
+        ],
+      },
     ],
   };
 }
@@ -96,7 +109,10 @@ type Slip = { readonly name: string; readonly value: number };
 function nameSlip(value: number, suspect: Suspect, neighbours: readonly Slip[]): Slip | undefined {
   const fair = value - suspect.offMm;
   const close = Math.max(1.5, 1.5 * suspect.restMm, Math.abs(suspect.offMm) * 0.08);
-  const likely = [...usualSlips(value), ...neighbours].map((slip) => ({ slip, left: Math.abs(slip.value - fair) }));
+  const likely = [...usualSlips(value), ...neighbours].map((slip) => ({
+    slip,
+    left: Math.abs(slip.value - fair),
+  }));
   likely.sort((a, b) => a.left - b.left);
   const best = likely[0];
   return best && best.left <= close ? best.slip : undefined;

@@ -18,7 +18,8 @@ export type Tape = {
 /** Lays a tape along points in space; a station's tick is where x first passes it. */
 export function layTape(name: string, points: readonly Vec3[], stations: readonly Station[]): Tape {
   const along = [0];
-  for (let i = 1; i < points.length; i++) along.push(at(along, -1) + distance3(at(points, i - 1), at(points, i)));
+  for (let i = 1; i < points.length; i++)
+    along.push(at(along, -1) + distance3(at(points, i - 1), at(points, i)));
   const ticks = stations.flatMap(({ label, x }): TapeTick[] => {
     const i = points.findIndex((p, k) => k > 0 && at(points, k - 1)[0] <= x && p[0] >= x);
     if (i < 1) return [];
@@ -32,7 +33,10 @@ export function layTape(name: string, points: readonly Vec3[], stations: readonl
 /** The index before length `s` and how far on to the next, for any list that goes with the tape's points. */
 export function placeOnTape(tape: Tape, s: number): { readonly index: number; readonly w: number } {
   const inside = Math.min(Math.max(s, 0), tape.length);
-  const next = Math.max(1, tape.along.findIndex((length) => length >= inside));
+  const next = Math.max(
+    1,
+    tape.along.findIndex((length) => length >= inside),
+  );
   const [a, b] = [at(tape.along, next - 1), at(tape.along, next)];
   return { index: next - 1, w: b > a ? (inside - a) / (b - a) : 0 };
 }

@@ -18,9 +18,9 @@ describe('parseLength', () => {
     ['1111,25 mm', 1111.25],
     ['111.125 cm', 1111.25],
     ['1.11125 m', 1111.25],
-    ["3' 7 3/4\"", 1111.25],
+    ['3\' 7 3/4"', 1111.25],
     ['3′ 7¾″', 1111.25],
-    ["3'-7.75\"", 1111.25],
+    ['3\'-7.75"', 1111.25],
     ['3 ft 7 3/4 in', 1111.25],
     ['43.75 in', 1111.25],
     ['3-7-6+', 1111.25 + 25.4 / 16],
@@ -37,14 +37,24 @@ describe('parseLength', () => {
     expect(mmOf('3/4', 'in-16')).toBeCloseTo(19.05, 9);
   });
 
-  it.each(['', 'abc', '3-12-0', '3-7-8', '1/0"', '3/4', '1 2 3', '--4', '1e9', '9'.repeat(400), '4 furlongs', '3-7'])(
-    'refuses "%s" and says what would be accepted',
-    (text) => {
-      const parsed = parseLength(text, 'mm');
-      expect(parsed.ok).toBe(false);
-      if (!parsed.ok) expect(parsed.expected).toMatch(/length/);
-    },
-  );
+  it.each([
+    '',
+    'abc',
+    '3-12-0',
+    '3-7-8',
+    '1/0"',
+    '3/4',
+    '1 2 3',
+    '--4',
+    '1e9',
+    '9'.repeat(400),
+    '4 furlongs',
+    '3-7',
+  ])('refuses "%s" and says what would be accepted', (text) => {
+    const parsed = parseLength(text, 'mm');
+    expect(parsed.ok).toBe(false);
+    if (!parsed.ok) expect(parsed.expected).toMatch(/length/);
+  });
 
   it('never throws, whatever is typed (seed 1)', () => {
     fc.assert(
@@ -60,7 +70,12 @@ describe('parseLength', () => {
 describe('formatLength', () => {
   it('writes each notation', () => {
     expect(NOTATIONS.map((notation) => formatLength(1111.25, notation))).toEqual([
-      '1111', '1.111', '43.75', '43 3/4', '43 3/4', '3-7-6',
+      '1111',
+      '1.111',
+      '43.75',
+      '43 3/4',
+      '43 3/4',
+      '3-7-6',
     ]);
     expect(formatLength(1111.25 + 25.4 / 16, 'ft-in-8ths')).toBe('3-7-6+');
     expect(formatWithUnit(-0.2, 'mm')).toBe('0 mm');
@@ -68,21 +83,31 @@ describe('formatLength', () => {
 
   it('is read back within half a division, in every notation (seed 2)', () => {
     fc.assert(
-      fc.property(fc.double({ min: -20_000, max: 20_000, noNaN: true }), fc.constantFrom(...NOTATIONS), (mm, notation) => {
-        const parsed = parseLength(formatLength(mm, notation), notation);
-        return parsed.ok && Math.abs(parsed.mm - mm) <= DIVISION_MM[notation] / 2 + 1e-9;
-      }),
+      fc.property(
+        fc.double({ min: -20_000, max: 20_000, noNaN: true }),
+        fc.constantFrom(...NOTATIONS),
+        (mm, notation) => {
+          const parsed = parseLength(formatLength(mm, notation), notation);
+          return parsed.ok && Math.abs(parsed.mm - mm) <= DIVISION_MM[notation] / 2 + 1e-9;
+        },
+      ),
       { seed: 2, numRuns: 2000 },
     );
   });
 
   it('is read back exactly when written on a division, unit and all (seed 3)', () => {
     fc.assert(
-      fc.property(fc.integer({ min: -9_999, max: 9_999 }), fc.constantFrom(...NOTATIONS), (count, notation) => {
-        const mm = count * DIVISION_MM[notation];
-        const parsed = parseLength(formatWithUnit(mm, notation), 'mm');
-        return parsed.ok && Math.abs(parsed.mm - mm) < 1e-9 && Math.abs(lostInRounding(mm, notation)) < 1e-9;
-      }),
+      fc.property(
+        fc.integer({ min: -9_999, max: 9_999 }),
+        fc.constantFrom(...NOTATIONS),
+        (count, notation) => {
+          const mm = count * DIVISION_MM[notation];
+          const parsed = parseLength(formatWithUnit(mm, notation), 'mm');
+          return (
+            parsed.ok && Math.abs(parsed.mm - mm) < 1e-9 && Math.abs(lostInRounding(mm, notation)) < 1e-9
+          );
+        },
+      ),
       { seed: 3 },
     );
   });

@@ -34,13 +34,26 @@ const EXPECTED = 'a length such as 1111.25, 111.1 cm, 43 3/4", 3\' 7 3/4" or 3-7
 const LONGEST_MM = 1e6;
 
 const VULGAR: Readonly<Record<string, string>> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
 };
 
 /** The unit's plain suffix, as it is written after a number. */
 const UNIT_MM: Readonly<Record<string, number>> = {
-  mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, inch: MM_PER_INCH, inches: MM_PER_INCH, '"': MM_PER_INCH,
-  ft: MM_PER_FOOT, "'": MM_PER_FOOT,
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_INCH,
+  inch: MM_PER_INCH,
+  inches: MM_PER_INCH,
+  '"': MM_PER_INCH,
+  ft: MM_PER_FOOT,
+  "'": MM_PER_FOOT,
 };
 
 const NUMBER = String.raw`\d+(?:\.\d*)?|\.\d+`;
@@ -60,7 +73,8 @@ export function parseLength(text: string, notation: Notation): ParsedLength {
   const cleaned = tidy(text);
   const negative = /^[-−]/.test(cleaned);
   const body = cleaned.replace(/^[-−+]\s*/, '');
-  const mm = parseEighths(body) ?? parseFeet(body) ?? parseFraction(body, notation) ?? parsePlain(body, notation);
+  const mm =
+    parseEighths(body) ?? parseFeet(body) ?? parseFraction(body, notation) ?? parsePlain(body, notation);
   if (mm === undefined || !Number.isFinite(mm)) return { ok: false, expected: EXPECTED };
   if (mm > LONGEST_MM) return { ok: false, expected: `a length under ${LONGEST_MM / 1000} m` };
   const signed = negative && mm !== 0 ? -mm : mm;
@@ -155,7 +169,9 @@ export function unitLabel(notation: Notation): string {
 
 /** The length with its unit. */
 export function formatWithUnit(mm: number, notation: Notation): string {
-  return notation === 'ft-in-8ths' ? formatLength(mm, notation) : `${formatLength(mm, notation)} ${unitLabel(notation)}`;
+  return notation === 'ft-in-8ths'
+    ? formatLength(mm, notation)
+    : `${formatLength(mm, notation)} ${unitLabel(notation)}`;
 }
 
 /** What a mark made to the nearest division is out by, in mm (positive: the true figure is longer). */
@@ -166,7 +182,9 @@ export function lostInRounding(mm: number, notation: Notation): number {
 function understood(mm: number, notation: Notation): string {
   const other: Notation = notation === 'mm' || notation === 'm' ? 'ft-in-8ths' : 'mm';
   const fine = `${Number(mm.toFixed(2))} mm`;
-  return other === 'mm' ? `${formatWithUnit(mm, notation)} = ${fine}` : `${fine} = ${formatLength(mm, other)}`;
+  return other === 'mm'
+    ? `${formatWithUnit(mm, notation)} = ${fine}`
+    : `${fine} = ${formatLength(mm, other)}`;
 }
 
 function withoutMinusZero(text: string): string {

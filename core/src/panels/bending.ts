@@ -17,7 +17,10 @@ export function leastRadius(thicknessMm: number, grainAngleRad: number): number 
 }
 
 function fromTable(thicknessMm: number, column: 'alongFt' | 'acrossFt'): number {
-  const rows = LEAST_RADII.value.map((row) => ({ t: row.thicknessIn * MM_PER_INCH, radius: row[column] * MM_PER_FOOT }));
+  const rows = LEAST_RADII.value.map((row) => ({
+    t: row.thicknessIn * MM_PER_INCH,
+    radius: row[column] * MM_PER_FOOT,
+  }));
   const first = rows[0]!; // the table is never empty
   const last = rows[rows.length - 1]!;
   if (thicknessMm <= first.t) return (first.radius * thicknessMm) / first.t;

@@ -29,17 +29,41 @@ const only = (panels: readonly Panel[]): Panel => panels[0] as Panel;
 
 function flatMisfit(panel: Panel, shape: ExactShape): number {
   const points = [...panel.edges[0].points, ...panel.edges[1].points];
-  return misfit(points.map((p) => p.flat), points.map((p) => shape.flatOf(p.space)));
+  return misfit(
+    points.map((p) => p.flat),
+    points.map((p) => shape.flatOf(p.space)),
+  );
 }
 
 // 4 to 5 m long, gentle as a boat's sides are; the last two are as tight as sheet ply goes.
 const shapes: ExactShape[] = [
-  cone({ apex: [1800, -4300, 3300], leanRad: 0.3, halfAngleRad: 0.9, phi: [-0.36, 0.36], rP: [7400, 150], rQ: [6900, -90] }),
-  cone({ apex: [2600, -1900, -9000], leanRad: 2.9, halfAngleRad: 0.25, phi: [-0.7, 0.7], rP: [9100, 80], rQ: [9700, 60] }),
+  cone({
+    apex: [1800, -4300, 3300],
+    leanRad: 0.3,
+    halfAngleRad: 0.9,
+    phi: [-0.36, 0.36],
+    rP: [7400, 150],
+    rQ: [6900, -90],
+  }),
+  cone({
+    apex: [2600, -1900, -9000],
+    leanRad: 2.9,
+    halfAngleRad: 0.25,
+    phi: [-0.7, 0.7],
+    rP: [9100, 80],
+    rQ: [9700, 60],
+  }),
   obliqueCylinder({ radius: 6000, leanRad: 0.5, arcRad: 0.68, height: 500 }),
   tangentDevelopable({ radius: 3000, pitch: 9000, turnRad: 1.1, near: 1500, far: 2300 }),
   obliqueCylinder({ radius: 900, leanRad: 0.35, arcRad: 1.6, height: 450 }),
-  cone({ apex: [900, -300, 1500], leanRad: 0.2, halfAngleRad: 0.5, phi: [-0.8, 0.8], rP: [1800, 60], rQ: [1350, 40] }),
+  cone({
+    apex: [900, -300, 1500],
+    leanRad: 0.2,
+    halfAngleRad: 0.5,
+    phi: [-0.8, 0.8],
+    rP: [1800, 60],
+    rQ: [1350, 40],
+  }),
 ];
 
 describe.each(shapes)('the development of a $name', (shape) => {
@@ -100,7 +124,11 @@ describe('panels that share a line or end in a point', () => {
     };
     const panel = only(develop([far.p, far.q]));
     expect(Math.abs(panel.areaM2 / panel.spaceAreaM2 - 1)).toBeLessThan(1e-5);
-    expect(panel.rulings.every((r, k) => k === 0 || (r.s >= (panel.rulings[k - 1]?.s ?? 0) && r.t >= (panel.rulings[k - 1]?.t ?? 0)))).toBe(true);
+    expect(
+      panel.rulings.every(
+        (r, k) => k === 0 || (r.s >= (panel.rulings[k - 1]?.s ?? 0) && r.t >= (panel.rulings[k - 1]?.t ?? 0)),
+      ),
+    ).toBe(true);
   });
 
   it('develops a flat bottom across the centreline: area of the plane figure, no twist, no bend', () => {
@@ -121,7 +149,9 @@ describe('panels that share a line or end in a point', () => {
     const high = (w: number): Vec3 => [3000 * w, 700 + 300 * w, 500 - 400 * w];
     const hull = drawLines(tableOf([low, high])).value;
     const { findings, value } = developPanels(hull, { thickness: 6 });
-    expect(findings.filter((f) => f.where.panel === 'line0-line1').map((f) => f.code)).toContain('panel-twist-high');
+    expect(findings.filter((f) => f.where.panel === 'line0-line1').map((f) => f.code)).toContain(
+      'panel-twist-high',
+    );
     const panel = value.find((other) => !other.spansCentreline) as Panel;
     expect(panel.maxStrain.value).toBeGreaterThan(1e-3);
   });
@@ -131,19 +161,25 @@ describe('invariance', () => {
   const shape = shapes[2] as ExactShape;
   const plain = only(develop([shape.p, shape.q]));
   it('does not care where the boat lies or how large it is', () => {
-    const bigger = (f: (w: number) => Vec3) => (w: number): Vec3 => {
-      const [x, y, z] = f(w);
-      return [2 * x + 500, 2 * y, 2 * z + 300];
-    };
+    const bigger =
+      (f: (w: number) => Vec3) =>
+      (w: number): Vec3 => {
+        const [x, y, z] = f(w);
+        return [2 * x + 500, 2 * y, 2 * z + 300];
+      };
     const panel = only(develop([bigger(shape.p), bigger(shape.q)]));
     expect(panel.areaM2 / plain.areaM2).toBeCloseTo(4, 6);
     expect(panel.edges[0].length / plain.edges[0].length).toBeCloseTo(2, 8);
   });
   it('does not care which end is the bow', () => {
-    const panel = only(develop([(w) => shape.p(1 - w), (w) => shape.q(1 - w)].map((f) => (w: number): Vec3 => {
-      const [x, y, z] = f(w);
-      return [-x, y, z];
-    })));
+    const panel = only(
+      develop(
+        [(w: number) => shape.p(1 - w), (w: number) => shape.q(1 - w)].map((f) => (w: number): Vec3 => {
+          const [x, y, z] = f(w);
+          return [-x, y, z];
+        }),
+      ),
+    );
     expect(panel.areaM2).toBeCloseTo(plain.areaM2, 7);
   });
 });

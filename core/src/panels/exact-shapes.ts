@@ -37,7 +37,10 @@ export function cone({ apex, leanRad, halfAngleRad, phi, rP, rQ }: ConeInput): E
     return [apex[0] + axis[0] * a + e1[0] * b, apex[1] + c, apex[2] + axis[2] * a + e1[2] * b];
   };
   const line = (w: number, [middle, less]: readonly [number, number], skew: number): Vec3 =>
-    place(phi[0] + w * (phi[1] - phi[0]) + skew * w * (1 - w), middle - less * (2 * w - 1) ** 2 + 0.4 * less * w);
+    place(
+      phi[0] + w * (phi[1] - phi[0]) + skew * w * (1 - w),
+      middle - less * (2 * w - 1) ** 2 + 0.4 * less * w,
+    );
   return {
     name: `cone of ${Math.round((halfAngleRad * 180) / Math.PI)}° and ${rP[0]} mm`,
     p: (w) => line(w, rP, 0),
@@ -52,10 +55,18 @@ export function cone({ apex, leanRad, halfAngleRad, phi, rP, rQ }: ConeInput): E
 }
 
 /** A circular cylinder of the given radius whose axis leans by `leanRad` from upright in the profile. */
-export function obliqueCylinder(input: { radius: number; leanRad: number; arcRad: number; height: number }): ExactShape {
+export function obliqueCylinder(input: {
+  radius: number;
+  leanRad: number;
+  arcRad: number;
+  height: number;
+}): ExactShape {
   const [c, s] = [Math.cos(input.leanRad), Math.sin(input.leanRad)];
   const place = (angle: number, h: number): Vec3 => {
-    const [a, b] = [input.radius * Math.sin(angle), input.radius * (Math.cos(angle) - Math.cos(input.arcRad / 2))];
+    const [a, b] = [
+      input.radius * Math.sin(angle),
+      input.radius * (Math.cos(angle) - Math.cos(input.arcRad / 2)),
+    ];
     return [a * c + h * s, b + 200, -a * s + h * c];
   };
   const angle = (w: number) => (w - 0.5) * input.arcRad;
@@ -73,10 +84,20 @@ export function obliqueCylinder(input: { radius: number; leanRad: number; arcRad
 }
 
 /** The tangent surface of a helix: every ruling touches the helix, far off the panel. */
-export function tangentDevelopable(input: { radius: number; pitch: number; turnRad: number; near: number; far: number }): ExactShape {
+export function tangentDevelopable(input: {
+  radius: number;
+  pitch: number;
+  turnRad: number;
+  near: number;
+  far: number;
+}): ExactShape {
   const k = input.pitch / (2 * Math.PI);
   const slope = Math.hypot(input.radius, k);
-  const helix = (angle: number): Vec3 => [input.radius * Math.cos(angle), input.radius * Math.sin(angle), k * angle];
+  const helix = (angle: number): Vec3 => [
+    input.radius * Math.cos(angle),
+    input.radius * Math.sin(angle),
+    k * angle,
+  ];
   const tangent = (angle: number): Vec3 => [
     (-input.radius * Math.sin(angle)) / slope,
     (input.radius * Math.cos(angle)) / slope,
@@ -115,11 +136,20 @@ function touchOf([x, y]: Vec3, radius: number, k: number): { angle: number; dist
  */
 export function misfit(found: readonly Vec2[], exact: readonly Vec2[], mayFlip = true): number {
   const once = worstAfterFit(found, exact);
-  return mayFlip ? Math.min(once, worstAfterFit(found.map(([u, v]): Vec2 => [u, -v]), exact)) : once;
+  return mayFlip
+    ? Math.min(
+        once,
+        worstAfterFit(
+          found.map(([u, v]): Vec2 => [u, -v]),
+          exact,
+        ),
+      )
+    : once;
 }
 
 function worstAfterFit(found: readonly Vec2[], exact: readonly Vec2[]): number {
-  const mean = (points: readonly Vec2[], k: 0 | 1) => points.reduce((sum, p) => sum + p[k], 0) / points.length;
+  const mean = (points: readonly Vec2[], k: 0 | 1) =>
+    points.reduce((sum, p) => sum + p[k], 0) / points.length;
   const [fu, fv, eu, ev] = [mean(found, 0), mean(found, 1), mean(exact, 0), mean(exact, 1)];
   let [dot, cross] = [0, 0];
   found.forEach(([u, v], i) => {

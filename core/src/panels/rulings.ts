@@ -25,7 +25,12 @@ export type EdgeCurve = {
 };
 
 /** `fan`: which line's point stays still while the other moves. */
-export type Ruling = { readonly s: number; readonly t: number; readonly twistRad: number; readonly fan?: 'P' | 'Q' };
+export type Ruling = {
+  readonly s: number;
+  readonly t: number;
+  readonly twistRad: number;
+  readonly fan?: 'P' | 'Q';
+};
 
 export type RulingOptions = { readonly gridCount: number; readonly rulingCount: number };
 export const DEFAULT_RULINGS: RulingOptions = { gridCount: 48, rulingCount: 200 };
@@ -73,10 +78,12 @@ export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions =
 }
 
 type Twist = (s: number, t: number) => number;
-const twistOn = (P: EdgeCurve, Q: EdgeCurve): Twist => (s, t) => {
-  const [p, q] = [P.at(s), Q.at(t)];
-  return twistOf(p.position, p.first, q.position, q.first);
-};
+const twistOn =
+  (P: EdgeCurve, Q: EdgeCurve): Twist =>
+  (s, t) => {
+    const [p, q] = [P.at(s), Q.at(t)];
+    return twistOf(p.position, p.first, q.position, q.first);
+  };
 
 /** Even samples with an apex at each end; at a knuckle the tangent before, the apex, the tangent after. */
 function sampleEdge(edge: EdgeCurve, count: number): Sample[] {
@@ -87,7 +94,8 @@ function sampleEdge(edge: EdgeCurve, count: number): Sample[] {
     const after = { t, ...edge.at(t, 1), isApex: false };
     if (t === 0) samples.push({ ...after, isApex: true }, after);
     else if (t === 1) samples.push(after, { ...after, isApex: true });
-    else if (knuckles.has(t)) samples.push({ ...after, ...edge.at(t, -1) }, { ...after, isApex: true }, after);
+    else if (knuckles.has(t))
+      samples.push({ ...after, ...edge.at(t, -1) }, { ...after, isApex: true }, after);
     else samples.push(after);
   }
   return samples;
@@ -135,7 +143,8 @@ function cheapestPath(ps: readonly Sample[], qs: readonly Sample[]): Corner[] {
 }
 
 /** Both at once: along the surface, or into or out of a point that is an apex of both lines; never past one apex. */
-const isPlainStep = (before: number, now: number): boolean => before + now === 0 || (before === 3) !== (now === 3);
+const isPlainStep = (before: number, now: number): boolean =>
+  before + now === 0 || (before === 3) !== (now === 3);
 
 const isCorner = (i: number, j: number, n: number, m: number): boolean =>
   (i === 0 && j === 0) || (i === n - 1 && j === m - 1);

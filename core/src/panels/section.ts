@@ -59,6 +59,8 @@ export function bowOf(points: readonly { readonly space: Vec3 }[]): number {
   const length = Math.hypot(b[1] - a[1], b[2] - a[2]);
   if (length === 0) return 0;
   return Math.max(
-    ...points.map(({ space }) => Math.abs((b[1] - a[1]) * (space[2] - a[2]) - (b[2] - a[2]) * (space[1] - a[1])) / length),
+    ...points.map(
+      ({ space }) => Math.abs((b[1] - a[1]) * (space[2] - a[2]) - (b[2] - a[2]) * (space[1] - a[1])) / length,
+    ),
   );
 }

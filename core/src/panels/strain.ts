@@ -33,9 +33,12 @@ export function strainOf(rulings: readonly LaidRuling[]): StrainField {
   const mesh = rulings.every((r) => Math.abs(r.twistDeg) < TWISTLESS_DEG) ? COARSE : FINE;
   const columns = meshColumns(rulings, mesh.rulings);
   const edges = meshEdges(rulings, columns, mesh.across);
-  const flat = columns.flatMap((k) => acrossPoints(at(rulings, k), mesh.across).map((p): [number, number] => [p[0], p[1]]));
+  const flat = columns.flatMap((k) =>
+    acrossPoints(at(rulings, k), mesh.across).map((p): [number, number] => [p[0], p[1]]),
+  );
   // where the laid-out strip fits already there is nothing to improve: so it is on every developable panel
-  for (let step = 0; step < STEPS && greatest(flat, edges).max > STRAINLESS; step++) if (!improve(flat, edges, mesh.across)) break;
+  for (let step = 0; step < STEPS && greatest(flat, edges).max > STRAINLESS; step++)
+    if (!improve(flat, edges, mesh.across)) break;
   return greatest(flat, edges);
 }
 
@@ -68,12 +71,20 @@ function meshEdges(rulings: readonly LaidRuling[], columns: readonly number[], a
       const a = column * across + i;
       const w = i / (across - 1);
       const up = 1 / (across - 1);
-      if (i + 1 < across) push({ a, b: a + 1, lengthMm: distance3(onRuling(rulings, k, w), onRuling(rulings, k, w + up)), ruling: k });
+      if (i + 1 < across)
+        push({
+          a,
+          b: a + 1,
+          lengthMm: distance3(onRuling(rulings, k, w), onRuling(rulings, k, w + up)),
+          ruling: k,
+        });
       const next = columns[column + 1];
       if (next === undefined) continue;
       push({ a, b: a + across, lengthMm: surfaceLength(rulings, [k, next], [w, w]), ruling: k });
-      if (i + 1 < across) push({ a, b: a + across + 1, lengthMm: surfaceLength(rulings, [k, next], [w, w + up]), ruling: k });
-      if (i > 0) push({ a, b: a + across - 1, lengthMm: surfaceLength(rulings, [k, next], [w, w - up]), ruling: k });
+      if (i + 1 < across)
+        push({ a, b: a + across + 1, lengthMm: surfaceLength(rulings, [k, next], [w, w + up]), ruling: k });
+      if (i > 0)
+        push({ a, b: a + across - 1, lengthMm: surfaceLength(rulings, [k, next], [w, w - up]), ruling: k });
     }
   });
   return edges;
@@ -83,13 +94,18 @@ const onRuling = (rulings: readonly LaidRuling[], k: number, w: number): Vec3 =>
   lerp3(at(rulings, k).p, at(rulings, k).q, w);
 
 /** Length over the surface from one ruling to a later one, the place across going evenly from w0 to w1 in the flat. */
-function surfaceLength(rulings: readonly LaidRuling[], [from, to]: [number, number], [w0, w1]: [number, number]): number {
+function surfaceLength(
+  rulings: readonly LaidRuling[],
+  [from, to]: [number, number],
+  [w0, w1]: [number, number],
+): number {
   const start = lerp2(at(rulings, from).flatP, at(rulings, from).flatQ, w0);
   const end = lerp2(at(rulings, to).flatP, at(rulings, to).flatQ, w1);
   let total = 0;
   let before = onRuling(rulings, from, w0);
   for (let k = from + 1; k <= to; k++) {
-    const here = k === to ? onRuling(rulings, k, w1) : onRuling(rulings, k, crossingOf(at(rulings, k), start, end));
+    const here =
+      k === to ? onRuling(rulings, k, w1) : onRuling(rulings, k, crossingOf(at(rulings, k), start, end));
     total += distance3(before, here);
     before = here;
   }
@@ -122,7 +138,10 @@ function improve(flat: [number, number][], edges: readonly Edge[], across: numbe
     const weight = 1 / lengthMm;
     const residual = (now - lengthMm) * weight;
     const gradient: readonly (readonly [number, number])[] = [
-      [2 * a, -ex], [2 * a + 1, -ey], [2 * b, ex], [2 * b + 1, ey],
+      [2 * a, -ex],
+      [2 * a + 1, -ey],
+      [2 * b, ex],
+      [2 * b + 1, ey],
     ];
     for (const [i, gi] of gradient) {
       right[i]! -= residual * gi;
@@ -150,13 +169,15 @@ function solveBanded(matrix: Float64Array, right: Float64Array, band: number): F
       let sum = matrix[i * w + (j - i + band)]!;
       for (let k = Math.max(0, i - band, j - band); k < j; k++)
         sum -= matrix[i * w + (k - i + band)]! * matrix[j * w + (k - j + band)]!;
-      matrix[i * w + (j - i + band)] = i === j ? Math.sqrt(Math.max(sum, 1e-300)) : sum / matrix[j * w + band]!;
+      matrix[i * w + (j - i + band)] =
+        i === j ? Math.sqrt(Math.max(sum, 1e-300)) : sum / matrix[j * w + band]!;
     }
     for (let k = Math.max(0, i - band); k < i; k++) right[i]! -= matrix[i * w + (k - i + band)]! * right[k]!;
     right[i]! /= matrix[i * w + band]!;
   }
   for (let i = n - 1; i >= 0; i--) {
-    for (let k = i + 1; k <= Math.min(n - 1, i + band); k++) right[i]! -= matrix[k * w + (i - k + band)]! * right[k]!;
+    for (let k = i + 1; k <= Math.min(n - 1, i + band); k++)
+      right[i]! -= matrix[k * w + (i - k + band)]! * right[k]!;
     right[i]! /= matrix[i * w + band]!;
   }
   return right;

@@ -9,7 +9,21 @@
  * drawing shows the inside face of the starboard panel, which is the outside face of its mirror to port.
  * Accuracy: chords for arcs, an error of h²/24R² of the length for rulings h apart on a curve of radius R.
  */
-import { add3, at, cross3, distance3, dot3, length3, lerp3, polylineLength3, scale3, sub3, unit3, type Vec2, type Vec3 } from '../geometry';
+import {
+  add3,
+  at,
+  cross3,
+  distance3,
+  dot3,
+  length3,
+  lerp3,
+  polylineLength3,
+  scale3,
+  sub3,
+  unit3,
+  type Vec2,
+  type Vec3,
+} from '../geometry';
 import { toDeg } from '../measure';
 import type { EdgeCurve, Ruling } from './rulings';
 
@@ -62,7 +76,8 @@ function normalAt(ruling: Ruling, p: End, q: End): Vec3 | undefined {
 /** A ruling without a normal (the tip of a pointed panel) takes its neighbour's. */
 function fillGaps(normals: readonly (Vec3 | undefined)[]): Vec3[] {
   return normals.map((normal, k) => {
-    for (let step = 0; step < normals.length && !normal; step++) normal = normals[k + step] ?? normals[k - step];
+    for (let step = 0; step < normals.length && !normal; step++)
+      normal = normals[k + step] ?? normals[k - step];
     return normal ?? [0, 0, 1];
   });
 }
@@ -127,16 +142,26 @@ const BEND_SPAN_MM = 60;
 /** Rulings that close in to this share of their spread at one end are a fan in all but name. */
 const FAN_SHARE = 0.12;
 
-function bendRadii(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], rulings: readonly Ruling[]): (number | null)[] {
+function bendRadii(
+  points: { p: Vec3[]; q: Vec3[] },
+  normals: readonly Vec3[],
+  rulings: readonly Ruling[],
+): (number | null)[] {
   const last = rulings.length - 1;
   const meanStep = (polylineLength3(points.p) + polylineLength3(points.q)) / 2 / last;
   const reach = Math.max(2, Math.ceil(BEND_SPAN_MM / 2 / meanStep));
   const radii: (number | null)[] = [];
-  for (let k = 0; k <= last; k++) radii.push(radiusAt(points, normals, k, [Math.max(0, k - reach), Math.min(last, k + reach)]));
+  for (let k = 0; k <= last; k++)
+    radii.push(radiusAt(points, normals, k, [Math.max(0, k - reach), Math.min(last, k + reach)]));
   return radii;
 }
 
-function radiusAt(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], k: number, span: [number, number]): number | null {
+function radiusAt(
+  points: { p: Vec3[]; q: Vec3[] },
+  normals: readonly Vec3[],
+  k: number,
+  span: [number, number],
+): number | null {
   const [a, b] = [at(normals, span[0]), at(normals, span[1])];
   const turn = Math.atan2(length3(cross3(a, b)), dot3(a, b));
   if (turn === 0) return null;
@@ -150,7 +175,12 @@ function radiusAt(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], k:
 }
 
 /** Distance between two rulings at fraction w, measured square to the direction r. */
-function squareDistance(points: { p: Vec3[]; q: Vec3[] }, [i, j]: [number, number], w: number, r: Vec3): number {
+function squareDistance(
+  points: { p: Vec3[]; q: Vec3[] },
+  [i, j]: [number, number],
+  w: number,
+  r: Vec3,
+): number {
   const a = lerp3(at(points.p, i), at(points.q, i), w);
   const b = lerp3(at(points.p, j), at(points.q, j), w);
   const along = sub3(b, a);

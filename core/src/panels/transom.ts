@@ -30,7 +30,10 @@ export function findTransoms(hull: Hull): { transoms: Transom[]; findings: Findi
   for (const end of ['bow-transom', 'transom'] as const) {
     const ends = hull.lines.map((line) => at(line.points, end === 'transom' ? -1 : 0));
     if (!ends.some((point) => point.halfBreadth > CENTRELINE_MM) || ends.length < 2) continue;
-    const { transom, offMm } = flatten(end, ends.map((p): Vec3 => [p.x, p.halfBreadth, p.height]));
+    const { transom, offMm } = flatten(
+      end,
+      ends.map((p): Vec3 => [p.x, p.halfBreadth, p.height]),
+    );
     if (transom.areaM2 < LEAST_M2) continue;
     transoms.push(transom);
     if (offMm <= FLAT_MM) continue;
@@ -50,9 +53,15 @@ const LEAST_M2 = 0.005;
 function flatten(id: Transom['id'], ends: readonly Vec3[]): { transom: Transom; offMm: number } {
   const mean = (axis: 0 | 2) => ends.reduce((sum, p) => sum + p[axis], 0) / ends.length;
   const [mx, mz] = [mean(0), mean(2)];
-  const sum = (f: (dx: number, dz: number) => number) => ends.reduce((total, p) => total + f(p[0] - mx, p[2] - mz), 0);
+  const sum = (f: (dx: number, dz: number) => number) =>
+    ends.reduce((total, p) => total + f(p[0] - mx, p[2] - mz), 0);
   // principal direction of the ends in the profile: up along the transom
-  const angle = 0.5 * Math.atan2(2 * sum((dx, dz) => dx * dz), sum((dx, dz) => dz * dz - dx * dx));
+  const angle =
+    0.5 *
+    Math.atan2(
+      2 * sum((dx, dz) => dx * dz),
+      sum((dx, dz) => dz * dz - dx * dx),
+    );
   const [ux, uz] = [Math.sin(angle), Math.cos(angle)];
   const along = (p: Vec3) => (p[0] - mx) * ux + (p[2] - mz) * uz;
   const low = Math.min(...ends.map(along));

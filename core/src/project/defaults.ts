@@ -34,8 +34,16 @@ export function newProject({ id, name, notation, lines }: NewProject): Project {
       seed: 1,
     },
     epoxy: {
-      filletRadius: 20, tapeWidth: 75, tapeLayersInside: 1, tapeLayersOutside: 1, tapeWeight: 320, sheathingWeight: 200,
-      sheathe: 'bottom', sealingCoats: 3, waste: 0.15, fillerShare: 0.3,
+      filletRadius: 20,
+      tapeWidth: 75,
+      tapeLayersInside: 1,
+      tapeLayersOutside: 1,
+      tapeWeight: 320,
+      sheathingWeight: 200,
+      sheathe: 'bottom',
+      sealingCoats: 3,
+      waste: 0.15,
+      fillerShare: 0.3,
     },
   };
 }
@@ -45,16 +53,25 @@ function framesAtStations(lines: LinesPart): Project['frames']['frames'] {
   for (const line of lines.longitudinals)
     for (const { station, x } of line.points) {
       const known = seen.get(station);
-      if (station !== '' && (!known || Math.abs(known.x - x) < 0.5)) seen.set(station, { x, count: (known?.count ?? 0) + 1 });
+      if (station !== '' && (!known || Math.abs(known.x - x) < 0.5))
+        seen.set(station, { x, count: (known?.count ?? 0) + 1 });
     }
   const shared = [...seen].filter(([, { count }]) => count === lines.longitudinals.length && count > 1);
   return shared
     .filter((_, i) => i % 2 === 1)
-    .map(([label, { x }]) => ({ id: `frame.${label}`, name: `Frame ${label}`, x, width: 9, face: 'fore' as const }));
+    .map(([label, { x }]) => ({
+      id: `frame.${label}`,
+      name: `Frame ${label}`,
+      x,
+      width: 9,
+      face: 'fore' as const,
+    }));
 }
 
 /** Rows of line, station, x, half-breadth, height as longitudinals, in the order in which the lines first come. */
-export function longitudinalsOf(rows: readonly (readonly [string, string, number, number, number])[]): Longitudinal[] {
+export function longitudinalsOf(
+  rows: readonly (readonly [string, string, number, number, number])[],
+): Longitudinal[] {
   const ids = [...new Set(rows.map(([line]) => line))];
   return ids.map((id) => ({
     id,

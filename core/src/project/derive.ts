@@ -11,7 +11,15 @@ import { shapeFrames, type Frame } from '../frames';
 import { planJoints, type JointedPanel } from '../joints';
 import { drawLines, type Hull, type HullLine } from '../lines';
 import {
-  developPanel, findTransoms, judgePanel, notMade, panelIdOf, panelInputs, type Panel, type PanelInput, type Transom,
+  developPanel,
+  findTransoms,
+  judgePanel,
+  notMade,
+  panelIdOf,
+  panelInputs,
+  type Panel,
+  type PanelInput,
+  type Transom,
 } from '../panels';
 import { listParts, nestBatches, type CutPart, type NestBatch } from '../sheets';
 import type { Project } from './document';
@@ -21,7 +29,10 @@ export type Derived = {
   readonly panels: StageResult<{ readonly panels: readonly Panel[]; readonly transoms: readonly Transom[] }>;
   readonly frames: StageResult<readonly Frame[]>;
   readonly joints: StageResult<readonly JointedPanel[]>;
-  readonly sheets: StageResult<{ readonly parts: readonly CutPart[]; readonly batches: readonly NestBatch[] }>;
+  readonly sheets: StageResult<{
+    readonly parts: readonly CutPart[];
+    readonly batches: readonly NestBatch[];
+  }>;
   readonly epoxy: StageResult<Takeoff>;
 };
 
@@ -37,7 +48,8 @@ export function createDerive(): Derive {
   const remember = <T>(name: string, keys: readonly unknown[], make: () => T): T => {
     const known = memory.get(name);
     // the value under a name always comes from the same call below, so its type is T
-    if (known && known.keys.length === keys.length && known.keys.every((key, i) => key === keys[i])) return known.value as T;
+    if (known && known.keys.length === keys.length && known.keys.every((key, i) => key === keys[i]))
+      return known.value as T;
     const value = make();
     memory.set(name, { keys, value });
     computed.push(name);
@@ -62,20 +74,53 @@ function deriveWith(project: Project, remember: Remember): Derived {
   const frames = remember('frames', [panels, text(project.frames), thickness], () =>
     shapeFrames(hull, skin, project.frames, thickness),
   );
-  const joints = remember('joints', [panels, frames, text(project.joints), text(project.sheets), thickness], () =>
-    planJoints(skin, { frames: frames.value, thickness, sheet: sheetFor(project), part: project.joints }),
+  const joints = remember(
+    'joints',
+    [panels, frames, text(project.joints), text(project.sheets), thickness],
+    () =>
+      planJoints(skin, { frames: frames.value, thickness, sheet: sheetFor(project), part: project.joints }),
   );
   const { school } = project;
-  const sheets = remember('sheets', [joints, frames, panels, text(project.sheets), thickness, transomThickness, school, project.frames.filletGap], () => {
-    const parts = listParts({
-      jointed: joints.value, transoms, frames: frames.value, thickness, transomThickness, school,
-      filletGap: project.frames.filletGap,
-    });
-    const batches = nestBatches(parts, project.sheets);
-    return { value: { parts, batches: batches.value }, findings: batches.findings, assumed: batches.assumed };
-  });
+  const sheets = remember(
+    'sheets',
+    [
+      joints,
+      frames,
+      panels,
+      text(project.sheets),
+      thickness,
+      transomThickness,
+      school,
+      project.frames.filletGap,
+    ],
+    () => {
+      const parts = listParts({
+        jointed: joints.value,
+        transoms,
+        frames: frames.value,
+        thickness,
+        transomThickness,
+        school,
+        filletGap: project.frames.filletGap,
+      });
+      const batches = nestBatches(parts, project.sheets);
+      return {
+        value: { parts, batches: batches.value },
+        findings: batches.findings,
+        assumed: batches.assumed,
+      };
+    },
+  );
   const epoxy = remember('epoxy', [panels, frames, joints, text(project.epoxy), school, thickness], () =>
-    takeOff({ panels: skin, transoms, frames: frames.value, jointed: joints.value, school, thickness, part: project.epoxy }),
+    takeOff({
+      panels: skin,
+      transoms,
+      frames: frames.value,
+      jointed: joints.value,
+      school,
+      thickness,
+      part: project.epoxy,
+    }),
   );
   return { lines, panels, frames, joints, sheets, epoxy };
 }
@@ -84,7 +129,11 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
   const { thickness } = project.panels;
   const made = panelInputs(hull).map((input) => ({
     input,
-    panel: remember(`panel ${panelIdOf(input)}`, [input.name, linePoints(input.lower), linePoints(input.upper)], () => developPanel(input)),
+    panel: remember(
+      `panel ${panelIdOf(input)}`,
+      [input.name, linePoints(input.lower), linePoints(input.upper)],
+      () => developPanel(input),
+    ),
   }));
   const keys = made.map(({ panel }) => panel);
   const ends = text(hull.lines.map((line) => [line.points[0], line.points[line.points.length - 1]]));
@@ -115,7 +164,9 @@ function collect(
 
 /** The longest sheet in stock of the skin's thickness; the usual size when there is none. */
 function sheetFor(project: Project): { width: number; height: number; margin: number } {
-  const mine = project.sheets.stock.filter((sheet) => sheet.thickness === project.panels.thickness && sheet.qty > 0);
+  const mine = project.sheets.stock.filter(
+    (sheet) => sheet.thickness === project.panels.thickness && sheet.qty > 0,
+  );
   const [longest] = [...mine].sort((a, b) => b.width - a.width);
   return { width: longest?.width ?? 2440, height: longest?.height ?? 1220, margin: project.sheets.margin };
 }

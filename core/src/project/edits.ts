@@ -5,14 +5,16 @@
 import type { Edit } from '../findings';
 import { projectSchema, type Project } from './document';
 
-export type EditResult = { readonly ok: true; readonly project: Project } | { readonly ok: false; readonly reason: string };
+export type EditResult =
+  { readonly ok: true; readonly project: Project } | { readonly ok: false; readonly reason: string };
 
 /** The project with the edits made, or why not; the input is left alone. */
 export function applyEdits(project: Project, edits: readonly Edit[]): EditResult {
   let next: unknown = project;
   for (const edit of edits) {
     const changed = setAt(next, edit.path, edit.value);
-    if (changed === undefined) return { ok: false, reason: `There is no ${edit.path.join('.')} in this project` };
+    if (changed === undefined)
+      return { ok: false, reason: `There is no ${edit.path.join('.')} in this project` };
     next = changed;
   }
   const parsed = projectSchema.safeParse(next);
@@ -22,11 +24,17 @@ export function applyEdits(project: Project, edits: readonly Edit[]): EditResult
 }
 
 /** The path with ids turned into indices, as patches want it, and the value now there; undefined when there is none. */
-export function resolvePath(project: Project, path: Edit['path']): { readonly path: (string | number)[]; readonly value: unknown } | undefined {
+export function resolvePath(
+  project: Project,
+  path: Edit['path'],
+): { readonly path: (string | number)[]; readonly value: unknown } | undefined {
   let node: unknown = project;
   const resolved: (string | number)[] = [];
   for (const key of path) {
-    const index = Array.isArray(node) && typeof key === 'string' ? node.findIndex((item) => isRecord(item) && item['id'] === key) : key;
+    const index =
+      Array.isArray(node) && typeof key === 'string'
+        ? node.findIndex((item) => isRecord(item) && item['id'] === key)
+        : key;
     if (typeof node !== 'object' || node === null || !(index in node)) return undefined;
     resolved.push(index);
     node = (node as Readonly<Record<string | number, unknown>>)[index]; // an object that has it: checked above
@@ -39,7 +47,8 @@ function setAt(node: unknown, path: Edit['path'], value: Edit['value']): unknown
   if (key === undefined) return value;
   if (Array.isArray(node)) {
     const list = node as readonly unknown[];
-    const index = typeof key === 'number' ? key : list.findIndex((item) => isRecord(item) && item['id'] === key);
+    const index =
+      typeof key === 'number' ? key : list.findIndex((item) => isRecord(item) && item['id'] === key);
     if (!(index in list)) return undefined;
     const changed = setAt(list[index], rest, value);
     return changed === undefined ? undefined : list.map((item, i) => (i === index ? changed : item));

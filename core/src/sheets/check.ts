@@ -21,7 +21,8 @@ export function faultsOf(job: NestJob, result: NestResult): string[] {
   const faults: string[] = [];
   const parts = new Map(job.parts.map((part) => [part.id, part]));
   const seen = new Map<string, number>();
-  const count = (part: string, copy: number) => seen.set(`${part}#${copy}`, (seen.get(`${part}#${copy}`) ?? 0) + 1);
+  const count = (part: string, copy: number) =>
+    seen.set(`${part}#${copy}`, (seen.get(`${part}#${copy}`) ?? 0) + 1);
   for (const sheet of result.sheets) {
     const stock = job.sheets.find((other) => other.id === sheet.id);
     if (!stock) {
@@ -36,9 +37,12 @@ export function faultsOf(job: NestJob, result: NestResult): string[] {
     outlines.forEach(({ placement, outline }, i) => {
       const box = boundsOf(outline);
       const inset = Math.min(box.minX, box.minY, stock.width - box.maxX, stock.height - box.maxY);
-      if (inset < job.margin - ROUNDING_MM) faults.push(`${placement.part} is ${inset} from the edge of ${sheet.id}`);
+      if (inset < job.margin - ROUNDING_MM)
+        faults.push(`${placement.part} is ${inset} from the edge of ${sheet.id}`);
       for (const other of outlines.slice(i + 1)) {
-        const apart = boxesApart(box, boundsOf(other.outline), job.gap) ? job.gap : solidDistance(outline, other.outline);
+        const apart = boxesApart(box, boundsOf(other.outline), job.gap)
+          ? job.gap
+          : solidDistance(outline, other.outline);
         if (apart < job.gap - ROUNDING_MM || (job.gap === 0 && isDeep(outline, other.outline)))
           faults.push(`${placement.part} and ${other.placement.part} are ${apart} apart on ${sheet.id}`);
       }
@@ -47,9 +51,11 @@ export function faultsOf(job: NestJob, result: NestResult): string[] {
   for (const item of result.unplaced) count(item.part, item.copy);
   for (const part of job.parts)
     for (let copy = 0; copy < part.qty; copy++)
-      if (seen.get(`${part.id}#${copy}`) !== 1) faults.push(`${part.id} copy ${copy} is there ${seen.get(`${part.id}#${copy}`) ?? 0} times`);
+      if (seen.get(`${part.id}#${copy}`) !== 1)
+        faults.push(`${part.id} copy ${copy} is there ${seen.get(`${part.id}#${copy}`) ?? 0} times`);
   for (const stock of job.sheets)
-    if (result.sheets.filter((sheet) => sheet.id === stock.id).length > stock.qty) faults.push(`too many sheets of ${stock.id}`);
+    if (result.sheets.filter((sheet) => sheet.id === stock.id).length > stock.qty)
+      faults.push(`too many sheets of ${stock.id}`);
   return faults;
 }
 
@@ -62,5 +68,10 @@ function isDeep(a: Outline, b: Outline): boolean {
   const box = boundsOf(a);
   const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   const k = 1 - 1e-5;
-  return solidDistance(a.map(([x, y]) => [cx + (x - cx) * k, cy + (y - cy) * k] as const), b) === 0;
+  return (
+    solidDistance(
+      a.map(([x, y]) => [cx + (x - cx) * k, cy + (y - cy) * k] as const),
+      b,
+    ) === 0
+  );
 }

@@ -4,11 +4,24 @@ import { faultsOf } from './check';
 import { nest, type NestResult } from './nest';
 import { nestJobSchema, type NestJob } from './schema';
 
-const rectangle = (w: number, h: number): [number, number][] => [[0, 0], [w, 0], [w, h], [0, h]];
+const rectangle = (w: number, h: number): [number, number][] => [
+  [0, 0],
+  [w, 0],
+  [w, h],
+  [0, h],
+];
 const job = (input: Partial<NestJob> & Pick<NestJob, 'parts' | 'sheets'>): NestJob =>
   nestJobSchema.parse({ gap: 6, margin: 8, ...input });
 const part = (id: string, outline: [number, number][], extra: object = {}) =>
-  ({ id, outline, holes: [], qty: 1, rotations: [0, 180] as number[], mirror: false, ...extra }) as NestJob['parts'][number];
+  ({
+    id,
+    outline,
+    holes: [],
+    qty: 1,
+    rotations: [0, 180] as number[],
+    mirror: false,
+    ...extra,
+  }) as NestJob['parts'][number];
 const sheet = (width: number, height: number, qty = 4) => [{ id: 'A', width, height, qty }];
 const check = (j: NestJob, rounds = 6): NestResult => {
   const result = nest(j, { seed: 5, rounds });
@@ -26,45 +39,101 @@ describe('nest', () => {
   });
 
   it('uses the real shapes: two L-pieces lock together where their boxes would not', () => {
-    const ell: [number, number][] = [[0, 0], [100, 0], [100, 30], [30, 30], [30, 100], [0, 100]];
+    const ell: [number, number][] = [
+      [0, 0],
+      [100, 0],
+      [100, 30],
+      [30, 30],
+      [30, 100],
+      [0, 100],
+    ];
     const j = job({ gap: 2, margin: 0, sheets: sheet(132, 140, 1), parts: [part('l', ell, { qty: 2 })] });
     expect(check(j).unplaced).toEqual([]);
   });
 
   it('puts a part into the hollow of another', () => {
-    const hollow: [number, number][] = [[0, 0], [100, 0], [100, 20], [20, 20], [20, 80], [100, 80], [100, 100], [0, 100]];
-    const j = job({ gap: 1, margin: 0, sheets: sheet(100, 100, 1), parts: [part('u', hollow), part('s', rectangle(70, 50))] });
+    const hollow: [number, number][] = [
+      [0, 0],
+      [100, 0],
+      [100, 20],
+      [20, 20],
+      [20, 80],
+      [100, 80],
+      [100, 100],
+      [0, 100],
+    ];
+    const j = job({
+      gap: 1,
+      margin: 0,
+      sheets: sheet(100, 100, 1),
+      parts: [part('u', hollow), part('s', rectangle(70, 50))],
+    });
     expect(check(j).unplaced).toEqual([]);
   });
 
   it('lists what does not fit, and nothing else', () => {
-    const j = job({ sheets: sheet(300, 200, 1), parts: [part('big', rectangle(400, 100)), part('ok', rectangle(100, 100), { qty: 3 })] });
+    const j = job({
+      sheets: sheet(300, 200, 1),
+      parts: [part('big', rectangle(400, 100)), part('ok', rectangle(100, 100), { qty: 3 })],
+    });
     const result = check(j);
     expect(result.unplaced).toContainEqual({ part: 'big', copy: 0 });
     expect(result.sheets[0]?.placements.length).toBe(2);
   });
 
   it('keeps the grain: only the rotations that are allowed', () => {
-    const j = job({ sheets: sheet(150, 400, 1), parts: [part('long', rectangle(300, 100), { rotations: [0, 180] })] });
+    const j = job({
+      sheets: sheet(150, 400, 1),
+      parts: [part('long', rectangle(300, 100), { rotations: [0, 180] })],
+    });
     expect(check(j).unplaced).toHaveLength(1);
-    const free = job({ sheets: sheet(150, 400, 1), parts: [part('long', rectangle(300, 100), { rotations: 'any' })] });
+    const free = job({
+      sheets: sheet(150, 400, 1),
+      parts: [part('long', rectangle(300, 100), { rotations: 'any' })],
+    });
     expect(check(free).unplaced).toHaveLength(0);
   });
 
   it('turns a part over only where it may', () => {
-    const wedge: [number, number][] = [[0, 0], [100, 0], [0, 60]];
-    const j = job({ gap: 1, margin: 0, sheets: sheet(108, 64, 1), parts: [part('w', wedge, { qty: 2, rotations: [0, 180], mirror: true })] });
+    const wedge: [number, number][] = [
+      [0, 0],
+      [100, 0],
+      [0, 60],
+    ];
+    const j = job({
+      gap: 1,
+      margin: 0,
+      sheets: sheet(108, 64, 1),
+      parts: [part('w', wedge, { qty: 2, rotations: [0, 180], mirror: true })],
+    });
     expect(check(j).sheetsUsed).toBe(1);
   });
 
   it('takes outlines wound either way, points repeated, and quantities of nought', () => {
     const clockwise = [...rectangle(50, 40)].reverse();
-    const j = job({ sheets: sheet(200, 100), parts: [part('c', clockwise), part('none', rectangle(10, 10), { qty: 0 })] });
+    const j = job({
+      sheets: sheet(200, 100),
+      parts: [part('c', clockwise), part('none', rectangle(10, 10), { qty: 0 })],
+    });
     expect(check(j).sheets[0]?.placements).toHaveLength(1);
   });
 
   it('gives the same layout for the same seed and rounds', () => {
-    const j = job({ sheets: sheet(500, 300), parts: [part('a', rectangle(170, 90), { qty: 5 }), part('b', [[0, 0], [140, 10], [60, 120]], { qty: 4 })] });
+    const j = job({
+      sheets: sheet(500, 300),
+      parts: [
+        part('a', rectangle(170, 90), { qty: 5 }),
+        part(
+          'b',
+          [
+            [0, 0],
+            [140, 10],
+            [60, 120],
+          ],
+          { qty: 4 },
+        ),
+      ],
+    });
     expect(nest(j, { seed: 3, rounds: 12 })).toEqual(nest(j, { seed: 3, rounds: 12 }));
   });
 
@@ -83,8 +152,12 @@ describe('nest', () => {
         fc.boolean(),
         (outlines, gap, margin, mirror) => {
           const j = job({
-            gap, margin, sheets: sheet(420, 330, 3),
-            parts: outlines.map((outline, k) => part(`p${k}`, outline, { qty: 2, mirror, rotations: k % 2 ? 'any' : [0, 180] })),
+            gap,
+            margin,
+            sheets: sheet(420, 330, 3),
+            parts: outlines.map((outline, k) =>
+              part(`p${k}`, outline, { qty: 2, mirror, rotations: k % 2 ? 'any' : [0, 180] }),
+            ),
           });
           expect(faultsOf(j, nest(j, { seed: 1, rounds: 2 }))).toEqual([]);
         },
@@ -96,9 +169,20 @@ describe('nest', () => {
 
 it('the check finds what it is there to find', () => {
   const j = job({ sheets: sheet(300, 200, 1), parts: [part('a', rectangle(100, 50), { qty: 2 })] });
-  const placement = (copy: number, x: number) => ({ part: 'a', copy, x, y: 20, rotationDeg: 0, mirrored: false });
-  const made = (...placements: ReturnType<typeof placement>[]): NestResult =>
-    ({ sheets: [{ id: 'A', index: 0, placements }], unplaced: [], sheetsUsed: 1, density: 0 });
+  const placement = (copy: number, x: number) => ({
+    part: 'a',
+    copy,
+    x,
+    y: 20,
+    rotationDeg: 0,
+    mirrored: false,
+  });
+  const made = (...placements: ReturnType<typeof placement>[]): NestResult => ({
+    sheets: [{ id: 'A', index: 0, placements }],
+    unplaced: [],
+    sheetsUsed: 1,
+    density: 0,
+  });
   expect(faultsOf(j, made(placement(0, 10), placement(1, 116)))).toEqual([]);
   expect(faultsOf(j, made(placement(0, 10), placement(1, 115)))).toHaveLength(1); // 5 apart, 6 wanted
   expect(faultsOf(j, made(placement(0, 4), placement(1, 116)))).toHaveLength(1); // over the margin

@@ -42,7 +42,11 @@ export type Placement = {
   readonly mirrored: boolean;
 };
 
-export type UsedSheet = { readonly id: string; readonly index: number; readonly placements: readonly Placement[] };
+export type UsedSheet = {
+  readonly id: string;
+  readonly index: number;
+  readonly placements: readonly Placement[];
+};
 
 export type NestResult = {
   readonly sheets: readonly UsedSheet[];
@@ -81,15 +85,28 @@ type Pose = {
   readonly isOnGrid: boolean;
 };
 type Placed = { readonly pose: Pose; readonly at: Vec2; readonly item: Copy };
-type OpenSheet = { readonly id: string; readonly index: number; readonly width: number; readonly height: number; placed: Placed[] };
+type OpenSheet = {
+  readonly id: string;
+  readonly index: number;
+  readonly width: number;
+  readonly height: number;
+  placed: Placed[];
+};
 
 /** Lays out the job. Never throws on a valid job; what fits nowhere is listed as unplaced. */
 export function nest(job: NestJob, budget: NestBudget): NestResult {
   const poses = job.parts.map(posesOf);
-  const copies = job.parts.flatMap((part, k) => Array.from({ length: part.qty }, (_, copy): Copy => ({ part: k, copy })));
+  const copies = job.parts.flatMap((part, k) =>
+    Array.from({ length: part.qty }, (_, copy): Copy => ({ part: k, copy })),
+  );
   const noFit = noFitTable(job.gap);
-  const areas = job.parts.map((part) => area(part.outline) - part.holes.reduce((sum, hole) => sum + area(hole), 0));
-  const base = sizeOrder(copies, job.parts.map((part) => part.outline));
+  const areas = job.parts.map(
+    (part) => area(part.outline) - part.holes.reduce((sum, hole) => sum + area(hole), 0),
+  );
+  const base = sizeOrder(
+    copies,
+    job.parts.map((part) => part.outline),
+  );
   let best: { layout: Layout; score: number } | undefined;
   let order = base;
   for (let round = 0; round < Math.max(1, budget.rounds); round++) {
@@ -117,11 +134,17 @@ function scoreOf({ sheets, unplaced }: Layout): number {
   return unplaced.length * 1e6 + sheets.length * 1e3 + used * 10 + others * 0.01;
 }
 
-const extentOf = (sheet: OpenSheet): number => Math.max(0, ...sheet.placed.map((p) => p.at[0] + p.pose.exactBox.maxX));
+const extentOf = (sheet: OpenSheet): number =>
+  Math.max(0, ...sheet.placed.map((p) => p.at[0] + p.pose.exactBox.maxX));
 
 function layOut(
   order: readonly Copy[],
-  context: { job: NestJob; poses: readonly (readonly Pose[])[]; noFit: NoFit; isOver: (() => boolean) | undefined },
+  context: {
+    job: NestJob;
+    poses: readonly (readonly Pose[])[];
+    noFit: NoFit;
+    isOver: (() => boolean) | undefined;
+  },
 ): Layout | undefined {
   const { job, poses, noFit, isOver } = context;
   const sheets: OpenSheet[] = [];
@@ -132,7 +155,9 @@ function layOut(
     const choices = at(poses, item.part);
     const isDown = sheets.some((sheet) => putOn(sheet, choices, item, job.margin, noFit));
     if (isDown) continue;
-    const kind = job.sheets.findIndex((sheet, k) => at(left, k) > 0 && choices.some((pose) => fitsEmpty(pose, sheet, job.margin)));
+    const kind = job.sheets.findIndex(
+      (sheet, k) => at(left, k) > 0 && choices.some((pose) => fitsEmpty(pose, sheet, job.margin)),
+    );
     if (kind < 0) {
       unplaced.push(item);
       continue;
@@ -158,7 +183,15 @@ function posesOf(part: NestJob['parts'][number]): Pose[] {
       const shape = coarser(exact);
       const isOnGrid = shape.every((p) => p.every((c) => Math.abs(c * 1e4 - Math.round(c * 1e4)) < 1e-6));
       const key = `${part.id}|${rotationDeg}|${isMirrored}`;
-      return { key, rotationDeg, isMirrored, shape, box: boundsOf(shape), exactBox: boundsOf(exact), isOnGrid };
+      return {
+        key,
+        rotationDeg,
+        isMirrored,
+        shape,
+        box: boundsOf(shape),
+        exactBox: boundsOf(exact),
+        isOnGrid,
+      };
     }),
   );
 }
@@ -167,10 +200,15 @@ function posesOf(part: NestJob['parts'][number]): Pose[] {
 function likelyAngles(outline: Outline): number[] {
   const sides = outline
     .map((a, i) => ({ a, b: at(outline, (i + 1) % outline.length) }))
-    .map(({ a, b }) => ({ length: Math.hypot(b[0] - a[0], b[1] - a[1]), deg: (-Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI }))
+    .map(({ a, b }) => ({
+      length: Math.hypot(b[0] - a[0], b[1] - a[1]),
+      deg: (-Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI,
+    }))
     .sort((p, q) => q.length - p.length)
     .slice(0, 2);
-  const all = [0, ...sides.map((side) => side.deg)].flatMap((deg) => [0, 90, 180, 270].map((turn) => (deg + turn + 720) % 360));
+  const all = [0, ...sides.map((side) => side.deg)].flatMap((deg) =>
+    [0, 90, 180, 270].map((turn) => (deg + turn + 720) % 360),
+  );
   return [...new Set(all.map((deg) => Math.round(deg * 1e6) / 1e6))];
 }
 
@@ -182,7 +220,9 @@ function coarser(outline: Outline): Outline {
   if (!outer) return outline;
   const half = Math.floor(outer.length / 2);
   // simplified in two runs from opposite points, so that both ends of each run stay
-  const runs = [outer.slice(0, half + 1), [...outer.slice(half), at(outer, 0)]].map((run) => simplify(run, OUTWARD_MM / 2 - 1e-3));
+  const runs = [outer.slice(0, half + 1), [...outer.slice(half), at(outer, 0)]].map((run) =>
+    simplify(run, OUTWARD_MM / 2 - 1e-3),
+  );
   return counterClockwise(runs.flatMap((run) => run.slice(0, -1)));
 }
 
@@ -236,7 +276,13 @@ function positionsOn(pose: Pose, sheet: { width: number; height: number }, margi
 const fitsEmpty = (pose: Pose, sheet: { width: number; height: number }, margin: number): boolean =>
   positionsOn(pose, sheet, margin) !== undefined;
 
-function putOn(sheet: OpenSheet, choices: readonly Pose[], item: Copy, margin: number, noFit: NoFit): boolean {
+function putOn(
+  sheet: OpenSheet,
+  choices: readonly Pose[],
+  item: Copy,
+  margin: number,
+  noFit: NoFit,
+): boolean {
   let best: { pose: Pose; at: Vec2; reach: number } | undefined;
   for (const pose of choices) {
     const room = positionsOn(pose, sheet, margin);
@@ -256,7 +302,13 @@ function putOn(sheet: OpenSheet, choices: readonly Pose[], item: Copy, margin: n
 type Ring = { readonly points: Outline; readonly box: Box };
 
 /** The leftmost, then lowest position in the room that is inside no no-fit polygon. */
-function leastPlace(room: Box, placed: readonly Placed[], pose: Pose, noFit: NoFit, limit: number): Vec2 | undefined {
+function leastPlace(
+  room: Box,
+  placed: readonly Placed[],
+  pose: Pose,
+  noFit: NoFit,
+  limit: number,
+): Vec2 | undefined {
   const walls = placed.map((other): Ring[] =>
     noFit(other.pose, pose).rings.map((ring) => {
       const points = moved(ring, other.at[0], other.at[1]);
@@ -266,18 +318,25 @@ function leastPlace(room: Box, placed: readonly Placed[], pose: Pose, noFit: NoF
   const near = walls.filter((rings) => rings.some((ring) => overlaps(ring.box, room)));
   const candidates = candidatePlaces(room, near.flat(), limit);
   candidates.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const isFree = (p: Vec2) => !near.some((rings) => isInside(rings, p)) && isApart(pose, p, placed, noFit.gap);
+  const isFree = (p: Vec2) =>
+    !near.some((rings) => isInside(rings, p)) && isApart(pose, p, placed, noFit.gap);
   return candidates.find(isFree);
 }
 
 /** The last word on a place: true distances to what lies there, whatever the no-fit polygons said. */
 function isApart(pose: Pose, p: Vec2, placed: readonly Placed[], gap: number): boolean {
   const shape = moved(pose.shape, p[0], p[1]);
-  const reach = { minX: pose.box.minX + p[0] - gap, minY: pose.box.minY + p[1] - gap, maxX: pose.box.maxX + p[0] + gap, maxY: pose.box.maxY + p[1] + gap };
+  const reach = {
+    minX: pose.box.minX + p[0] - gap,
+    minY: pose.box.minY + p[1] - gap,
+    maxX: pose.box.maxX + p[0] + gap,
+    maxY: pose.box.maxY + p[1] + gap,
+  };
   return placed.every((other) => {
     const [x, y] = other.at;
     const { box } = other.pose;
-    if (!overlaps(reach, { minX: box.minX + x, minY: box.minY + y, maxX: box.maxX + x, maxY: box.maxY + y })) return true;
+    if (!overlaps(reach, { minX: box.minX + x, minY: box.minY + y, maxX: box.maxX + x, maxY: box.maxY + y }))
+      return true;
     const still = moved(other.pose.shape, x, y);
     if (gap > 0) return solidDistance(shape, still) >= gap - TOUCH_MM;
     return intersectionOf([shape], [still]).reduce((sum, ring) => sum + area(ring), 0) < TOUCHING_MM2;
@@ -288,19 +347,39 @@ function isApart(pose: Pose, p: Vec2, placed: readonly Placed[], gap: number): b
 const TOUCHING_MM2 = 0.05;
 
 const overlaps = (a: Box, b: Box): boolean =>
-  a.minX <= b.maxX + TOUCH_MM && b.minX <= a.maxX + TOUCH_MM && a.minY <= b.maxY + TOUCH_MM && b.minY <= a.maxY + TOUCH_MM;
+  a.minX <= b.maxX + TOUCH_MM &&
+  b.minX <= a.maxX + TOUCH_MM &&
+  a.minY <= b.maxY + TOUCH_MM &&
+  b.minY <= a.maxY + TOUCH_MM;
 
 function candidatePlaces(room: Box, rings: readonly Ring[], limit: number): Vec2[] {
-  const found: Vec2[] = [[room.minX, room.minY], [room.minX, room.maxY], [room.maxX, room.minY], [room.maxX, room.maxY]];
+  const found: Vec2[] = [
+    [room.minX, room.minY],
+    [room.minX, room.maxY],
+    [room.maxX, room.minY],
+    [room.maxX, room.maxY],
+  ];
   const push = (x: number, y: number) => {
     if (x > limit + TOUCH_MM) return;
-    if (x < room.minX - TOUCH_MM || x > room.maxX + TOUCH_MM || y < room.minY - TOUCH_MM || y > room.maxY + TOUCH_MM) return;
+    if (
+      x < room.minX - TOUCH_MM ||
+      x > room.maxX + TOUCH_MM ||
+      y < room.minY - TOUCH_MM ||
+      y > room.maxY + TOUCH_MM
+    )
+      return;
     found.push([Math.min(Math.max(x, room.minX), room.maxX), Math.min(Math.max(y, room.minY), room.maxY)]);
   };
-  const frame: Outline = [[room.minX, room.minY], [room.maxX, room.minY], [room.maxX, room.maxY], [room.minX, room.maxY]];
-  const edges = [...edgesOf(frame, -1), ...rings.flatMap((ring, owner) => edgesOf(ring.points, owner))].filter(
-    (edge) => overlaps(edge.box, room) && edge.box.minX <= limit,
-  );
+  const frame: Outline = [
+    [room.minX, room.minY],
+    [room.maxX, room.minY],
+    [room.maxX, room.maxY],
+    [room.minX, room.maxY],
+  ];
+  const edges = [
+    ...edgesOf(frame, -1),
+    ...rings.flatMap((ring, owner) => edgesOf(ring.points, owner)),
+  ].filter((edge) => overlaps(edge.box, room) && edge.box.minX <= limit);
   for (const ring of rings) for (const [x, y] of ring.points) push(x, y);
   edges.sort((a, b) => a.box.minX - b.box.minX);
   edges.forEach((a, i) => {
@@ -340,7 +419,8 @@ function isInside(rings: readonly Ring[], p: Vec2): boolean {
     for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
       const [a, b] = [points[j]!, points[i]!]; // in bounds by the loop
       if (isOnEdge(a, b, p)) return false;
-      if (a[1] <= p[1] !== b[1] <= p[1] && p[0] < a[0] + ((p[1] - a[1]) * (b[0] - a[0])) / (b[1] - a[1])) depth = !depth;
+      if (a[1] <= p[1] !== b[1] <= p[1] && p[0] < a[0] + ((p[1] - a[1]) * (b[0] - a[0])) / (b[1] - a[1]))
+        depth = !depth;
     }
   }
   return depth;
@@ -360,10 +440,24 @@ function resultOf({ sheets, unplaced }: Layout, job: NestJob, areas: readonly nu
     id: sheet.id,
     index: sheet.index,
     placements: sheet.placed.map(({ pose, at: [x, y], item }) => ({
-      ...name(item), x, y, rotationDeg: pose.rotationDeg, mirrored: pose.isMirrored,
+      ...name(item),
+      x,
+      y,
+      rotationDeg: pose.rotationDeg,
+      mirrored: pose.isMirrored,
     })),
   }));
-  const partsArea = sheets.flatMap((sheet) => sheet.placed).reduce((sum, p) => sum + at(areas, p.item.part), 0);
-  const sheetsArea = sheets.reduce((sum, sheet, k) => sum + (k === sheets.length - 1 ? extentOf(sheet) : sheet.width) * sheet.height, 0);
-  return { sheets: used, unplaced: unplaced.map(name), sheetsUsed: sheets.length, density: sheetsArea > 0 ? partsArea / sheetsArea : 0 };
+  const partsArea = sheets
+    .flatMap((sheet) => sheet.placed)
+    .reduce((sum, p) => sum + at(areas, p.item.part), 0);
+  const sheetsArea = sheets.reduce(
+    (sum, sheet, k) => sum + (k === sheets.length - 1 ? extentOf(sheet) : sheet.width) * sheet.height,
+    0,
+  );
+  return {
+    sheets: used,
+    unplaced: unplaced.map(name),
+    sheetsUsed: sheets.length,
+    density: sheetsArea > 0 ? partsArea / sheetsArea : 0,
+  };
 }

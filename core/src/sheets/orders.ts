@@ -14,11 +14,18 @@ export function sizeOrder(copies: readonly Copy[], outlines: readonly Outline[])
     const box = boundsOf(outline);
     return area(outline) + (box.maxX - box.minX) ** 2 + (box.maxY - box.minY) ** 2;
   });
-  return [...copies].sort((a, b) => at(sizes, b.part) - at(sizes, a.part) || a.part - b.part || a.copy - b.copy);
+  return [...copies].sort(
+    (a, b) => at(sizes, b.part) - at(sizes, a.part) || a.part - b.part || a.copy - b.copy,
+  );
 }
 
 /** A few swaps in the best order; now and then a fresh start from the order by size. */
-export function orderOfRound(input: { order: readonly Copy[]; base: readonly Copy[]; round: number; seed: number }): Copy[] {
+export function orderOfRound(input: {
+  order: readonly Copy[];
+  base: readonly Copy[];
+  round: number;
+  seed: number;
+}): Copy[] {
   const random = mulberry32(input.seed * 7919 + input.round);
   const isFresh = random() < 0.15;
   const next = [...(isFresh ? input.base : input.order)];

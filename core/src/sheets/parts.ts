@@ -44,13 +44,24 @@ export function listParts(input: PartInput): CutPart[] {
     })),
   );
   const transoms = input.transoms.map((transom): CutPart => ({
-    id: transom.id, name: transom.name, thickness: input.transomThickness, isPair: false,
-    outline: counterClockwise(transom.outline), grain: 'along',
+    id: transom.id,
+    name: transom.name,
+    thickness: input.transomThickness,
+    isPair: false,
+    outline: counterClockwise(transom.outline),
+    grain: 'along',
   }));
-  const bulkheads = input.school === 'framed' ? [] : input.frames.map((frame): CutPart => ({
-    id: frame.id, name: frame.name, thickness: frame.width, isPair: false,
-    outline: counterClockwise(cutOutline(frame, 'filleted', input.filletGap)), grain: 'free',
-  }));
+  const bulkheads =
+    input.school === 'framed'
+      ? []
+      : input.frames.map((frame): CutPart => ({
+          id: frame.id,
+          name: frame.name,
+          thickness: frame.width,
+          isPair: false,
+          outline: counterClockwise(cutOutline(frame, 'filleted', input.filletGap)),
+          grain: 'free',
+        }));
   return [...pieces, ...transoms, ...bulkheads].filter((part) => part.outline.length > 2);
 }
 
@@ -64,11 +75,18 @@ export function nestBatches(parts: readonly CutPart[], part: SheetsPart): StageR
     const mine = parts.filter((p) => p.thickness === thickness);
     const stock = part.stock.filter((sheet) => sheet.thickness === thickness && sheet.qty > 0);
     if (stock.length === 0) {
-      findings.push({ severity: 'stop', code: 'sheet-missing', where: { stage: 'sheets' }, data: { thicknessMm: thickness, count: mine.length } });
+      findings.push({
+        severity: 'stop',
+        code: 'sheet-missing',
+        where: { stage: 'sheets' },
+        data: { thicknessMm: thickness, count: mine.length },
+      });
       return [];
     }
     const sheets = stock.map(({ id, width, height, qty }) => ({ id, width, height, qty }));
-    return [{ thickness, job: { gap: part.gap, margin: part.margin, sheets, parts: mine.flatMap(jobParts) } }];
+    return [
+      { thickness, job: { gap: part.gap, margin: part.margin, sheets, parts: mine.flatMap(jobParts) } },
+    ];
   });
   return { value: batches, findings, assumed: [] };
 }

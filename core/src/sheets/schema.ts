@@ -14,7 +14,11 @@ export const sheetsSchema = z.object({
   stock: z.array(stockSheetSchema).max(30),
   gap: z.number().min(0).max(100),
   margin: z.number().min(0).max(200),
-  seed: z.number().int().min(0).max(2 ** 31),
+  seed: z
+    .number()
+    .int()
+    .min(0)
+    .max(2 ** 31),
 });
 
 export type StockSheet = z.infer<typeof stockSheetSchema>;
@@ -22,13 +26,18 @@ export type SheetsPart = z.infer<typeof sheetsSchema>;
 
 const size = z.number().positive().max(100_000);
 const coordinate = z.number().min(-100_000).max(100_000);
-const ring = z.array(z.tuple([coordinate, coordinate])).min(3, 'needs 3 points at least').max(5000);
+const ring = z
+  .array(z.tuple([coordinate, coordinate]))
+  .min(3, 'needs 3 points at least')
+  .max(5000);
 
 export const nestJobSchema = z.object({
   gap: z.number().min(0).max(1000),
   margin: z.number().min(0).max(1000),
   sheets: z
-    .array(z.object({ id: z.string().min(1), width: size, height: size, qty: z.number().int().min(0).max(1000) }))
+    .array(
+      z.object({ id: z.string().min(1), width: size, height: size, qty: z.number().int().min(0).max(1000) }),
+    )
     .min(1, 'needs one sheet at least'),
   parts: z.array(
     z.object({

@@ -6,7 +6,15 @@ import MenuItem from '@mui/material/MenuItem';
 import { useState, type ReactNode } from 'react';
 import type { Stage } from '@kalotrope/core/findings';
 import {
-  allDrawings, EXPORT_KINDS, exportFiles, fileName, writeDxf, writeOffsets, writeProjectFile, writeSvg, type Drawing,
+  allDrawings,
+  EXPORT_KINDS,
+  exportFiles,
+  fileName,
+  writeDxf,
+  writeOffsets,
+  writeProjectFile,
+  writeSvg,
+  type Drawing,
 } from '@kalotrope/core/exchange';
 import type { NestResult } from '@kalotrope/core/sheets';
 import { projectFileName, saveFile, saveZip } from './files';
@@ -39,19 +47,62 @@ export function ExportMenu({ stage, icon }: { readonly stage: Stage; readonly ic
   };
   return (
     <>
-      <Button variant="contained" startIcon={icon} aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>Export</Button>
+      <Button
+        variant="contained"
+        startIcon={icon}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        Export
+      </Button>
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        <MenuItem onClick={act(() => saveZip(project.name, exportFiles(project, derived, { kinds: EXPORT_KINDS, layouts: currentLayouts(state) })))}>
+        <MenuItem
+          onClick={act(() =>
+            saveZip(
+              project.name,
+              exportFiles(project, derived, { kinds: EXPORT_KINDS, layouts: currentLayouts(state) }),
+            ),
+          )}
+        >
           Everything, as one zip
         </MenuItem>
-        <MenuItem onClick={act(() => saveFile({ name: projectFileName(project), text: writeProjectFile(project) }))}>The project, to keep or share</MenuItem>
-        <MenuItem onClick={act(() => saveFile({ name: `${fileName(project.name)}-offsets.csv`, text: writeOffsets(project.lines, project.notation) }))}>The offsets, CSV</MenuItem>
+        <MenuItem
+          onClick={act(() => saveFile({ name: projectFileName(project), text: writeProjectFile(project) }))}
+        >
+          The project, to keep or share
+        </MenuItem>
+        <MenuItem
+          onClick={act(() =>
+            saveFile({
+              name: `${fileName(project.name)}-offsets.csv`,
+              text: writeOffsets(project.lines, project.notation),
+            }),
+          )}
+        >
+          The offsets, CSV
+        </MenuItem>
         <Divider />
         <ListSubheader sx={{ lineHeight: 2 }}>Full size, millimetres</ListSubheader>
-        {drawings.filter((drawing) => isOfStage(stage, drawing)).flatMap((drawing) => [
-          <MenuItem key={`${drawing.name}-dxf`} onClick={act(() => saveFile({ name: `${fileName(drawing.name)}.dxf`, text: writeDxf(drawing) }))}>{drawing.name}, DXF</MenuItem>,
-          <MenuItem key={`${drawing.name}-svg`} onClick={act(() => saveFile({ name: `${fileName(drawing.name)}.svg`, text: writeSvg(drawing) }))}>{drawing.name}, SVG</MenuItem>,
-        ])}
+        {drawings
+          .filter((drawing) => isOfStage(stage, drawing))
+          .flatMap((drawing) => [
+            <MenuItem
+              key={`${drawing.name}-dxf`}
+              onClick={act(() =>
+                saveFile({ name: `${fileName(drawing.name)}.dxf`, text: writeDxf(drawing) }),
+              )}
+            >
+              {drawing.name}, DXF
+            </MenuItem>,
+            <MenuItem
+              key={`${drawing.name}-svg`}
+              onClick={act(() =>
+                saveFile({ name: `${fileName(drawing.name)}.svg`, text: writeSvg(drawing) }),
+              )}
+            >
+              {drawing.name}, SVG
+            </MenuItem>,
+          ])}
       </Menu>
     </>
   );

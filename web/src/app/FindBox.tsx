@@ -10,16 +10,37 @@ import { selectDerived, selectProject } from './selectors';
 import { STAGE_LIST } from './stages';
 import { useAppDispatch, useAppSelector } from './store';
 
-type Entry = { readonly label: string; readonly stage?: Stage; readonly pick?: Picked; readonly act?: 'unit' | 'shade' | 'projects' };
+type Entry = {
+  readonly label: string;
+  readonly stage?: Stage;
+  readonly pick?: Picked;
+  readonly act?: 'unit' | 'shade' | 'projects';
+};
 
 /** Everything that has a name, and the few acts worth typing. */
 function entriesOf(derived: Derived): Entry[] {
   return [
     ...STAGE_LIST.map(({ stage, name }, i) => ({ label: `Stage ${i + 1}: ${name}`, stage })),
-    ...derived.lines.value.lines.map(({ id, name }): Entry => ({ label: `Line: ${name}`, stage: 'lines', pick: { kind: 'line', line: id } })),
-    ...derived.panels.value.panels.map(({ id, name }): Entry => ({ label: `Panel: ${name}`, stage: 'panels', pick: { kind: 'panel', id } })),
-    ...derived.frames.value.map(({ id, name }): Entry => ({ label: `Frame: ${name}`, stage: 'frames', pick: { kind: 'frame', id } })),
-    ...derived.epoxy.value.seams.map(({ id, name }): Entry => ({ label: `Seam: ${name}`, stage: 'epoxy', pick: { kind: 'seam', id } })),
+    ...derived.lines.value.lines.map(({ id, name }): Entry => ({
+      label: `Line: ${name}`,
+      stage: 'lines',
+      pick: { kind: 'line', line: id },
+    })),
+    ...derived.panels.value.panels.map(({ id, name }): Entry => ({
+      label: `Panel: ${name}`,
+      stage: 'panels',
+      pick: { kind: 'panel', id },
+    })),
+    ...derived.frames.value.map(({ id, name }): Entry => ({
+      label: `Frame: ${name}`,
+      stage: 'frames',
+      pick: { kind: 'frame', id },
+    })),
+    ...derived.epoxy.value.seams.map(({ id, name }): Entry => ({
+      label: `Seam: ${name}`,
+      stage: 'epoxy',
+      pick: { kind: 'seam', id },
+    })),
     { label: 'Next unit', act: 'unit' },
     { label: 'Light or dark', act: 'shade' },
     { label: 'All projects', act: 'projects' },
@@ -44,13 +65,26 @@ export function FindBox() {
     if (entry.pick) dispatch(picked(entry.pick));
   };
   return (
-    <Dialog open={isOpen} onClose={close} fullWidth maxWidth="sm" aria-label="Find a part or a place">
+    <Dialog
+      open={isOpen}
+      onClose={close}
+      fullWidth
+      maxWidth="sm"
+      slotProps={{ paper: { 'aria-label': 'Find a part or a place' } }}
+    >
       <Autocomplete
         options={entries}
         openOnFocus
         autoHighlight
         onChange={(_event, entry) => go(entry)}
-        renderInput={(params) => <TextField {...params} autoFocus label="Find a part or a place" sx={{ m: 2, width: 'calc(100% - 32px)' }} />}
+        renderInput={(params) => (
+          <TextField
+            {...params}
+            autoFocus
+            label="Find a part or a place"
+            sx={{ m: 2, width: 'calc(100% - 32px)' }}
+          />
+        )}
       />
     </Dialog>
   );

@@ -31,17 +31,34 @@ export function ImportButton() {
     dispatch(said(taken.said));
     await navigate(`/project/${taken.project.id}/lines`);
   };
-  const { getRootProps, getInputProps, open } = useDropzone({ onDrop: (files) => void take(files), noClick: true, noKeyboard: true, multiple: false });
+  const { getRootProps, getInputProps, open } = useDropzone({
+    onDrop: (files) => void take(files),
+    noClick: true,
+    noKeyboard: true,
+    multiple: false,
+  });
   return (
     <span {...getRootProps()}>
       <input {...getInputProps()} aria-label="Import a file" />
-      <Button variant="outlined" startIcon={<FileUploadOutlined />} onClick={open}>Import</Button>
-      <Dialog open={refused !== null} onClose={() => setRefused(null)} aria-label="The file was not taken">
+      <Button variant="outlined" startIcon={<FileUploadOutlined />} onClick={open}>
+        Import
+      </Button>
+      <Dialog
+        open={refused !== null}
+        onClose={() => setRefused(null)}
+        slotProps={{ paper: { 'aria-label': 'The file was not taken' } }}
+      >
         <Alert severity="error" sx={{ m: 2 }}>
           <AlertTitle>{refused?.title} was not taken; nothing was changed</AlertTitle>
-          <ul>{refused?.problems.map((text) => <li key={text}>{text}</li>)}</ul>
+          <ul>
+            {refused?.problems.map((text) => (
+              <li key={text}>{text}</li>
+            ))}
+          </ul>
         </Alert>
-        <DialogActions><Button onClick={() => setRefused(null)}>Close</Button></DialogActions>
+        <DialogActions>
+          <Button onClick={() => setRefused(null)}>Close</Button>
+        </DialogActions>
       </Dialog>
     </span>
   );

@@ -20,7 +20,9 @@ export function KeysDialog() {
           <TableBody>
             {KEYS.map(([key, what]) => (
               <TableRow key={key}>
-                <TableCell className="figure" sx={{ whiteSpace: 'pre' }}>{key}</TableCell>
+                <TableCell className="figure" sx={{ whiteSpace: 'pre' }}>
+                  {key}
+                </TableCell>
                 <TableCell>{what}</TableCell>
               </TableRow>
             ))}

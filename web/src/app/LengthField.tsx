@@ -4,7 +4,12 @@ import { DIVISION_MM, formatFine, parseLength } from '@kalotrope/core/measure';
 import { selectNotation } from './selectors';
 import { useAppSelector } from './store';
 
-type Props = { readonly label: string; readonly mm: number; readonly onCommit: (mm: number) => void; readonly isBare?: boolean };
+type Props = {
+  readonly label: string;
+  readonly mm: number;
+  readonly onCommit: (mm: number) => void;
+  readonly isBare?: boolean;
+};
 
 /** A length in any notation: shows what it understood; Enter commits, Esc restores, arrows step by the rule's division. */
 export function LengthField({ label, mm, onCommit, isBare }: Props) {
@@ -36,7 +41,10 @@ export function LengthField({ label, mm, onCommit, isBare }: Props) {
       onKeyDown={key}
       onBlur={commit}
       variant={isBare ? 'standard' : 'outlined'}
-      slotProps={{ htmlInput: { 'aria-label': label, className: 'figure', spellCheck: false }, input: isBare ? { disableUnderline: parsed === null } : {} }}
+      slotProps={{
+        htmlInput: { 'aria-label': label, className: 'figure', spellCheck: false },
+        input: isBare ? { disableUnderline: parsed === null } : {},
+      }}
       sx={{ width: isBare ? 84 : '100%', '& input': { fontSize: 14, py: isBare ? 0.1 : undefined } }}
     />
   );

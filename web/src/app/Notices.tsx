@@ -10,12 +10,32 @@ export function Notices() {
   const dispatch = useAppDispatch();
   if (saveState === 'elsewhere')
     return (
-      <Alert severity="warning" variant="outlined" action={<Button onClick={() => window.location.reload()}>Load the newer one</Button>}>
-        This project was changed in another window. Nothing here overwrites that; export the project to keep what you see.
+      <Alert
+        severity="warning"
+        variant="outlined"
+        action={<Button onClick={() => window.location.reload()}>Load the newer one</Button>}
+      >
+        This project was changed in another window. Nothing here overwrites that; export the project to keep
+        what you see.
       </Alert>
     );
-  if (saveState === 'failed') return <Alert severity="error" variant="outlined">Not saved: this browser refused to store it. Export the project to keep it.</Alert>;
-  if (refused) return <Alert severity="error" variant="outlined" onClose={() => dispatch(refusalSeen())}>Not taken: {refused}.</Alert>;
-  if (failed) return <Alert severity="error" variant="outlined">The last change could not be worked out: {failed}. Undo it, or correct the numbers.</Alert>;
+  if (saveState === 'failed')
+    return (
+      <Alert severity="error" variant="outlined">
+        Not saved: this browser refused to store it. Export the project to keep it.
+      </Alert>
+    );
+  if (refused)
+    return (
+      <Alert severity="error" variant="outlined" onClose={() => dispatch(refusalSeen())}>
+        Not taken: {refused}.
+      </Alert>
+    );
+  if (failed)
+    return (
+      <Alert severity="error" variant="outlined">
+        The last change could not be worked out: {failed}. Undo it, or correct the numbers.
+      </Alert>
+    );
   return null;
 }

@@ -62,8 +62,12 @@ function useOpenProject(projectId: string): string | null {
 function CannotOpen({ reason }: { readonly reason: string }) {
   return (
     <Box component="main" sx={{ p: 4, maxWidth: 640 }}>
-      <Alert severity="error" variant="outlined">{reason}</Alert>
-      <Button component={Link} to="/projects" sx={{ mt: 2 }}>All projects</Button>
+      <Alert severity="error" variant="outlined">
+        {reason}
+      </Alert>
+      <Button component={Link} to="/projects" sx={{ mt: 2 }}>
+        All projects
+      </Button>
     </Box>
   );
 }

@@ -15,7 +15,10 @@ import { closed } from './document-slice';
 import { ImportButton } from './ImportButton';
 import { useAppDispatch } from './store';
 
-const DEMOS: readonly (readonly [DemoId, string])[] = [['tamsel', 'Tamsel 430'], ['orrin', 'Orrin pram']];
+const DEMOS: readonly (readonly [DemoId, string])[] = [
+  ['tamsel', 'Tamsel 430'],
+  ['orrin', 'Orrin pram'],
+];
 
 /** All projects in this browser: open, copy, delete with undo, new from a file or a demo. */
 export function ProjectsPage() {
@@ -43,19 +46,43 @@ export function ProjectsPage() {
   };
   return (
     <Box component="main" sx={{ maxWidth: 900, mx: 'auto', p: 3, height: '100dvh', overflow: 'auto' }}>
-      <Typography variant="h1" sx={{ color: 'primary.main', mb: 2 }}>Kalotrope: projects in this browser</Typography>
+      <Typography variant="h1" sx={{ color: 'primary.main', mb: 2 }}>
+        Kalotrope: projects in this browser
+      </Typography>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
         <ImportButton />
         {DEMOS.map(([demo, name]) => (
-          <Button key={demo} variant="outlined" onClick={() => void add(demoProject(demo, crypto.randomUUID()))}>New from the demo {name}</Button>
+          <Button
+            key={demo}
+            variant="outlined"
+            onClick={() => void add(demoProject(demo, crypto.randomUUID()))}
+          >
+            New from the demo {name}
+          </Button>
         ))}
       </Box>
-      {records?.length === 0 && <Typography>Nothing here yet. Import a table of offsets (CSV) or a project file, or start from a demo.</Typography>}
-      {records !== null && records.length > 0 && <ProjectTable records={records} onCopy={(record) => void add({ ...record.doc, id: crypto.randomUUID(), name: `${record.name}, copy`.slice(0, 120) })} onRemove={(id) => void remove(id)} />}
+      {records?.length === 0 && (
+        <Typography>
+          Nothing here yet. Import a table of offsets (CSV) or a project file, or start from a demo.
+        </Typography>
+      )}
+      {records !== null && records.length > 0 && (
+        <ProjectTable
+          records={records}
+          onCopy={(record) =>
+            void add({ ...record.doc, id: crypto.randomUUID(), name: `${record.name}, copy`.slice(0, 120) })
+          }
+          onRemove={(id) => void remove(id)}
+        />
+      )}
       <Snackbar
         open={deleted !== null}
         message={`${deleted?.name ?? ''} deleted`}
-        action={<Button color="inherit" onClick={() => void restore()}>Undo</Button>}
+        action={
+          <Button color="inherit" onClick={() => void restore()}>
+            Undo
+          </Button>
+        }
         autoHideDuration={20_000}
         onClose={(_event, why) => why === 'timeout' && setDeleted(null)}
       />
@@ -63,22 +90,36 @@ export function ProjectsPage() {
   );
 }
 
-type TableProps = { readonly records: readonly ProjectRecord[]; readonly onCopy: (record: ProjectRecord) => void; readonly onRemove: (id: string) => void };
+type TableProps = {
+  readonly records: readonly ProjectRecord[];
+  readonly onCopy: (record: ProjectRecord) => void;
+  readonly onRemove: (id: string) => void;
+};
 
 function ProjectTable({ records, onCopy, onRemove }: TableProps) {
   return (
     <Table size="small">
       <TableHead>
-        <TableRow><TableCell>Project</TableCell><TableCell>Last changed</TableCell><TableCell>Acts</TableCell></TableRow>
+        <TableRow>
+          <TableCell>Project</TableCell>
+          <TableCell>Last changed</TableCell>
+          <TableCell>Acts</TableCell>
+        </TableRow>
       </TableHead>
       <TableBody>
         {records.map((record) => (
           <TableRow key={record.id}>
-            <TableCell><Link to={`/project/${record.id}/lines`}>{record.name}</Link></TableCell>
+            <TableCell>
+              <Link to={`/project/${record.id}/lines`}>{record.name}</Link>
+            </TableCell>
             <TableCell>{new Date(record.updatedAt).toLocaleString()}</TableCell>
             <TableCell>
-              <Button aria-label={`Duplicate ${record.name}`} onClick={() => onCopy(record)}>Duplicate</Button>
-              <Button aria-label={`Delete ${record.name}`} color="error" onClick={() => onRemove(record.id)}>Delete</Button>
+              <Button aria-label={`Duplicate ${record.name}`} onClick={() => onCopy(record)}>
+                Duplicate
+              </Button>
+              <Button aria-label={`Delete ${record.name}`} color="error" onClick={() => onRemove(record.id)}>
+                Delete
+              </Button>
             </TableCell>
           </TableRow>
         ))}

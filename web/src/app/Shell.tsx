@@ -21,21 +21,48 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
   const dispatch = useAppDispatch();
   const info = STAGE_LIST.find((other) => other.stage === stage);
   return (
-    <Box sx={{ display: 'grid', gridTemplateRows: 'auto auto 1fr auto', gridTemplateColumns: { xs: '1fr', md: '176px 1fr' }, height: '100dvh', overflow: { xs: 'auto', md: 'hidden' } }}>
-      <Box sx={{ gridColumn: '1 / -1' }}><TopBar stage={stage} /></Box>
-      <Box sx={{ gridColumn: '1 / -1' }}><Notices /></Box>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateRows: 'auto auto 1fr auto',
+        gridTemplateColumns: { xs: '1fr', md: '176px 1fr' },
+        height: '100dvh',
+        overflow: { xs: 'auto', md: 'hidden' },
+      }}
+    >
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <TopBar stage={stage} />
+      </Box>
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <Notices />
+      </Box>
       <Rail current={stage} />
-      <Box component="main" aria-label={info?.name} sx={{ minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+      <Box
+        component="main"
+        aria-label={info?.name}
+        sx={{ minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}
+      >
         <Box sx={{ px: 2, py: 0.75, display: 'flex', gap: 1.5, alignItems: 'baseline' }}>
           <Typography variant="h1">{info?.name}</Typography>
-          <Typography variant="body2" color="text.secondary">{info?.question}</Typography>
+          <Typography variant="body2" color="text.secondary">
+            {info?.question}
+          </Typography>
         </Box>
-        <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>{children}</Box>
+        <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
+          {children}
+        </Box>
       </Box>
-      <Box sx={{ gridColumn: '1 / -1' }} className="no-print"><TapeBar /></Box>
+      <Box component="section" aria-label="The tape" sx={{ gridColumn: '1 / -1' }} className="no-print">
+        <TapeBar />
+      </Box>
       <FindBox />
       <KeysDialog />
-      <Snackbar open={message !== null} message={message} autoHideDuration={5000} onClose={() => dispatch(said(null))} />
+      <Snackbar
+        open={message !== null}
+        message={message}
+        autoHideDuration={5000}
+        onClose={() => dispatch(said(null))}
+      />
     </Box>
   );
 }

@@ -9,9 +9,33 @@ import { selectDerived, selectFindings, selectNotation } from './selectors';
 import { useAppDispatch, useAppSelector } from './store';
 
 /** The slip at the right: the picked thing's numbers, then what to look at first, then the table to work from. */
-export function Slip({ stage, title, numbers, children }: { readonly stage: Stage; readonly title: string; readonly numbers: ReactNode; readonly children?: ReactNode }) {
+export function Slip({
+  stage,
+  title,
+  numbers,
+  children,
+}: {
+  readonly stage: Stage;
+  readonly title: string;
+  readonly numbers: ReactNode;
+  readonly children?: ReactNode;
+}) {
   return (
-    <Box component="aside" aria-label="The slip" tabIndex={0} sx={{ width: { xs: 'auto', md: 344 }, flexShrink: 0, borderLeft: 1, borderTop: 1, borderColor: 'divider', bgcolor: 'background.paper', overflow: 'auto', p: 1.5 }}>
+    <Box
+      component="aside"
+      aria-label="The slip"
+      tabIndex={0}
+      sx={{
+        width: { xs: 'auto', md: 344 },
+        flexShrink: 0,
+        borderLeft: 1,
+        borderTop: 1,
+        borderColor: 'divider',
+        bgcolor: 'background.paper',
+        overflow: 'auto',
+        p: 1.5,
+      }}
+    >
       <Typography variant="h2">{title}</Typography>
       {numbers}
       <LookHere stage={stage} />
@@ -20,7 +44,9 @@ export function Slip({ stage, title, numbers, children }: { readonly stage: Stag
   );
 }
 
-const SHAPES: Readonly<Record<Severity, { readonly shape: string; readonly word: string; readonly colour: string }>> = {
+const SHAPES: Readonly<
+  Record<Severity, { readonly shape: string; readonly word: string; readonly colour: string }>
+> = {
   stop: { shape: '■', word: 'Stop', colour: 'error.main' },
   check: { shape: '▲', word: 'Check', colour: 'warning.main' },
   note: { shape: '●', word: 'Note', colour: 'info.main' },
@@ -29,10 +55,20 @@ const SHAPES: Readonly<Record<Severity, { readonly shape: string; readonly word:
 function LookHere({ stage }: { readonly stage: Stage }) {
   const findings = useAppSelector((state) => selectFindings(state, stage));
   return (
-    <Box component="section" aria-label="Look here first" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
+    <Box
+      component="section"
+      aria-label="Look here first"
+      sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}
+    >
       <Typography variant="h2">Look here first</Typography>
-      {findings.length === 0 && <Typography variant="body2" color="text.secondary">Nothing wrong that can be seen from here.</Typography>}
-      {findings.map((finding, i) => <FindingLine key={`${finding.code}-${i}`} finding={finding} />)}
+      {findings.length === 0 && (
+        <Typography variant="body2" color="text.secondary">
+          Nothing wrong that can be seen from here.
+        </Typography>
+      )}
+      {findings.map((finding, i) => (
+        <FindingLine key={`${finding.code}-${i}`} finding={finding} />
+      ))}
     </Box>
   );
 }
@@ -42,23 +78,51 @@ function FindingLine({ finding }: { readonly finding: Finding }) {
   const derived = useAppSelector(selectDerived);
   const dispatch = useAppDispatch();
   const { shape, word, colour } = SHAPES[finding.severity];
-  const target = targetOf(finding, (line, station) =>
-    derived?.lines.value.lines.find((other) => other.id === line)?.points.find((p) => p.station === station && (finding.where.x === undefined || p.x === finding.where.x))?.index,
+  const target = targetOf(
+    finding,
+    (line, station) =>
+      derived?.lines.value.lines
+        .find((other) => other.id === line)
+        ?.points.find(
+          (p) => p.station === station && (finding.where.x === undefined || p.x === finding.where.x),
+        )?.index,
   );
   return (
     <Box sx={{ my: 1 }}>
-      <Box component={target ? 'button' : 'div'} onClick={target ? () => dispatch(picked(target)) : undefined} sx={{ all: 'unset', cursor: target ? 'pointer' : 'default', fontSize: 14, lineHeight: 1.35, '&:focus-visible': { outline: '2px solid' } }}>
-        <Box component="strong" sx={{ color: colour }}><span aria-hidden="true">{shape}</span> {word}. </Box>
+      <Box
+        component={target ? 'button' : 'div'}
+        onClick={target ? () => dispatch(picked(target)) : undefined}
+        sx={{
+          all: 'unset',
+          cursor: target ? 'pointer' : 'default',
+          fontSize: 14,
+          lineHeight: 1.35,
+          '&:focus-visible': { outline: '2px solid' },
+        }}
+      >
+        <Box component="strong" sx={{ color: colour }}>
+          <span aria-hidden="true">{shape}</span> {word}.{' '}
+        </Box>
         {sentence(finding, notation)}
       </Box>
       {finding.remedies?.map((remedy) => (
-        <Button key={remedy.label} variant="outlined" sx={{ mt: 0.5 }} onClick={() => dispatch(edited({ label: remedy.label, edits: remedy.edits }))}>{remedy.label}</Button>
+        <Button
+          key={remedy.label}
+          variant="outlined"
+          sx={{ mt: 0.5 }}
+          onClick={() => dispatch(edited({ label: remedy.label, edits: remedy.edits }))}
+        >
+          {remedy.label}
+        </Button>
       ))}
     </Box>
   );
 }
 
-function targetOf(finding: Finding, indexOf: (line: string, station: string) => number | undefined): Picked | null {
+function targetOf(
+  finding: Finding,
+  indexOf: (line: string, station: string) => number | undefined,
+): Picked | null {
   const { panel, line, part, station } = finding.where;
   if (line !== undefined) {
     const index = station === undefined ? undefined : indexOf(line, station);
@@ -69,11 +133,23 @@ function targetOf(finding: Finding, indexOf: (line: string, station: string) => 
 }
 
 /** A figure with its name, and how it was come by on hover or focus. */
-export function Figure({ name, value, why }: { readonly name: string; readonly value: string; readonly why?: string }) {
+export function Figure({
+  name,
+  value,
+  why,
+}: {
+  readonly name: string;
+  readonly value: string;
+  readonly why?: string;
+}) {
   return (
     <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.25 }} title={why}>
-      <Typography variant="body2" color="text.secondary">{name}</Typography>
-      <Typography variant="body2" className="figure" component="span">{value}</Typography>
+      <Typography variant="body2" color="text.secondary">
+        {name}
+      </Typography>
+      <Typography variant="body2" className="figure" component="span">
+        {value}
+      </Typography>
     </Box>
   );
 }

@@ -32,7 +32,9 @@ export function TapeBar() {
     const size = DIVISION_MM[notation] * (event.shiftKey ? 100 : 10);
     dispatch(tapeMarked(Math.min(tape.length, Math.max(0, (mark ?? 0) + by * size))));
   };
-  const reading = tape ? `${formatWithUnit(mark ?? 0, notation)} of ${formatWithUnit(tape.length, notation)}` : 'no edge';
+  const reading = tape
+    ? `${formatWithUnit(mark ?? 0, notation)} of ${formatWithUnit(tape.length, notation)}`
+    : 'no edge';
   return (
     <Box
       ref={box}
@@ -45,38 +47,64 @@ export function TapeBar() {
       aria-valuetext={reading}
       onPointerMove={point}
       onKeyDown={step}
-      sx={{ height: HEIGHT, borderTop: 1, borderColor: 'divider', bgcolor: 'background.paper', cursor: 'crosshair', touchAction: 'none' }}
+      sx={{
+        height: HEIGHT,
+        borderTop: 1,
+        borderColor: 'divider',
+        bgcolor: 'background.paper',
+        cursor: 'crosshair',
+        touchAction: 'none',
+      }}
     >
-      {tape && width > 0 && <TapeDrawing tape={tape} mark={mark} notation={notation} scale={scale} width={width} />}
+      {tape && width > 0 && (
+        <TapeDrawing tape={tape} mark={mark} notation={notation} scale={scale} width={width} />
+      )}
     </Box>
   );
 }
 
-type DrawingProps = { readonly tape: Tape; readonly mark: number | null; readonly notation: Notation; readonly scale: number; readonly width: number };
+type DrawingProps = {
+  readonly tape: Tape;
+  readonly mark: number | null;
+  readonly notation: Notation;
+  readonly scale: number;
+  readonly width: number;
+};
 
 function TapeDrawing({ tape, mark, notation, scale, width }: DrawingProps) {
   const { palette } = useTheme();
   const step = roundStep(tape.length, width, notation);
   const count = Math.floor(tape.length / step);
   const x = (s: number) => MARGIN + s * scale;
-  const reading = mark === null ? `${tape.name}: ${formatWithUnit(tape.length, notation)}` : `${tape.name}: ${formatWithUnit(mark, notation)}`;
+  const reading =
+    mark === null
+      ? `${tape.name}: ${formatWithUnit(tape.length, notation)}`
+      : `${tape.name}: ${formatWithUnit(mark, notation)}`;
   return (
     <svg width={width} height={HEIGHT - 1} aria-hidden="true" fontSize={13} fill={palette.text.secondary}>
       <line x1={MARGIN} x2={x(tape.length)} y1={1} y2={1} stroke={palette.text.secondary} />
       {Array.from({ length: count + 1 }, (_, i) => (
         <g key={i}>
           <line x1={x(i * step)} x2={x(i * step)} y1={0} y2={10} stroke={palette.text.secondary} />
-          <text x={x(i * step) + 3} y={14}>{formatLength(i * step, notation)}</text>
+          <text x={x(i * step) + 3} y={14}>
+            {formatLength(i * step, notation)}
+          </text>
         </g>
       ))}
       {tape.ticks.map((tick) => (
         <g key={tick.label}>
           <path d={`M${x(tick.s)} 20l-4 8h8Z`} fill={palette.primary.main} />
-          <text x={x(tick.s) + 6} y={29} fill={palette.primary.main}>{tick.label}</text>
+          <text x={x(tick.s) + 6} y={29} fill={palette.primary.main}>
+            {tick.label}
+          </text>
         </g>
       ))}
-      {mark !== null && <line x1={x(mark)} x2={x(mark)} y1={0} y2={HEIGHT} stroke={palette.secondary.main} strokeWidth={2} />}
-      <text x={MARGIN} y={47} fill={palette.text.primary} fontWeight={600}>{reading}</text>
+      {mark !== null && (
+        <line x1={x(mark)} x2={x(mark)} y1={0} y2={HEIGHT} stroke={palette.secondary.main} strokeWidth={2} />
+      )}
+      <text x={MARGIN} y={47} fill={palette.text.primary} fontWeight={600}>
+        {reading}
+      </text>
     </svg>
   );
 }

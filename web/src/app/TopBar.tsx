@@ -20,7 +20,12 @@ import { findTurned, notationSet } from './screen-slice';
 import { useAppDispatch, useAppSelector } from './store';
 
 const NOTATION_NAMES: Readonly<Record<Notation, string>> = {
-  mm: 'mm', m: 'm', in: 'in, decimal', 'in-16': 'in, 16ths', 'in-32': 'in, 32nds', 'ft-in-8ths': 'ft-in-8ths',
+  mm: 'mm',
+  m: 'm',
+  in: 'in, decimal',
+  'in-16': 'in, 16ths',
+  'in-32': 'in, 32nds',
+  'ft-in-8ths': 'ft-in-8ths',
 };
 
 export function TopBar({ stage }: { readonly stage: Stage }) {
@@ -28,37 +33,89 @@ export function TopBar({ stage }: { readonly stage: Stage }) {
   const { project, saveState, past, future } = useAppSelector((state) => state.document);
   const notation = useAppSelector((state) => state.screen.notation);
   return (
-    <Box component="header" className="no-print" sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1, px: 1.5, py: 0.5 }}>
-      <Typography component="span" sx={{ fontWeight: 700, color: 'primary.main', mr: 0.5 }}>Kalotrope</Typography>
-      <Button component={Link} to="/projects" color="inherit" aria-label={`${project?.name ?? ''}, all projects`} sx={{ fontSize: 15 }}>{project?.name} ▾</Button>
-      <Typography variant="caption" color="text.secondary" role="status">{saveState === 'saved' ? 'saved' : saveState === 'saving' ? 'saving' : 'not saved'}</Typography>
+    <Box
+      component="header"
+      className="no-print"
+      sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1, px: 1.5, py: 0.5 }}
+    >
+      <Typography component="span" sx={{ fontWeight: 700, color: 'primary.main', mr: 0.5 }}>
+        Kalotrope
+      </Typography>
+      <Button
+        component={Link}
+        to="/projects"
+        color="inherit"
+        aria-label={`${project?.name ?? ''}, all projects`}
+        sx={{ fontSize: 15 }}
+      >
+        {project?.name} ▾
+      </Button>
+      <Typography variant="caption" color="text.secondary" role="status">
+        {saveState === 'saved' ? 'saved' : saveState === 'saving' ? 'saving' : 'not saved'}
+      </Typography>
       <Box sx={{ flex: 1 }} />
-      <Button color="inherit" variant="outlined" startIcon={<Search />} onClick={() => dispatch(findTurned(true))} sx={{ color: 'text.secondary', borderColor: 'divider' }}>
-        Find a part or a place <Box component="kbd" sx={{ ml: 1.5 }}>/</Box>
+      <Button
+        color="inherit"
+        variant="outlined"
+        startIcon={<Search />}
+        onClick={() => dispatch(findTurned(true))}
+        sx={{ color: 'text.secondary', borderColor: 'divider' }}
+      >
+        Find a part or a place{' '}
+        <Box component="kbd" sx={{ ml: 1.5 }}>
+          /
+        </Box>
       </Button>
       <TextField
         select
         value={notation}
-        onChange={(event) => dispatch(notationSet(event.target.value as Notation)) /* one of the items below */}
+        onChange={
+          (event) => dispatch(notationSet(event.target.value as Notation)) /* one of the items below */
+        }
         slotProps={{ htmlInput: { 'aria-label': 'Unit' } }}
         sx={{ '& .MuiSelect-select': { py: 0.5, fontSize: 14 } }}
       >
-        {NOTATIONS.map((item) => <MenuItem key={item} value={item}>{NOTATION_NAMES[item]}</MenuItem>)}
+        {NOTATIONS.map((item) => (
+          <MenuItem key={item} value={item}>
+            {NOTATION_NAMES[item]}
+          </MenuItem>
+        ))}
       </TextField>
-      <Act label={past.length > 0 ? `Undo: ${past[past.length - 1]?.label}` : 'Nothing to undo'} isOff={past.length === 0} onClick={() => dispatch(undone())}><Undo /></Act>
-      <Act label={future[0] ? `Redo: ${future[0].label}` : 'Nothing to redo'} isOff={future.length === 0} onClick={() => dispatch(redone())}><Redo /></Act>
-      <Act label="Print this stage" isOff={false} onClick={() => window.print()}><Print /></Act>
+      <Act
+        label={past.length > 0 ? `Undo: ${past[past.length - 1]?.label}` : 'Nothing to undo'}
+        isOff={past.length === 0}
+        onClick={() => dispatch(undone())}
+      >
+        <Undo />
+      </Act>
+      <Act
+        label={future[0] ? `Redo: ${future[0].label}` : 'Nothing to redo'}
+        isOff={future.length === 0}
+        onClick={() => dispatch(redone())}
+      >
+        <Redo />
+      </Act>
+      <Act label="Print this stage" isOff={false} onClick={() => window.print()}>
+        <Print />
+      </Act>
       <ImportButton />
       <ExportMenu stage={stage} icon={<FileDownloadOutlined />} />
     </Box>
   );
 }
 
-function Act(props: { readonly label: string; readonly isOff: boolean; readonly onClick: () => void; readonly children: React.ReactNode }) {
+function Act(props: {
+  readonly label: string;
+  readonly isOff: boolean;
+  readonly onClick: () => void;
+  readonly children: React.ReactNode;
+}) {
   return (
     <Tooltip title={props.label}>
       <span>
-        <IconButton size="small" aria-label={props.label} disabled={props.isOff} onClick={props.onClick}>{props.children}</IconButton>
+        <IconButton size="small" aria-label={props.label} disabled={props.isOff} onClick={props.onClick}>
+          {props.children}
+        </IconButton>
       </span>
     </Tooltip>
   );

@@ -15,7 +15,13 @@ export type DerivedState = {
   readonly isNesting: boolean;
 };
 
-const initialState: DerivedState = { derived: null, version: -1, failed: null, layouts: {}, isNesting: false };
+const initialState: DerivedState = {
+  derived: null,
+  version: -1,
+  failed: null,
+  layouts: {},
+  isNesting: false,
+};
 
 const derivedSlice = createSlice({
   name: 'derived',
@@ -23,16 +29,23 @@ const derivedSlice = createSlice({
   reducers: {
     derivedArrived: (state, { payload }: PayloadAction<{ derived: Derived; version: number }>) =>
       payload.version < state.version ? state : { ...(state as DerivedState), ...payload, failed: null },
-    deriveFailed: (state, { payload }: PayloadAction<string>) => ({ ...(state as DerivedState), failed: payload }),
+    deriveFailed: (state, { payload }: PayloadAction<string>) => ({
+      ...(state as DerivedState),
+      failed: payload,
+    }),
     layoutArrived: (state, { payload }: PayloadAction<{ thickness: number } & Layout>) => {
       const { thickness, ...layout } = payload;
       const before = state as DerivedState;
       return { ...before, layouts: { ...before.layouts, [thickness]: layout } };
     },
-    nestingTurned: (state, { payload }: PayloadAction<boolean>) => ({ ...(state as DerivedState), isNesting: payload }),
+    nestingTurned: (state, { payload }: PayloadAction<boolean>) => ({
+      ...(state as DerivedState),
+      isNesting: payload,
+    }),
     derivedForgotten: () => initialState,
   },
 });
 
-export const { derivedArrived, deriveFailed, layoutArrived, nestingTurned, derivedForgotten } = derivedSlice.actions;
+export const { derivedArrived, deriveFailed, layoutArrived, nestingTurned, derivedForgotten } =
+  derivedSlice.actions;
 export const derivedReducer = derivedSlice.reducer;

@@ -1,12 +1,16 @@
 /** The document: the project, its undo and redo by patches with their inverses, and how far it is saved. */
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { applyPatches, enablePatches, type Patch } from 'immer';
+import { applyPatches, enablePatches, original, type Patch } from 'immer';
 import type { Edit } from '@kalotrope/core/findings';
 import { applyEdits, resolvePath, type Project } from '@kalotrope/core/project';
 
 enablePatches();
 
-export type Change = { readonly label: string; readonly patches: readonly Patch[]; readonly inverse: readonly Patch[] };
+export type Change = {
+  readonly label: string;
+  readonly patches: readonly Patch[];
+  readonly inverse: readonly Patch[];
+};
 export type SaveState = 'saved' | 'saving' | 'failed' | 'elsewhere';
 
 export type DocumentState = {
@@ -24,10 +28,22 @@ export type DocumentState = {
 
 const MOST_UNDO = 200;
 
-export const initialDocument: DocumentState = { project: null, past: [], future: [], version: 0, saves: 0, saveState: 'saved', refused: null };
+export const initialDocument: DocumentState = {
+  project: null,
+  past: [],
+  future: [],
+  version: 0,
+  saves: 0,
+  saveState: 'saved',
+  refused: null,
+};
 
 /** Edits by path as patches with their inverses, or why they cannot be made. */
-export function changeOf(project: Project, label: string, edits: readonly Edit[]): Change | { readonly reason: string } {
+export function changeOf(
+  project: Project,
+  label: string,
+  edits: readonly Edit[],
+): Change | { readonly reason: string } {
   const tried = applyEdits(project, edits);
   if (!tried.ok) return { reason: tried.reason };
   const patches: Patch[] = [];
@@ -44,16 +60,22 @@ export function changeOf(project: Project, label: string, edits: readonly Edit[]
 const step = (state: DocumentState, patches: readonly Patch[]): Project | null =>
   state.project && applyPatches(state.project, [...patches]);
 
+/** The state itself, not the draft of it: these reducers give a new state and change nothing in place. */
+const plain = (state: unknown): DocumentState => (original(state) ?? state) as DocumentState; // the slice's own state, drafted or not
+
 const documentSlice = createSlice({
   name: 'document',
   initialState: initialDocument,
   reducers: {
     opened: (state, { payload }: PayloadAction<{ project: Project; saves: number }>): DocumentState => ({
-      ...initialDocument, project: payload.project, saves: payload.saves, version: state.version + 1,
+      ...initialDocument,
+      project: payload.project,
+      saves: payload.saves,
+      version: state.version + 1,
     }),
     closed: (state): DocumentState => ({ ...initialDocument, version: state.version + 1 }),
     edited: (state, { payload }: PayloadAction<{ label: string; edits: readonly Edit[] }>): DocumentState => {
-      const before = state as DocumentState;
+      const before = plain(state);
       if (!before.project) return before;
       const change = changeOf(before.project, payload.label, payload.edits);
       if ('reason' in change) return { ...before, refused: change.reason };
@@ -68,29 +90,46 @@ const documentSlice = createSlice({
       };
     },
     undone: (state): DocumentState => {
-      const before = state as DocumentState;
+      const before = plain(state);
       const change = before.past[before.past.length - 1];
       if (!change) return before;
       return {
-        ...before, project: step(before, change.inverse), past: before.past.slice(0, -1), future: [change, ...before.future],
-        version: before.version + 1, saveState: 'saving', refused: null,
+        ...before,
+        project: step(before, change.inverse),
+        past: before.past.slice(0, -1),
+        future: [change, ...before.future],
+        version: before.version + 1,
+        saveState: 'saving',
+        refused: null,
       };
     },
     redone: (state): DocumentState => {
-      const before = state as DocumentState;
+      const before = plain(state);
       const [change, ...rest] = before.future;
       if (!change) return before;
       return {
-        ...before, project: step(before, change.patches), past: [...before.past, change], future: rest,
-        version: before.version + 1, saveState: 'saving', refused: null,
+        ...before,
+        project: step(before, change.patches),
+        past: [...before.past, change],
+        future: rest,
+        version: before.version + 1,
+        saveState: 'saving',
+        refused: null,
       };
     },
-    saveEnded: (state, { payload }: PayloadAction<{ version: number; saves: number; saveState: SaveState }>): DocumentState => {
-      const before = state as DocumentState;
+    saveEnded: (
+      state,
+      { payload }: PayloadAction<{ version: number; saves: number; saveState: SaveState }>,
+    ): DocumentState => {
+      const before = plain(state);
       if (payload.saveState !== 'saved') return { ...before, saveState: payload.saveState };
-      return { ...before, saves: payload.saves, saveState: payload.version === before.version ? 'saved' : 'saving' };
+      return {
+        ...before,
+        saves: payload.saves,
+        saveState: payload.version === before.version ? 'saved' : 'saving',
+      };
     },
-    refusalSeen: (state): DocumentState => ({ ...(state as DocumentState), refused: null }),
+    refusalSeen: (state): DocumentState => ({ ...plain(state), refused: null }),
   },
 });
 

@@ -1,6 +1,13 @@
 /** Files in and out of the browser. */
 import { strToU8, zipSync } from 'fflate';
-import { fileName, PROJECT_FILE_ENDING, problemText, readOffsets, readProjectFile, type ExportFile } from '@kalotrope/core/exchange';
+import {
+  fileName,
+  PROJECT_FILE_ENDING,
+  problemText,
+  readOffsets,
+  readProjectFile,
+  type ExportFile,
+} from '@kalotrope/core/exchange';
 import { newProject, type Project } from '@kalotrope/core/project';
 
 export type Taken =
@@ -11,23 +18,44 @@ const LARGEST_BYTES = 20_000_000;
 
 /** A table of offsets or a project file as a new project: nothing that is there is touched. */
 export async function takeFile(file: File): Promise<Taken> {
-  if (file.size > LARGEST_BYTES) return { ok: false, title: file.name, problems: [`The file has ${file.size} bytes; expected 20 MB at most.`] };
+  if (file.size > LARGEST_BYTES)
+    return {
+      ok: false,
+      title: file.name,
+      problems: [`The file has ${file.size} bytes; expected 20 MB at most.`],
+    };
   const text = await file.text();
-  if (text.includes('\0')) return { ok: false, title: file.name, problems: ['This is not a text file. Expected a table of offsets (.csv) or a Kalotrope project.'] };
-  return /\.json$/i.test(file.name) || text.trimStart().startsWith('{') ? takeProject(file.name, text) : takeOffsets(file.name, text);
+  if (text.includes('\0'))
+    return {
+      ok: false,
+      title: file.name,
+      problems: ['This is not a text file. Expected a table of offsets (.csv) or a Kalotrope project.'],
+    };
+  return /\.json$/i.test(file.name) || text.trimStart().startsWith('{')
+    ? takeProject(file.name, text)
+    : takeOffsets(file.name, text);
 }
 
 function takeProject(name: string, text: string): Taken {
   const read = readProjectFile(text);
   if (!read.ok) return { ok: false, title: name, problems: read.problems };
-  return { ok: true, project: { ...read.project, id: crypto.randomUUID() }, said: `${read.project.name} opened from ${name}` };
+  return {
+    ok: true,
+    project: { ...read.project, id: crypto.randomUUID() },
+    said: `${read.project.name} opened from ${name}`,
+  };
 }
 
 function takeOffsets(name: string, text: string): Taken {
   const read = readOffsets(text);
   if (!read.ok) return { ok: false, title: name, problems: read.problems.slice(0, 12).map(problemText) };
   const title = name.replace(/\.[^.]*$/, '').slice(0, 100) || 'New boat';
-  const project = newProject({ id: crypto.randomUUID(), name: title, notation: read.notation, lines: read.lines });
+  const project = newProject({
+    id: crypto.randomUUID(),
+    name: title,
+    notation: read.notation,
+    lines: read.lines,
+  });
   const form = read.form === 'long' ? 'a list of points' : 'a table of heights and half-breadths';
   return { ok: true, project, said: [`Read ${name} as ${form}`, ...read.assumed].join('. ') };
 }
@@ -51,4 +79,5 @@ function saveBlob(name: string, blob: Blob): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-export const projectFileName = (project: Project): string => `${fileName(project.name)}${PROJECT_FILE_ENDING}`;
+export const projectFileName = (project: Project): string =>
+  `${fileName(project.name)}${PROJECT_FILE_ENDING}`;

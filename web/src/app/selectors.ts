@@ -13,14 +13,16 @@ export const selectDerived = (state: RootState) => state.derived.derived;
 export const selectNotation = (state: RootState) => state.screen.notation;
 export const selectPicked = (state: RootState) => state.screen.picked;
 
-export const selectFindings = createSelector([selectDerived, (_: RootState, stage: Stage) => stage], (derived, stage): readonly Finding[] =>
-  derived ? worstFirst(derived[stage].findings) : [],
+export const selectFindings = createSelector(
+  [selectDerived, (_: RootState, stage: Stage) => stage],
+  (derived, stage): readonly Finding[] => (derived ? worstFirst(derived[stage].findings) : []),
 );
 
 /** One line under each stage's name: how it stands. */
 export const selectStatus = createSelector(
   [selectDerived, (state: RootState) => state.derived, selectNotation],
-  (derived, state, notation): Readonly<Record<Stage, string>> | null => derived && statusOf(derived, state, notation),
+  (derived, state, notation): Readonly<Record<Stage, string>> | null =>
+    derived && statusOf(derived, state, notation),
 );
 
 function statusOf(derived: Derived, state: DerivedState, notation: Notation): Record<Stage, string> {
@@ -28,7 +30,13 @@ function statusOf(derived: Derived, state: DerivedState, notation: Notation): Re
     lines: fairness(derived, notation),
     panels: plural(derived.panels.value.panels.length + derived.panels.value.transoms.length, 'shape'),
     frames: plural(derived.frames.value.length, 'frame'),
-    joints: plural(derived.joints.value.reduce((sum, panel) => sum + panel.joints.length * (panel.spansCentreline ? 1 : 2), 0), 'scarf'),
+    joints: plural(
+      derived.joints.value.reduce(
+        (sum, panel) => sum + panel.joints.length * (panel.spansCentreline ? 1 : 2),
+        0,
+      ),
+      'scarf',
+    ),
     sheets: sheetsStatus(state),
     epoxy: `${formatMass(derived.epoxy.value.resinWithWaste)} mixed`,
   };
@@ -42,7 +50,9 @@ function statusOf(derived: Derived, state: DerivedState, notation: Notation): Re
 function fairness(derived: Derived, notation: Notation): string {
   const off = Math.max(0, ...derived.lines.value.lines.flatMap((line) => line.residuals.map((r) => r.total)));
   const unit = notation === 'ft-in-8ths' ? '' : ` ${unitLabel(notation)}`;
-  return notation === 'ft-in-8ths' || notation.startsWith('in-') ? `fair to ${off.toFixed(1)} mm` : `fair to ${formatFine(off, notation)}${unit}`;
+  return notation === 'ft-in-8ths' || notation.startsWith('in-')
+    ? `fair to ${off.toFixed(1)} mm`
+    : `fair to ${formatFine(off, notation)}${unit}`;
 }
 
 function sheetsStatus({ layouts, derived, isNesting }: DerivedState): string {
@@ -52,7 +62,8 @@ function sheetsStatus({ layouts, derived, isNesting }: DerivedState): string {
   });
   if (made.length === 0) return isNesting ? 'laying out' : 'not laid out yet';
   const count = made.reduce((sum, result) => sum + result.sheetsUsed, 0);
-  const density = made.reduce((sum, result) => sum + result.density * result.sheetsUsed, 0) / Math.max(1, count);
+  const density =
+    made.reduce((sum, result) => sum + result.density * result.sheetsUsed, 0) / Math.max(1, count);
   return `${plural(count, 'sheet')}, ${formatShare(density)}`;
 }
 
@@ -70,11 +81,25 @@ function tapeOf(derived: Derived, picked: Picked | null): Tape | undefined {
   if (picked?.kind === 'panel') {
     const panel = derived.panels.value.panels.find((other) => other.id === picked.id);
     const line = lines.find((other) => other.id === panel?.edges[1].line);
-    return panel && layTape(`${panel.name}, along ${line?.name.toLowerCase() ?? 'the edge'}`, panel.edges[1].points.map((p) => p.space), stations);
+    return (
+      panel &&
+      layTape(
+        `${panel.name}, along ${line?.name.toLowerCase() ?? 'the edge'}`,
+        panel.edges[1].points.map((p) => p.space),
+        stations,
+      )
+    );
   }
   if (picked?.kind === 'frame') {
     const frame = derived.frames.value.find((other) => other.id === picked.id);
-    return frame && layTape(`${frame.name}, from the centreline round to the sheer`, frame.outline.map(([y, z]) => [frame.x, y, z] as const), []);
+    return (
+      frame &&
+      layTape(
+        `${frame.name}, from the centreline round to the sheer`,
+        frame.outline.map(([y, z]) => [frame.x, y, z] as const),
+        [],
+      )
+    );
   }
   const wanted = picked?.kind === 'line' || picked?.kind === 'point' ? picked.line : undefined;
   const line = lines.find((other) => other.id === wanted) ?? lines[lines.length - 1];

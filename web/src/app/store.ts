@@ -6,7 +6,11 @@ import { documentReducer } from './document-slice';
 import { listener } from './listeners';
 import { screenReducer } from './screen-slice';
 
-const reducer = combineReducers({ document: documentReducer, screen: screenReducer, derived: derivedReducer });
+const reducer = combineReducers({
+  document: documentReducer,
+  screen: screenReducer,
+  derived: derivedReducer,
+});
 export type RootState = ReturnType<typeof reducer>;
 
 export const store = configureStore({

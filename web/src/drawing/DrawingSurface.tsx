@@ -8,7 +8,12 @@ import { useAppSelector } from '../app/store';
 import { useSize } from './use-size';
 
 /** In world mm, y up. */
-export type WorldBox = { readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number };
+export type WorldBox = {
+  readonly minX: number;
+  readonly minY: number;
+  readonly maxX: number;
+  readonly maxY: number;
+};
 
 /** `px` is the length in world mm of one pixel: sizes that must not change with the zoom are multiples of it. */
 export type Surface = { readonly px: number };
@@ -31,8 +36,17 @@ export function DrawingSurface({ label, bounds, children, corner, onPoint }: Pro
   const fitCount = useAppSelector((state) => state.screen.fitCount);
   const [view, setView] = useState<ZoomTransform>(zoomIdentity);
   const { minX, minY, maxX, maxY } = bounds;
-  const fitted = useMemo(() => fit({ minX, minY, maxX, maxY }, width, height), [minX, minY, maxX, maxY, width, height]);
-  const behaviour = useMemo(() => zoom<SVGSVGElement, unknown>().on('zoom', ({ transform }: { transform: ZoomTransform }) => setView(transform)), []);
+  const fitted = useMemo(
+    () => fit({ minX, minY, maxX, maxY }, width, height),
+    [minX, minY, maxX, maxY, width, height],
+  );
+  const behaviour = useMemo(
+    () =>
+      zoom<SVGSVGElement, unknown>().on('zoom', ({ transform }: { transform: ZoomTransform }) =>
+        setView(transform),
+      ),
+    [],
+  );
   const doFit = useCallback(() => {
     if (svg.current) select(svg.current).call(behaviour.transform, fitted);
   }, [behaviour, fitted]);
@@ -44,7 +58,19 @@ export function DrawingSurface({ label, bounds, children, corner, onPoint }: Pro
   // a new size, another drawing or the key `f`: fit again
   useEffect(doFit, [doFit, fitCount]);
   return (
-    <Box ref={box} sx={{ position: 'relative', flex: 1, minWidth: 0, minHeight: { xs: 320, md: 0 }, overflow: 'hidden', bgcolor: 'background.default', borderTop: 1, borderColor: 'divider' }}>
+    <Box
+      ref={box}
+      sx={{
+        position: 'relative',
+        flex: 1,
+        minWidth: 0,
+        minHeight: { xs: 320, md: 0 },
+        overflow: 'hidden',
+        bgcolor: 'background.default',
+        borderTop: 1,
+        borderColor: 'divider',
+      }}
+    >
       <svg
         ref={svg}
         role="img"
@@ -55,7 +81,8 @@ export function DrawingSurface({ label, bounds, children, corner, onPoint }: Pro
         fontFamily={theme.typography.fontFamily}
         onPointerMove={(event) => {
           const frame = svg.current?.getBoundingClientRect();
-          if (onPoint && frame) onPoint([view.invertX(event.clientX - frame.left), -view.invertY(event.clientY - frame.top)]);
+          if (onPoint && frame)
+            onPoint([view.invertX(event.clientX - frame.left), -view.invertY(event.clientY - frame.top)]);
         }}
       >
         {width > 0 && <g transform={view.toString()}>{children({ px: 1 / view.k })}</g>}
@@ -75,10 +102,16 @@ function fit(box: WorldBox, width: number, height: number): ZoomTransform {
 
 /** World points as SVG path data: SVG runs downwards. */
 export const pathOf = (points: readonly (readonly [number, number])[], isClosed = false): string =>
-  points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${(-y).toFixed(2)}`).join('') + (isClosed ? 'Z' : '');
+  points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${(-y).toFixed(2)}`).join('') +
+  (isClosed ? 'Z' : '');
 
 export const boxAround = (points: readonly (readonly [number, number])[]): WorldBox =>
   points.reduce<WorldBox>(
-    (box, [x, y]) => ({ minX: Math.min(box.minX, x), minY: Math.min(box.minY, y), maxX: Math.max(box.maxX, x), maxY: Math.max(box.maxY, y) }),
+    (box, [x, y]) => ({
+      minX: Math.min(box.minX, x),
+      minY: Math.min(box.minY, y),
+      maxX: Math.max(box.maxX, x),
+      maxY: Math.max(box.maxY, y),
+    }),
     { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity },
   );

@@ -21,27 +21,47 @@ export default function HullView() {
   if (!derived || derived.panels.value.panels.length === 0) return null;
   const { fromX, toX } = derived.lines.value;
   const length = toX - fromX;
-  const size = isLarge ? { inset: 12, width: 'auto', height: 'auto' } : { right: 10, bottom: 10, width: 260, height: 158 };
+  const size = isLarge
+    ? { inset: 12, width: 'auto', height: 'auto' }
+    : { right: 10, bottom: 10, width: 260, height: 158 };
   return (
-    <Box role="group" aria-label="The hull in the round" className="no-print" sx={{ position: 'absolute', ...size, border: 1, borderColor: 'divider', bgcolor: 'background.paper' }}>
+    <Box
+      role="group"
+      aria-label={`The hull in the round, ${derived.panels.value.panels.length} panels`}
+      className="no-print"
+      sx={{ position: 'absolute', ...size, border: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
+    >
       <Canvas
         key={String(isLarge)}
         frameloop="demand"
-        camera={{ position: [-length * 0.62, length * 0.42, length * 0.72], fov: 30, near: 10, far: length * 12 }}
-        aria-label={`The hull in the round, ${derived.panels.value.panels.length} panels a side`}
+        camera={{
+          position: [-length * 0.95, length * 0.72, length * 1.15],
+          fov: 28,
+          near: 10,
+          far: length * 12,
+        }}
       >
         <ambientLight intensity={1.6} />
         <directionalLight position={[-2, 4, 3]} intensity={1.5} />
         <directionalLight position={[2, -3, -2]} intensity={0.7} />
         {/* x aft, y to starboard, z up becomes x, z, −y of the picture's axes */}
         <group rotation={[-Math.PI / 2, 0, 0]} position={[-(fromX + toX) / 2, -length * 0.07, 0]}>
-          {derived.panels.value.panels.map((panel) => <PanelMesh key={panel.id} panel={panel} />)}
-          {derived.panels.value.transoms.map((transom) => <TransomMesh key={transom.id} transom={transom} />)}
+          {derived.panels.value.panels.map((panel) => (
+            <PanelMesh key={panel.id} panel={panel} />
+          ))}
+          {derived.panels.value.transoms.map((transom) => (
+            <TransomMesh key={transom.id} transom={transom} />
+          ))}
           <Bead size={length / 110} />
         </group>
         <OrbitControls makeDefault enableDamping={false} />
       </Canvas>
-      <IconButton size="small" aria-label={isLarge ? 'Make the hull small' : 'Make the hull large'} onClick={() => setIsLarge(!isLarge)} sx={{ position: 'absolute', top: 2, right: 2, color: theme.palette.text.secondary }}>
+      <IconButton
+        size="small"
+        aria-label={isLarge ? 'Make the hull small' : 'Make the hull large'}
+        onClick={() => setIsLarge(!isLarge)}
+        sx={{ position: 'absolute', top: 2, right: 2, color: theme.palette.text.secondary }}
+      >
         {isLarge ? <CloseFullscreen fontSize="small" /> : <OpenInFull fontSize="small" />}
       </IconButton>
     </Box>
@@ -75,12 +95,18 @@ function TransomMesh({ transom }: { readonly transom: Transom }) {
   const geometry = useMemo(() => {
     const made = new BufferGeometry();
     const { corners } = transom;
-    const positions = corners.slice(1, -1).flatMap((_, i) => [corners[0], corners[i + 1], corners[i + 2]].flatMap((p) => (p ? [...p] : [])));
+    const positions = corners
+      .slice(1, -1)
+      .flatMap((_, i) => [corners[0], corners[i + 1], corners[i + 2]].flatMap((p) => (p ? [...p] : [])));
     made.setAttribute('position', new BufferAttribute(new Float32Array(positions), 3));
     made.computeVertexNormals();
     return made;
   }, [transom]);
-  return <mesh geometry={geometry}><meshStandardMaterial color="#CDB37F" side={DoubleSide} roughness={0.9} /></mesh>;
+  return (
+    <mesh geometry={geometry}>
+      <meshStandardMaterial color="#CDB37F" side={DoubleSide} roughness={0.9} />
+    </mesh>
+  );
 }
 
 function stripGeometry(panel: Panel): BufferGeometry {

@@ -9,21 +9,36 @@ export function GrainPattern({ px }: { readonly px: number }) {
     <defs>
       <pattern id="grain" width={90 * px} height={9 * px} patternUnits="userSpaceOnUse">
         <rect width={90 * px} height={9 * px} fill={c.ply} />
-        <path d={`M0 ${2.5 * px}H${62 * px}M${30 * px} ${7 * px}H${90 * px}`} stroke={c.plyLine} strokeWidth={0.8 * px} />
+        <path
+          d={`M0 ${2.5 * px}H${62 * px}M${30 * px} ${7 * px}H${90 * px}`}
+          stroke={c.plyLine}
+          strokeWidth={0.8 * px}
+        />
       </pattern>
     </defs>
   );
 }
 
-type Props = { readonly outline: readonly (readonly [number, number])[]; readonly px: number; readonly isPicked?: boolean; readonly onPick?: () => void; readonly label: string };
+type Props = {
+  readonly outline: readonly (readonly [number, number])[];
+  readonly px: number;
+  readonly isPicked?: boolean;
+  readonly onPick?: () => void;
+  readonly label: string;
+};
 
 /** A piece of plywood: grain, edge, and the colour of what is picked. */
 export function PlyShape({ outline, px, isPicked = false, onPick, label }: Props) {
   const { palette } = useTheme();
   return (
     <path
-      d={pathOf(outline, true)} fill="url(#grain)" stroke={isPicked ? palette.secondary.main : palette.text.primary} strokeWidth={(isPicked ? 2.4 : 1.3) * px}
-      style={{ cursor: onPick ? 'pointer' : undefined }} onClick={onPick} aria-label={label}
+      d={pathOf(outline, true)}
+      fill="url(#grain)"
+      stroke={isPicked ? palette.secondary.main : palette.text.primary}
+      strokeWidth={(isPicked ? 2.4 : 1.3) * px}
+      style={{ cursor: onPick ? 'pointer' : undefined }}
+      onClick={onPick}
+      data-part={label}
     />
   );
 }

@@ -1,7 +1,10 @@
 import { useEffect, useState, type RefObject } from 'react';
 
 /** The size of an element, followed as it changes. */
-export function useSize(ref: RefObject<HTMLElement | null>): { readonly width: number; readonly height: number } {
+export function useSize(ref: RefObject<HTMLElement | null>): {
+  readonly width: number;
+  readonly height: number;
+} {
   const [size, setSize] = useState({ width: 0, height: 0 });
   useEffect(() => {
     const element = ref.current;

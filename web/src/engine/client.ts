@@ -13,9 +13,13 @@ export type JobResult<T> =
   | { readonly kind: 'cancelled' }
   | { readonly kind: 'failed'; readonly message: string };
 
-type RunOptions<K extends JobName> = { readonly signal?: AbortSignal; readonly onProgress?: (progress: JobProgress<K>) => void };
+type RunOptions<K extends JobName> = {
+  readonly signal?: AbortSignal;
+  readonly onProgress?: (progress: JobProgress<K>) => void;
+};
 
-const startWorker = (): Worker => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'kalotrope-engine' });
+const startWorker = (): Worker =>
+  new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'kalotrope-engine' });
 
 let main: Remote<WorkerApi> | undefined;
 let newest = 0;
@@ -26,12 +30,20 @@ async function runDerive(input: JobInput<'derive'>): Promise<JobResult<JobOutput
   await busy;
   if (mine !== newest) return { kind: 'cancelled' };
   main ??= wrap<WorkerApi>(startWorker());
-  const answer = main.run('derive', input, proxy(() => undefined));
+  const answer = main.run(
+    'derive',
+    input,
+    proxy(() => undefined),
+  );
   busy = answer.catch(() => undefined);
   return settle<JobOutput<'derive'>>(answer);
 }
 
-async function runAlone<K extends JobName>(name: K, input: JobInput<K>, options: RunOptions<K>): Promise<JobResult<JobOutput<K>>> {
+async function runAlone<K extends JobName>(
+  name: K,
+  input: JobInput<K>,
+  options: RunOptions<K>,
+): Promise<JobResult<JobOutput<K>>> {
   const worker = startWorker();
   const report = (progress: unknown) => options.onProgress?.(progress as JobProgress<K>); // the worker runs the job of this name
   const stopped = new Promise<JobResult<JobOutput<K>>>((resolve) => {
@@ -52,7 +64,11 @@ async function settle<T>(answer: Promise<unknown>): Promise<JobResult<T>> {
 }
 
 export const engine = {
-  run<K extends JobName>(name: K, input: JobInput<K>, options: RunOptions<K> = {}): Promise<JobResult<JobOutput<K>>> {
+  run<K extends JobName>(
+    name: K,
+    input: JobInput<K>,
+    options: RunOptions<K> = {},
+  ): Promise<JobResult<JobOutput<K>>> {
     if (name === 'derive') return runDerive(input as JobInput<'derive'>) as Promise<JobResult<JobOutput<K>>>; // K is 'derive' here
     return runAlone(name, input, options);
   },

@@ -26,4 +26,5 @@ export const JOBS = {
 export type JobName = keyof typeof JOBS;
 export type JobInput<K extends JobName> = Parameters<(typeof JOBS)[K]>[0];
 export type JobOutput<K extends JobName> = ReturnType<(typeof JOBS)[K]>;
-export type JobProgress<K extends JobName> = Parameters<(typeof JOBS)[K]> extends [unknown, (progress: infer P) => void] ? P : never;
+export type JobProgress<K extends JobName> =
+  Parameters<(typeof JOBS)[K]> extends [unknown, (progress: infer P) => void] ? P : never;

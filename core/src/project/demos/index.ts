@@ -15,7 +15,13 @@ export function demoProject(demo: DemoId, id: string): Project {
 function tamsel(id: string): Project {
   const lines = { longitudinals: longitudinalsOf(TAMSEL_TABLE) };
   const base = newProject({ id, name: 'Tamsel 430', notation: 'mm', lines });
-  const bulkhead = (n: number, x: number) => ({ id: `frame.${n}`, name: `Bulkhead ${n}`, x, width: 9, face: n > 2 ? ('aft' as const) : ('fore' as const) });
+  const bulkhead = (n: number, x: number) => ({
+    id: `frame.${n}`,
+    name: `Bulkhead ${n}`,
+    x,
+    width: 9,
+    face: n > 2 ? ('aft' as const) : ('fore' as const),
+  });
   return {
     ...base,
     note: 'V-bottomed skiff of the Lough Arvel ringing station: two people and a bundle of net poles over shallow water.',
@@ -26,7 +32,13 @@ function tamsel(id: string): Project {
 function orrin(id: string): Project {
   const lines = { longitudinals: longitudinalsOf(ORRIN_TABLE) };
   const base = newProject({ id, name: 'Orrin pram', notation: 'ft-in-8ths', lines });
-  const frame = (n: number, x: number) => ({ id: `frame.${n}`, name: `Frame ${n}`, x, width: 20, face: n > 2 ? ('aft' as const) : ('fore' as const) });
+  const frame = (n: number, x: number) => ({
+    id: `frame.${n}`,
+    name: `Frame ${n}`,
+    x,
+    width: 20,
+    face: n > 2 ? ('aft' as const) : ('fore' as const),
+  });
   return {
     ...base,
     note: 'Flat-bottomed pram with a bow transom, framed, with chine logs: the tender that lives on the landing stage.',

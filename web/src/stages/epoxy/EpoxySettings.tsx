@@ -8,7 +8,14 @@ import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
 import { useAppDispatch } from '../../app/store';
 
-type NumberKey = 'tapeWeight' | 'sheathingWeight' | 'sealingCoats' | 'waste' | 'fillerShare' | 'tapeLayersInside' | 'tapeLayersOutside';
+type NumberKey =
+  | 'tapeWeight'
+  | 'sheathingWeight'
+  | 'sealingCoats'
+  | 'waste'
+  | 'fillerShare'
+  | 'tapeLayersInside'
+  | 'tapeLayersOutside';
 
 /** Label, and what one shown unit is in the project. */
 const NUMBERS: readonly (readonly [NumberKey, string, number])[] = [
@@ -27,14 +34,34 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
     dispatch(edited({ label, edits: [{ path: ['epoxy', key], value }] }));
   return (
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-      <Typography variant="h2" sx={{ mb: 1.5 }}>Rates</Typography>
+      <Typography variant="h2" sx={{ mb: 1.5 }}>
+        Rates
+      </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
-        <LengthField label="Fillet radius" mm={project.epoxy.filletRadius} onCommit={set('filletRadius', 'Fillet radius')} />
-        <LengthField label="Tape width" mm={project.epoxy.tapeWidth} onCommit={set('tapeWidth', 'Tape width')} />
+        <LengthField
+          label="Fillet radius"
+          mm={project.epoxy.filletRadius}
+          onCommit={set('filletRadius', 'Fillet radius')}
+        />
+        <LengthField
+          label="Tape width"
+          mm={project.epoxy.tapeWidth}
+          onCommit={set('tapeWidth', 'Tape width')}
+        />
         {NUMBERS.map(([key, label, unit]) => (
-          <NumberField key={key} label={label} value={project.epoxy[key] / unit} onCommit={(value) => set(key, label)(value * unit)} />
+          <NumberField
+            key={key}
+            label={label}
+            value={project.epoxy[key] / unit}
+            onCommit={(value) => set(key, label)(value * unit)}
+          />
         ))}
-        <TextField select label="Sheathe outside" value={project.epoxy.sheathe} onChange={(event) => set('sheathe', 'Sheathing')(event.target.value)}>
+        <TextField
+          select
+          label="Sheathe outside"
+          value={project.epoxy.sheathe}
+          onChange={(event) => set('sheathe', 'Sheathing')(event.target.value)}
+        >
           <MenuItem value="none">nothing</MenuItem>
           <MenuItem value="bottom">the bottom</MenuItem>
           <MenuItem value="all">all of it</MenuItem>
@@ -44,7 +71,15 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
   );
 }
 
-function NumberField({ label, value, onCommit }: { readonly label: string; readonly value: number; readonly onCommit: (value: number) => void }) {
+function NumberField({
+  label,
+  value,
+  onCommit,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly onCommit: (value: number) => void;
+}) {
   const [typed, setTyped] = useState<string | null>(null);
   const number = typed === null ? value : Number(typed.replace(',', '.'));
   const isBad = typed !== null && (typed.trim() === '' || !Number.isFinite(number));
@@ -54,8 +89,12 @@ function NumberField({ label, value, onCommit }: { readonly label: string; reado
   };
   return (
     <TextField
-      label={label} value={typed ?? String(Number(value.toFixed(4)))} error={isBad} helperText={isBad ? 'Expected a number' : undefined}
-      onChange={(event) => setTyped(event.target.value)} onBlur={commit}
+      label={label}
+      value={typed ?? String(Number(value.toFixed(4)))}
+      error={isBad}
+      helperText={isBad ? 'Expected a number' : undefined}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={commit}
       onKeyDown={(event) => {
         if (event.key === 'Enter') commit();
         if (event.key === 'Escape') setTyped(null);

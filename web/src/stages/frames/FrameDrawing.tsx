@@ -9,9 +9,17 @@ import { Dimension } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 
-type Props = { readonly frame: Frame; readonly school: 'filleted' | 'framed'; readonly gap: number; readonly corner: ReactNode };
+type Props = {
+  readonly frame: Frame;
+  readonly school: 'filleted' | 'framed';
+  readonly gap: number;
+  readonly corner: ReactNode;
+};
 
-const bothHalves = (half: readonly (readonly [number, number])[]) => [...[...half].reverse().map(([y, z]) => [-y, z] as const), ...half];
+const bothHalves = (half: readonly (readonly [number, number])[]) => [
+  ...[...half].reverse().map(([y, z]) => [-y, z] as const),
+  ...half,
+];
 
 /** One frame in true shape, seen from its station face: the blank to cut, the section of the skin round it, bevels. */
 export function FrameDrawing({ frame, school, gap, corner }: Props) {
@@ -24,26 +32,70 @@ export function FrameDrawing({ frame, school, gap, corner }: Props) {
   const box = boxAround(skin);
   const bead = choice?.kind === 'frame' && tape && mark !== null ? pointOnTape(tape, mark) : null;
   return (
-    <DrawingSurface label={frame.name} bounds={{ ...box, minY: box.minY - (box.maxY - box.minY) * 0.35 }} corner={corner}>
+    <DrawingSurface
+      label={frame.name}
+      bounds={{ ...box, minY: box.minY - (box.maxY - box.minY) * 0.35 }}
+      corner={corner}
+    >
       {({ px }) => (
         <>
           <GrainPattern px={px} />
           <g fill="none">
             <PlyShape outline={cutOutline(frame, school, gap)} px={px} label={frame.name} />
             <path d={pathOf(skin)} stroke={palette.text.secondary} strokeWidth={1.2 * px} />
-            <path d={pathOf(bothHalves(frame.outline))} stroke={palette.primary.main} strokeWidth={1.2 * px} strokeDasharray={`${6 * px} ${3 * px}`} />
-            <path d={pathOf([[0, box.minY], [0, box.maxY]])} stroke={palette.text.secondary} strokeWidth={px} strokeDasharray={`${12 * px} ${3 * px} ${2 * px} ${3 * px}`} />
+            <path
+              d={pathOf(bothHalves(frame.outline))}
+              stroke={palette.primary.main}
+              strokeWidth={1.2 * px}
+              strokeDasharray={`${6 * px} ${3 * px}`}
+            />
+            <path
+              d={pathOf([
+                [0, box.minY],
+                [0, box.maxY],
+              ])}
+              stroke={palette.text.secondary}
+              strokeWidth={px}
+              strokeDasharray={`${12 * px} ${3 * px} ${2 * px} ${3 * px}`}
+            />
             {frame.edges.map((edge) => {
               const p = edge.points[Math.floor(edge.points.length / 2)];
-              return p && (
-                <text key={edge.panel} x={p.y - 12 * px} y={-p.z - 8 * px} fontSize={13 * px} textAnchor="end" fill={palette.text.primary}>
-                  {edge.panelName} {formatDeg(p.bevelDeg)}
-                </text>
+              return (
+                p && (
+                  <text
+                    key={edge.panel}
+                    x={p.y - 12 * px}
+                    y={-p.z - 8 * px}
+                    fontSize={13 * px}
+                    textAnchor="end"
+                    fill={palette.text.primary}
+                  >
+                    {edge.panelName} {formatDeg(p.bevelDeg)}
+                  </text>
+                )
               );
             })}
-            <text x={8 * px} y={-(box.minY + box.maxY) / 2 - 30 * px} fontSize={15 * px} fontWeight={600} fill={palette.text.primary}>{frame.face === 'fore' ? 'FORE face' : 'AFT face'}</text>
-            <Dimension from={[box.minX, box.minY - 16 * px]} to={[box.maxX, box.minY - 16 * px]} text={formatWithUnit(box.maxX - box.minX, notation)} px={px} />
-            <Dimension from={[box.minX - 16 * px, box.minY]} to={[box.minX - 16 * px, box.maxY]} text={formatWithUnit(box.maxY - box.minY, notation)} px={px} />
+            <text
+              x={8 * px}
+              y={-(box.minY + box.maxY) / 2 - 30 * px}
+              fontSize={15 * px}
+              fontWeight={600}
+              fill={palette.text.primary}
+            >
+              {frame.face === 'fore' ? 'FORE face' : 'AFT face'}
+            </text>
+            <Dimension
+              from={[box.minX, box.minY - 16 * px]}
+              to={[box.maxX, box.minY - 16 * px]}
+              text={formatWithUnit(box.maxX - box.minX, notation)}
+              px={px}
+            />
+            <Dimension
+              from={[box.minX - 16 * px, box.minY]}
+              to={[box.minX - 16 * px, box.maxY]}
+              text={formatWithUnit(box.maxY - box.minY, notation)}
+              px={px}
+            />
             {bead && <circle cx={bead[1]} cy={-bead[2]} r={5.5 * px} fill={palette.secondary.main} />}
           </g>
         </>

@@ -30,9 +30,22 @@ export default function FramesPage() {
   return (
     <>
       {frame ? (
-        <FrameDrawing frame={frame} school={project.school} gap={project.frames.filletGap} corner={<Suspense fallback={null}><HullView /></Suspense>} />
+        <FrameDrawing
+          frame={frame}
+          school={project.school}
+          gap={project.frames.filletGap}
+          corner={
+            <Suspense fallback={null}>
+              <HullView />
+            </Suspense>
+          }
+        />
       ) : (
-        <Box sx={{ flex: 1, p: 3 }}><Typography>No frame stands in this hull. Frames are set at the stations that all lines of the table share.</Typography></Box>
+        <Box sx={{ flex: 1, p: 3 }}>
+          <Typography>
+            No frame stands in this hull. Frames are set at the stations that all lines of the table share.
+          </Typography>
+        </Box>
       )}
       <Slip stage="frames" title={frame?.name ?? 'Frames'} numbers={frame && <FrameNumbers frame={frame} />}>
         {frame && <EdgeTable frame={frame} />}
@@ -47,25 +60,59 @@ function FrameNumbers({ frame }: { readonly frame: Frame }) {
   const derived = useAppSelector(selectDerived);
   const dispatch = useAppDispatch();
   const set = (key: 'x' | 'width' | 'face', label: string) => (value: number | string) =>
-    dispatch(edited({ label: `${frame.name}: ${label}`, edits: [{ path: ['frames', 'frames', frame.id, key], value }] }));
+    dispatch(
+      edited({
+        label: `${frame.name}: ${label}`,
+        edits: [{ path: ['frames', 'frames', frame.id, key], value }],
+      }),
+    );
   const widest = Math.max(...frame.outline.map((p) => p[0]));
   const heights = frame.outline.map((p) => p[1]);
   return (
     <>
-      <TextField select fullWidth label="Frame" value={frame.id} onChange={(event) => dispatch(picked({ kind: 'frame', id: event.target.value }))} sx={{ mt: 1, mb: 1.25 }}>
-        {derived?.frames.value.map(({ id, name }) => <MenuItem key={id} value={id}>{name}</MenuItem>)}
+      <TextField
+        select
+        fullWidth
+        label="Frame"
+        value={frame.id}
+        onChange={(event) => dispatch(picked({ kind: 'frame', id: event.target.value }))}
+        sx={{ mt: 1, mb: 1.25 }}
+      >
+        {derived?.frames.value.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name}
+          </MenuItem>
+        ))}
       </TextField>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
         <LengthField label="Station face at x" mm={frame.x} onCommit={set('x', 'place')} />
         <LengthField label="Thickness" mm={frame.width} onCommit={set('width', 'thickness')} />
       </Box>
-      <TextField select fullWidth label="Face on the station line" value={frame.face} onChange={(event) => set('face', 'face')(event.target.value)} sx={{ mt: 1.25, mb: 1 }}>
+      <TextField
+        select
+        fullWidth
+        label="Face on the station line"
+        value={frame.face}
+        onChange={(event) => set('face', 'face')(event.target.value)}
+        sx={{ mt: 1.25, mb: 1 }}
+      >
         <MenuItem value="fore">fore; the body lies abaft it</MenuItem>
         <MenuItem value="aft">aft; the body lies forward of it</MenuItem>
       </TextField>
-      <Figure name="Half-breadth inside the skin" value={formatWithUnit(widest, notation)} why={`The skin, ${project?.panels.thickness ?? 0} mm, is taken off along its normal`} />
-      <Figure name="Height, lowest to sheer" value={formatWithUnit(Math.max(...heights) - Math.min(...heights), notation)} />
-      <Figure name="Most bow of an edge" value={`${Math.max(...frame.edges.map((edge) => edge.sectionBow)).toFixed(1)} mm`} why="From a straight line between the edge's ends" />
+      <Figure
+        name="Half-breadth inside the skin"
+        value={formatWithUnit(widest, notation)}
+        why={`The skin, ${project?.panels.thickness ?? 0} mm, is taken off along its normal`}
+      />
+      <Figure
+        name="Height, lowest to sheer"
+        value={formatWithUnit(Math.max(...heights) - Math.min(...heights), notation)}
+      />
+      <Figure
+        name="Most bow of an edge"
+        value={`${Math.max(...frame.edges.map((edge) => edge.sectionBow)).toFixed(1)} mm`}
+        why="From a straight line between the edge's ends"
+      />
     </>
   );
 }
@@ -85,11 +132,17 @@ function EdgeTable({ frame }: { readonly frame: Frame }) {
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
       <Typography variant="h2">Edges and bevels</Typography>
       <Typography variant="body2" color="text.secondary">
-        Out from the centreline, up from the base, in {unitLabel(notation)}; bevel from square, positive where the other face is the smaller.
+        Out from the centreline, up from the base, in {unitLabel(notation)}; bevel from square, positive where
+        the other face is the smaller.
       </Typography>
       <Table size="small" aria-label="Edges and bevels">
         <TableHead>
-          <TableRow><TableCell>on</TableCell><TableCell align="right">out</TableCell><TableCell align="right">up</TableCell><TableCell align="right">bevel</TableCell></TableRow>
+          <TableRow>
+            <TableCell>on</TableCell>
+            <TableCell align="right">out</TableCell>
+            <TableCell align="right">up</TableCell>
+            <TableCell align="right">bevel</TableCell>
+          </TableRow>
         </TableHead>
         <TableBody>
           {rows.map((row) => (

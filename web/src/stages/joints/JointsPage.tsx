@@ -26,7 +26,7 @@ export default function JointsPage() {
   const derived = useAppSelector(selectDerived);
   if (!derived) return null;
   const { panels } = derived.panels.value;
-  const shelves = stack(panels, longest(panels) * 0.09);
+  const shelves = stack(panels, longest(panels) * 0.13);
   return (
     <>
       <DrawingSurface label="Panels with their joints" bounds={wholeBox(shelves)}>
@@ -35,7 +35,9 @@ export default function JointsPage() {
             <GrainPattern px={px} />
             {shelves.map((shelf) => {
               const jointed = derived.joints.value.find((other) => other.panel === shelf.item.id);
-              return jointed && <PanelWithJoints key={shelf.item.id} shelf={shelf} jointed={jointed} px={px} />;
+              return (
+                jointed && <PanelWithJoints key={shelf.item.id} shelf={shelf} jointed={jointed} px={px} />
+              );
             })}
           </>
         )}
@@ -47,7 +49,15 @@ export default function JointsPage() {
   );
 }
 
-function PanelWithJoints({ shelf, jointed, px }: { readonly shelf: Shelf<Panel>; readonly jointed: JointedPanel; readonly px: number }) {
+function PanelWithJoints({
+  shelf,
+  jointed,
+  px,
+}: {
+  readonly shelf: Shelf<Panel>;
+  readonly jointed: JointedPanel;
+  readonly px: number;
+}) {
   const { palette } = useTheme();
   const notation = useAppSelector(selectNotation);
   const derived = useAppSelector(selectDerived);
@@ -58,23 +68,85 @@ function PanelWithJoints({ shelf, jointed, px }: { readonly shelf: Shelf<Panel>;
   const frames = (derived?.frames.value ?? []).map(({ name, x }) => ({ label: name, x }));
   return (
     <g transform={`translate(${dx} ${-dy})`} fill="none">
-      <PlyShape outline={panel.outline} px={px} label={panel.name} isPicked={choice?.kind === 'panel' && choice.id === panel.id} onPick={() => dispatch(picked({ kind: 'panel', id: panel.id }))} />
+      <PlyShape
+        outline={panel.outline}
+        px={px}
+        label={panel.name}
+        isPicked={choice?.kind === 'panel' && choice.id === panel.id}
+        onPick={() => dispatch(picked({ kind: 'panel', id: panel.id }))}
+      />
       {stationMarks(panel, frames).map((mark) => (
         <g key={mark.label}>
-          <path d={pathOf(mark.curve)} stroke={palette.text.secondary} strokeWidth={px} strokeDasharray={`${5 * px} ${3 * px}`} />
-          <text x={mark.curve[0]?.[0]} y={-low + 16 * px} fontSize={13 * px} textAnchor="middle" fill={palette.text.secondary}>{mark.label}</text>
+          <path
+            d={pathOf(mark.curve)}
+            stroke={palette.text.secondary}
+            strokeWidth={px}
+            strokeDasharray={`${5 * px} ${3 * px}`}
+          />
+          <text
+            x={mark.curve[0]?.[0]}
+            y={-low + 16 * px}
+            fontSize={13 * px}
+            textAnchor="middle"
+            fill={palette.text.secondary}
+          >
+            {mark.label}
+          </text>
         </g>
       ))}
-      {jointed.joints.map(({ u, scarf }) => (
+      {jointed.joints.map(({ u, scarf, low: v0, high: v1 }) => (
         <g key={u}>
-          <rect x={u - scarf / 2} width={scarf} y={-high} height={high - low} fill={palette.primary.main} opacity={0.35} />
-          <path d={pathOf([[u - scarf / 2, low], [u - scarf / 2, high]]) + pathOf([[u + scarf / 2, low], [u + scarf / 2, high]])} stroke={palette.primary.main} strokeWidth={1.4 * px} />
-          <text x={u} y={-high - 8 * px} fontSize={13 * px} fontWeight={600} textAnchor="middle" fill={palette.primary.main}>scarf {formatWithUnit(scarf, notation)}</text>
+          <rect
+            x={u - scarf / 2}
+            width={scarf}
+            y={-v1}
+            height={v1 - v0}
+            fill={palette.primary.main}
+            opacity={0.35}
+          />
+          <path
+            d={
+              pathOf([
+                [u - scarf / 2, v0],
+                [u - scarf / 2, v1],
+              ]) +
+              pathOf([
+                [u + scarf / 2, v0],
+                [u + scarf / 2, v1],
+              ])
+            }
+            stroke={palette.primary.main}
+            strokeWidth={1.4 * px}
+          />
+          <text
+            x={u}
+            y={-high - 8 * px}
+            fontSize={13 * px}
+            fontWeight={600}
+            textAnchor="middle"
+            fill={palette.primary.main}
+          >
+            scarf {formatWithUnit(scarf, notation)}
+          </text>
         </g>
       ))}
-      <text x={box.minX - dx} y={-high - 8 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>{panel.name}</text>
+      <text
+        x={box.minX - dx}
+        y={-high - 8 * px}
+        fontSize={14 * px}
+        fontWeight={600}
+        fill={palette.text.primary}
+      >
+        {panel.name}
+      </text>
       {[0, ...jointed.joints.map((joint) => joint.u), jointed.length].slice(1).map((to, i, all) => (
-        <Dimension key={to} from={[i === 0 ? 0 : (all[i - 1] ?? 0), low - 30 * px]} to={[to, low - 30 * px]} text={formatWithUnit(to - (i === 0 ? 0 : (all[i - 1] ?? 0)), notation)} px={px} />
+        <Dimension
+          key={to}
+          from={[i === 0 ? 0 : (all[i - 1] ?? 0), low - 46 * px]}
+          to={[to, low - 46 * px]}
+          text={formatWithUnit(to - (i === 0 ? 0 : (all[i - 1] ?? 0)), notation)}
+          px={px}
+        />
       ))}
     </g>
   );
@@ -95,10 +167,25 @@ function JointSettings() {
   };
   return (
     <Box sx={{ display: 'grid', gap: 1.25, mt: 1.5 }}>
-      <TextField label="Scarf, times the thickness" value={ratio ?? scarfRatio} onChange={(event) => setRatio(event.target.value)} onBlur={commit} onKeyDown={(event) => event.key === 'Enter' && commit()} slotProps={{ htmlInput: { className: 'figure', inputMode: 'decimal' } }} />
-      <LengthField label="Clear of frames" mm={clearOfFrames} onCommit={set('clearOfFrames', 'Clear of frames')} />
+      <TextField
+        label="Scarf, times the thickness"
+        value={ratio ?? scarfRatio}
+        onChange={(event) => setRatio(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => event.key === 'Enter' && commit()}
+        slotProps={{ htmlInput: { className: 'figure', inputMode: 'decimal' } }}
+      />
+      <LengthField
+        label="Clear of frames"
+        mm={clearOfFrames}
+        onCommit={set('clearOfFrames', 'Clear of frames')}
+      />
       <LengthField label="Stagger between panels" mm={stagger} onCommit={set('stagger', 'Stagger')} />
-      <Figure name="Length of a scarf" value={formatWithUnit(scarfRatio * project.panels.thickness, notation)} why={`${scarfRatio} × ${project.panels.thickness} mm`} />
+      <Figure
+        name="Length of a scarf"
+        value={formatWithUnit(scarfRatio * project.panels.thickness, notation)}
+        why={`${scarfRatio} × ${project.panels.thickness} mm`}
+      />
     </Box>
   );
 }
@@ -108,15 +195,28 @@ function JointTable({ jointed }: { readonly jointed: readonly JointedPanel[] }) 
   return (
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
       <Typography variant="h2">Joints</Typography>
-      <Typography variant="body2" color="text.secondary">From the forward end to the middle of the scarf, in {unitLabel(notation)}.</Typography>
+      <Typography variant="body2" color="text.secondary">
+        From the forward end to the middle of the scarf, in {unitLabel(notation)}.
+      </Typography>
       <Table size="small" aria-label="Joints">
-        <TableHead><TableRow><TableCell>panel</TableCell><TableCell align="right">pieces</TableCell><TableCell align="right">joint at</TableCell></TableRow></TableHead>
+        <TableHead>
+          <TableRow>
+            <TableCell>panel</TableCell>
+            <TableCell align="right">pieces</TableCell>
+            <TableCell align="right">joint at</TableCell>
+          </TableRow>
+        </TableHead>
         <TableBody>
           {jointed.map((panel) => (
             <TableRow key={panel.panel}>
-              <TableCell>{panel.name}{panel.spansCentreline ? '' : ', both hands'}</TableCell>
+              <TableCell>
+                {panel.name}
+                {panel.spansCentreline ? '' : ', both hands'}
+              </TableCell>
               <TableCell className="figure">{panel.pieces.length}</TableCell>
-              <TableCell className="figure">{panel.joints.map(({ u }) => formatFine(u, notation)).join(', ') || 'none'}</TableCell>
+              <TableCell className="figure">
+                {panel.joints.map(({ u }) => formatFine(u, notation)).join(', ') || 'none'}
+              </TableCell>
             </TableRow>
           ))}
         </TableBody>

@@ -29,17 +29,44 @@ export function LinesDrawing({ hull, corner }: { readonly hull: Hull; readonly c
     >
       {({ px }) => (
         <>
-          {views.map((view) => <LongView key={view.name} view={view} hull={hull} px={px} />)}
-          <Dimension from={[hull.fromX, views[0].low - 34 * px]} to={[hull.toX, views[0].low - 34 * px]} text={formatWithUnit(length, notation)} px={px} />
+          {views.map((view) => (
+            <LongView key={view.name} view={view} hull={hull} px={px} />
+          ))}
+          <Dimension
+            from={[hull.fromX, views[0].low - 34 * px]}
+            to={[hull.toX, views[0].low - 34 * px]}
+            text={formatWithUnit(length, notation)}
+            px={px}
+          />
           <g fill="none">
             <path d={pathOf(body.axis)} stroke={palette.text.secondary} strokeWidth={px} />
             {body.sections.map((section) => (
               <g key={section.label}>
-                <path d={pathOf(section.points)} strokeWidth={1.6 * px} {...stationStyle(section.index, px)} />
-                <text x={section.end[0]} y={-section.end[1] - 5 * px} fontSize={13 * px} textAnchor="middle" fill={stationStyle(section.index, px).stroke}>{section.label}</text>
+                <path
+                  d={pathOf(section.points)}
+                  strokeWidth={1.6 * px}
+                  {...stationStyle(section.index, px)}
+                />
+                <text
+                  x={section.end[0]}
+                  y={-section.end[1] - 5 * px}
+                  fontSize={13 * px}
+                  textAnchor="middle"
+                  fill={stationStyle(section.index, px).stroke}
+                >
+                  {section.label}
+                </text>
               </g>
             ))}
-            <text x={body.middle} y={-body.low + 20 * px} fontSize={13 * px} textAnchor="middle" fill={palette.text.secondary}>Body plan: aft left, forward right</text>
+            <text
+              x={body.middle}
+              y={-body.low + 20 * px}
+              fontSize={13 * px}
+              textAnchor="middle"
+              fill={palette.text.secondary}
+            >
+              Body plan: aft left, forward right
+            </text>
           </g>
         </>
       )}
@@ -54,21 +81,56 @@ function LongView({ view, hull, px }: { readonly view: View; readonly hull: Hull
   const at = tape && mark !== null ? pointOnTape(tape, mark) : null;
   return (
     <g fill="none">
-      <line x1={hull.fromX} x2={hull.toX} y1={-view.zero} y2={-view.zero} stroke={palette.text.secondary} strokeWidth={px} />
+      <line
+        x1={hull.fromX}
+        x2={hull.toX}
+        y1={-view.zero}
+        y2={-view.zero}
+        stroke={palette.text.secondary}
+        strokeWidth={px}
+      />
       {hull.stations.map((station, i) => (
         <g key={station.label}>
-          <line x1={station.x} x2={station.x} y1={-view.low} y2={-view.high} strokeWidth={px} opacity={0.75} {...stationStyle(i, px)} />
-          <text x={station.x} y={-view.high - 6 * px} fontSize={13 * px} textAnchor="middle" fill={stationStyle(i, px).stroke}>{station.label}</text>
+          <line
+            x1={station.x}
+            x2={station.x}
+            y1={-view.low}
+            y2={-view.high}
+            strokeWidth={px}
+            opacity={0.75}
+            {...stationStyle(i, px)}
+          />
+          <text
+            x={station.x}
+            y={-view.high - 6 * px}
+            fontSize={13 * px}
+            textAnchor="middle"
+            fill={stationStyle(i, px).stroke}
+          >
+            {station.label}
+          </text>
         </g>
       ))}
-      <text x={hull.fromX} y={-view.low + 18 * px} fontSize={13 * px} fill={palette.text.secondary}>{view.name}</text>
-      {hull.lines.map((line) => <LineInView key={line.id} line={line} view={view} px={px} />)}
+      <text x={hull.fromX} y={-view.low + 18 * px} fontSize={13 * px} fill={palette.text.secondary}>
+        {view.name}
+      </text>
+      {hull.lines.map((line) => (
+        <LineInView key={line.id} line={line} view={view} px={px} />
+      ))}
       {at && <circle cx={at[0]} cy={-(view.zero + at[view.axis])} r={5 * px} fill={palette.secondary.main} />}
     </g>
   );
 }
 
-function LineInView({ line, view, px }: { readonly line: HullLine; readonly view: View; readonly px: number }) {
+function LineInView({
+  line,
+  view,
+  px,
+}: {
+  readonly line: HullLine;
+  readonly view: View;
+  readonly px: number;
+}) {
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
   const { palette } = useTheme();
@@ -78,14 +140,26 @@ function LineInView({ line, view, px }: { readonly line: HullLine; readonly view
   return (
     <g>
       <path d={curve} stroke={colour} strokeWidth={(isPicked ? 2.4 : 1.5) * px} />
-      <path d={curve} stroke="transparent" strokeWidth={12 * px} style={{ cursor: 'pointer' }} onClick={() => dispatch(picked({ kind: 'line', line: line.id }))} />
+      <path
+        d={curve}
+        stroke="transparent"
+        strokeWidth={12 * px}
+        style={{ cursor: 'pointer' }}
+        onClick={() => dispatch(picked({ kind: 'line', line: line.id }))}
+      />
       {line.points.map((p) => {
         const value = view.axis === 2 ? p.height : p.halfBreadth;
         const isThis = choice?.kind === 'point' && choice.line === line.id && choice.index === p.index;
         return (
           <circle
-            key={p.index} cx={p.x} cy={-(view.zero + value)} r={(isThis ? 6 : 3.6) * px} strokeWidth={px} stroke={colour}
-            fill={isThis ? palette.secondary.main : palette.background.paper} style={{ cursor: 'pointer' }}
+            key={p.index}
+            cx={p.x}
+            cy={-(view.zero + value)}
+            r={(isThis ? 6 : 3.6) * px}
+            strokeWidth={px}
+            stroke={colour}
+            fill={isThis ? palette.secondary.main : palette.background.paper}
+            style={{ cursor: 'pointer' }}
             onClick={() => dispatch(picked({ kind: 'point', line: line.id, index: p.index }))}
           />
         );

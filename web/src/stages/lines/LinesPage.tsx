@@ -21,12 +21,24 @@ export default function LinesPage() {
   return (
     <>
       <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
-        <Tabs value={view} onChange={(_event, next: 'drawing' | 'table') => setView(next)} aria-label="Lines as a drawing or a table" sx={{ minHeight: 36, px: 1, '& .MuiTab-root': { minHeight: 36, py: 0 } }}>
+        <Tabs
+          value={view}
+          onChange={(_event, next: 'drawing' | 'table') => setView(next)}
+          aria-label="Lines as a drawing or a table"
+          sx={{ minHeight: 36, px: 1, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
+        >
           <Tab value="drawing" label="Three views" />
           <Tab value="table" label="The table" />
         </Tabs>
         {view === 'drawing' ? (
-          <LinesDrawing hull={derived.lines.value} corner={<Suspense fallback={null}><HullView /></Suspense>} />
+          <LinesDrawing
+            hull={derived.lines.value}
+            corner={
+              <Suspense fallback={null}>
+                <HullView />
+              </Suspense>
+            }
+          />
         ) : (
           <OffsetsTable />
         )}

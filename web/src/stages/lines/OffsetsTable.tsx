@@ -18,7 +18,12 @@ export function OffsetsTable() {
   const notation = useAppSelector(selectNotation);
   if (!project) return null;
   return (
-    <Box sx={{ flex: 1, overflow: 'auto', p: 2, borderTop: 1, borderColor: 'divider' }} tabIndex={0} role="region" aria-label="The table of offsets">
+    <Box
+      sx={{ flex: 1, overflow: 'auto', p: 2, borderTop: 1, borderColor: 'divider' }}
+      tabIndex={0}
+      role="region"
+      aria-label="The table of offsets"
+    >
       <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fill, minmax(370px, 1fr))' }}>
         {project.lines.longitudinals.map((line) => (
           <Box key={line.id}>
@@ -32,7 +37,11 @@ export function OffsetsTable() {
                   <TableCell align="right">height</TableCell>
                 </TableRow>
               </TableHead>
-              <TableBody>{line.points.map((_, index) => <PointRow key={index} line={line} index={index} />)}</TableBody>
+              <TableBody>
+                {line.points.map((_, index) => (
+                  <PointRow key={index} line={line} index={index} />
+                ))}
+              </TableBody>
             </Table>
           </Box>
         ))}
@@ -41,7 +50,11 @@ export function OffsetsTable() {
   );
 }
 
-const COLUMNS = [['x', 'x'], ['halfBreadth', 'half-breadth'], ['height', 'height']] as const;
+const COLUMNS = [
+  ['x', 'x'],
+  ['halfBreadth', 'half-breadth'],
+  ['height', 'height'],
+] as const;
 
 function PointRow({ line, index }: { readonly line: Longitudinal; readonly index: number }) {
   const dispatch = useAppDispatch();
@@ -54,8 +67,17 @@ function PointRow({ line, index }: { readonly line: Longitudinal; readonly index
       {COLUMNS.map(([key, name]) => (
         <TableCell key={key} align="right">
           <LengthField
-            isBare label={`${place}, ${name}`} mm={point[key]}
-            onCommit={(mm) => dispatch(edited({ label: `${place}: ${name}`, edits: [{ path: pointPath(line.id, index, key), value: mm }] }))}
+            isBare
+            label={`${place}, ${name}`}
+            mm={point[key]}
+            onCommit={(mm) =>
+              dispatch(
+                edited({
+                  label: `${place}: ${name}`,
+                  edits: [{ path: pointPath(line.id, index, key), value: mm }],
+                }),
+              )
+            }
           />
         </TableCell>
       ))}

@@ -26,30 +26,57 @@ export function viewsOf(hull: Hull): readonly [View, View] {
   const profileZero = planHigh + space - least(2) + space;
   const view = (name: string, axis: 1 | 2, zero: number): View => {
     const [low, high] = [zero + least(axis), zero + most(axis)];
-    return { name, axis, zero, low, high, corners: [[hull.fromX, low], [hull.toX, high]] };
+    return {
+      name,
+      axis,
+      zero,
+      low,
+      high,
+      corners: [
+        [hull.fromX, low],
+        [hull.toX, high],
+      ],
+    };
   };
   return [view('Profile', 2, profileZero), view('Plan', 1, 0)];
 }
 
-export type BodySection = { readonly label: string; readonly index: number; readonly points: readonly Point[]; readonly end: Point };
+export type BodySection = {
+  readonly label: string;
+  readonly index: number;
+  readonly points: readonly Point[];
+  readonly end: Point;
+};
 
 /** Sections through the lines' points at the stations, to the right of the long views. */
 export function bodyPlan(hull: Hull) {
   const [profile] = viewsOf(hull);
   const breadth = Math.max(1, ...hull.lines.flatMap((line) => line.curve.map((p) => p[1])));
-  const middle = hull.toX + breadth + (hull.toX - hull.fromX) * SPACE * 1.6;
-  const widest = [...hull.stations].sort((a, b) => breadthAt(hull, b.x) - breadthAt(hull, a.x))[0];
+  const middle = hull.toX + breadth + (hull.toX - hull.fromX) * SPACE * 1.2;
+  const midship = (hull.fromX + hull.toX) / 2;
   const sections = hull.stations.map(({ label, x }, index): BodySection => {
-    const side = x > (widest?.x ?? 0) ? -1 : 1;
-    const found = hull.lines.flatMap((line) => crossingsOfX(line.batten, x).slice(0, 1).map((t) => battenAt(line.batten, t).position));
+    const side = x > midship ? -1 : 1;
+    const found = hull.lines.flatMap((line) =>
+      crossingsOfX(line.batten, x)
+        .slice(0, 1)
+        .map((t) => battenAt(line.batten, t).position),
+    );
     const points = found.map((p): Point => [middle + side * p[1], profile.zero + p[2]]);
     const onCentre: Point[] = points[0] ? [[middle, points[0][1]]] : [];
-    return { label, index, points: [...onCentre, ...points], end: points[points.length - 1] ?? [middle, profile.zero] };
+    return {
+      label,
+      index,
+      points: [...onCentre, ...points],
+      end: points[points.length - 1] ?? [middle, profile.zero],
+    };
   });
-  const corners: Point[] = [[middle - breadth, profile.low], [middle + breadth, profile.high]];
-  const axis: Point[] = [[middle, profile.low], [middle, profile.high]];
+  const corners: Point[] = [
+    [middle - breadth, profile.low],
+    [middle + breadth, profile.high],
+  ];
+  const axis: Point[] = [
+    [middle, profile.low],
+    [middle, profile.high],
+  ];
   return { middle, low: profile.low, sections, corners, axis };
 }
-
-const breadthAt = (hull: Hull, x: number): number =>
-  Math.max(0, ...hull.lines.flatMap((line) => crossingsOfX(line.batten, x).slice(0, 1).map((t) => battenAt(line.batten, t).position[1])));

@@ -16,7 +16,9 @@ const WORTH_SHOWING_MM = 0.5;
 function rounded(mm: number, notation: Notation): string {
   const lost = lostInRounding(mm, notation);
   const figure = formatLength(mm, notation);
-  return Math.abs(lost) > WORTH_SHOWING_MM ? `${figure} (${lost > 0 ? '+' : '−'}${Math.abs(lost).toFixed(1)} mm)` : figure;
+  return Math.abs(lost) > WORTH_SHOWING_MM
+    ? `${figure} (${lost > 0 ? '+' : '−'}${Math.abs(lost).toFixed(1)} mm)`
+    : figure;
 }
 
 /** Offsets from a straight base line: what is marked, nailed and sprung a batten round. */
@@ -25,7 +27,10 @@ export function MarkingTable({ rows }: { readonly rows: readonly MarkingRow[] })
   return (
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
       <Typography variant="h2">Mark out</Typography>
-      <Typography variant="body2" color="text.secondary">From the forward end along a straight base line, square to it, to both edges. In {unitLabel(notation)}.</Typography>
+      <Typography variant="body2" color="text.secondary">
+        From the forward end along a straight base line, square to it, to both edges. In {unitLabel(notation)}
+        .
+      </Typography>
       <Table size="small" aria-label="Offsets to mark out">
         <TableHead>
           <TableRow>

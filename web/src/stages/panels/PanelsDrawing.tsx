@@ -12,11 +12,16 @@ import { GrainPattern, PlyShape } from '../../drawing/Ply';
 import { stationStyle } from '../../drawing/station-style';
 import { longest, stack, wholeBox, type Shelf } from './layout';
 
-type Props = { readonly panels: readonly Panel[]; readonly transoms: readonly Transom[]; readonly stations: readonly Station[]; readonly corner: ReactNode };
+type Props = {
+  readonly panels: readonly Panel[];
+  readonly transoms: readonly Transom[];
+  readonly stations: readonly Station[];
+  readonly corner: ReactNode;
+};
 
 /** The flat panels in true shape, with rulings, stations and the tape's mark; transoms under them. */
 export function PanelsDrawing({ panels, transoms, stations, corner }: Props) {
-  const space = longest(panels) * 0.06;
+  const space = longest(panels) * 0.085;
   const shelves = stack<Panel | Transom>([...panels, ...transoms], space);
   return (
     <DrawingSurface label="Flat panels" bounds={wholeBox(shelves)} corner={corner}>
@@ -29,7 +34,14 @@ export function PanelsDrawing({ panels, transoms, stations, corner }: Props) {
             ) : (
               <g key={shelf.item.id} transform={`translate(${shelf.dx} ${-shelf.dy})`}>
                 <PlyShape outline={shelf.item.outline} px={px} label={shelf.item.name} />
-                <text x={shelf.box.minX - shelf.dx + (shelf.box.maxX - shelf.box.minX) / 2} y={-(shelf.box.minY - shelf.dy + shelf.box.maxY - shelf.dy) / 2} fontSize={14 * px} textAnchor="middle">{shelf.item.name}</text>
+                <text
+                  x={shelf.box.minX - shelf.dx + (shelf.box.maxX - shelf.box.minX) / 2}
+                  y={-(shelf.box.minY - shelf.dy + shelf.box.maxY - shelf.dy) / 2}
+                  fontSize={14 * px}
+                  textAnchor="middle"
+                >
+                  {shelf.item.name}
+                </text>
               </g>
             ),
           )}
@@ -42,7 +54,17 @@ export function PanelsDrawing({ panels, transoms, stations, corner }: Props) {
 /** One ruling in so many is drawn: enough to see how they run. */
 const EVERY = 6;
 
-function FlatPanel({ panel, shelf, stations, px }: { readonly panel: Panel; readonly shelf: Shelf<Panel | Transom>; readonly stations: readonly Station[]; readonly px: number }) {
+function FlatPanel({
+  panel,
+  shelf,
+  stations,
+  px,
+}: {
+  readonly panel: Panel;
+  readonly shelf: Shelf<Panel | Transom>;
+  readonly stations: readonly Station[];
+  readonly px: number;
+}) {
   const { palette } = useTheme();
   const choice = useAppSelector(selectPicked);
   const tape = useAppSelector(selectTape);
@@ -51,7 +73,10 @@ function FlatPanel({ panel, shelf, stations, px }: { readonly panel: Panel; read
   const dispatch = useAppDispatch();
   const isPicked = choice?.kind === 'panel' && choice.id === panel.id;
   const { box } = shelf;
-  const rulings = panel.rulings.filter((_, k) => k % EVERY === 0).map((r) => pathOf([r.flatP, r.flatQ])).join('');
+  const rulings = panel.rulings
+    .filter((_, k) => k % EVERY === 0)
+    .map((r) => pathOf([r.flatP, r.flatQ]))
+    .join('');
   const bead = isPicked && tape && mark !== null ? flatBead(panel, placeOnTape(tape, mark)) : null;
   const top = box.maxY - shelf.dy;
   return (
@@ -63,29 +88,76 @@ function FlatPanel({ panel, shelf, stations, px }: { readonly panel: Panel; read
         if (isPicked && u !== null) dispatch(tapeMarked(nearestAlong(panel, u)));
       }}
     >
-      <PlyShape outline={panel.outline} px={px} isPicked={isPicked} label={panel.name} onPick={() => dispatch(picked({ kind: 'panel', id: panel.id }))} />
-      <path d={rulings} stroke={palette.info.main} strokeWidth={0.7 * px} opacity={0.55} pointerEvents="none" />
+      <PlyShape
+        outline={panel.outline}
+        px={px}
+        isPicked={isPicked}
+        label={panel.name}
+        onPick={() => dispatch(picked({ kind: 'panel', id: panel.id }))}
+      />
+      <path
+        d={rulings}
+        stroke={palette.info.main}
+        strokeWidth={0.7 * px}
+        opacity={0.55}
+        pointerEvents="none"
+      />
       {stationMarks(panel, stations).map((station) => {
         const index = stations.findIndex((other) => other.label === station.label);
         const end = station.curve[station.curve.length - 1] ?? [0, 0];
         return (
           <g key={station.label} pointerEvents="none">
             <path d={pathOf(station.curve)} strokeWidth={1.8 * px} {...stationStyle(index, px)} />
-            <text x={end[0]} y={-end[1] - 5 * px} fontSize={13 * px} textAnchor="middle" fill={stationStyle(index, px).stroke}>{station.label}</text>
+            <text
+              x={end[0]}
+              y={-end[1] - 5 * px}
+              fontSize={13 * px}
+              textAnchor="middle"
+              fill={stationStyle(index, px).stroke}
+            >
+              {station.label}
+            </text>
           </g>
         );
       })}
-      <text x={(box.minX + box.maxX) / 2 - shelf.dx} y={-(top - (box.maxY - box.minY) / 2)} fontSize={15 * px} fontWeight={600} textAnchor="middle" fill={palette.text.primary} stroke={palette.background.default} strokeWidth={3 * px} paintOrder="stroke" pointerEvents="none">
+      <text
+        x={(box.minX + box.maxX) / 2 - shelf.dx}
+        y={-(top - (box.maxY - box.minY) / 2)}
+        fontSize={15 * px}
+        fontWeight={600}
+        textAnchor="middle"
+        fill={palette.text.primary}
+        stroke={palette.background.default}
+        strokeWidth={3 * px}
+        paintOrder="stroke"
+        pointerEvents="none"
+      >
         {panel.name}
       </text>
-      <text x={box.minX - shelf.dx - 8 * px} y={-(top - (box.maxY - box.minY) / 2)} fontSize={13 * px} textAnchor="end" fill={palette.text.secondary}>fore</text>
-      <Dimension from={[box.minX - shelf.dx, top - (box.maxY - box.minY) - 14 * px]} to={[box.maxX - shelf.dx, top - (box.maxY - box.minY) - 14 * px]} text={formatWithUnit(box.maxX - box.minX, notation)} px={px} />
+      <text
+        x={box.minX - shelf.dx - 8 * px}
+        y={-(top - (box.maxY - box.minY) / 2)}
+        fontSize={13 * px}
+        textAnchor="end"
+        fill={palette.text.secondary}
+      >
+        fore
+      </text>
+      <Dimension
+        from={[box.minX - shelf.dx, top - (box.maxY - box.minY) - 26 * px]}
+        to={[box.maxX - shelf.dx, top - (box.maxY - box.minY) - 26 * px]}
+        text={formatWithUnit(box.maxX - box.minX, notation)}
+        px={px}
+      />
       {bead && <circle cx={bead[0]} cy={-bead[1]} r={5.5 * px} fill={palette.secondary.main} />}
     </g>
   );
 }
 
-function flatBead(panel: Panel, { index, w }: { index: number; w: number }): readonly [number, number] | null {
+function flatBead(
+  panel: Panel,
+  { index, w }: { index: number; w: number },
+): readonly [number, number] | null {
   const [a, b] = [panel.edges[1].points[index], panel.edges[1].points[index + 1]];
   return a && b ? [a.flat[0] + w * (b.flat[0] - a.flat[0]), a.flat[1] + w * (b.flat[1] - a.flat[1])] : null;
 }

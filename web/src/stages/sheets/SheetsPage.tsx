@@ -10,7 +10,13 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { formatShare, formatWithUnit } from '@kalotrope/core/measure';
 import type { Project } from '@kalotrope/core/project';
-import { jobPartName, placedOutline, type CutPart, type NestBatch, type NestResult } from '@kalotrope/core/sheets';
+import {
+  jobPartName,
+  placedOutline,
+  type CutPart,
+  type NestBatch,
+  type NestResult,
+} from '@kalotrope/core/sheets';
 import { edited } from '../../app/document-slice';
 import { currentLayouts } from '../../app/ExportMenu';
 import { LengthField } from '../../app/LengthField';
@@ -25,10 +31,16 @@ export default function SheetsPage() {
   const derived = useAppSelector(selectDerived);
   const project = useAppSelector(selectProject);
   if (!derived || !project) return null;
-  return <Sheets parts={derived.sheets.value.parts} batches={derived.sheets.value.batches} project={project} />;
+  return (
+    <Sheets parts={derived.sheets.value.parts} batches={derived.sheets.value.batches} project={project} />
+  );
 }
 
-type SheetsProps = { readonly parts: readonly CutPart[]; readonly batches: readonly NestBatch[]; readonly project: Project };
+type SheetsProps = {
+  readonly parts: readonly CutPart[];
+  readonly batches: readonly NestBatch[];
+  readonly project: Project;
+};
 
 function Sheets({ parts, batches, project }: SheetsProps) {
   const nesting = useNesting(batches, project.sheets.seed);
@@ -39,12 +51,26 @@ function Sheets({ parts, batches, project }: SheetsProps) {
     <>
       <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         {state.isNesting && <LinearProgress aria-label="Laying out the sheets" />}
-        {shelves.length > 0 ? <SheetsDrawing shelves={shelves} parts={parts} /> : <Typography sx={{ p: 3 }}>{state.isNesting ? 'Laying out the sheets.' : 'No sheets to lay out: there are no parts, or no sheet in stock fits them.'}</Typography>}
+        {shelves.length > 0 ? (
+          <SheetsDrawing shelves={shelves} parts={parts} />
+        ) : (
+          <Typography sx={{ p: 3 }}>
+            {state.isNesting
+              ? 'Laying out the sheets.'
+              : 'No sheets to lay out: there are no parts, or no sheet in stock fits them.'}
+          </Typography>
+        )}
       </Box>
       <Slip stage="sheets" title="Sheets" numbers={<SheetNumbers batches={batches} layouts={layouts} />}>
         <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
-          <Button variant="contained" disabled={state.isNesting} onClick={nesting.again}>Lay out sheets again</Button>
-          {state.isNesting && <Button variant="outlined" onClick={nesting.end}>Stop here</Button>}
+          <Button variant="contained" disabled={state.isNesting} onClick={nesting.again}>
+            Lay out sheets again
+          </Button>
+          {state.isNesting && (
+            <Button variant="outlined" onClick={nesting.end}>
+              Stop here
+            </Button>
+          )}
         </Box>
         <SheetSettings project={project} />
         <PartTable parts={parts} />
@@ -53,7 +79,13 @@ function Sheets({ parts, batches, project }: SheetsProps) {
   );
 }
 
-type Shelf = { readonly batch: NestBatch; readonly sheet: NestResult['sheets'][number]; readonly width: number; readonly height: number; readonly dy: number };
+type Shelf = {
+  readonly batch: NestBatch;
+  readonly sheet: NestResult['sheets'][number];
+  readonly width: number;
+  readonly height: number;
+  readonly dy: number;
+};
 
 /** Sheets one under the other, thickness by thickness. */
 function shelve(batches: readonly NestBatch[], layouts: readonly (NestResult | undefined)[]): Shelf[] {
@@ -81,11 +113,25 @@ const columnsOf = (shelves: readonly Shelf[]) => {
   }));
 };
 
-function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[]; readonly parts: readonly CutPart[] }) {
+function SheetsDrawing({
+  shelves,
+  parts,
+}: {
+  readonly shelves: readonly Shelf[];
+  readonly parts: readonly CutPart[];
+}) {
   const { palette } = useTheme();
   const notation = useAppSelector(selectNotation);
   const placed = columnsOf(shelves);
-  const bounds = boxAround(placed.flatMap(({ dx, dy, width, height }) => [[dx, dy], [dx + width, dy + height]] as const));
+  const bounds = boxAround(
+    placed.flatMap(
+      ({ dx, dy, width, height }) =>
+        [
+          [dx, dy],
+          [dx + width, dy + height],
+        ] as const,
+    ),
+  );
   return (
     <DrawingSurface label="Sheets with their parts" bounds={bounds}>
       {({ px }) => (
@@ -93,9 +139,24 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
           <GrainPattern px={px} />
           {placed.map(({ batch, sheet, dx, dy, width, height }, i) => (
             <g key={`${sheet.id}-${sheet.index}`} transform={`translate(${dx} ${-dy})`} fill="none">
-              <rect x={0} y={-height} width={width} height={height} stroke={palette.text.secondary} strokeWidth={1.4 * px} fill={palette.background.paper} />
-              <text x={0} y={-height - 6 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>
-                Sheet {i + 1}: {batch.thickness} mm, {formatWithUnit(width, notation)} × {formatWithUnit(height, notation)}
+              <rect
+                x={0}
+                y={-height}
+                width={width}
+                height={height}
+                stroke={palette.text.secondary}
+                strokeWidth={1.4 * px}
+                fill={palette.background.paper}
+              />
+              <text
+                x={0}
+                y={-height - 6 * px}
+                fontSize={14 * px}
+                fontWeight={600}
+                fill={palette.text.primary}
+              >
+                Sheet {i + 1}: {batch.thickness} mm, {formatWithUnit(width, notation)} ×{' '}
+                {formatWithUnit(height, notation)}
               </text>
               {sheet.placements.map((placement) => {
                 const part = batch.job.parts.find((other) => other.id === placement.part);
@@ -105,7 +166,16 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
                 return (
                   <g key={placement.part}>
                     <PlyShape outline={outline} px={px} label={jobPartName(placement.part, parts)} />
-                    <text x={(box.minX + box.maxX) / 2} y={-(box.minY + box.maxY) / 2} fontSize={13 * px} textAnchor="middle" fill={palette.text.primary} stroke={palette.background.paper} strokeWidth={3 * px} paintOrder="stroke">
+                    <text
+                      x={(box.minX + box.maxX) / 2}
+                      y={-(box.minY + box.maxY) / 2}
+                      fontSize={13 * px}
+                      textAnchor="middle"
+                      fill={palette.text.primary}
+                      stroke={palette.background.paper}
+                      strokeWidth={3 * px}
+                      paintOrder="stroke"
+                    >
                       {jobPartName(placement.part, parts)}
                     </text>
                   </g>
@@ -119,7 +189,13 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
   );
 }
 
-function SheetNumbers({ batches, layouts }: { readonly batches: readonly NestBatch[]; readonly layouts: readonly (NestResult | undefined)[] }) {
+function SheetNumbers({
+  batches,
+  layouts,
+}: {
+  readonly batches: readonly NestBatch[];
+  readonly layouts: readonly (NestResult | undefined)[];
+}) {
   return (
     <>
       {batches.map(({ thickness }, i) => {
@@ -127,8 +203,21 @@ function SheetNumbers({ batches, layouts }: { readonly batches: readonly NestBat
         const left = layout?.unplaced.length ?? 0;
         return (
           <Box key={thickness}>
-            <Figure name={`${thickness} mm`} value={layout ? `${layout.sheetsUsed} ${layout.sheetsUsed === 1 ? 'sheet' : 'sheets'}, ${formatShare(layout.density)}` : 'not yet'} why="Share of the sheets used, the last counted to its rightmost part" />
-            {left > 0 && <Typography variant="body2" color="error">■ {left} parts fit on no sheet: {layout?.unplaced.map((item) => item.part).join(', ')}. More or larger sheets are needed.</Typography>}
+            <Figure
+              name={`${thickness} mm`}
+              value={
+                layout
+                  ? `${layout.sheetsUsed} ${layout.sheetsUsed === 1 ? 'sheet' : 'sheets'}, ${formatShare(layout.density)}`
+                  : 'not yet'
+              }
+              why="Share of the sheets used, the last counted to its rightmost part"
+            />
+            {left > 0 && (
+              <Typography variant="body2" color="error">
+                ■ {left} parts fit on no sheet: {layout?.unplaced.map((item) => item.part).join(', ')}. More
+                or larger sheets are needed.
+              </Typography>
+            )}
           </Box>
         );
       })}
@@ -138,19 +227,37 @@ function SheetNumbers({ batches, layouts }: { readonly batches: readonly NestBat
 
 function SheetSettings({ project }: { readonly project: Project }) {
   const dispatch = useAppDispatch();
-  const set = (key: 'gap' | 'margin', label: string) => (value: number) => dispatch(edited({ label, edits: [{ path: ['sheets', key], value }] }));
+  const set = (key: 'gap' | 'margin', label: string) => (value: number) =>
+    dispatch(edited({ label, edits: [{ path: ['sheets', key], value }] }));
   return (
     <>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, mt: 1.5 }}>
-        <LengthField label="Gap for the cut" mm={project.sheets.gap} onCommit={set('gap', 'Gap for the cut')} />
-        <LengthField label="Margin at the edge" mm={project.sheets.margin} onCommit={set('margin', 'Margin at the edge')} />
+        <LengthField
+          label="Gap for the cut"
+          mm={project.sheets.gap}
+          onCommit={set('gap', 'Gap for the cut')}
+        />
+        <LengthField
+          label="Margin at the edge"
+          mm={project.sheets.margin}
+          onCommit={set('margin', 'Margin at the edge')}
+        />
       </Box>
       {project.sheets.stock.map((sheet) => (
         <Box key={sheet.id} sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, mt: 1.25 }}>
           {(['width', 'height'] as const).map((key) => (
             <LengthField
-              key={key} label={`${sheet.thickness} mm sheet, ${key === 'width' ? 'length' : 'width'}`} mm={sheet[key]}
-              onCommit={(mm) => dispatch(edited({ label: `Sheet ${key === 'width' ? 'length' : 'width'}`, edits: [{ path: ['sheets', 'stock', sheet.id, key], value: mm }] }))}
+              key={key}
+              label={`${sheet.thickness} mm sheet, ${key === 'width' ? 'length' : 'width'}`}
+              mm={sheet[key]}
+              onCommit={(mm) =>
+                dispatch(
+                  edited({
+                    label: `Sheet ${key === 'width' ? 'length' : 'width'}`,
+                    edits: [{ path: ['sheets', 'stock', sheet.id, key], value: mm }],
+                  }),
+                )
+              }
             />
           ))}
         </Box>
@@ -165,14 +272,23 @@ function PartTable({ parts }: { readonly parts: readonly CutPart[] }) {
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
       <Typography variant="h2">Parts to cut</Typography>
       <Table size="small" aria-label="Parts to cut">
-        <TableHead><TableRow><TableCell>part</TableCell><TableCell align="right">long × wide</TableCell><TableCell align="right">no.</TableCell></TableRow></TableHead>
+        <TableHead>
+          <TableRow>
+            <TableCell>part</TableCell>
+            <TableCell align="right">long × wide</TableCell>
+            <TableCell align="right">no.</TableCell>
+          </TableRow>
+        </TableHead>
         <TableBody>
           {parts.map((part) => {
             const box = boxAround(part.outline);
             return (
               <TableRow key={part.id}>
                 <TableCell>{part.name}</TableCell>
-                <TableCell className="figure">{formatWithUnit(box.maxX - box.minX, notation)} × {formatWithUnit(box.maxY - box.minY, notation)}</TableCell>
+                <TableCell className="figure">
+                  {formatWithUnit(box.maxX - box.minX, notation)} ×{' '}
+                  {formatWithUnit(box.maxY - box.minY, notation)}
+                </TableCell>
                 <TableCell className="figure">{part.isPair ? '1 + 1' : '1'}</TableCell>
               </TableRow>
             );

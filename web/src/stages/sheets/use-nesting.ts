@@ -25,12 +25,18 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
         const key = JSON.stringify(job);
         const before = known.current[thickness];
         if (!isAgain && before?.key === key && before.isFinal) continue;
-        const answer = await engine.run('nest', { job, seed, seconds: SECONDS }, {
-          signal: control.signal,
-          onProgress: ({ result }) => control.signal.aborted || dispatch(layoutArrived({ thickness, key, result, isFinal: false })),
-        });
+        const answer = await engine.run(
+          'nest',
+          { job, seed, seconds: SECONDS },
+          {
+            signal: control.signal,
+            onProgress: ({ result }) =>
+              control.signal.aborted || dispatch(layoutArrived({ thickness, key, result, isFinal: false })),
+          },
+        );
         if (control.signal.aborted) return;
-        if (answer.kind === 'ok') dispatch(layoutArrived({ thickness, key, result: answer.value, isFinal: true }));
+        if (answer.kind === 'ok')
+          dispatch(layoutArrived({ thickness, key, result: answer.value, isFinal: true }));
       }
       dispatch(nestingTurned(false));
     },

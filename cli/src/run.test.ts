@@ -1,0 +1,195 @@
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, describe, expect, it } from 'vitest';
+import { demoProject } from '@kalotrope/core/project';
+import { run } from './run';
+
+const folder = mkdtempSync(join(tmpdir(), 'kalo-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+const file = (name: string, text: string) => {
+  writeFileSync(join(folder, name), text);
+  return join(folder, name);
+};
+const tamsel = new URL('../../docs/samples/tamsel.csv', import.meta.url).pathname;
+
+function kalo(...args: string[]) {
+  let [out, err, clock] = ['', '', 0];
+  const code = run(args, {
+    out: (text) => (out += text),
+    err: (text) => (err += text),
+    now: () => (clock += 5),
+  });
+  return { code, out, err, json: () => JSON.parse(out) as Record<string, never> };
+}
+
+describe('kalo', () => {
+  it('panels: the keys of the contract, and flat points that keep the distances of their points in space', () => {
+    const answer = kalo('panels', tamsel, '--json').json() as unknown as {
+      panels: {
+        name: string;
+        outline: number[][];
+        edges: { line: string; length: number; points: number[][] }[];
+        rulings: Record<string, number>[];
+        maxTwistDeg: number;
+        area: number;
+      }[];
+    };
+    expect(answer.panels.map((panel) => panel.name)).toEqual(['keel-chine', 'chine-sheer']);
+    const [first] = answer.panels;
+    expect(Object.keys(first ?? {})).toEqual([
+      'name',
+      'between',
+      'outline',
+      'edges',
+      'rulings',
+      'maxTwistDeg',
+      'maxStrain',
+      'minBendRadius',
+      'area',
+    ]);
+    expect(Object.keys(first?.rulings[3] ?? {})).toEqual(['u0', 'v0', 'u1', 'v1', 'twistDeg', 'bendRadius']);
+    const points = first?.edges[1]?.points ?? [];
+    points.slice(1).forEach((p, i) => {
+      const q = points[i] ?? p;
+      const d = p.map((value, k) => value - (q[k] ?? 0));
+      expect(
+        Math.abs(Math.hypot(d[0] ?? 0, d[1] ?? 0) - Math.hypot(d[2] ?? 0, d[3] ?? 0, d[4] ?? 0)),
+      ).toBeLessThan(1e-4);
+    });
+  });
+  it('frames: outline and bevels', () => {
+    const { frames } = kalo(
+      'frames',
+      tamsel,
+      '--at',
+      '1200,3000',
+      '--skin',
+      '6',
+      '--frame',
+      '9',
+      '--json',
+    ).json() as unknown as {
+      frames: {
+        x: number;
+        outline: number[][];
+        edges: { between: string[]; sectionBow: number; points: Record<string, number>[] }[];
+      }[];
+    };
+    expect(frames.map((frame) => frame.x)).toEqual([1200, 3000]);
+    expect(Object.keys(frames[0]?.edges[0]?.points[0] ?? {})).toEqual([
+      'y',
+      'z',
+      'bevelDeg',
+      'otherFaceOffset',
+    ]);
+    expect(frames[0]?.outline[0]?.[0]).toBeCloseTo(0, 6);
+  });
+  it('lines: residuals, and a slip with its quantity, value and suggestion', () => {
+    const text = readFileSync(tamsel, 'utf8').replace('532.2', '432.2');
+    const { findings } = kalo('lines', file('slip.csv', text), '--json').json() as unknown as {
+      findings: Record<string, unknown>[];
+    };
+    expect(findings).toContainEqual(
+      expect.objectContaining({
+        code: 'slip',
+        line: 'sheer',
+        station: '3',
+        quantity: 'half_breadth',
+        value: 432.2,
+        suggested: 532.2,
+        slip: '100 mm more',
+      }),
+    );
+  });
+  it('nest: exactly the same layout for the same rounds', () => {
+    const job = {
+      gap: 6,
+      margin: 8,
+      sheets: [{ id: 'A', width: 600, height: 400, qty: 2 }],
+      parts: [
+        {
+          id: 'p',
+          outline: [
+            [0, 0],
+            [200, 0],
+            [150, 90],
+            [0, 120],
+          ],
+          holes: [],
+          qty: 5,
+          rotations: [0, 180],
+          mirror: true,
+        },
+      ],
+    };
+    const path = file('job.json', JSON.stringify(job));
+    const layouts = [1, 2].map(
+      () =>
+        kalo('nest', path, '--rounds', '5', '--seed', '4', '--json').json() as unknown as {
+          sheets: unknown;
+          unplaced: unknown[];
+          sheetsUsed: number;
+        },
+    );
+    expect(layouts[0]?.sheets).toEqual(layouts[1]?.sheets);
+    expect(layouts[0]?.unplaced).toEqual([]);
+  });
+  it('takeoff and export: quantities, and the files', () => {
+    const path = file('orrin.json', JSON.stringify(demoProject('orrin', 'x')));
+    const { totals, sheets } = kalo('takeoff', path, '--json').json() as unknown as {
+      totals: Record<string, number>;
+      sheets: { sheets: number; unplaced: number }[];
+    };
+    expect(totals['resinWithWaste']).toBeGreaterThan(totals['resin'] ?? Infinity);
+    expect(sheets.every((entry) => entry.sheets > 0 && entry.unplaced === 0)).toBe(true);
+    const out = join(folder, 'out');
+    expect(kalo('export', path, '--out', out, '--only', 'dxf').code).toBe(0);
+    expect(readdirSync(out)).toEqual(
+      expect.arrayContaining(['chine-chine.dxf', 'bow-transom.dxf', 'orrin-pram.kalotrope.json']),
+    );
+  });
+  it('prints the time of computing on standard error when asked', () => {
+    expect(kalo('lines', tamsel, '--time').err).toMatch(/^computed in 5\.0 ms/);
+  });
+  it.each<[string, string[], RegExp]>([
+    ['no command', [], /expected one of/],
+    ['an unknown one', ['saw', 'x'], /no command "saw"/],
+    ['no file', ['panels'], /expected one file/],
+    ['a file that is not there', ['panels', '/nowhere.csv'], /cannot read .*ENOENT/],
+    ['a bad number', ['panels', tamsel, '--thickness', 'thick'], /--thickness is "thick"/],
+    ['an unknown option', ['panels', tamsel, '--glue'], /--glue/],
+    ['no station', ['frames', tamsel, '--skin', '6', '--frame', '9'], /--at is missing/],
+    [
+      'a station off the boat',
+      ['frames', tamsel, '--at', '9000', '--skin', '6', '--frame', '9'],
+      /no section there; expected from/,
+    ],
+    [
+      'a bad cell',
+      ['lines', file('bad.csv', 'line,station,x,half_breadth,height\na,1,2,three,4\n')],
+      /row 2, column half_breadth/,
+    ],
+    ['JSON that is none', ['nest', file('bad.json', '{')], /not JSON/],
+    [
+      'a part without area',
+      [
+        'nest',
+        file(
+          'thin.json',
+          '{"gap":1,"margin":1,"sheets":[{"id":"A","width":9,"height":9,"qty":1}],"parts":[{"id":"p","outline":[[0,0]]}]}',
+        ),
+      ],
+      /parts\.0\.outline/,
+    ],
+    [
+      'a kind not written yet',
+      ['export', file('p.json', JSON.stringify(demoProject('orrin', 'x'))), '--out', folder, '--only', 'pdf'],
+      /what is written so far/,
+    ],
+  ])('refuses %s with exit 2 and one line', (_name, args, wanted) => {
+    const { code, err, out } = kalo(...args);
+    expect([code, out]).toEqual([2, '']);
+    expect(err.trim().split('\n').pop()).toMatch(wanted);
+  });
+});

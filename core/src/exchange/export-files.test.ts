@@ -1,0 +1,95 @@
+import DxfParser from 'dxf-parser';
+import { describe, expect, it } from 'vitest';
+import { area, polylineLength, type Vec2 } from '../geometry';
+import { createDerive, demoProject } from '../project';
+import { faultsOf, nest } from '../sheets';
+import { EXPORT_KINDS, allDrawings, exportFiles } from './export-files';
+import { readProjectFile } from './project-file';
+import { writeDxf } from './dxf';
+import { writeSvg } from './svg';
+
+const project = demoProject('tamsel', 'x');
+const derived = createDerive()(project);
+const layouts = derived.sheets.value.batches.map(({ job }) => nest(job, { seed: 1, rounds: 3 }));
+const drawings = allDrawings(project, derived, layouts);
+const closed = (points: readonly Vec2[]): Vec2[] => [...points, points[0] as Vec2];
+
+type ReadPolyline = { layer: string; shape: boolean; vertices: { x: number; y: number }[] };
+const dxfCuts = (text: string): Vec2[][] =>
+  ((new DxfParser().parseSync(text)?.entities ?? []) as unknown as ReadPolyline[])
+    .filter((entity) => entity.layer === 'CUT')
+    .map((entity) => entity.vertices.map(({ x, y }): Vec2 => [x, y]));
+const svgCuts = (text: string): Vec2[][] =>
+  [...text.matchAll(/<path class="cut" d="([^"]+)"/g)].map((match) =>
+    [...(match[1] ?? '').matchAll(/[ML]([-\d.]+) ([-\d.]+)/g)].map((p): Vec2 => [Number(p[1]), Number(p[2])]),
+  );
+
+describe('files to cut from, read back by other means', () => {
+  it('has a drawing for each panel, transom, frame and sheet', () => {
+    const names = drawings.map((drawing) => drawing.name);
+    expect(names).toEqual(
+      expect.arrayContaining([
+        'keel-chine',
+        'chine-sheer',
+        'transom',
+        'frame.1',
+        'frame.3',
+        'sheet-6mm-sheet-6-1',
+      ]),
+    );
+    expect(new Set(names).size).toBe(names.length);
+  });
+
+  it.each(derived.panels.value.panels.map((panel) => [panel.id, panel] as const))(
+    '%s keeps its size within 0.05 mm',
+    (id, panel) => {
+      const drawing = drawings.find((other) => other.name === id);
+      if (!drawing) throw new Error('no drawing');
+      for (const cuts of [dxfCuts(writeDxf(drawing)), svgCuts(writeSvg(drawing))]) {
+        expect(cuts).toHaveLength(1);
+        const outline = cuts[0] as Vec2[];
+        expect(
+          Math.abs(polylineLength(closed(outline)) - polylineLength(closed(panel.outline))),
+        ).toBeLessThan(0.05);
+        // a strip 0.05 mm wide all round is the most that the area may differ by
+        expect(Math.abs(area(outline) - panel.areaM2 * 1e6)).toBeLessThan(
+          0.05 * polylineLength(panel.outline),
+        );
+      }
+    },
+  );
+
+  it('says millimetres: in the DXF by its unit, in the SVG by its page and a 100 mm square', () => {
+    const drawing = drawings[0];
+    if (!drawing) throw new Error('no drawing');
+    expect(new DxfParser().parseSync(writeDxf(drawing))?.header['$INSUNITS']).toBe(4);
+    const svg = writeSvg(drawing);
+    const [, width, , viewWidth] =
+      /width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 ([\d.]+)/.exec(svg) ?? [];
+    expect(width).toBe(viewWidth);
+    expect(svg).toContain('h100v100h-100Z');
+  });
+
+  it('keeps the layouts that it draws within their rules', () => {
+    derived.sheets.value.batches.forEach(({ job }, i) =>
+      expect(faultsOf(job, layouts[i] as (typeof layouts)[number])).toEqual([]),
+    );
+  });
+
+  it('names every file once, and gives the project back', () => {
+    const files = exportFiles(project, derived, { kinds: EXPORT_KINDS, layouts });
+    expect(new Set(files.map((file) => file.name)).size).toBe(files.length);
+    const own = files.find((file) => file.name.endsWith('.kalotrope.json'));
+    const back = readProjectFile(own?.text ?? '');
+    expect(back.ok && back.project).toEqual(project);
+  });
+
+  it('keeps what could be taken for markup out of an SVG', () => {
+    const svg = writeSvg({
+      name: '<script>',
+      paths: [],
+      texts: [{ at: [0, 0], heightMm: 5, text: '<b> & "c"' }],
+    });
+    expect(svg).not.toMatch(/<script|<b>/);
+  });
+});

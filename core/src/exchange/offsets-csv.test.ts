@@ -1,0 +1,131 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '../project';
+import { problemText } from './csv-cells';
+import { readOffsets, writeOffsets } from './offsets-csv';
+import { writeOffsetsTable } from './offsets-table';
+
+const LONG = `# units=mm
+line,station,x,half_breadth,height
+chine,1,600,300,120
+chine,2,1200,400,90
+sheer,1,600,380,420
+sheer,2,1200,470,400
+`;
+const TABLE = `# units=ft-in-8ths
+station,1,2
+x,2-0-0,4-0-0
+heights
+chine,0-4-6,0-3-4+
+sheer,1-4-4,1-3-6
+half-breadths
+chine,0-11-6,1-3-6
+sheer,1-3-0,1-6-4
+`;
+const read = (text: string) => {
+  const result = readOffsets(text);
+  if (!result.ok) throw new Error(result.problems.map(problemText).join('; '));
+  return result;
+};
+
+describe('readOffsets', () => {
+  it('reads the long form in its order', () => {
+    const { lines, form, notation } = read(LONG);
+    expect([form, notation]).toEqual(['long', 'mm']);
+    expect(lines.longitudinals.map((line) => line.id)).toEqual(['chine', 'sheer']);
+    expect(lines.longitudinals[1]?.points[1]).toEqual({
+      station: '2',
+      x: 1200,
+      halfBreadth: 470,
+      height: 400,
+    });
+  });
+  it('reads the table form in feet-inches-eighths', () => {
+    const { lines, form } = read(TABLE);
+    expect(form).toBe('table');
+    // 0-3-4+ is 3 9/16 in
+    expect(lines.longitudinals[0]?.points[1]?.height).toBeCloseTo(3.5625 * 25.4, 9);
+    expect(lines.longitudinals[1]?.points[0]).toMatchObject({ station: '1', x: 609.6 });
+  });
+  it('takes inches with decimals, semicolons, a byte order mark, Windows line ends and comments', () => {
+    const text =
+      '\uFEFF# units=in\r\n# a comment\r\nline;station;x;half_breadth;height\r\nkeel;1;24;0;4.75\r\nkeel;2;48;0;3 1/2\r\n';
+    expect(read(text).lines.longitudinals[0]?.points.map((p) => p.height)).toEqual([4.75 * 25.4, 3.5 * 25.4]);
+  });
+  it('says that it took millimetres when no unit is named', () => {
+    expect(read(LONG.replace('# units=mm\n', '')).assumed[0]).toMatch(/millimetres/);
+  });
+
+  // Ten kinds of bad file, each refused at its row and column.
+  it.each<[string, string, RegExp]>([
+    ['an empty file', '', /row 1, column 1.*empty/],
+    ['a unit that is none', LONG.replace('units=mm', 'units=cubits'), /row 1, column units: found "cubits"/],
+    ['a word for a figure', LONG.replace('400,90', 'four,90'), /row 4, column half_breadth: found "four"/],
+    ['a figure left out', LONG.replace('380,420', '380,'), /row 5, column height: found nothing/],
+    [
+      'a column missing',
+      LONG.replace(',height', ''),
+      /row 2, column height: found nothing; expected a column named height/,
+    ],
+    ['a ragged row', LONG.replace('470,400', '470,400,7'), /row 6, column 6: found "7"; expected 5 columns/],
+    ['a line without a name', LONG.replace('sheer,1', ',1'), /row 5, column line: found nothing/],
+    [
+      'ten thousand columns',
+      `${Array.from({ length: 10_000 }, (_, i) => `c${i}`).join(',')}\n1,2\n`,
+      /column 201.*200 columns at most/,
+    ],
+    [
+      'a line in one block only',
+      TABLE.replace('sheer,1-3-0,1-6-4\n', ''),
+      /row 6, column 1: found "sheer"; expected the same line in both/,
+    ],
+    ['no positions of the stations', TABLE.replace('x,2-0-0,4-0-0\n', ''), /a row that starts with x/],
+    ['prose', 'Dear builder,\nthe boat is long and thin.\n', /row 1, column 1: found "Dear builder"/],
+    [
+      'a bare number among feet',
+      TABLE.replace('0-11-6', '11'),
+      /row 8, column 1: found "11"; expected feet-inches-eighths/,
+    ],
+    ['figures beyond any boat', LONG.replace('1200,400', '1200,400000'), /figures under 100 m/],
+    ['a heading and nothing else', 'line,station,x,half_breadth,height\n', /at least one point/],
+  ])('refuses %s', (_name, text, wanted) => {
+    const result = readOffsets(text);
+    expect(result.ok).toBe(false);
+    if (!result.ok) expect(result.problems.map(problemText).join('\n')).toMatch(wanted);
+  });
+
+  it('gathers all problems of a file', () => {
+    const result = readOffsets(LONG.replace('400,90', 'x,y').replace('380,420', '?,420'));
+    expect(result.ok ? 0 : result.problems.length).toBe(3);
+  });
+  it('never throws, whatever the file (seed 8)', () => {
+    const cell = fc.oneof(
+      fc.string(),
+      fc.constantFrom('line', 'x', 'heights', 'half-breadths', 'station', '1', '3-7-6', '# units=in', '"'),
+    );
+    fc.assert(
+      fc.property(fc.array(fc.array(cell, { maxLength: 6 }), { maxLength: 12 }), (rows) => {
+        expect(typeof readOffsets(rows.map((row) => row.join(',')).join('\n')).ok).toBe('boolean');
+      }),
+      { seed: 8, numRuns: 500 },
+    );
+  });
+});
+
+describe('writing', () => {
+  it.each(['tamsel', 'orrin'] as const)('gives back the table of %s in both forms', (id) => {
+    const { lines, notation } = demoProject(id, 'x');
+    for (const text of [writeOffsets(lines, notation), writeOffsetsTable(lines, notation)]) {
+      const back = read(text).lines.longitudinals;
+      expect(back.map((line) => line.id)).toEqual(lines.longitudinals.map((line) => line.id));
+      back.forEach((line, k) =>
+        line.points.forEach((p, i) => {
+          const own = lines.longitudinals[k]?.points[i];
+          expect(p.station).toBe(own?.station);
+          for (const key of ['x', 'halfBreadth', 'height'] as const)
+            expect(Math.abs(p[key] - (own?.[key] ?? NaN))).toBeLessThan(0.006);
+        }),
+      );
+    }
+  });
+});

@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest';
+import { area } from '../geometry';
+import { createDerive, demoProject } from '../project';
+import { planJoints } from './joint';
+
+const derived = createDerive()(demoProject('tamsel', 'x'));
+const { panels } = derived.panels.value;
+const frames = derived.frames.value;
+const plan = (length: number, clearOfFrames = 75) =>
+  planJoints(panels, {
+    frames,
+    thickness: 6,
+    sheet: { width: length, height: 1220, margin: 8 },
+    part: { scarfRatio: 8, clearOfFrames, stagger: 300 },
+  });
+
+describe('planJoints', () => {
+  it.each([2440, 1830, 1500, 5000])(
+    'uses the fewest sheets of %i mm that the scarfs allow, and no piece is too long',
+    (length) => {
+      for (const panel of plan(length).value) {
+        const usable = length - 16;
+        const fewest = Math.max(1, Math.ceil((panel.length - 48) / (usable - 48)));
+        expect(panel.pieces).toHaveLength(fewest);
+        for (const piece of panel.pieces) {
+          const us = piece.outline.map((p) => p[0]);
+          expect(Math.max(...us) - Math.min(...us)).toBeLessThanOrEqual(usable + 1e-3);
+        }
+      }
+    },
+  );
+  it('cuts pieces that overlap by the scarf: their areas exceed the panel by it', () => {
+    plan(2440).value.forEach((panel, k) => {
+      const pieces = panel.pieces.reduce((sum, piece) => sum + area(piece.outline), 0);
+      const scarfs = panel.joints.reduce((sum, joint) => sum + joint.depth * joint.scarf, 0);
+      // the edges run nearly straight through a scarf of 48 mm
+      expect(Math.abs(pieces - scarfs - (panels[k]?.areaM2 ?? 0) * 1e6)).toBeLessThan(20);
+    });
+  });
+  it('keeps clear of frames and staggers on the demo, with nothing to say', () => {
+    expect(plan(2440).findings).toEqual([]);
+  });
+  it('does not try to join from sheets shorter than their scarfs', () => {
+    const { value, findings } = plan(100);
+    expect(findings.map((finding) => finding.code)).toContain('sheet-too-short');
+    expect(value.every((panel) => panel.pieces.length === 1)).toBe(true);
+  });
+  it('says which wish could not be met', () => {
+    expect(plan(2440, 480).findings.map((finding) => finding.code)).toContain('joint-near-frame');
+  });
+});

@@ -1,0 +1,121 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject, DEMO_IDS } from './demos';
+import { allFindings, createDerive } from './derive';
+import { PROJECT_VERSION, projectSchema } from './document';
+import { applyEdits, resolvePath } from './edits';
+import { readProject } from './migrations';
+import version1 from './old-versions/version-1.json';
+
+describe.each(DEMO_IDS)('the demo %s', (id) => {
+  const project = demoProject(id, 'demo');
+  const derived = createDerive()(project);
+  it('is a valid project', () => expect(projectSchema.safeParse(project).success).toBe(true));
+  it('develops with twist under 1° and no stop anywhere', () => {
+    for (const panel of derived.panels.value.panels) expect(panel.maxTwist.value).toBeLessThan(1);
+    expect(allFindings(derived).filter((finding) => finding.severity === 'stop')).toEqual([]);
+  });
+  it('has mating edges equal to 0.01 mm', () => {
+    const { panels } = derived.panels.value;
+    panels.slice(1).forEach((panel, i) => {
+      const below = panels[i];
+      expect(Math.abs((below?.edges[1].length ?? 0) - panel.edges[0].length)).toBeLessThan(0.01);
+    });
+  });
+  it('leaves no figure that is not one', () => {
+    expect(JSON.stringify(derived)).not.toMatch(/NaN|Infinity/);
+    // JSON writes NaN as null; the only nulls allowed are radii of flat rulings
+    const nulls = JSON.stringify(derived, (key, value: unknown) =>
+      key === 'bendRadius' || key === 'minBendRadius' ? 0 : value,
+    );
+    expect(nulls).not.toContain('null');
+  });
+});
+
+describe('derive', () => {
+  it('recomputes only what an edit touches', () => {
+    const derive = createDerive();
+    const project = demoProject('tamsel', 'x');
+    derive(project);
+    const after = (edits: Parameters<typeof applyEdits>[1]) => {
+      const result = applyEdits(project, edits);
+      if (!result.ok) throw new Error(result.reason);
+      derive(project);
+      derive(result.project);
+      return derive.lastComputed();
+    };
+    expect(derive(project) && derive.lastComputed()).toEqual([]);
+    expect(after([{ path: ['epoxy', 'waste'], value: 0.2 }])).toEqual(['epoxy']);
+    expect(after([{ path: ['sheets', 'gap'], value: 7 }])).not.toContain('panels');
+    const moved = after([
+      { path: ['lines', 'longitudinals', 'sheer', 'points', 3, 'halfBreadth'], value: 530 },
+    ]);
+    expect(moved).toContain('panel chine-sheer');
+    expect(moved).not.toContain('panel keel-chine');
+  });
+  it('gives the same answer with memory as without', () => {
+    const [first, second] = DEMO_IDS.map((id) => demoProject(id, 'x'));
+    if (!first || !second) throw new Error('two demos are needed');
+    const remembering = createDerive();
+    remembering(second);
+    remembering(first);
+    expect(remembering(second)).toEqual(createDerive()(second));
+  });
+  it('answers for hulls that are none: no lines, one line, all points in one place', () => {
+    const project = demoProject('tamsel', 'x');
+    const point = { station: '1', x: 5, halfBreadth: 5, height: 5 };
+    const tables = [
+      [],
+      project.lines.longitudinals.slice(0, 1),
+      project.lines.longitudinals.map((line) => ({ ...line, points: line.points.map(() => point) })),
+      project.lines.longitudinals.map((line) => ({ ...line, points: line.points.slice(0, 2) })),
+      [project.lines.longitudinals[1], { ...project.lines.longitudinals[1], id: 'twin' }].map(
+        (line) => line as (typeof project.lines.longitudinals)[number],
+      ),
+      project.lines.longitudinals.map((line) => ({ ...line, points: [...line.points].reverse() })),
+    ];
+    for (const longitudinals of tables) {
+      const derived = createDerive()({ ...project, lines: { longitudinals } });
+      expect(allFindings(derived).length).toBeGreaterThan(0);
+    }
+  });
+});
+
+describe('edits', () => {
+  const project = demoProject('tamsel', 'x');
+  it('enter lists by id, leave the rest the same object, and can be resolved for undo', () => {
+    const path = ['frames', 'frames', 'frame.2', 'x'];
+    const result = applyEdits(project, [{ path, value: 2500 }]);
+    expect(result.ok && result.project.frames.frames[1]?.x).toBe(2500);
+    expect(result.ok && result.project.lines).toBe(project.lines);
+    expect(resolvePath(project, path)).toEqual({ path: ['frames', 'frames', 1, 'x'], value: 2400 });
+  });
+  it.each([
+    [['frames', 'frames', 'frame.9', 'x'], 1],
+    [['nothing'], 1],
+    [['panels', 'thickness'], -4],
+    [['panels', 'thickness'], 'thick'],
+  ])('refuse %j = %j with a reason', (path, value) => {
+    const result = applyEdits(project, [{ path, value }]);
+    expect(result.ok ? '' : result.reason).toMatch(/\w/);
+  });
+});
+
+describe('readProject', () => {
+  it('brings the frozen first version up to the present', () => {
+    const read = readProject(version1);
+    expect(
+      read.ok && [read.fromVersion, read.project.version, read.project.school, read.project.frames.filletGap],
+    ).toEqual([1, PROJECT_VERSION, 'filleted', 1.5]);
+  });
+  it.each<[string, unknown, RegExp]>([
+    ['a list', [], /not a Kalotrope project/],
+    ['another format', { format: 'x' }, /"format" is "x"/],
+    ['no version', { format: 'kalotrope-project' }, /"version" is missing/],
+    ['a later version', { format: 'kalotrope-project', version: 99 }, /later Kalotrope/],
+    ['a broken first version', { format: 'kalotrope-project', version: 1, frames: 7 }, /lines/],
+    ['a wrong figure', { ...demoProject('tamsel', 'x'), panels: { thickness: 'six' } }, /panels\.thickness/],
+  ])('refuses %s and says where', (_name, data, wanted) => {
+    const read = readProject(data);
+    expect(read.ok ? '' : read.problems.join('; ')).toMatch(wanted);
+  });
+});

@@ -1,0 +1,44 @@
+/** Takes one picture of each main view, from demo data, for the README and the guide. Needs a running server: URL as argument. */
+import { chromium } from '@playwright/test';
+import { CHROMIUM } from './chromium';
+
+const base = process.argv[2] ?? 'http://localhost:4173';
+const folder = process.argv[3] ?? 'docs/screenshots';
+const browser = await chromium.launch(CHROMIUM);
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+page.on('console', (message) => message.type() === 'error' && console.error('page:', message.text()));
+page.on('pageerror', (error) => console.error('page:', error.message));
+await page.goto(base);
+await page.getByRole('navigation', { name: 'Stages' }).waitFor();
+const settle = () => page.waitForTimeout(1800);
+const shoot = async (name: string) => {
+  await settle();
+  await page.screenshot({ path: `${folder}/${name}.png` });
+};
+await shoot('lines');
+await page.getByRole('tab', { name: 'The table' }).click();
+await shoot('lines-table');
+for (const [key, name] of [
+  ['2', 'panels'],
+  ['3', 'frames'],
+  ['4', 'joints'],
+  ['5', 'sheets'],
+  ['6', 'epoxy'],
+] as const) {
+  await page
+    .locator('main')
+    .focus()
+    .catch(() => undefined);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press(key);
+  if (name === 'sheets') await page.waitForTimeout(11_000);
+  if (name === 'panels') {
+    await settle();
+    await page.locator('path[data-part="Side"]').click();
+    await page.getByRole('slider').hover({ position: { x: 700, y: 20 } });
+  }
+  await shoot(name);
+}
+await page.goto(`${base}/projects`);
+await shoot('projects');
+await browser.close();

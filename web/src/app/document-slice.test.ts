@@ -1,0 +1,63 @@
+import { describe, expect, it } from 'vitest';
+import { demoProject } from '@kalotrope/core/project';
+import {
+  documentReducer,
+  edited,
+  initialDocument,
+  opened,
+  redone,
+  saveEnded,
+  undone,
+} from './document-slice';
+
+const project = demoProject('tamsel', 'x');
+const start = documentReducer(initialDocument, opened({ project, saves: 3 }));
+const edits = [
+  edited({ label: 'Place', edits: [{ path: ['frames', 'frames', 'frame.1', 'x'], value: 1250 }] }),
+  edited({
+    label: 'Two at once',
+    edits: [
+      { path: ['panels', 'thickness'], value: 5 },
+      { path: ['panels', 'thickness'], value: 4 },
+    ],
+  }),
+  edited({ label: 'Waste', edits: [{ path: ['epoxy', 'waste'], value: 0.3 }] }),
+];
+
+describe('the document', () => {
+  it.each(edits.map((action) => [action.payload.label, action] as const))(
+    'undo gives back the identical document: %s',
+    (_label, action) => {
+      const after = documentReducer(start, action);
+      expect(after.project).not.toEqual(project);
+      const back = documentReducer(after, undone());
+      expect(back.project).toEqual(project);
+      expect(documentReducer(back, redone()).project).toEqual(after.project);
+    },
+  );
+  it('walks all the way back and forth, and drops what was undone when edited anew', () => {
+    const done = edits.reduce(documentReducer, start);
+    const back = edits.reduce((state) => documentReducer(state, undone()), done);
+    expect(back.project).toEqual(project);
+    const anew = documentReducer(back, edits[2]!); // there are three
+    expect([anew.past.length, anew.future.length]).toEqual([1, 0]);
+  });
+  it('refuses what the schema refuses, says why, and changes nothing', () => {
+    const after = documentReducer(
+      start,
+      edited({ label: 'x', edits: [{ path: ['panels', 'thickness'], value: -1 }] }),
+    );
+    expect(after.project).toBe(start.project);
+    expect(after.refused).toMatch(/thickness/);
+  });
+  it('counts as saved only when the newest version is', () => {
+    const first = documentReducer(start, edits[0]!); // there are three
+    const second = documentReducer(first, edits[2]!);
+    const saved = { saves: 4, saveState: 'saved' as const };
+    expect(documentReducer(second, saveEnded({ ...saved, version: first.version })).saveState).toBe('saving');
+    expect(documentReducer(second, saveEnded({ ...saved, version: second.version }))).toMatchObject({
+      saveState: 'saved',
+      saves: 4,
+    });
+  });
+});
