@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { distance2, type Vec3 } from '../geometry';
 import { drawLines, type LinesPart } from '../lines';
-import { cone, misfit, obliqueCylinder, tangentDevelopable, type ExactShape } from './exact-shapes';
+import { cone, misfit, obliqueCylinder, tangentDevelopable, type ExactShape } from './fixtures/exact-shapes';
 import { developPanels, type Panel } from './panel';
 
 /** Two lines of a table from curves in space, at `count` points each, rounded to `step` mm when given. */

@@ -3,5 +3,5 @@ export type { NestJob, SheetsPart, StockSheet } from './schema';
 export { nest } from './nest';
 export type { NestBudget, NestResult, Placement, UsedSheet } from './nest';
 export { faultsOf, placedOutline } from './check';
-export { jobPartName, listParts, nestBatches } from './parts';
+export { jobPartName, listParts, nestBatches, unplacedFindings } from './parts';
 export type { CutPart, NestBatch, PartInput } from './parts';

@@ -8,6 +8,7 @@ import type { Finding, StageResult } from '../findings';
 import { cutOutline, type Frame } from '../frames';
 import type { JointedPanel } from '../joints';
 import type { Transom } from '../panels';
+import type { NestResult } from './nest';
 import type { NestJob, SheetsPart } from './schema';
 
 export type CutPart = {
@@ -102,6 +103,18 @@ function jobParts(part: CutPart): NestJob['parts'] {
     { ...base, id: `${part.id}.starboard`, outline: plain },
     { ...base, id: `${part.id}.port`, outline: over },
   ];
+}
+
+/** What a layout could not place, a finding a part. */
+export function unplacedFindings(batch: NestBatch, result: NestResult, parts: readonly CutPart[]): Finding[] {
+  return result.unplaced.map(
+    ({ part }): Finding => ({
+      severity: 'stop',
+      code: 'part-unplaced',
+      where: { stage: 'sheets' },
+      data: { part: jobPartName(part, parts), thicknessMm: batch.thickness },
+    }),
+  );
 }
 
 /** Shown name of a part of a job: the pair's hand after the name. */

@@ -8,11 +8,13 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
+import { sentence } from '@kalotrope/core/findings';
 import { formatShare, formatWithUnit } from '@kalotrope/core/measure';
 import type { Project } from '@kalotrope/core/project';
 import {
   jobPartName,
   placedOutline,
+  unplacedFindings,
   type CutPart,
   type NestBatch,
   type NestResult,
@@ -61,7 +63,11 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           </Typography>
         )}
       </Box>
-      <Slip stage="sheets" title="Sheets" numbers={<SheetNumbers batches={batches} layouts={layouts} />}>
+      <Slip
+        stage="sheets"
+        title="Sheets"
+        numbers={<SheetNumbers batches={batches} layouts={layouts} parts={parts} />}
+      >
         <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
           <Button variant="contained" disabled={state.isNesting} onClick={nesting.again}>
             Lay out sheets again
@@ -192,15 +198,19 @@ function SheetsDrawing({
 function SheetNumbers({
   batches,
   layouts,
+  parts,
 }: {
   readonly batches: readonly NestBatch[];
   readonly layouts: readonly (NestResult | undefined)[];
+  readonly parts: readonly CutPart[];
 }) {
+  const notation = useAppSelector(selectNotation);
   return (
     <>
-      {batches.map(({ thickness }, i) => {
+      {batches.map((batch, i) => {
+        const { thickness } = batch;
         const layout = layouts[i];
-        const left = layout?.unplaced.length ?? 0;
+        const left = layout ? unplacedFindings(batch, layout, parts) : [];
         return (
           <Box key={thickness}>
             <Figure
@@ -212,12 +222,11 @@ function SheetNumbers({
               }
               why="Share of the sheets used, the last counted to its rightmost part"
             />
-            {left > 0 && (
-              <Typography variant="body2" color="error">
-                ■ {left} parts fit on no sheet: {layout?.unplaced.map((item) => item.part).join(', ')}. More
-                or larger sheets are needed.
+            {left.map((finding, k) => (
+              <Typography key={k} variant="body2" color="error">
+                <span aria-hidden="true">■</span> <strong>Stop.</strong> {sentence(finding, notation)}
               </Typography>
-            )}
+            ))}
           </Box>
         );
       })}
