@@ -11,7 +11,8 @@ export type Io = {
   readonly now: () => number;
 };
 export type Options = Readonly<Record<string, string | undefined>>;
-export type Answer = { readonly json: unknown; readonly text: string };
+/** `computedMs`: the computing alone, where a command measures it; without reading and writing. */
+export type Answer = { readonly json: unknown; readonly text: string; readonly computedMs?: number };
 
 /** The input was refused: one line, what, where, why. */
 export class Refusal extends Error {}

@@ -13,8 +13,11 @@ import {
 
 export function panelsCommand(file: string, options: Options, io: Io): Answer {
   const thickness = numberOption(options, 'thickness', { min: 0.5, max: 40, otherwise: 6 });
-  const lines = bendLines(readLinesFile(file, io));
+  const part = readLinesFile(file, io);
+  const start = io.now();
+  const lines = bendLines(part);
   const { value, findings } = developPanels(lines.value, { thickness });
+  const computedMs = io.now() - start;
   const all = [...lines.findings, ...findings];
   const rows = value.map((panel) =>
     [
@@ -25,6 +28,7 @@ export function panelsCommand(file: string, options: Options, io: Io): Answer {
     ].join('\t'),
   );
   return {
+    computedMs,
     json: { panels: value.map(panelJson), findings: all.map(findingJson) },
     text: ['panel\tedges mm\ttwist °\tarea m²', ...rows, findingsText(all)].join('\n'),
   };

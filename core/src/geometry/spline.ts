@@ -91,8 +91,10 @@ export function evaluate(spline: Spline, u: number): CurvePoint {
   const h = at(spline.knots, i + 1) - u0;
   const b = (u - u0) / h;
   const a = 1 - b;
-  const [p0, p1] = [at(spline.points, i), at(spline.points, i + 1)];
-  const [s0, s1] = [at(spline.seconds, i), at(spline.seconds, i + 1)];
+  const p0 = at(spline.points, i);
+  const p1 = at(spline.points, i + 1);
+  const s0 = at(spline.seconds, i);
+  const s1 = at(spline.seconds, i + 1);
   const ca = ((a * a * a - a) * h * h) / 6;
   const cb = ((b * b * b - b) * h * h) / 6;
   const da = (-(3 * a * a - 1) * h) / 6;

@@ -15,7 +15,9 @@ export const cross3 = (a: Vec3, b: Vec3): Vec3 => [
 export const length3 = (a: Vec3): number => Math.sqrt(a[0] * a[0] + a[1] * a[1] + a[2] * a[2]);
 /** By a plain root: Math.hypot guards against overflow that no boat reaches, at many times the cost. */
 export function distance3(a: Vec3, b: Vec3): number {
-  const [x, y, z] = [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+  const x = a[0] - b[0];
+  const y = a[1] - b[1];
+  const z = a[2] - b[2];
   return Math.sqrt(x * x + y * y + z * z);
 }
 export const lerp3 = (a: Vec3, b: Vec3, w: number): Vec3 => [
@@ -30,7 +32,8 @@ export function unit3(a: Vec3): Vec3 {
 }
 
 export function distance2(a: Vec2, b: Vec2): number {
-  const [x, y] = [a[0] - b[0], a[1] - b[1]];
+  const x = a[0] - b[0];
+  const y = a[1] - b[1];
   return Math.sqrt(x * x + y * y);
 }
 export const lerp2 = (a: Vec2, b: Vec2, w: number): Vec2 => [

@@ -57,7 +57,8 @@ function pieceIndex(batten: Batten, t: number, side: -1 | 1): number {
 export function lengthAlong(batten: Batten, from = 0, to = 1): number {
   return batten.pieces.reduce((sum, piece, i) => {
     const start = at(batten.breaks, i);
-    const [a, b] = [Math.max(from, start), Math.min(to, at(batten.breaks, i + 1))];
+    const a = Math.max(from, start);
+    const b = Math.min(to, at(batten.breaks, i + 1));
     return b <= a ? sum : sum + arcLength(piece, (a - start) * batten.chordMm, (b - start) * batten.chordMm);
   }, 0);
 }
@@ -81,10 +82,16 @@ const SCAN = 4;
 function crossingsOfPiece(piece: Spline, x: number): number[] {
   const off = (u: number) => evaluate(piece, u).position[0] - x;
   const found: number[] = [];
-  let [before, offBefore] = [0, off(0)];
+  let before = 0;
+  let offBefore = off(0);
   if (Math.abs(offBefore) < X_TOUCH_MM) found.push(0);
   for (let k = 1; k < piece.knots.length; k++) {
     const start = at(piece.knots, k - 1);
+    if (isFarFrom(piece, k, x)) {
+      before = at(piece.knots, k);
+      offBefore = at(piece.points, k)[0] - x;
+      continue;
+    }
     const step = (at(piece.knots, k) - start) / SCAN;
     for (let part = 1; part <= SCAN; part++) {
       const u = start + part * step;
@@ -92,10 +99,19 @@ function crossingsOfPiece(piece: Spline, x: number): number[] {
       if (Math.abs(offHere) < X_TOUCH_MM) found.push(u);
       else if (Math.abs(offBefore) >= X_TOUCH_MM && offBefore > 0 !== offHere > 0)
         found.push(bracketedRoot(off, before, u, 1e-10) ?? u);
-      [before, offBefore] = [u, offHere];
+      before = u;
+      offBefore = offHere;
     }
   }
   return found;
+}
+
+/** A batten does not stray from between two points by half their distance. */
+function isFarFrom(piece: Spline, k: number, x: number): boolean {
+  const a = at(piece.points, k - 1)[0];
+  const b = at(piece.points, k)[0];
+  const reach = (at(piece.knots, k) - at(piece.knots, k - 1)) / 2;
+  return x < Math.min(a, b) - reach || x > Math.max(a, b) + reach;
 }
 
 /** A plane this close to a point goes through it; well under what is reported. */

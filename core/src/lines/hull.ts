@@ -40,11 +40,16 @@ const CURVE_POINTS = 91;
 /** Bends all lines and judges the numbers: residuals, slips. Never throws on the user's data. */
 export function drawLines(part: LinesPart): StageResult<Hull> {
   const { value, findings, assumed } = bendLines(part);
-  const lines = value.lines.map((line) => ({ ...line, residuals: residuals(line.points) }));
+  const lines = value.lines.map((line) => ({
+    ...line,
+    residuals: residuals(line.points),
+    curve: sampleBatten(line.batten, CURVE_POINTS),
+  }));
   return { value: { ...value, lines }, findings: [...findings, ...findSlips(lines)], assumed };
 }
 
-/** Bends all lines and says what cannot be bent; no judgement of fairness, so residuals are empty. For what comes after. */
+/** Bends all lines and says what cannot be bent; no judgement of fairness and no
+ * drawn curve: residuals and curves are empty. For computing alone. */
 export function bendLines(part: LinesPart): StageResult<Hull> {
   const findings: Finding[] = [];
   const lines: HullLine[] = [];
@@ -60,7 +65,7 @@ export function bendLines(part: LinesPart): StageResult<Hull> {
       data: { count: lines.length },
     });
   findings.push(...crossingLines(lines));
-  const xs = lines.flatMap((line) => line.curve.map((p) => p[0]));
+  const xs = lines.flatMap((line) => line.points.map((p) => p.x));
   const value: Hull = {
     lines,
     stations: stationsOf(part),
@@ -95,7 +100,7 @@ function bendLine(longitudinal: Longitudinal, findings: Finding[]): HullLine | u
     batten,
     isOnCentreline: points.every((p) => Math.abs(p.halfBreadth) <= CENTRELINE_MM),
     residuals: [],
-    curve: sampleBatten(batten, CURVE_POINTS),
+    curve: [],
   };
 }
 

@@ -14,7 +14,7 @@
  *
  * Accuracy: the rulings are those of the interpolating curves to 1e-9 in parameter; where no root is near, the surface is
  * not developable there and the ruling of the path is kept, its twist reported.
- * Cost: the grid is evaluated at N² points (N = 48: some 2,500 twists), the refinement at about 10 a ruling.
+ * Cost: the grid is evaluated at N² points (N = 32: some 1,200 twists), the refinement at about 10 a ruling.
  */
 import { bracketedRoot, distance3, type Vec3 } from '../geometry';
 
@@ -33,7 +33,7 @@ export type Ruling = {
 };
 
 export type RulingOptions = { readonly gridCount: number; readonly rulingCount: number };
-export const DEFAULT_RULINGS: RulingOptions = { gridCount: 48, rulingCount: 200 };
+export const DEFAULT_RULINGS: RulingOptions = { gridCount: 32, rulingCount: 200 };
 
 type Sample = { readonly t: number; readonly position: Vec3; readonly first: Vec3; readonly isApex: boolean };
 
@@ -45,7 +45,9 @@ const SHORT_RULING_MM = 1e-3;
  * (P'×R)×(Q'×R) = R·det(P', R, Q'), so its sine needs one determinant and its cosine three dot products.
  */
 export function twistOf(p: Vec3, dp: Vec3, q: Vec3, dq: Vec3): number {
-  const [rx, ry, rz] = [q[0] - p[0], q[1] - p[1], q[2] - p[2]];
+  const rx = q[0] - p[0];
+  const ry = q[1] - p[1];
+  const rz = q[2] - p[2];
   const r2 = rx * rx + ry * ry + rz * rz;
   if (r2 < SHORT_RULING_MM * SHORT_RULING_MM) return 0;
   const determinant =
@@ -81,7 +83,8 @@ type Twist = (s: number, t: number) => number;
 const twistOn =
   (P: EdgeCurve, Q: EdgeCurve): Twist =>
   (s, t) => {
-    const [p, q] = [P.at(s), Q.at(t)];
+    const p = P.at(s);
+    const q = Q.at(t);
     return twistOf(p.position, p.first, q.position, q.first);
   };
 
@@ -105,7 +108,8 @@ function sampleEdge(edge: EdgeCurve, count: number): Sample[] {
 type Corner = { readonly s: number; readonly t: number; readonly fan?: 'P' | 'Q' };
 
 function cheapestPath(ps: readonly Sample[], qs: readonly Sample[]): Corner[] {
-  const [n, m] = [ps.length, qs.length];
+  const n = ps.length;
+  const m = qs.length;
   const { twist2, width } = twistGrid(ps, qs);
   const stepP = stepLengths(ps);
   const stepQ = stepLengths(qs);
@@ -155,11 +159,14 @@ function twistGrid(ps: readonly Sample[], qs: readonly Sample[]) {
   const width = new Float64Array(ps.length * m);
   for (let i = 0; i < ps.length; i++) {
     const p = ps[i]!; // in bounds by the loops, here and below
+    const isBesideApex = ps[i - 1]?.isApex === true || ps[i + 1]?.isApex === true;
     for (let j = 0; j < m; j++) {
       const q = qs[j]!;
       const twist = twistOf(p.position, p.first, q.position, q.first);
       twist2[i * m + j] = twist * twist;
-      width[i * m + j] = distance3(p.position, q.position);
+      // the width counts only where a fan begins or ends
+      if (p.isApex || q.isApex || qs[j - 1]?.isApex || qs[j + 1]?.isApex || isBesideApex)
+        width[i * m + j] = distance3(p.position, q.position);
     }
   }
   return { twist2, width };
@@ -173,9 +180,11 @@ const stepLengths = (samples: readonly Sample[]): Float64Array =>
 
 function traceBack(ps: readonly Sample[], qs: readonly Sample[], move: Uint8Array): Corner[] {
   const corners: Corner[] = [];
-  let [i, j] = [ps.length - 1, qs.length - 1];
+  let i = ps.length - 1;
+  let j = qs.length - 1;
   for (;;) {
-    const [p, q] = [ps[i]!, qs[j]!]; // in bounds: the moves lead back to (0, 0)
+    const p = ps[i]!; // in bounds: the moves lead back to (0, 0)
+    const q = qs[j]!;
     const step = move[i * qs.length + j]!;
     const fan = p.isApex && !(step & 1) ? 'P' : q.isApex && !(step & 2) ? 'Q' : undefined;
     const corner: Corner = fan ? { s: p.t, t: q.t, fan } : { s: p.t, t: q.t };
@@ -193,7 +202,8 @@ function traceBack(ps: readonly Sample[], qs: readonly Sample[], move: Uint8Arra
 function refineFanEnds(path: readonly Corner[], twist: Twist, cell: number): Corner[] {
   return path.map((corner, k): Corner => {
     const next = path[k + 1];
-    const [isIn, isOut] = [corner.fan !== undefined, next?.fan !== undefined];
+    const isIn = corner.fan !== undefined;
+    const isOut = next?.fan !== undefined;
     if (!next || k === 0 || isIn === isOut) return corner;
     const fan = corner.fan ?? next.fan;
     const f = fan === 'P' ? (t: number) => twist(corner.s, t) : (s: number) => twist(s, corner.t);
@@ -218,7 +228,8 @@ function parameterSums(path: readonly Corner[], count: number): number[] {
 function pathAt(path: readonly Corner[], c: number): Corner {
   let k = 1;
   while (k < path.length - 1 && path[k]!.s + path[k]!.t < c) k++; // bounded by the loop
-  const [a, b] = [path[k - 1]!, path[k]!];
+  const a = path[k - 1]!;
+  const b = path[k]!;
   const span = b.s + b.t - a.s - a.t;
   const w = span > 0 ? Math.min(1, Math.max(0, (c - a.s - a.t) / span)) : 0;
   const point = { s: a.s + w * (b.s - a.s), t: a.t + w * (b.t - a.t) };
@@ -238,7 +249,8 @@ function refine(s0: number, t0: number, lean: number, twist: Twist, cell: number
   const f = (d: number) => twist((c + d) / 2, (c - d) / 2);
   for (const [k, cells] of WINDOWS.entries()) {
     const middle = s0 - t0 + (k === 0 ? lean : 0);
-    const [low, high] = [Math.max(-limit, middle - cells * cell), Math.min(limit, middle + cells * cell)];
+    const low = Math.max(-limit, middle - cells * cell);
+    const high = Math.min(limit, middle + cells * cell);
     if (high <= low) continue;
     const d = bracketedRoot(f, low, high, ROOT_TOLERANCE);
     if (d === undefined) continue;
@@ -264,10 +276,12 @@ const JUMP_RAD = 0.2;
 
 /** Rulings that would cross the one before are brought level with it, and their twist taken anew. */
 function keepMonotone(rulings: readonly Ruling[], twist: Twist): Ruling[] {
-  let [s, t] = [0, 0];
+  let s = 0;
+  let t = 0;
   return rulings.map((ruling) => {
     if (ruling.s >= s && ruling.t >= t) {
-      [s, t] = [ruling.s, ruling.t];
+      s = ruling.s;
+      t = ruling.t;
       return ruling;
     }
     s = Math.max(s, ruling.s);

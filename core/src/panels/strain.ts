@@ -21,6 +21,8 @@ export type StrainField = {
 const FINE = { rulings: 41, across: 5 } as const;
 const COARSE = { rulings: 13, across: 3 } as const;
 const TWISTLESS_DEG = 0.02;
+/** One ruling in so many is enough to confirm it. */
+const COARSE_STEP = 3;
 const STEPS = 6;
 /** A step this small changes no strain that is reported. */
 const SETTLED_MM = 1e-4;
@@ -29,8 +31,20 @@ const SHORT_EDGE_MM = 4;
 
 type Edge = { readonly a: number; readonly b: number; readonly lengthMm: number; readonly ruling: number };
 
-export function strainOf(rulings: readonly LaidRuling[]): StrainField {
-  const mesh = rulings.every((r) => Math.abs(r.twistDeg) < TWISTLESS_DEG) ? COARSE : FINE;
+export function strainOf(all: readonly LaidRuling[]): StrainField {
+  if (!all.every((r) => Math.abs(r.twistDeg) < TWISTLESS_DEG)) return strainOn(all, FINE);
+  const kept = all.map((_, k) => k).filter((k) => k % COARSE_STEP === 0 || k === all.length - 1);
+  const { max, rulingIndex } = strainOn(
+    kept.map((k) => at(all, k)),
+    COARSE,
+  );
+  return { max, rulingIndex: at(kept, rulingIndex) };
+}
+
+function strainOn(
+  rulings: readonly LaidRuling[],
+  mesh: { readonly rulings: number; readonly across: number },
+): StrainField {
   const columns = meshColumns(rulings, mesh.rulings);
   const edges = meshEdges(rulings, columns, mesh.across);
   const flat = columns.flatMap((k) =>
@@ -43,10 +57,11 @@ export function strainOf(rulings: readonly LaidRuling[]): StrainField {
 }
 
 /** Far under what any sheet shows. */
-const STRAINLESS = 1e-7;
+const STRAINLESS = 1e-6;
 
 function greatest(flat: readonly (readonly [number, number])[], edges: readonly Edge[]): StrainField {
-  let [max, rulingIndex] = [0, 0];
+  let max = 0;
+  let rulingIndex = 0;
   for (const edge of edges) {
     const strain = Math.abs(distance2(at(flat, edge.a), at(flat, edge.b)) / edge.lengthMm - 1);
     if (strain > max) [max, rulingIndex] = [strain, edge.ruling];
@@ -114,9 +129,11 @@ function surfaceLength(
 
 /** Where the straight flat line crosses a ruling, as a fraction of it; rulings in a mesh cell are never along the line. */
 function crossingOf(ruling: LaidRuling, a: Vec2, b: Vec2): number {
-  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const dx = b[0] - a[0];
+  const dy = b[1] - a[1];
   const side = (p: Vec2) => dx * (p[1] - a[1]) - dy * (p[0] - a[0]);
-  const [sp, sq] = [side(ruling.flatP), side(ruling.flatQ)];
+  const sp = side(ruling.flatP);
+  const sq = side(ruling.flatQ);
   return sp === sq ? 0.5 : sp / (sp - sq);
 }
 
@@ -130,11 +147,14 @@ function improve(flat: [number, number][], edges: readonly Edge[], across: numbe
     if (j <= i) matrix[i * (band + 1) + (j - i + band)]! += value; // |i−j| ≤ band by the mesh's numbering
   };
   for (const { a, b, lengthMm } of edges) {
-    const [p, q] = [at(flat, a), at(flat, b)];
-    const [dx, dy] = [q[0] - p[0], q[1] - p[1]];
+    const p = at(flat, a);
+    const q = at(flat, b);
+    const dx = q[0] - p[0];
+    const dy = q[1] - p[1];
     const now = Math.hypot(dx, dy);
     if (now === 0) continue;
-    const [ex, ey] = [dx / now, dy / now];
+    const ex = dx / now;
+    const ey = dy / now;
     const weight = 1 / lengthMm;
     const residual = (now - lengthMm) * weight;
     const gradient: readonly (readonly [number, number])[] = [

@@ -87,8 +87,12 @@ function unroll(ps: readonly Vec3[], qs: readonly Vec3[]): { p: Vec2[]; q: Vec2[
   const p: Vec2[] = [[0, 0]];
   const q: Vec2[] = [[0, length3(sub3(at(qs, 0), at(ps, 0)))]];
   for (let k = 1; k < ps.length; k++) {
-    const [p0, q0, p1, q1] = [at(ps, k - 1), at(qs, k - 1), at(ps, k), at(qs, k)];
-    const [fp0, fq0] = [at(p, k - 1), at(q, k - 1)];
+    const p0 = at(ps, k - 1);
+    const q0 = at(qs, k - 1);
+    const p1 = at(ps, k);
+    const q1 = at(qs, k);
+    const fp0 = at(p, k - 1);
+    const fq0 = at(q, k - 1);
     if (k % 2 === 0) {
       p.push(lay(p0, q0, p1, fp0, fq0));
       q.push(lay(p1, q0, q1, at(p, k), fq0));
@@ -109,34 +113,39 @@ function lay(a: Vec3, b: Vec3, c: Vec3, fa: Vec2, fb: Vec2): Vec2 {
   if (base < 1e-9) return [fa[0] + length3(ac), fa[1]];
   const along = dot3(ac, ab) / base;
   const across = length3(sub3(ac, scale3(ab, along / base)));
-  const [ex, ey] = [(fb[0] - fa[0]) / base, (fb[1] - fa[1]) / base];
+  const ex = (fb[0] - fa[0]) / base;
+  const ey = (fb[1] - fa[1]) / base;
   return [fa[0] + along * ex + across * ey, fa[1] + along * ey - across * ex];
 }
 
 /** Turned so that the line between the middles of the end rulings lies along u, and moved to start at (0, 0). */
 function squareUp(flat: { p: Vec2[]; q: Vec2[] }): { p: Vec2[]; q: Vec2[] } {
   const middle = (k: number): Vec2 => {
-    const [a, b] = [at(flat.p, k), at(flat.q, k)];
+    const a = at(flat.p, k);
+    const b = at(flat.q, k);
     return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
   };
-  const [from, to] = [middle(0), middle(-1)];
+  const from = middle(0);
+  const to = middle(-1);
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
   if (length === 0) return flat;
-  const [c, s] = [(to[0] - from[0]) / length, (to[1] - from[1]) / length];
+  const c = (to[0] - from[0]) / length;
+  const s = (to[1] - from[1]) / length;
   const turn = ([x, y]: Vec2): Vec2 => [c * x + s * y, -s * x + c * y];
   const turnedP = flat.p.map(turn);
   const turnedQ = flat.q.map(turn);
   const all = [...turnedP, ...turnedQ];
-  const [minU, minV] = [Math.min(...all.map((p) => p[0])), Math.min(...all.map((p) => p[1]))];
+  const minU = Math.min(...all.map((p) => p[0]));
+  const minV = Math.min(...all.map((p) => p[1]));
   const shift = ([u, v]: Vec2): Vec2 => [u - minU, v - minV];
   return { p: turnedP.map(shift), q: turnedQ.map(shift) };
 }
 
 /**
- * Places along a ruling at which the bend is measured. Towards the point of a fan the radius goes to nought on paper; the
+ * Places along a ruling at which the bend is measured: the radius runs evenly along it, so the least is at an end. Towards the point of a fan the radius goes to nought on paper; the
  * sheet's own stiffness rounds that off, so there it is measured from half the ruling outward.
  */
-const PLACES = { plain: [0, 0.5, 1], P: [0.5, 1], Q: [0, 0.5] } as const;
+const PLACES = { plain: [0, 1], P: [0.5, 1], Q: [0, 0.5] } as const;
 /** The bend is measured over this much of the panel at least: nearer rulings carry the noise of a rounded table. */
 const BEND_SPAN_MM = 60;
 /** Rulings that close in to this share of their spread at one end are a fan in all but name. */
@@ -162,7 +171,8 @@ function radiusAt(
   k: number,
   span: [number, number],
 ): number | null {
-  const [a, b] = [at(normals, span[0]), at(normals, span[1])];
+  const a = at(normals, span[0]);
+  const b = at(normals, span[1]);
   const turn = Math.atan2(length3(cross3(a, b)), dot3(a, b));
   if (turn === 0) return null;
   const wideP = distance3(at(points.p, span[0]), at(points.p, span[1]));

@@ -107,14 +107,12 @@ function jobParts(part: CutPart): NestJob['parts'] {
 
 /** What a layout could not place, a finding a part. */
 export function unplacedFindings(batch: NestBatch, result: NestResult, parts: readonly CutPart[]): Finding[] {
-  return result.unplaced.map(
-    ({ part }): Finding => ({
-      severity: 'stop',
-      code: 'part-unplaced',
-      where: { stage: 'sheets' },
-      data: { part: jobPartName(part, parts), thicknessMm: batch.thickness },
-    }),
-  );
+  return result.unplaced.map(({ part }): Finding => ({
+    severity: 'stop',
+    code: 'part-unplaced',
+    where: { stage: 'sheets' },
+    data: { part: jobPartName(part, parts), thicknessMm: batch.thickness },
+  }));
 }
 
 /** Shown name of a part of a job: the pair's hand after the name. */
