@@ -47,15 +47,7 @@ const coreFolder = (name, index) => ({
         ],
       },
     ],
-    'no-restricted-globals': [
-      'error',
-      'window',
-      'document',
-      'localStorage',
-      'performance',
-      'process',
-      'Date',
-    ],
+    'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'performance', 'process', 'Date'],
     'no-restricted-properties': [
       'error',
       { object: 'Math', property: 'random', message: 'Chance comes in as a seed.' },
@@ -84,11 +76,7 @@ export default tseslint.config(
   },
   { files: ['cli/**', 'server/**', 'bench/**', 'e2e/**'], rules: { 'no-console': 'off' } },
   ...ORDER.map(coreFolder),
-  only(
-    ['cli/**/*.ts', 'server/**/*.ts'],
-    ['react', '@kalotrope/web*', '../../web/*'],
-    'Only core is shared.',
-  ),
+  only(['cli/**/*.ts', 'server/**/*.ts'], ['react', '@kalotrope/web*', '../../web/*'], 'Only core is shared.'),
   {
     files: ['web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },

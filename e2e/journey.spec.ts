@@ -48,9 +48,7 @@ test('a first visit: the demo, every stage, nothing wrong in the page or for axe
   expect(errors).toEqual([]);
 });
 
-test('a table of one’s own: imported, changed, reloaded, still there; undone and redone', async ({
-  page,
-}) => {
+test('a table of one’s own: imported, changed, reloaded, still there; undone and redone', async ({ page }) => {
   await openDemo(page);
   const table = readFileSync(new URL('../docs/samples/tamsel.csv', import.meta.url), 'utf8')
     .replaceAll(',4205,', ',4235,')
@@ -112,8 +110,7 @@ test('what is cut measures right: a panel’s DXF read back by another parser eq
   // going round counter-clockwise the outline turns sharply at its four corners; the longest run between two is the sheer
   const at = (i: number) => vertices[(i + vertices.length) % vertices.length] ?? { x: 0, y: 0 };
   const heading = (i: number) => Math.atan2(at(i + 1).y - at(i).y, at(i + 1).x - at(i).x);
-  const turn = (i: number) =>
-    Math.abs(((heading(i) - heading(i - 1) + 3 * Math.PI) % (2 * Math.PI)) - Math.PI);
+  const turn = (i: number) => Math.abs(((heading(i) - heading(i - 1) + 3 * Math.PI) % (2 * Math.PI)) - Math.PI);
   const corners = vertices.map((_, i) => i).filter((i) => turn(i) > 0.5);
   expect(corners).toHaveLength(4);
   const runs = corners.map((from, k) => {

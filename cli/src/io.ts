@@ -28,8 +28,7 @@ export function readText(file: string): string {
   }
   if (bytes.length > LARGEST_BYTES)
     throw new Refusal(`${file} has ${bytes.length} bytes; expected ${LARGEST_BYTES} at most`);
-  if (bytes.includes(0))
-    throw new Refusal(`${file} is not text: byte 0 at ${bytes.indexOf(0)}; expected UTF-8 text`);
+  if (bytes.includes(0)) throw new Refusal(`${file} is not text: byte 0 at ${bytes.indexOf(0)}; expected UTF-8 text`);
   return bytes.toString('utf8');
 }
 

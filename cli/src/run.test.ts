@@ -53,9 +53,9 @@ describe('kalo', () => {
     points.slice(1).forEach((p, i) => {
       const q = points[i] ?? p;
       const d = p.map((value, k) => value - (q[k] ?? 0));
-      expect(
-        Math.abs(Math.hypot(d[0] ?? 0, d[1] ?? 0) - Math.hypot(d[2] ?? 0, d[3] ?? 0, d[4] ?? 0)),
-      ).toBeLessThan(1e-4);
+      expect(Math.abs(Math.hypot(d[0] ?? 0, d[1] ?? 0) - Math.hypot(d[2] ?? 0, d[3] ?? 0, d[4] ?? 0))).toBeLessThan(
+        1e-4,
+      );
     });
   });
   it('frames: outline and bevels', () => {
@@ -77,12 +77,7 @@ describe('kalo', () => {
       }[];
     };
     expect(frames.map((frame) => frame.x)).toEqual([1200, 3000]);
-    expect(Object.keys(frames[0]?.edges[0]?.points[0] ?? {})).toEqual([
-      'y',
-      'z',
-      'bevelDeg',
-      'otherFaceOffset',
-    ]);
+    expect(Object.keys(frames[0]?.edges[0]?.points[0] ?? {})).toEqual(['y', 'z', 'bevelDeg', 'otherFaceOffset']);
     expect(frames[0]?.outline[0]?.[0]).toBeCloseTo(0, 6);
   });
   it('lines: residuals, and a slip with its quantity, value and suggestion', () => {

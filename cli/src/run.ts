@@ -60,8 +60,7 @@ function answer(args: readonly string[], io: Io): number {
     return 0;
   }
   const command = COMMANDS[name];
-  if (!command)
-    throw new Refusal(`no command "${name}"; expected one of ${Object.keys(COMMANDS).join(', ')}`);
+  if (!command) throw new Refusal(`no command "${name}"; expected one of ${Object.keys(COMMANDS).join(', ')}`);
   const { file, options, isJson, isTimed } = parse(args.slice(1), command);
   const start = io.now();
   const result = command.run(file, options, io);
@@ -81,9 +80,7 @@ function parse(args: readonly string[], command: Command) {
   try {
     parsed = parseArgs({ args: [...args], options: config, allowPositionals: true, strict: true });
   } catch (error) {
-    throw new Refusal(
-      `${error instanceof Error ? error.message : String(error)}; expected kalo ${command.usage}`,
-    );
+    throw new Refusal(`${error instanceof Error ? error.message : String(error)}; expected kalo ${command.usage}`);
   }
   const [file, ...more] = parsed.positionals;
   if (file === undefined || more.length > 0) throw new Refusal(`expected one file: kalo ${command.usage}`);

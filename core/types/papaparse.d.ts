@@ -7,10 +7,7 @@ declare module 'papaparse' {
     data: string[][];
     errors: { type: string; code: string; message: string; row?: number }[];
   };
-  export function unparse(
-    rows: readonly (readonly (string | number)[])[],
-    config?: { newline?: string },
-  ): string;
+  export function unparse(rows: readonly (readonly (string | number)[])[], config?: { newline?: string }): string;
   const Papa: { parse: typeof parse; unparse: typeof unparse };
   export default Papa;
 }

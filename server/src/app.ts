@@ -33,10 +33,7 @@ export function createApp(folder: string): Express {
   );
   app.use(compression());
   app.get('/healthz', (_request, response) => void response.json({ ok: true }));
-  app.use(
-    '/assets',
-    express.static(`${folder}/assets`, { maxAge: YEAR_MS, immutable: true, fallthrough: false }),
-  );
+  app.use('/assets', express.static(`${folder}/assets`, { maxAge: YEAR_MS, immutable: true, fallthrough: false }));
   app.use(express.static(folder, { index: 'index.html' }));
   // any other path is a place inside the application
   app.get('/{*path}', (_request, response) => void response.sendFile('index.html', { root: folder }));

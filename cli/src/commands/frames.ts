@@ -45,8 +45,7 @@ function stations(text: string | undefined): number[] {
   if (text === undefined) throw new Refusal('--at is missing; expected one or more x, such as --at 600,1200');
   return text.split(',').map((part) => {
     const x = Number(part);
-    if (part.trim() === '' || !Number.isFinite(x))
-      throw new Refusal(`--at has "${part}"; expected a number of mm`);
+    if (part.trim() === '' || !Number.isFinite(x)) throw new Refusal(`--at has "${part}"; expected a number of mm`);
     return x;
   });
 }

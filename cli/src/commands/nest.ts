@@ -7,8 +7,7 @@ const ENDLESS = 1e9;
 export function nestCommand(file: string, options: Options, io: Io): Answer {
   const job = readJob(file);
   const seed = numberOption(options, 'seed', { min: 0, max: 2 ** 31, otherwise: 1 });
-  const rounds =
-    options['rounds'] === undefined ? ENDLESS : numberOption(options, 'rounds', { min: 1, max: ENDLESS });
+  const rounds = options['rounds'] === undefined ? ENDLESS : numberOption(options, 'rounds', { min: 1, max: ENDLESS });
   const seconds = numberOption(options, 'seconds', { min: 0, max: 3600, otherwise: 3 });
   const start = io.now();
   const isOver = rounds === ENDLESS ? () => io.now() - start > seconds * 1000 : () => false;

@@ -1,7 +1,6 @@
 /** Rates of resin, each with its source. A builder's own rates live in the project. */
 
-const house = (value: number, unit: string, note: string) =>
-  ({ value, unit, source: 'house estimate', note }) as const;
+const house = (value: number, unit: string, note: string) => ({ value, unit, source: 'house estimate', note }) as const;
 
 export const SEAL_FIRST_COAT = house(130, 'g/m²', 'bare plywood drinks the first coat');
 export const SEAL_NEXT_COAT = house(100, 'g/m²', 'each coat after the first');

@@ -57,16 +57,13 @@ describe('the take-off of a box', () => {
     thickness: 6,
     part,
   });
-  const of = (group: string, item: string) =>
-    value.lines.find((line) => line.group === group && line.item === item);
+  const of = (group: string, item: string) => value.lines.find((line) => line.group === group && line.item === item);
 
   it('finds both chines and both ends, at their lengths and angles', () => {
     const chine = value.seams.find((seam) => seam.id === 'chine');
     expect(chine?.length).toBeCloseTo(4000, 6);
     expect(chine?.angleDeg).toBeCloseTo(90, 6);
-    expect(value.seams.filter((seam) => seam.id.includes('transom')).map((s) => s.length)).toEqual([
-      1600, 1600,
-    ]);
+    expect(value.seams.filter((seam) => seam.id.includes('transom')).map((s) => s.length)).toEqual([1600, 1600]);
   });
   it('counts the fillet: 4 m of 85.8 mm² at 1.1 g/ml, a quarter of it filler', () => {
     const mass = ((400 - 100 * Math.PI) * 4000 * 1.1) / 1000;

@@ -83,8 +83,7 @@ export function takeOff(input: TakeoffInput): StageResult<Takeoff> {
     ...sealingLines(input),
     ...scarfLines(input),
   ].filter((line) => line.resin > 0 || line.clothM2 > 0);
-  const sum = (key: 'resin' | 'filler' | 'clothM2' | 'tapeM') =>
-    lines.reduce((total, line) => total + line[key], 0);
+  const sum = (key: 'resin' | 'filler' | 'clothM2' | 'tapeM') => lines.reduce((total, line) => total + line[key], 0);
   const resin = sum('resin');
   const value = {
     seams,
@@ -95,9 +94,7 @@ export function takeOff(input: TakeoffInput): StageResult<Takeoff> {
     tapeM: sum('tapeM'),
     resinWithWaste: resin / (1 - input.part.waste),
   };
-  const findings: Finding[] = [
-    { severity: 'note', code: 'epoxy-safety', where: { stage: 'epoxy' }, data: {} },
-  ];
+  const findings: Finding[] = [{ severity: 'note', code: 'epoxy-safety', where: { stage: 'epoxy' }, data: {} }];
   const assumed: Assumption[] =
     input.frames.length + input.transoms.length > 0 && input.school === 'filleted'
       ? [
@@ -122,8 +119,7 @@ function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
   for (const transom of transoms) {
     // round the edge from sheer to sheer: all sides but the top
     const half = transom.corners.slice(0, Math.ceil(transom.corners.length / 2));
-    const length =
-      2 * half.reduce((sum, p, i) => (i === 0 ? Math.abs(p[1]) : sum + distance3(at(half, i - 1), p)), 0);
+    const length = 2 * half.reduce((sum, p, i) => (i === 0 ? Math.abs(p[1]) : sum + distance3(at(half, i - 1), p)), 0);
     seams.push({
       id: transom.id,
       name: transom.name,
@@ -228,16 +224,14 @@ function sheathingLines({ panels, part }: TakeoffInput): TakeoffLine[] {
   const sheathed = part.sheathe === 'all' ? panels : part.sheathe === 'bottom' ? panels.slice(0, 1) : [];
   return sheathed.map((panel): TakeoffLine => {
     const clothM2 = bothSides(panel);
-    const resin =
-      clothM2 * (part.sheathingWeight * RESIN_PER_WOVEN.value + FILL_COATS.value * FILL_COAT.value);
+    const resin = clothM2 * (part.sheathingWeight * RESIN_PER_WOVEN.value + FILL_COATS.value * FILL_COAT.value);
     const from = `${clothM2.toFixed(2)} m² × (${part.sheathingWeight} g/m² + ${FILL_COATS.value} fill coats)`;
     return { ...none, group: 'sheathing', item: panel.name, from, resin, clothM2 };
   });
 }
 
 function sealingLines({ panels, transoms, frames, part, school }: TakeoffInput): TakeoffLine[] {
-  const rate =
-    part.sealingCoats === 0 ? 0 : SEAL_FIRST_COAT.value + (part.sealingCoats - 1) * SEAL_NEXT_COAT.value;
+  const rate = part.sealingCoats === 0 ? 0 : SEAL_FIRST_COAT.value + (part.sealingCoats - 1) * SEAL_NEXT_COAT.value;
   const line = (item: string, faceM2: number): TakeoffLine => ({
     ...none,
     group: 'sealing',
@@ -247,8 +241,7 @@ function sealingLines({ panels, transoms, frames, part, school }: TakeoffInput):
   });
   const skin = panels.map((panel) => line(panel.name, 2 * bothSides(panel)));
   const ends = transoms.map((transom) => line(transom.name, 2 * transom.areaM2));
-  const bulkheads =
-    school === 'framed' ? [] : frames.map((frame) => line(frame.name, 2 * halfArea(frame) * 2));
+  const bulkheads = school === 'framed' ? [] : frames.map((frame) => line(frame.name, 2 * halfArea(frame) * 2));
   return [...skin, ...ends, ...bulkheads];
 }
 

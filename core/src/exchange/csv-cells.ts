@@ -31,8 +31,7 @@ export function readCell(
 ): number {
   const { row, column, notation, problems } = place;
   // a bare number in a feet-inches-eighths table could be feet, inches or eighths: only nought is beyond doubt
-  const isBare =
-    notation === 'ft-in-8ths' && /^[-+]?[\d.,]+$/.test(text) && Number(text.replace(',', '.')) !== 0;
+  const isBare = notation === 'ft-in-8ths' && /^[-+]?[\d.,]+$/.test(text) && Number(text.replace(',', '.')) !== 0;
   const parsed = parseLength(text, notation);
   if (parsed.ok && !isBare) return parsed.mm;
   const expected =
@@ -63,9 +62,7 @@ const UNIT_NAME: Readonly<Record<Notation, string>> = {
 /** A figure as the file's unit writes it: to a hundredth of a millimetre, or a thousandth of an inch, or the rule. */
 export function writeCell(mm: number, notation: Notation): string {
   if (notation === 'ft-in-8ths') return formatLength(mm, notation);
-  return UNIT_NAME[notation] === 'mm'
-    ? String(Number(mm.toFixed(2)))
-    : String(Number((mm / MM_PER_INCH).toFixed(4)));
+  return UNIT_NAME[notation] === 'mm' ? String(Number(mm.toFixed(2))) : String(Number((mm / MM_PER_INCH).toFixed(4)));
 }
 
 export const unitsLine = (notation: Notation): string => `# units=${UNIT_NAME[notation]}`;

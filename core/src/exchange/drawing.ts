@@ -147,10 +147,7 @@ export function sheetDrawing(sheet: UsedSheet, batch: NestBatch, parts: readonly
   ];
   return {
     name: `sheet-${batch.thickness}mm-${sheet.id}-${sheet.index + 1}`,
-    paths: [
-      { layer: 'mark', points: edge, isClosed: true },
-      ...placed.map(({ outline }) => closed('cut', outline)),
-    ],
+    paths: [{ layer: 'mark', points: edge, isClosed: true }, ...placed.map(({ outline }) => closed('cut', outline))],
     texts: placed.map(({ placement, outline }): DrawnText => {
       const box = boundsOf(outline);
       return {

@@ -28,14 +28,7 @@ describe('files to cut from, read back by other means', () => {
   it('has a drawing for each panel, transom, frame and sheet', () => {
     const names = drawings.map((drawing) => drawing.name);
     expect(names).toEqual(
-      expect.arrayContaining([
-        'keel-chine',
-        'chine-sheer',
-        'transom',
-        'frame.1',
-        'frame.3',
-        'sheet-6mm-sheet-6-1',
-      ]),
+      expect.arrayContaining(['keel-chine', 'chine-sheer', 'transom', 'frame.1', 'frame.3', 'sheet-6mm-sheet-6-1']),
     );
     expect(new Set(names).size).toBe(names.length);
   });
@@ -48,13 +41,9 @@ describe('files to cut from, read back by other means', () => {
       for (const cuts of [dxfCuts(writeDxf(drawing)), svgCuts(writeSvg(drawing))]) {
         expect(cuts).toHaveLength(1);
         const outline = cuts[0] as Vec2[];
-        expect(
-          Math.abs(polylineLength(closed(outline)) - polylineLength(closed(panel.outline))),
-        ).toBeLessThan(0.05);
+        expect(Math.abs(polylineLength(closed(outline)) - polylineLength(closed(panel.outline)))).toBeLessThan(0.05);
         // a strip 0.05 mm wide all round is the most that the area may differ by
-        expect(Math.abs(area(outline) - panel.areaM2 * 1e6)).toBeLessThan(
-          0.05 * polylineLength(panel.outline),
-        );
+        expect(Math.abs(area(outline) - panel.areaM2 * 1e6)).toBeLessThan(0.05 * polylineLength(panel.outline));
       }
     },
   );
@@ -64,8 +53,7 @@ describe('files to cut from, read back by other means', () => {
     if (!drawing) throw new Error('no drawing');
     expect(new DxfParser().parseSync(writeDxf(drawing))?.header['$INSUNITS']).toBe(4);
     const svg = writeSvg(drawing);
-    const [, width, , viewWidth] =
-      /width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 ([\d.]+)/.exec(svg) ?? [];
+    const [, width, , viewWidth] = /width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 ([\d.]+)/.exec(svg) ?? [];
     expect(width).toBe(viewWidth);
     expect(svg).toContain('h100v100h-100Z');
   });

@@ -27,9 +27,7 @@ export function allDrawings(
     ...panels.map((panel) => panelDrawing(panel, stations, jointed.get(panel.id))),
     ...transoms.map(transomDrawing),
     ...derived.frames.value.map((frame) => frameDrawing(frame, project.school, project.frames.filletGap)),
-    ...batches.flatMap((batch, i) =>
-      (layouts[i]?.sheets ?? []).map((sheet) => sheetDrawing(sheet, batch, parts)),
-    ),
+    ...batches.flatMap((batch, i) => (layouts[i]?.sheets ?? []).map((sheet) => sheetDrawing(sheet, batch, parts))),
   ];
 }
 
@@ -39,9 +37,7 @@ export function exportFiles(
   options: { readonly kinds: readonly ExportKind[]; readonly layouts: readonly (NestResult | undefined)[] },
 ): ExportFile[] {
   const drawings = allDrawings(project, derived, options.layouts);
-  const files: ExportFile[] = [
-    { name: `${fileName(project.name)}.kalotrope.json`, text: writeProjectFile(project) },
-  ];
+  const files: ExportFile[] = [{ name: `${fileName(project.name)}.kalotrope.json`, text: writeProjectFile(project) }];
   if (options.kinds.includes('dxf'))
     files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.dxf`, text: writeDxf(d) })));
   if (options.kinds.includes('svg'))
@@ -52,9 +48,7 @@ export function exportFiles(
 
 function tables(project: Project, derived: Derived): ExportFile[] {
   const { lines, notation, panels } = project;
-  const table = fitsTableForm(lines)
-    ? [{ name: 'offsets-table.csv', text: writeOffsetsTable(lines, notation) }]
-    : [];
+  const table = fitsTableForm(lines) ? [{ name: 'offsets-table.csv', text: writeOffsetsTable(lines, notation) }] : [];
   return [
     { name: 'offsets.csv', text: writeOffsets(lines, notation) },
     ...table,

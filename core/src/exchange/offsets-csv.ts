@@ -8,15 +8,7 @@ import Papa from 'papaparse';
 import { at } from '../geometry';
 import type { Longitudinal, LinesPart, OffsetPoint } from '../lines';
 import type { Notation } from '../measure';
-import {
-  longitudinal,
-  problem,
-  readCell,
-  unitsLine,
-  writeCell,
-  type FileProblem,
-  type SourceRow,
-} from './csv-cells';
+import { longitudinal, problem, readCell, unitsLine, writeCell, type FileProblem, type SourceRow } from './csv-cells';
 import { readTableForm } from './offsets-table';
 
 export type ReadOffsets =
@@ -41,25 +33,17 @@ export function readOffsets(text: string): ReadOffsets {
   const rows = sourceRows(text);
   if (rows.length === 0) return refuse(problem(1, '1', '', 'a table of offsets; the file is empty'));
   if (rows.length > MOST_ROWS)
-    return refuse(
-      problem(MOST_ROWS + 1, '1', at(rows, MOST_ROWS).cells.join(','), `${MOST_ROWS} rows at most`),
-    );
+    return refuse(problem(MOST_ROWS + 1, '1', at(rows, MOST_ROWS).cells.join(','), `${MOST_ROWS} rows at most`));
   const units = readUnits(text);
   if ('problem' in units) return refuse(units.problem);
   const head = at(rows, 0);
   if (head.cells.length > MOST_COLUMNS)
     return refuse(
-      problem(
-        head.row,
-        String(MOST_COLUMNS + 1),
-        at(head.cells, MOST_COLUMNS),
-        `${MOST_COLUMNS} columns at most`,
-      ),
+      problem(head.row, String(MOST_COLUMNS + 1), at(head.cells, MOST_COLUMNS), `${MOST_COLUMNS} columns at most`),
     );
   const names = head.cells.map((cell) => cell.trim().toLowerCase());
   const isLong =
-    names.includes('line') &&
-    names.some((name) => name === 'x' || name === 'half_breadth' || name === 'height');
+    names.includes('line') && names.some((name) => name === 'x' || name === 'half_breadth' || name === 'height');
   const result = isLong ? readLongForm(rows, units.notation) : readTableForm(rows, units.notation);
   if ('problems' in result) return { ok: false, problems: result.problems };
   const faults = sizeProblems(result.lines, head.row);
@@ -74,9 +58,7 @@ function sourceRows(text: string): SourceRow[] {
   const { data } = Papa.parse(clean, { skipEmptyLines: false, delimitersToGuess: [',', ';', '\t'] });
   return data
     .map((cells, i): SourceRow => ({ row: i + 1, cells }))
-    .filter(
-      ({ cells }) => cells.some((cell) => cell.trim() !== '') && !(cells[0] ?? '').trim().startsWith('#'),
-    );
+    .filter(({ cells }) => cells.some((cell) => cell.trim() !== '') && !(cells[0] ?? '').trim().startsWith('#'));
 }
 
 function readUnits(text: string): { notation: Notation; assumed: string[] } | { problem: FileProblem } {
@@ -140,18 +122,12 @@ function sizeProblems(lines: readonly Longitudinal[], row: number): FileProblem[
   const ids = new Set<string>();
   for (const line of lines) {
     if (line.points.length > MOST_POINTS)
-      problems.push(
-        problem(row, line.name, `${line.points.length} points`, `${MOST_POINTS} points a line at most`),
-      );
+      problems.push(problem(row, line.name, `${line.points.length} points`, `${MOST_POINTS} points a line at most`));
     if (ids.has(line.id)) problems.push(problem(row, 'line', line.name, 'each line named once'));
     ids.add(line.id);
-    const far = line.points.find((p) =>
-      [p.x, p.halfBreadth, p.height].some((value) => Math.abs(value) > 100_000),
-    );
+    const far = line.points.find((p) => [p.x, p.halfBreadth, p.height].some((value) => Math.abs(value) > 100_000));
     if (far)
-      problems.push(
-        problem(row, line.name, `${far.x}, ${far.halfBreadth}, ${far.height} mm`, 'figures under 100 m'),
-      );
+      problems.push(problem(row, line.name, `${far.x}, ${far.halfBreadth}, ${far.height} mm`, 'figures under 100 m'));
   }
   return problems;
 }

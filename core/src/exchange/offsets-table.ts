@@ -17,15 +17,7 @@ import Papa from 'papaparse';
 import { at } from '../geometry';
 import type { LinesPart, Longitudinal, OffsetPoint } from '../lines';
 import type { Notation } from '../measure';
-import {
-  longitudinal,
-  problem,
-  readCell,
-  unitsLine,
-  writeCell,
-  type FileProblem,
-  type SourceRow,
-} from './csv-cells';
+import { longitudinal, problem, readCell, unitsLine, writeCell, type FileProblem, type SourceRow } from './csv-cells';
 
 type Block = Map<string, SourceRow>;
 type Sorted = {
@@ -45,9 +37,7 @@ export function readTableForm(
   const { problems, heights, breadths, x } = sorted;
   if (problems.length > 0) return { problems };
   if (!x.has('') && x.size === 0)
-    problems.push(
-      problem(sorted.lastRow, '1', '', 'a row that starts with x and gives the stations’ positions'),
-    );
+    problems.push(problem(sorted.lastRow, '1', '', 'a row that starts with x and gives the stations’ positions'));
   if (heights.size === 0) problems.push(problem(sorted.lastRow, '1', '', 'a block headed heights'));
   if (breadths.size === 0) problems.push(problem(sorted.lastRow, '1', '', 'a block headed half-breadths'));
   for (const [name, row] of heights)
@@ -74,8 +64,7 @@ function sortRows(rows: readonly SourceRow[]): Sorted {
     const key = name.toLowerCase().replace(/[\s_-]+/g, '-');
     const isBlockHead = source.cells.slice(1).every((cell) => cell.trim() === '');
     if (/^stations?$/.test(key)) sorted.labels = source.cells.slice(1).map((cell) => cell.trim());
-    else if (key === 'x' || key.startsWith('x-'))
-      put(sorted.x, name.slice(1).trim().toLowerCase(), source, sorted);
+    else if (key === 'x' || key.startsWith('x-')) put(sorted.x, name.slice(1).trim().toLowerCase(), source, sorted);
     else if (isBlockHead && /^heights?$/.test(key)) block = sorted.heights;
     else if (isBlockHead && /^(half-)?breadths?$/.test(key)) block = sorted.breadths;
     else if (block && name !== '') put(block, name, source, sorted);

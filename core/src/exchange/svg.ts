@@ -13,8 +13,7 @@ export function writeSvg(drawing: Drawing): string {
   const x = (value: number) => figure(value - box.minX + BORDER_MM);
   const y = (value: number) => figure(box.maxY - value + BORDER_MM); // SVG runs downwards
   const paths = drawing.paths.map(({ layer, points, isClosed }) => {
-    const d =
-      points.map(([px, py], i) => `${i === 0 ? 'M' : 'L'}${x(px)} ${y(py)}`).join('') + (isClosed ? 'Z' : '');
+    const d = points.map(([px, py], i) => `${i === 0 ? 'M' : 'L'}${x(px)} ${y(py)}`).join('') + (isClosed ? 'Z' : '');
     return `<path class="${layer}" d="${d}"/>`;
   });
   const texts = drawing.texts.map(

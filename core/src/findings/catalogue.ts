@@ -20,8 +20,7 @@ export const CATALOGUE = {
     { count: 1 },
   ),
   'line-too-short': entry(
-    (d) =>
-      `${d['line']} has ${d['count']} usable points; a batten needs two. Add points, or take the line out.`,
+    (d) => `${d['line']} has ${d['count']} usable points; a batten needs two. Add points, or take the line out.`,
     { line: 'Sheer', count: 1 },
   ),
   'line-turns-back': entry(
@@ -127,8 +126,7 @@ export const CATALOGUE = {
     { part: 'Transom', thicknessMm: 9 },
   ),
   'sheet-missing': entry(
-    (d) =>
-      `No sheet of ${d['thicknessMm']} mm in stock, and ${d['count']} parts need it. Add one to the sheets.`,
+    (d) => `No sheet of ${d['thicknessMm']} mm in stock, and ${d['count']} parts need it. Add one to the sheets.`,
     { thicknessMm: 9, count: 5 },
   ),
   'epoxy-safety': entry(

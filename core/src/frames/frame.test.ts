@@ -50,10 +50,7 @@ describe('the frame of a hull of planes', () => {
 
   it('turns the sign of the bevel with the face', () => {
     const aft = frameAt(panels, 1000, { skin: 10, width: 20, face: 'aft' });
-    expect(at(at(aft?.edges ?? [], 0).points, 0).bevelDeg).toBeCloseTo(
-      -at(at(frame.edges, 0).points, 0).bevelDeg,
-      9,
-    );
+    expect(at(at(aft?.edges ?? [], 0).points, 0).bevelDeg).toBeCloseTo(-at(at(frame.edges, 0).points, 0).bevelDeg, 9);
   });
 
   it('runs from the centreline to the sheer, edges meeting in one point, and is straight where the panel is flat', () => {
@@ -92,18 +89,13 @@ it('a cylinder’s section bows as the circle does', () => {
       }),
     })),
   };
-  const side = developPanels(drawLines(leaning).value, { thickness: 6 }).value.filter(
-    (p) => !p.spansCentreline,
-  );
+  const side = developPanels(drawLines(leaning).value, { thickness: 6 }).value.filter((p) => !p.spansCentreline);
   const frame = frameAt(side, 300, { skin: 0, width: 10, face: 'fore' });
   // y(z) = sqrt(R² − (300 − z)²) − 2000 for z in [0, 400]; bow is the greatest distance from its chord
   const y = (z: number) => Math.sqrt(9e6 - (300 - z) ** 2) - 2000;
   const [y0, y1] = [y(0), y(400)];
   const exact = Math.max(
-    ...Array.from(
-      { length: 401 },
-      (_, z) => Math.abs((y1 - y0) * z - 400 * (y(z) - y0)) / Math.hypot(y1 - y0, 400),
-    ),
+    ...Array.from({ length: 401 }, (_, z) => Math.abs((y1 - y0) * z - 400 * (y(z) - y0)) / Math.hypot(y1 - y0, 400)),
   );
   expect(Math.abs((frame?.edges[0]?.sectionBow ?? 0) - exact)).toBeLessThan(0.02);
 });

@@ -150,9 +150,7 @@ function edgePoint(point: SectionPoint, toOtherFace: 1 | -1, width: number): Fra
 }
 
 const withoutRepeats = (points: readonly Vec2[]): Vec2[] =>
-  points.filter(
-    (p, i) => i === 0 || Math.hypot(p[0] - at(points, i - 1)[0], p[1] - at(points, i - 1)[1]) > 1e-6,
-  );
+  points.filter((p, i) => i === 0 || Math.hypot(p[0] - at(points, i - 1)[0], p[1] - at(points, i - 1)[1]) > 1e-6);
 
 /** A bow worth saying: under this, a plane leaves as much. */
 const BOW_WORTH_SAYING_MM = 1;

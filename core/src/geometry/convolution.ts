@@ -43,9 +43,7 @@ export function solidSum(a: Outline, b: Outline): Outline[] {
   // ones mislead the boolean
   const cycles = closedPaths(steps).map((keys): Path64 => Clipper.trimCollinear(keys.map(pointOf)));
   const solid = cycles.filter((path) => path.length > 2); // one that was all spike has nothing left
-  return Clipper.union(solid, FillRule.Positive).map((path) =>
-    path.map(({ x, y }): Vec2 => [x / GRID, y / GRID]),
-  );
+  return Clipper.union(solid, FillRule.Positive).map((path) => path.map(({ x, y }): Vec2 => [x / GRID, y / GRID]));
 }
 
 /** The outline on the grid, counter-clockwise, without points that repeat or lie on a straight run. */

@@ -18,14 +18,7 @@ import {
   widened,
   type Outline,
 } from './polygon';
-import {
-  crossings,
-  cumulativeLengths,
-  distanceToSegment,
-  pointAtLength,
-  polylineLength,
-  simplify,
-} from './polyline';
+import { crossings, cumulativeLengths, distanceToSegment, pointAtLength, polylineLength, simplify } from './polyline';
 import { at, distance2, type Vec2 } from './vec';
 
 const square = (size: number, x = 0, y = 0): Outline => [
@@ -58,10 +51,7 @@ describe('outlines', () => {
         const other = moved(turned(outline, angle), 12, -5);
         expect(Math.abs(area(other) - area(outline))).toBeLessThan(1e-8);
         expect(signedArea(mirrored(outline))).toBeCloseTo(-signedArea(outline), 8);
-        expect(distance2(at(other, 0), at(other, 2))).toBeCloseTo(
-          distance2(at(outline, 0), at(outline, 2)),
-          9,
-        );
+        expect(distance2(at(other, 0), at(other, 2))).toBeCloseTo(distance2(at(outline, 0), at(outline, 2)), 9);
       }),
       { seed: 9 },
     );
@@ -177,10 +167,10 @@ describe('polylines', () => {
   it('lose points when simplified, never more than the tolerance away (seed 11)', () => {
     fc.assert(
       fc.property(
-        fc.array(
-          fc.tuple(fc.double({ min: 0, max: 500, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true })),
-          { minLength: 2, maxLength: 30 },
-        ),
+        fc.array(fc.tuple(fc.double({ min: 0, max: 500, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true })), {
+          minLength: 2,
+          maxLength: 30,
+        }),
         fc.double({ min: 0.1, max: 20, noNaN: true }),
         (points, tolerance) => {
           const fewer = simplify(points, tolerance);

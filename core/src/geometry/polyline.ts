@@ -10,8 +10,7 @@ export const polylineLength3 = (points: readonly Vec3[]): number =>
 /** Length along to each point, from 0. */
 export function cumulativeLengths(points: readonly Vec2[]): number[] {
   const lengths = [0];
-  for (let i = 1; i < points.length; i++)
-    lengths.push(at(lengths, -1) + distance2(at(points, i - 1), at(points, i)));
+  for (let i = 1; i < points.length; i++) lengths.push(at(lengths, -1) + distance2(at(points, i - 1), at(points, i)));
   return lengths;
 }
 

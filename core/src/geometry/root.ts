@@ -8,12 +8,7 @@ const CLOSE_ENOUGH = 1e-11;
  * The root between `a` and `b`, where f changes sign, by the Illinois variant of regula falsi with bisection as the
  * guard (Dowell and Jarratt 1971). Returns undefined when f has one sign at both ends.
  */
-export function bracketedRoot(
-  f: (x: number) => number,
-  a: number,
-  b: number,
-  tolerance: number,
-): number | undefined {
+export function bracketedRoot(f: (x: number) => number, a: number, b: number, tolerance: number): number | undefined {
   let fa = f(a);
   let fb = f(b);
   if (fa === 0) return a;

@@ -86,15 +86,15 @@ export const uEnd = (spline: Spline): number => at(spline.knots, -1);
 
 /** Position and the first two derivatives by u; outside [0, uEnd] the end pieces go on. */
 export function evaluate(spline: Spline, u: number): CurvePoint {
-  const i = pieceOf(spline.knots, u);
-  const u0 = at(spline.knots, i);
-  const h = at(spline.knots, i + 1) - u0;
+  const i = pieceOf(spline.knots, u); // and i + 1: in bounds, here and below
+  const u0 = spline.knots[i]!;
+  const h = spline.knots[i + 1]! - u0;
   const b = (u - u0) / h;
   const a = 1 - b;
-  const p0 = at(spline.points, i);
-  const p1 = at(spline.points, i + 1);
-  const s0 = at(spline.seconds, i);
-  const s1 = at(spline.seconds, i + 1);
+  const p0 = spline.points[i]!;
+  const p1 = spline.points[i + 1]!;
+  const s0 = spline.seconds[i]!;
+  const s1 = spline.seconds[i + 1]!;
   const ca = ((a * a * a - a) * h * h) / 6;
   const cb = ((b * b * b - b) * h * h) / 6;
   const da = (-(3 * a * a - 1) * h) / 6;
@@ -120,7 +120,8 @@ function pieceOf(knots: readonly number[], u: number): number {
   let high = knots.length - 2;
   while (low < high) {
     const middle = (low + high + 1) >> 1;
-    if (at(knots, middle) <= u) low = middle;
+    if (knots[middle]! <= u)
+      low = middle; // in bounds: low ≤ middle ≤ high
     else high = middle - 1;
   }
   return low;

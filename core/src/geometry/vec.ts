@@ -36,10 +36,7 @@ export function distance2(a: Vec2, b: Vec2): number {
   const y = a[1] - b[1];
   return Math.sqrt(x * x + y * y);
 }
-export const lerp2 = (a: Vec2, b: Vec2, w: number): Vec2 => [
-  a[0] + (b[0] - a[0]) * w,
-  a[1] + (b[1] - a[1]) * w,
-];
+export const lerp2 = (a: Vec2, b: Vec2, w: number): Vec2 => [a[0] + (b[0] - a[0]) * w, a[1] + (b[1] - a[1]) * w];
 
 /** The item at an index the caller has bounded; an index outside is our own mistake and throws. */
 export function at<T>(items: ArrayLike<T>, index: number): T {

@@ -7,16 +7,7 @@
  * frames, out of the hardest bend, staggered from the neighbouring panel's joints. What could not be met is a finding.
  * Pieces come first: each carries half the scarf past the joint's middle, and its taper is marked.
  */
-import {
-  area,
-  at,
-  boundsOf,
-  counterClockwise,
-  crossings,
-  intersectionOf,
-  type Outline,
-  type Vec2,
-} from '../geometry';
+import { area, at, boundsOf, counterClockwise, crossings, intersectionOf, type Outline, type Vec2 } from '../geometry';
 import type { Finding, StageResult } from '../findings';
 import type { Frame } from '../frames';
 import { stationMarks, type Panel } from '../panels';
@@ -160,9 +151,7 @@ function scoreOf(u: number, { panel, obstacles, neighbour, part, scarf }: PlaceI
   const nearest = Math.min(Infinity, ...obstacles.map((o) => Math.abs(o.u - u))) - scarf / 2;
   const apart = Math.min(Infinity, ...(neighbour?.joints ?? []).map((joint) => Math.abs(joint.u - u)));
   const short = (have: number, want: number) => (want > 0 ? Math.max(0, 1 - have / want) : 0);
-  return (
-    10 * short(nearest, part.clearOfFrames) + 10 * short(apart, part.stagger) + 4 * bendShare(panel, u) ** 2
-  );
+  return 10 * short(nearest, part.clearOfFrames) + 10 * short(apart, part.stagger) + 4 * bendShare(panel, u) ** 2;
 }
 
 /** Curvature near u over the panel's greatest: 1 in the hardest bend. */

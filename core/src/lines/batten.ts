@@ -27,8 +27,7 @@ export type Batten = {
 export function bendBatten(points: readonly Vec3[], knuckles: readonly number[] = []): Batten {
   const stops = [0, ...knuckles.filter((k) => k > 0 && k < points.length - 1), points.length - 1];
   const pieces: Spline[] = [];
-  for (let i = 1; i < stops.length; i++)
-    pieces.push(fitSpline(points.slice(at(stops, i - 1), at(stops, i) + 1)));
+  for (let i = 1; i < stops.length; i++) pieces.push(fitSpline(points.slice(at(stops, i - 1), at(stops, i) + 1)));
   const chordMm = pieces.reduce((sum, piece) => sum + uEnd(piece), 0);
   const breaks = [0];
   for (const piece of pieces) breaks.push(at(breaks, -1) + uEnd(piece) / chordMm);
@@ -38,18 +37,14 @@ export function bendBatten(points: readonly Vec3[], knuckles: readonly number[] 
 
 /** Position and derivatives by t. At a knuckle `side` chooses the piece before (-1) or after (1). */
 export function battenAt(batten: Batten, t: number, side: -1 | 1 = 1): CurvePoint {
-  const i = pieceIndex(batten, t, side);
-  const from = at(batten.breaks, i);
-  return evaluate(at(batten.pieces, i), (t - from) * batten.chordMm);
+  const i = pieceIndex(batten, t, side); // in bounds, there and here
+  const from = batten.breaks[i]!;
+  return evaluate(batten.pieces[i]!, (t - from) * batten.chordMm);
 }
 
 function pieceIndex(batten: Batten, t: number, side: -1 | 1): number {
   let i = 0;
-  while (
-    i < batten.pieces.length - 1 &&
-    (side === 1 ? t >= at(batten.breaks, i + 1) : t > at(batten.breaks, i + 1))
-  )
-    i++;
+  while (i < batten.pieces.length - 1 && (side === 1 ? t >= batten.breaks[i + 1]! : t > batten.breaks[i + 1]!)) i++;
   return i;
 }
 

@@ -171,8 +171,7 @@ function stationsOf(part: LinesPart): Station[] {
   const stations: Station[] = [];
   for (const [label, xs] of byLabel) {
     const x = at(xs, 0);
-    if (xs.length > 1 && xs.every((other) => Math.abs(other - x) < SAME_STATION_MM))
-      stations.push({ label, x });
+    if (xs.length > 1 && xs.every((other) => Math.abs(other - x) < SAME_STATION_MM)) stations.push({ label, x });
   }
   return stations.sort((a, b) => a.x - b.x);
 }
@@ -190,8 +189,7 @@ function crossingLines(lines: readonly HullLine[]): Finding[] {
       for (const t of crossingsOfX(lower.batten, point.x).slice(0, 1)) {
         const [, y, z] = battenAt(lower.batten, t).position;
         const below = z - point.height;
-        if (below > 1 && point.halfBreadth <= y + 1 && below > (worst?.below ?? 0))
-          worst = { x: point.x, below };
+        if (below > 1 && point.halfBreadth <= y + 1 && below > (worst?.below ?? 0)) worst = { x: point.x, below };
       }
     }
     if (!worst) continue;

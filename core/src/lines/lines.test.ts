@@ -21,10 +21,7 @@ const changed = (
 });
 
 describe('a batten', () => {
-  const arc = Array.from(
-    { length: 13 },
-    (_, i) => [2000 * Math.sin(i / 12), 2000 * Math.cos(i / 12), 100] as const,
-  );
+  const arc = Array.from({ length: 13 }, (_, i) => [2000 * Math.sin(i / 12), 2000 * Math.cos(i / 12), 100] as const);
   it('is as long as the arc it follows, to 0.01 mm', () => {
     expect(Math.abs(lengthAlong(bendBatten(arc)) - 2000)).toBeLessThan(0.01);
   });
@@ -73,8 +70,7 @@ describe('drawLines', () => {
     expect(found?.where).toMatchObject({ line, station });
     expect(found?.data['slip']).toBe(slip);
     expect(found?.remedies?.[0]?.edits[0]?.value).toBeCloseTo(
-      tamsel.longitudinals.find((own) => own.id === line)?.points.find((p) => p.station === station)?.[key] ??
-        NaN,
+      tamsel.longitudinals.find((own) => own.id === line)?.points.find((p) => p.station === station)?.[key] ?? NaN,
       6,
     );
   });
@@ -84,11 +80,7 @@ describe('drawLines', () => {
     [
       'a line through another',
       {
-        longitudinals: [
-          at(tamsel.longitudinals, 0),
-          at(tamsel.longitudinals, 2),
-          at(tamsel.longitudinals, 1),
-        ],
+        longitudinals: [at(tamsel.longitudinals, 0), at(tamsel.longitudinals, 2), at(tamsel.longitudinals, 1)],
       },
       'lines-cross',
     ],

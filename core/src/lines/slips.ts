@@ -95,9 +95,7 @@ function slipFinding(input: {
     remedies: [
       {
         label: 'Take the offered value',
-        edits: [
-          { path: ['lines', 'longitudinals', line.id, 'points', point.index, quantity], value: slip.value },
-        ],
+        edits: [{ path: ['lines', 'longitudinals', line.id, 'points', point.index, quantity], value: slip.value }],
       },
     ],
   };

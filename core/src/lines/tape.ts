@@ -18,8 +18,7 @@ export type Tape = {
 /** Lays a tape along points in space; a station's tick is where x first passes it. */
 export function layTape(name: string, points: readonly Vec3[], stations: readonly Station[]): Tape {
   const along = [0];
-  for (let i = 1; i < points.length; i++)
-    along.push(at(along, -1) + distance3(at(points, i - 1), at(points, i)));
+  for (let i = 1; i < points.length; i++) along.push(at(along, -1) + distance3(at(points, i - 1), at(points, i)));
   const ticks = stations.flatMap(({ label, x }): TapeTick[] => {
     const i = points.findIndex((p, k) => k > 0 && at(points, k - 1)[0] <= x && p[0] >= x);
     if (i < 1) return [];

@@ -73,8 +73,7 @@ export function parseLength(text: string, notation: Notation): ParsedLength {
   const cleaned = tidy(text);
   const negative = /^[-−]/.test(cleaned);
   const body = cleaned.replace(/^[-−+]\s*/, '');
-  const mm =
-    parseEighths(body) ?? parseFeet(body) ?? parseFraction(body, notation) ?? parsePlain(body, notation);
+  const mm = parseEighths(body) ?? parseFeet(body) ?? parseFraction(body, notation) ?? parsePlain(body, notation);
   if (mm === undefined || !Number.isFinite(mm)) return { ok: false, expected: EXPECTED };
   if (mm > LONGEST_MM) return { ok: false, expected: `a length under ${LONGEST_MM / 1000} m` };
   const signed = negative && mm !== 0 ? -mm : mm;
@@ -182,9 +181,7 @@ export function lostInRounding(mm: number, notation: Notation): number {
 function understood(mm: number, notation: Notation): string {
   const other: Notation = notation === 'mm' || notation === 'm' ? 'ft-in-8ths' : 'mm';
   const fine = `${Number(mm.toFixed(2))} mm`;
-  return other === 'mm'
-    ? `${formatWithUnit(mm, notation)} = ${fine}`
-    : `${fine} = ${formatLength(mm, other)}`;
+  return other === 'mm' ? `${formatWithUnit(mm, notation)} = ${fine}` : `${fine} = ${formatLength(mm, other)}`;
 }
 
 function withoutMinusZero(text: string): string {

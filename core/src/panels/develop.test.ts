@@ -149,9 +149,7 @@ describe('panels that share a line or end in a point', () => {
     const high = (w: number): Vec3 => [3000 * w, 700 + 300 * w, 500 - 400 * w];
     const hull = drawLines(tableOf([low, high])).value;
     const { findings, value } = developPanels(hull, { thickness: 6 });
-    expect(findings.filter((f) => f.where.panel === 'line0-line1').map((f) => f.code)).toContain(
-      'panel-twist-high',
-    );
+    expect(findings.filter((f) => f.where.panel === 'line0-line1').map((f) => f.code)).toContain('panel-twist-high');
     const panel = value.find((other) => !other.spansCentreline) as Panel;
     expect(panel.maxStrain.value).toBeGreaterThan(1e-3);
   });

@@ -29,33 +29,25 @@ const tableOf = (lines: Record<string, readonly Vec3[]>, knuckle?: number): Line
 });
 
 describe('the least radius of a sheet', () => {
-  it.each(LEAST_RADII.value)(
-    'is the table’s own at $thicknessIn in',
-    ({ thicknessIn, acrossFt, alongFt }) => {
-      expect(leastRadius(thicknessIn * 25.4, Math.PI / 2)).toBeCloseTo(acrossFt * MM_PER_FOOT, 6);
-      expect(leastRadius(thicknessIn * 25.4, 0)).toBeCloseTo(alongFt * MM_PER_FOOT, 6);
-    },
-  );
+  it.each(LEAST_RADII.value)('is the table’s own at $thicknessIn in', ({ thicknessIn, acrossFt, alongFt }) => {
+    expect(leastRadius(thicknessIn * 25.4, Math.PI / 2)).toBeCloseTo(acrossFt * MM_PER_FOOT, 6);
+    expect(leastRadius(thicknessIn * 25.4, 0)).toBeCloseTo(alongFt * MM_PER_FOOT, 6);
+  });
   it('goes with the thickness under the table, and never falls as sheets get thicker', () => {
     expect(leastRadius(3.175, 0)).toBeCloseTo((5 * MM_PER_FOOT) / 2, 6);
     const radii = Array.from({ length: 50 }, (_, i) => leastRadius(1 + i, 0.4));
     radii.slice(1).forEach((radius, i) => expect(radius).toBeGreaterThanOrEqual(at(radii, i)));
   });
-  it.each(Object.entries({ LEAST_RADII, STRAIN_LIMITS, TWIST_LIMIT_DEG }))(
-    '%s has a source',
-    (_name, entry) => {
-      expect(entry.source.length).toBeGreaterThan(5);
-    },
-  );
+  it.each(Object.entries({ LEAST_RADII, STRAIN_LIMITS, TWIST_LIMIT_DEG }))('%s has a source', (_name, entry) => {
+    expect(entry.source.length).toBeGreaterThan(5);
+  });
 });
 
 describe('the section of a panel', () => {
   it('runs from edge to edge through points with the station’s x', () => {
     const section = sectionAt(side.rulings, 1750);
     for (const { space } of section) expect(space[0]).toBeCloseTo(1750, 6);
-    const [chine, sheer] = ['chine', 'sheer'].map((id) =>
-      tamsel.lines.value.lines.find((line) => line.id === id),
-    );
+    const [chine, sheer] = ['chine', 'sheer'].map((id) => tamsel.lines.value.lines.find((line) => line.id === id));
     for (const [line, end] of [
       [chine, at(section, 0)],
       [sheer, at(section, -1)],
@@ -86,9 +78,7 @@ describe('marking out', () => {
   it('steps evenly from end to end, lower below upper', () => {
     const rows = markingTable(side, 200);
     expect(at(rows, 0).u).toBeCloseTo(0, 6);
-    expect(rows.slice(1, -1).every((row) => Math.abs(row.u / 200 - Math.round(row.u / 200)) < 1e-9)).toBe(
-      true,
-    );
+    expect(rows.slice(1, -1).every((row) => Math.abs(row.u / 200 - Math.round(row.u / 200)) < 1e-9)).toBe(true);
     for (const row of rows) expect(row.lower).toBeLessThanOrEqual(row.upper);
   });
   it('gives points that lie on the outline', () => {
@@ -200,11 +190,7 @@ describe('knuckles and odd shapes', () => {
     expect(panel && Math.abs(panel.areaM2 / panel.spaceAreaM2 - 1)).toBeLessThan(1e-5);
   });
   it('three panels a side share their edges to 0.01 mm', () => {
-    const middle = low.map(([x, y, z], i): Vec3 => [
-      x,
-      (y + at(high, i)[1]) / 2 + 40,
-      (z + at(high, i)[2]) / 2,
-    ]);
+    const middle = low.map(([x, y, z], i): Vec3 => [x, (y + at(high, i)[1]) / 2 + 40, (z + at(high, i)[2]) / 2]);
     const { value } = developPanels(bendLines(tableOf({ chine: low, second: middle, sheer: high })).value, {
       thickness: 6,
     });
@@ -220,9 +206,7 @@ describe('knuckles and odd shapes', () => {
     ]);
     const up = round.map(([x, y]): Vec3 => [x, y, 400]);
     const codes = (thickness: number) =>
-      developPanels(bendLines(tableOf({ chine: round, sheer: up })).value, { thickness }).findings.map(
-        (f) => f.code,
-      );
+      developPanels(bendLines(tableOf({ chine: round, sheer: up })).value, { thickness }).findings.map((f) => f.code);
     expect(codes(12)).toContain('panel-bend-tight');
     expect(codes(3)).not.toContain('panel-bend-tight');
   });

@@ -52,8 +52,7 @@ export function panelInputs(hull: Hull): PanelInput[] {
   const inputs: PanelInput[] = [];
   const lowest = hull.lines[0];
   if (!lowest) return [];
-  if (!lowest.isOnCentreline)
-    inputs.push({ lower: lowest, upper: lowest, name: 'Bottom', spansCentreline: true });
+  if (!lowest.isOnCentreline) inputs.push({ lower: lowest, upper: lowest, name: 'Bottom', spansCentreline: true });
   for (let i = 1; i < hull.lines.length; i++)
     inputs.push({ lower: at(hull.lines, i - 1), upper: at(hull.lines, i), name: '', spansCentreline: false });
   return inputs.map((input, i) => ({ ...input, name: panelName(i, inputs.length) }));
@@ -110,14 +109,9 @@ function outlineOf(rulings: readonly LaidRuling[]): Vec2[] {
 }
 
 function edgeOf(rulings: readonly LaidRuling[], end: 'P' | 'Q', line: string): PanelEdge {
-  const all = rulings.map((r) =>
-    end === 'P' ? { flat: r.flatP, space: r.p } : { flat: r.flatQ, space: r.q },
-  );
+  const all = rulings.map((r) => (end === 'P' ? { flat: r.flatP, space: r.p } : { flat: r.flatQ, space: r.q }));
   const points = all.filter((p, i) => i === 0 || distance2(p.flat, at(all, i - 1).flat) > SAME_FLAT_MM);
-  const length = points.reduce(
-    (sum, p, i) => (i === 0 ? 0 : sum + distance2(at(points, i - 1).flat, p.flat)),
-    0,
-  );
+  const length = points.reduce((sum, p, i) => (i === 0 ? 0 : sum + distance2(at(points, i - 1).flat, p.flat)), 0);
   return { line, length, points };
 }
 
@@ -219,10 +213,7 @@ function judgeBend(panel: Panel, thicknessMm: number): Finding[] {
 }
 
 /** Develops the panels of one side. Lengths mm. Never throws on a fair or unfair hull: it says so in findings. */
-export function developPanels(
-  hull: Hull,
-  options: { readonly thickness: number },
-): StageResult<readonly Panel[]> {
+export function developPanels(hull: Hull, options: { readonly thickness: number }): StageResult<readonly Panel[]> {
   const panels: Panel[] = [];
   const findings: Finding[] = [];
   for (const input of panelInputs(hull)) {

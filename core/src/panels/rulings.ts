@@ -97,8 +97,7 @@ function sampleEdge(edge: EdgeCurve, count: number): Sample[] {
     const after = { t, ...edge.at(t, 1), isApex: false };
     if (t === 0) samples.push({ ...after, isApex: true }, after);
     else if (t === 1) samples.push(after, { ...after, isApex: true });
-    else if (knuckles.has(t))
-      samples.push({ ...after, ...edge.at(t, -1) }, { ...after, isApex: true }, after);
+    else if (knuckles.has(t)) samples.push({ ...after, ...edge.at(t, -1) }, { ...after, isApex: true }, after);
     else samples.push(after);
   }
   return samples;
@@ -147,8 +146,7 @@ function cheapestPath(ps: readonly Sample[], qs: readonly Sample[]): Corner[] {
 }
 
 /** Both at once: along the surface, or into or out of a point that is an apex of both lines; never past one apex. */
-const isPlainStep = (before: number, now: number): boolean =>
-  before + now === 0 || (before === 3) !== (now === 3);
+const isPlainStep = (before: number, now: number): boolean => before + now === 0 || (before === 3) !== (now === 3);
 
 const isCorner = (i: number, j: number, n: number, m: number): boolean =>
   (i === 0 && j === 0) || (i === n - 1 && j === m - 1);

@@ -98,8 +98,7 @@ function meshEdges(rulings: readonly LaidRuling[], columns: readonly number[], a
       push({ a, b: a + across, lengthMm: surfaceLength(rulings, [k, next], [w, w]), ruling: k });
       if (i + 1 < across)
         push({ a, b: a + across + 1, lengthMm: surfaceLength(rulings, [k, next], [w, w + up]), ruling: k });
-      if (i > 0)
-        push({ a, b: a + across - 1, lengthMm: surfaceLength(rulings, [k, next], [w, w - up]), ruling: k });
+      if (i > 0) push({ a, b: a + across - 1, lengthMm: surfaceLength(rulings, [k, next], [w, w - up]), ruling: k });
     }
   });
   return edges;
@@ -119,8 +118,7 @@ function surfaceLength(
   let total = 0;
   let before = onRuling(rulings, from, w0);
   for (let k = from + 1; k <= to; k++) {
-    const here =
-      k === to ? onRuling(rulings, k, w1) : onRuling(rulings, k, crossingOf(at(rulings, k), start, end));
+    const here = k === to ? onRuling(rulings, k, w1) : onRuling(rulings, k, crossingOf(at(rulings, k), start, end));
     total += distance3(before, here);
     before = here;
   }
@@ -189,15 +187,13 @@ function solveBanded(matrix: Float64Array, right: Float64Array, band: number): F
       let sum = matrix[i * w + (j - i + band)]!;
       for (let k = Math.max(0, i - band, j - band); k < j; k++)
         sum -= matrix[i * w + (k - i + band)]! * matrix[j * w + (k - j + band)]!;
-      matrix[i * w + (j - i + band)] =
-        i === j ? Math.sqrt(Math.max(sum, 1e-300)) : sum / matrix[j * w + band]!;
+      matrix[i * w + (j - i + band)] = i === j ? Math.sqrt(Math.max(sum, 1e-300)) : sum / matrix[j * w + band]!;
     }
     for (let k = Math.max(0, i - band); k < i; k++) right[i]! -= matrix[i * w + (k - i + band)]! * right[k]!;
     right[i]! /= matrix[i * w + band]!;
   }
   for (let i = n - 1; i >= 0; i--) {
-    for (let k = i + 1; k <= Math.min(n - 1, i + band); k++)
-      right[i]! -= matrix[k * w + (i - k + band)]! * right[k]!;
+    for (let k = i + 1; k <= Math.min(n - 1, i + band); k++) right[i]! -= matrix[k * w + (i - k + band)]! * right[k]!;
     right[i]! /= matrix[i * w + band]!;
   }
   return right;

@@ -76,8 +76,7 @@ function normalAt(ruling: Ruling, p: End, q: End): Vec3 | undefined {
 /** A ruling without a normal (the tip of a pointed panel) takes its neighbour's. */
 function fillGaps(normals: readonly (Vec3 | undefined)[]): Vec3[] {
   return normals.map((normal, k) => {
-    for (let step = 0; step < normals.length && !normal; step++)
-      normal = normals[k + step] ?? normals[k - step];
+    for (let step = 0; step < normals.length && !normal; step++) normal = normals[k + step] ?? normals[k - step];
     return normal ?? [0, 0, 1];
   });
 }
@@ -185,12 +184,7 @@ function radiusAt(
 }
 
 /** Distance between two rulings at fraction w, measured square to the direction r. */
-function squareDistance(
-  points: { p: Vec3[]; q: Vec3[] },
-  [i, j]: [number, number],
-  w: number,
-  r: Vec3,
-): number {
+function squareDistance(points: { p: Vec3[]; q: Vec3[] }, [i, j]: [number, number], w: number, r: Vec3): number {
   const a = lerp3(at(points.p, i), at(points.q, i), w);
   const b = lerp3(at(points.p, j), at(points.q, j), w);
   const along = sub3(b, a);

@@ -53,8 +53,7 @@ const LEAST_M2 = 0.005;
 function flatten(id: Transom['id'], ends: readonly Vec3[]): { transom: Transom; offMm: number } {
   const mean = (axis: 0 | 2) => ends.reduce((sum, p) => sum + p[axis], 0) / ends.length;
   const [mx, mz] = [mean(0), mean(2)];
-  const sum = (f: (dx: number, dz: number) => number) =>
-    ends.reduce((total, p) => total + f(p[0] - mx, p[2] - mz), 0);
+  const sum = (f: (dx: number, dz: number) => number) => ends.reduce((total, p) => total + f(p[0] - mx, p[2] - mz), 0);
   // principal direction of the ends in the profile: up along the transom
   const angle =
     0.5 *

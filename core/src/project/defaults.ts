@@ -69,9 +69,7 @@ function framesAtStations(lines: LinesPart): Project['frames']['frames'] {
 }
 
 /** Rows of line, station, x, half-breadth, height as longitudinals, in the order in which the lines first come. */
-export function longitudinalsOf(
-  rows: readonly (readonly [string, string, number, number, number])[],
-): Longitudinal[] {
+export function longitudinalsOf(rows: readonly (readonly [string, string, number, number, number])[]): Longitudinal[] {
   const ids = [...new Set(rows.map(([line]) => line))];
   return ids.map((id) => ({
     id,

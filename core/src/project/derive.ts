@@ -74,25 +74,13 @@ function deriveWith(project: Project, remember: Remember): Derived {
   const frames = remember('frames', [panels, text(project.frames), thickness], () =>
     shapeFrames(hull, skin, project.frames, thickness),
   );
-  const joints = remember(
-    'joints',
-    [panels, frames, text(project.joints), text(project.sheets), thickness],
-    () =>
-      planJoints(skin, { frames: frames.value, thickness, sheet: sheetFor(project), part: project.joints }),
+  const joints = remember('joints', [panels, frames, text(project.joints), text(project.sheets), thickness], () =>
+    planJoints(skin, { frames: frames.value, thickness, sheet: sheetFor(project), part: project.joints }),
   );
   const { school } = project;
   const sheets = remember(
     'sheets',
-    [
-      joints,
-      frames,
-      panels,
-      text(project.sheets),
-      thickness,
-      transomThickness,
-      school,
-      project.frames.filletGap,
-    ],
+    [joints, frames, panels, text(project.sheets), thickness, transomThickness, school, project.frames.filletGap],
     () => {
       const parts = listParts({
         jointed: joints.value,
@@ -129,10 +117,8 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
   const { thickness } = project.panels;
   const made = panelInputs(hull).map((input) => ({
     input,
-    panel: remember(
-      `panel ${panelIdOf(input)}`,
-      [input.name, linePoints(input.lower), linePoints(input.upper)],
-      () => developPanel(input),
+    panel: remember(`panel ${panelIdOf(input)}`, [input.name, linePoints(input.lower), linePoints(input.upper)], () =>
+      developPanel(input),
     ),
   }));
   const keys = made.map(({ panel }) => panel);
@@ -164,9 +150,7 @@ function collect(
 
 /** The longest sheet in stock of the skin's thickness; the usual size when there is none. */
 function sheetFor(project: Project): { width: number; height: number; margin: number } {
-  const mine = project.sheets.stock.filter(
-    (sheet) => sheet.thickness === project.panels.thickness && sheet.qty > 0,
-  );
+  const mine = project.sheets.stock.filter((sheet) => sheet.thickness === project.panels.thickness && sheet.qty > 0);
   const [longest] = [...mine].sort((a, b) => b.width - a.width);
   return { width: longest?.width ?? 2440, height: longest?.height ?? 1220, margin: project.sheets.margin };
 }

@@ -13,8 +13,7 @@ export function applyEdits(project: Project, edits: readonly Edit[]): EditResult
   let next: unknown = project;
   for (const edit of edits) {
     const changed = setAt(next, edit.path, edit.value);
-    if (changed === undefined)
-      return { ok: false, reason: `There is no ${edit.path.join('.')} in this project` };
+    if (changed === undefined) return { ok: false, reason: `There is no ${edit.path.join('.')} in this project` };
     next = changed;
   }
   const parsed = projectSchema.safeParse(next);
@@ -47,8 +46,7 @@ function setAt(node: unknown, path: Edit['path'], value: Edit['value']): unknown
   if (key === undefined) return value;
   if (Array.isArray(node)) {
     const list = node as readonly unknown[];
-    const index =
-      typeof key === 'number' ? key : list.findIndex((item) => isRecord(item) && item['id'] === key);
+    const index = typeof key === 'number' ? key : list.findIndex((item) => isRecord(item) && item['id'] === key);
     if (!(index in list)) return undefined;
     const changed = setAt(list[index], rest, value);
     return changed === undefined ? undefined : list.map((item, i) => (i === index ? changed : item));

@@ -34,9 +34,7 @@ export function readProject(data: unknown): ReadProject {
   if (raw['format'] !== PROJECT_FORMAT)
     return {
       ok: false,
-      problems: [
-        `This is not a Kalotrope project: "format" is ${show(raw['format'])}, expected "${PROJECT_FORMAT}".`,
-      ],
+      problems: [`This is not a Kalotrope project: "format" is ${show(raw['format'])}, expected "${PROJECT_FORMAT}".`],
     };
   const version = raw['version'];
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
@@ -56,9 +54,7 @@ export function readProject(data: unknown): ReadProject {
   if (parsed.success) return { ok: true, project: parsed.data, fromVersion: version };
   return {
     ok: false,
-    problems: parsed.error.issues
-      .slice(0, 20)
-      .map((issue) => `${issue.path.join('.') || 'project'}: ${issue.message}`),
+    problems: parsed.error.issues.slice(0, 20).map((issue) => `${issue.path.join('.') || 'project'}: ${issue.message}`),
   };
 }
 

@@ -46,9 +46,7 @@ describe('derive', () => {
     expect(derive(project) && derive.lastComputed()).toEqual([]);
     expect(after([{ path: ['epoxy', 'waste'], value: 0.2 }])).toEqual(['epoxy']);
     expect(after([{ path: ['sheets', 'gap'], value: 7 }])).not.toContain('panels');
-    const moved = after([
-      { path: ['lines', 'longitudinals', 'sheer', 'points', 3, 'halfBreadth'], value: 530 },
-    ]);
+    const moved = after([{ path: ['lines', 'longitudinals', 'sheer', 'points', 3, 'halfBreadth'], value: 530 }]);
     expect(moved).toContain('panel chine-sheer');
     expect(moved).not.toContain('panel keel-chine');
   });

@@ -21,8 +21,7 @@ export function faultsOf(job: NestJob, result: NestResult): string[] {
   const faults: string[] = [];
   const parts = new Map(job.parts.map((part) => [part.id, part]));
   const seen = new Map<string, number>();
-  const count = (part: string, copy: number) =>
-    seen.set(`${part}#${copy}`, (seen.get(`${part}#${copy}`) ?? 0) + 1);
+  const count = (part: string, copy: number) => seen.set(`${part}#${copy}`, (seen.get(`${part}#${copy}`) ?? 0) + 1);
   for (const sheet of result.sheets) {
     const stock = job.sheets.find((other) => other.id === sheet.id);
     if (!stock) {
@@ -37,8 +36,7 @@ export function faultsOf(job: NestJob, result: NestResult): string[] {
     outlines.forEach(({ placement, outline }, i) => {
       const box = boundsOf(outline);
       const inset = Math.min(box.minX, box.minY, stock.width - box.maxX, stock.height - box.maxY);
-      if (inset < job.margin - ROUNDING_MM)
-        faults.push(`${placement.part} is ${inset} from the edge of ${sheet.id}`);
+      if (inset < job.margin - ROUNDING_MM) faults.push(`${placement.part} is ${inset} from the edge of ${sheet.id}`);
       for (const other of outlines.slice(i + 1)) {
         const apart = boxesApart(box, boundsOf(other.outline), job.gap)
           ? job.gap

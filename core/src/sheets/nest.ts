@@ -100,9 +100,7 @@ export function nest(job: NestJob, budget: NestBudget): NestResult {
     Array.from({ length: part.qty }, (_, copy): Copy => ({ part: k, copy })),
   );
   const noFit = noFitTable(job.gap);
-  const areas = job.parts.map(
-    (part) => area(part.outline) - part.holes.reduce((sum, hole) => sum + area(hole), 0),
-  );
+  const areas = job.parts.map((part) => area(part.outline) - part.holes.reduce((sum, hole) => sum + area(hole), 0));
   const base = sizeOrder(
     copies,
     job.parts.map((part) => part.outline),
@@ -134,8 +132,7 @@ function scoreOf({ sheets, unplaced }: Layout): number {
   return unplaced.length * 1e6 + sheets.length * 1e3 + used * 10 + others * 0.01;
 }
 
-const extentOf = (sheet: OpenSheet): number =>
-  Math.max(0, ...sheet.placed.map((p) => p.at[0] + p.pose.exactBox.maxX));
+const extentOf = (sheet: OpenSheet): number => Math.max(0, ...sheet.placed.map((p) => p.at[0] + p.pose.exactBox.maxX));
 
 function layOut(
   order: readonly Copy[],
@@ -276,13 +273,7 @@ function positionsOn(pose: Pose, sheet: { width: number; height: number }, margi
 const fitsEmpty = (pose: Pose, sheet: { width: number; height: number }, margin: number): boolean =>
   positionsOn(pose, sheet, margin) !== undefined;
 
-function putOn(
-  sheet: OpenSheet,
-  choices: readonly Pose[],
-  item: Copy,
-  margin: number,
-  noFit: NoFit,
-): boolean {
+function putOn(sheet: OpenSheet, choices: readonly Pose[], item: Copy, margin: number, noFit: NoFit): boolean {
   let best: { pose: Pose; at: Vec2; reach: number } | undefined;
   for (const pose of choices) {
     const room = positionsOn(pose, sheet, margin);
@@ -302,13 +293,7 @@ function putOn(
 type Ring = { readonly points: Outline; readonly box: Box };
 
 /** The leftmost, then lowest position in the room that is inside no no-fit polygon. */
-function leastPlace(
-  room: Box,
-  placed: readonly Placed[],
-  pose: Pose,
-  noFit: NoFit,
-  limit: number,
-): Vec2 | undefined {
+function leastPlace(room: Box, placed: readonly Placed[], pose: Pose, noFit: NoFit, limit: number): Vec2 | undefined {
   const walls = placed.map((other): Ring[] =>
     noFit(other.pose, pose).rings.map((ring) => {
       const points = moved(ring, other.at[0], other.at[1]);
@@ -318,8 +303,7 @@ function leastPlace(
   const near = walls.filter((rings) => rings.some((ring) => overlaps(ring.box, room)));
   const candidates = candidatePlaces(room, near.flat(), limit);
   candidates.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const isFree = (p: Vec2) =>
-    !near.some((rings) => isInside(rings, p)) && isApart(pose, p, placed, noFit.gap);
+  const isFree = (p: Vec2) => !near.some((rings) => isInside(rings, p)) && isApart(pose, p, placed, noFit.gap);
   return candidates.find(isFree);
 }
 
@@ -361,12 +345,7 @@ function candidatePlaces(room: Box, rings: readonly Ring[], limit: number): Vec2
   ];
   const push = (x: number, y: number) => {
     if (x > limit + TOUCH_MM) return;
-    if (
-      x < room.minX - TOUCH_MM ||
-      x > room.maxX + TOUCH_MM ||
-      y < room.minY - TOUCH_MM ||
-      y > room.maxY + TOUCH_MM
-    )
+    if (x < room.minX - TOUCH_MM || x > room.maxX + TOUCH_MM || y < room.minY - TOUCH_MM || y > room.maxY + TOUCH_MM)
       return;
     found.push([Math.min(Math.max(x, room.minX), room.maxX), Math.min(Math.max(y, room.minY), room.maxY)]);
   };
@@ -376,10 +355,9 @@ function candidatePlaces(room: Box, rings: readonly Ring[], limit: number): Vec2
     [room.maxX, room.maxY],
     [room.minX, room.maxY],
   ];
-  const edges = [
-    ...edgesOf(frame, -1),
-    ...rings.flatMap((ring, owner) => edgesOf(ring.points, owner)),
-  ].filter((edge) => overlaps(edge.box, room) && edge.box.minX <= limit);
+  const edges = [...edgesOf(frame, -1), ...rings.flatMap((ring, owner) => edgesOf(ring.points, owner))].filter(
+    (edge) => overlaps(edge.box, room) && edge.box.minX <= limit,
+  );
   for (const ring of rings) for (const [x, y] of ring.points) push(x, y);
   edges.sort((a, b) => a.box.minX - b.box.minX);
   edges.forEach((a, i) => {
@@ -447,9 +425,7 @@ function resultOf({ sheets, unplaced }: Layout, job: NestJob, areas: readonly nu
       mirrored: pose.isMirrored,
     })),
   }));
-  const partsArea = sheets
-    .flatMap((sheet) => sheet.placed)
-    .reduce((sum, p) => sum + at(areas, p.item.part), 0);
+  const partsArea = sheets.flatMap((sheet) => sheet.placed).reduce((sum, p) => sum + at(areas, p.item.part), 0);
   const sheetsArea = sheets.reduce(
     (sum, sheet, k) => sum + (k === sheets.length - 1 ? extentOf(sheet) : sheet.width) * sheet.height,
     0,

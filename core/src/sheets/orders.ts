@@ -14,9 +14,7 @@ export function sizeOrder(copies: readonly Copy[], outlines: readonly Outline[])
     const box = boundsOf(outline);
     return area(outline) + (box.maxX - box.minX) ** 2 + (box.maxY - box.minY) ** 2;
   });
-  return [...copies].sort(
-    (a, b) => at(sizes, b.part) - at(sizes, a.part) || a.part - b.part || a.copy - b.copy,
-  );
+  return [...copies].sort((a, b) => at(sizes, b.part) - at(sizes, a.part) || a.part - b.part || a.copy - b.copy);
 }
 
 /** A few swaps in the best order; now and then a fresh start from the order by size. */

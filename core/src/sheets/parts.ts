@@ -85,9 +85,7 @@ export function nestBatches(parts: readonly CutPart[], part: SheetsPart): StageR
       return [];
     }
     const sheets = stock.map(({ id, width, height, qty }) => ({ id, width, height, qty }));
-    return [
-      { thickness, job: { gap: part.gap, margin: part.margin, sheets, parts: mine.flatMap(jobParts) } },
-    ];
+    return [{ thickness, job: { gap: part.gap, margin: part.margin, sheets, parts: mine.flatMap(jobParts) } }];
   });
   return { value: batches, findings, assumed: [] };
 }

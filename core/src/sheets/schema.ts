@@ -35,9 +35,7 @@ export const nestJobSchema = z.object({
   gap: z.number().min(0).max(1000),
   margin: z.number().min(0).max(1000),
   sheets: z
-    .array(
-      z.object({ id: z.string().min(1), width: size, height: size, qty: z.number().int().min(0).max(1000) }),
-    )
+    .array(z.object({ id: z.string().min(1), width: size, height: size, qty: z.number().int().min(0).max(1000) }))
     .min(1, 'needs one sheet at least'),
   parts: z.array(
     z.object({

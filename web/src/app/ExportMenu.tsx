@@ -66,9 +66,7 @@ export function ExportMenu({ stage, icon }: { readonly stage: Stage; readonly ic
         >
           Everything, as one zip
         </MenuItem>
-        <MenuItem
-          onClick={act(() => saveFile({ name: projectFileName(project), text: writeProjectFile(project) }))}
-        >
+        <MenuItem onClick={act(() => saveFile({ name: projectFileName(project), text: writeProjectFile(project) }))}>
           The project, to keep or share
         </MenuItem>
         <MenuItem
@@ -88,17 +86,13 @@ export function ExportMenu({ stage, icon }: { readonly stage: Stage; readonly ic
           .flatMap((drawing) => [
             <MenuItem
               key={`${drawing.name}-dxf`}
-              onClick={act(() =>
-                saveFile({ name: `${fileName(drawing.name)}.dxf`, text: writeDxf(drawing) }),
-              )}
+              onClick={act(() => saveFile({ name: `${fileName(drawing.name)}.dxf`, text: writeDxf(drawing) }))}
             >
               {drawing.name}, DXF
             </MenuItem>,
             <MenuItem
               key={`${drawing.name}-svg`}
-              onClick={act(() =>
-                saveFile({ name: `${fileName(drawing.name)}.svg`, text: writeSvg(drawing) }),
-              )}
+              onClick={act(() => saveFile({ name: `${fileName(drawing.name)}.svg`, text: writeSvg(drawing) }))}
             >
               {drawing.name}, SVG
             </MenuItem>,

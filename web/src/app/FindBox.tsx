@@ -78,12 +78,7 @@ export function FindBox() {
         autoHighlight
         onChange={(_event, entry) => go(entry)}
         renderInput={(params) => (
-          <TextField
-            {...params}
-            autoFocus
-            label="Find a part or a place"
-            sx={{ m: 2, width: 'calc(100% - 32px)' }}
-          />
+          <TextField {...params} autoFocus label="Find a part or a place" sx={{ m: 2, width: 'calc(100% - 32px)' }} />
         )}
       />
     </Dialog>

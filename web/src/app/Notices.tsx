@@ -15,8 +15,8 @@ export function Notices() {
         variant="outlined"
         action={<Button onClick={() => window.location.reload()}>Load the newer one</Button>}
       >
-        This project was changed in another window. Nothing here overwrites that; export the project to keep
-        what you see.
+        This project was changed in another window. Nothing here overwrites that; export the project to keep what you
+        see.
       </Alert>
     );
   if (saveState === 'failed')

@@ -52,11 +52,7 @@ export function ProjectsPage() {
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
         <ImportButton />
         {DEMOS.map(([demo, name]) => (
-          <Button
-            key={demo}
-            variant="outlined"
-            onClick={() => void add(demoProject(demo, crypto.randomUUID()))}
-          >
+          <Button key={demo} variant="outlined" onClick={() => void add(demoProject(demo, crypto.randomUUID()))}>
             New from the demo {name}
           </Button>
         ))}

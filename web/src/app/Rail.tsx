@@ -49,12 +49,7 @@ export function Rail({ current }: { readonly current: Stage }) {
             </Box>
             {name}
           </Typography>
-          <Typography
-            variant="caption"
-            color="text.secondary"
-            component="span"
-            sx={{ display: 'block', pl: 2.2 }}
-          >
+          <Typography variant="caption" color="text.secondary" component="span" sx={{ display: 'block', pl: 2.2 }}>
             {status?.[stage] ?? 'working it out'}
           </Typography>
         </Box>

@@ -24,8 +24,8 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
     <Box
       sx={{
         display: 'grid',
-        gridTemplateRows: 'auto auto 1fr auto',
-        gridTemplateColumns: { xs: '1fr', md: '176px 1fr' },
+        gridTemplateRows: { xs: 'auto auto auto 1fr auto', md: 'auto auto 1fr auto' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '176px minmax(0, 1fr)' },
         height: '100dvh',
         overflow: { xs: 'auto', md: 'hidden' },
       }}
@@ -42,7 +42,7 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
         aria-label={info?.name}
         sx={{ minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}
       >
-        <Box sx={{ px: 2, py: 0.75, display: 'flex', gap: 1.5, alignItems: 'baseline' }}>
+        <Box sx={{ px: 2, py: 0.75, display: 'flex', flexWrap: 'wrap', columnGap: 1.5, alignItems: 'baseline' }}>
           <Typography variant="h1">{info?.name}</Typography>
           <Typography variant="body2" color="text.secondary">
             {info?.question}

@@ -44,9 +44,7 @@ export function Slip({
   );
 }
 
-const SHAPES: Readonly<
-  Record<Severity, { readonly shape: string; readonly word: string; readonly colour: string }>
-> = {
+const SHAPES: Readonly<Record<Severity, { readonly shape: string; readonly word: string; readonly colour: string }>> = {
   stop: { shape: '■', word: 'Stop', colour: 'error.main' },
   check: { shape: '▲', word: 'Check', colour: 'warning.main' },
   note: { shape: '●', word: 'Note', colour: 'info.main' },
@@ -83,9 +81,8 @@ function FindingLine({ finding }: { readonly finding: Finding }) {
     (line, station) =>
       derived?.lines.value.lines
         .find((other) => other.id === line)
-        ?.points.find(
-          (p) => p.station === station && (finding.where.x === undefined || p.x === finding.where.x),
-        )?.index,
+        ?.points.find((p) => p.station === station && (finding.where.x === undefined || p.x === finding.where.x))
+        ?.index,
   );
   return (
     <Box sx={{ my: 1 }}>
@@ -119,10 +116,7 @@ function FindingLine({ finding }: { readonly finding: Finding }) {
   );
 }
 
-function targetOf(
-  finding: Finding,
-  indexOf: (line: string, station: string) => number | undefined,
-): Picked | null {
+function targetOf(finding: Finding, indexOf: (line: string, station: string) => number | undefined): Picked | null {
   const { panel, line, part, station } = finding.where;
   if (line !== undefined) {
     const index = station === undefined ? undefined : indexOf(line, station);
@@ -133,15 +127,7 @@ function targetOf(
 }
 
 /** A figure with its name, and how it was come by on hover or focus. */
-export function Figure({
-  name,
-  value,
-  why,
-}: {
-  readonly name: string;
-  readonly value: string;
-  readonly why?: string;
-}) {
+export function Figure({ name, value, why }: { readonly name: string; readonly value: string; readonly why?: string }) {
   return (
     <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.25 }} title={why}>
       <Typography variant="body2" color="text.secondary">

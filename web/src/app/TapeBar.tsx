@@ -56,9 +56,7 @@ export function TapeBar() {
         touchAction: 'none',
       }}
     >
-      {tape && width > 0 && (
-        <TapeDrawing tape={tape} mark={mark} notation={notation} scale={scale} width={width} />
-      )}
+      {tape && width > 0 && <TapeDrawing tape={tape} mark={mark} notation={notation} scale={scale} width={width} />}
     </Box>
   );
 }

@@ -69,9 +69,7 @@ export function TopBar({ stage }: { readonly stage: Stage }) {
       <TextField
         select
         value={notation}
-        onChange={
-          (event) => dispatch(notationSet(event.target.value as Notation)) /* one of the items below */
-        }
+        onChange={(event) => dispatch(notationSet(event.target.value as Notation)) /* one of the items below */}
         slotProps={{ htmlInput: { 'aria-label': 'Unit' } }}
         sx={{ '& .MuiSelect-select': { py: 0.5, fontSize: 14 } }}
       >

@@ -46,6 +46,5 @@ const derivedSlice = createSlice({
   },
 });
 
-export const { derivedArrived, deriveFailed, layoutArrived, nestingTurned, derivedForgotten } =
-  derivedSlice.actions;
+export const { derivedArrived, deriveFailed, layoutArrived, nestingTurned, derivedForgotten } = derivedSlice.actions;
 export const derivedReducer = derivedSlice.reducer;

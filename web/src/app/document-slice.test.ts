@@ -1,14 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '@kalotrope/core/project';
-import {
-  documentReducer,
-  edited,
-  initialDocument,
-  opened,
-  redone,
-  saveEnded,
-  undone,
-} from './document-slice';
+import { documentReducer, edited, initialDocument, opened, redone, saveEnded, undone } from './document-slice';
 
 const project = demoProject('tamsel', 'x');
 const start = documentReducer(initialDocument, opened({ project, saves: 3 }));
@@ -43,10 +35,7 @@ describe('the document', () => {
     expect([anew.past.length, anew.future.length]).toEqual([1, 0]);
   });
   it('refuses what the schema refuses, says why, and changes nothing', () => {
-    const after = documentReducer(
-      start,
-      edited({ label: 'x', edits: [{ path: ['panels', 'thickness'], value: -1 }] }),
-    );
+    const after = documentReducer(start, edited({ label: 'x', edits: [{ path: ['panels', 'thickness'], value: -1 }] }));
     expect(after.project).toBe(start.project);
     expect(after.refused).toMatch(/thickness/);
   });

@@ -79,5 +79,4 @@ function saveBlob(name: string, blob: Blob): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-export const projectFileName = (project: Project): string =>
-  `${fileName(project.name)}${PROJECT_FILE_ENDING}`;
+export const projectFileName = (project: Project): string => `${fileName(project.name)}${PROJECT_FILE_ENDING}`;

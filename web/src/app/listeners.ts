@@ -34,10 +34,7 @@ listener.startListening({
   },
 });
 
-async function saveNow(api: {
-  getState: () => unknown;
-  dispatch: (action: unknown) => unknown;
-}): Promise<void> {
+async function saveNow(api: { getState: () => unknown; dispatch: (action: unknown) => unknown }): Promise<void> {
   const { project, version, saves, saveState } = documentOf(api.getState());
   if (!project || saveState === 'saved' || saveState === 'elsewhere') return;
   const saved = await saveProject(project, saves);

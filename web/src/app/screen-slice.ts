@@ -68,15 +68,6 @@ const screenSlice = createSlice({
   },
 });
 
-export const {
-  picked,
-  tapeMarked,
-  notationSet,
-  notationStepped,
-  shadeTurned,
-  fitted,
-  findTurned,
-  keysTurned,
-  said,
-} = screenSlice.actions;
+export const { picked, tapeMarked, notationSet, notationStepped, shadeTurned, fitted, findTurned, keysTurned, said } =
+  screenSlice.actions;
 export const screenReducer = screenSlice.reducer;

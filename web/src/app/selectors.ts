@@ -21,8 +21,7 @@ export const selectFindings = createSelector(
 /** One line under each stage's name: how it stands. */
 export const selectStatus = createSelector(
   [selectDerived, (state: RootState) => state.derived, selectNotation],
-  (derived, state, notation): Readonly<Record<Stage, string>> | null =>
-    derived && statusOf(derived, state, notation),
+  (derived, state, notation): Readonly<Record<Stage, string>> | null => derived && statusOf(derived, state, notation),
 );
 
 function statusOf(derived: Derived, state: DerivedState, notation: Notation): Record<Stage, string> {
@@ -31,10 +30,7 @@ function statusOf(derived: Derived, state: DerivedState, notation: Notation): Re
     panels: plural(derived.panels.value.panels.length + derived.panels.value.transoms.length, 'shape'),
     frames: plural(derived.frames.value.length, 'frame'),
     joints: plural(
-      derived.joints.value.reduce(
-        (sum, panel) => sum + panel.joints.length * (panel.spansCentreline ? 1 : 2),
-        0,
-      ),
+      derived.joints.value.reduce((sum, panel) => sum + panel.joints.length * (panel.spansCentreline ? 1 : 2), 0),
       'scarf',
     ),
     sheets: sheetsStatus(state),
@@ -62,8 +58,7 @@ function sheetsStatus({ layouts, derived, isNesting }: DerivedState): string {
   });
   if (made.length === 0) return isNesting ? 'laying out' : 'not laid out yet';
   const count = made.reduce((sum, result) => sum + result.sheetsUsed, 0);
-  const density =
-    made.reduce((sum, result) => sum + result.density * result.sheetsUsed, 0) / Math.max(1, count);
+  const density = made.reduce((sum, result) => sum + result.density * result.sheetsUsed, 0) / Math.max(1, count);
   return `${plural(count, 'sheet')}, ${formatShare(density)}`;
 }
 

@@ -36,15 +36,10 @@ export function DrawingSurface({ label, bounds, children, corner, onPoint }: Pro
   const fitCount = useAppSelector((state) => state.screen.fitCount);
   const [view, setView] = useState<ZoomTransform>(zoomIdentity);
   const { minX, minY, maxX, maxY } = bounds;
-  const fitted = useMemo(
-    () => fit({ minX, minY, maxX, maxY }, width, height),
-    [minX, minY, maxX, maxY, width, height],
-  );
+  const fitted = useMemo(() => fit({ minX, minY, maxX, maxY }, width, height), [minX, minY, maxX, maxY, width, height]);
   const behaviour = useMemo(
     () =>
-      zoom<SVGSVGElement, unknown>().on('zoom', ({ transform }: { transform: ZoomTransform }) =>
-        setView(transform),
-      ),
+      zoom<SVGSVGElement, unknown>().on('zoom', ({ transform }: { transform: ZoomTransform }) => setView(transform)),
     [],
   );
   const doFit = useCallback(() => {

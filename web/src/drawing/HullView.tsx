@@ -23,7 +23,7 @@ export default function HullView() {
   const length = toX - fromX;
   const size = isLarge
     ? { inset: 12, width: 'auto', height: 'auto' }
-    : { right: 10, bottom: 10, width: 260, height: 158 };
+    : { right: 10, bottom: 10, width: { xs: 130, sm: 260 }, height: { xs: 84, sm: 158 } };
   return (
     <Box
       role="group"

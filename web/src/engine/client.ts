@@ -64,11 +64,7 @@ async function settle<T>(answer: Promise<unknown>): Promise<JobResult<T>> {
 }
 
 export const engine = {
-  run<K extends JobName>(
-    name: K,
-    input: JobInput<K>,
-    options: RunOptions<K> = {},
-  ): Promise<JobResult<JobOutput<K>>> {
+  run<K extends JobName>(name: K, input: JobInput<K>, options: RunOptions<K> = {}): Promise<JobResult<JobOutput<K>>> {
     if (name === 'derive') return runDerive(input as JobInput<'derive'>) as Promise<JobResult<JobOutput<K>>>; // K is 'derive' here
     return runAlone(name, input, options);
   },

@@ -1,15 +1,7 @@
 import 'fake-indexeddb/auto';
 import { expect, it } from 'vitest';
 import { demoProject } from '@kalotrope/core/project';
-import {
-  addProject,
-  firstProject,
-  listProjects,
-  loadProject,
-  putBack,
-  removeProject,
-  saveProject,
-} from './projects';
+import { addProject, firstProject, listProjects, loadProject, putBack, removeProject, saveProject } from './projects';
 
 it('puts the demos in once, and opens the first', async () => {
   expect(await firstProject()).toBe('demo-tamsel');

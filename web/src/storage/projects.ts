@@ -29,8 +29,7 @@ export async function saveProject(project: Project, knownSaves: number): Promise
   try {
     return await db.transaction('rw', db.projects, async () => {
       const stored = await db.projects.get(project.id);
-      if (stored && stored.saves !== knownSaves)
-        return { saves: knownSaves, saveState: 'elsewhere' as const };
+      if (stored && stored.saves !== knownSaves) return { saves: knownSaves, saveState: 'elsewhere' as const };
       const saves = knownSaves + 1;
       await db.projects.put({
         id: project.id,
@@ -57,9 +56,7 @@ export async function addProject(project: Project): Promise<void> {
 }
 
 /** The stored project, brought up to the present version. */
-export async function loadProject(
-  id: string,
-): Promise<{ project: Project; saves: number } | { reason: string }> {
+export async function loadProject(id: string): Promise<{ project: Project; saves: number } | { reason: string }> {
   const record = await db.projects.get(id);
   if (!record) return { reason: 'This project is not in this browser.' };
   const read = readProject(record.doc);
@@ -68,8 +65,7 @@ export async function loadProject(
     : { reason: read.problems[0] ?? 'This project cannot be read.' };
 }
 
-export const listProjects = (): Promise<ProjectRecord[]> =>
-  db.projects.orderBy('updatedAt').reverse().toArray();
+export const listProjects = (): Promise<ProjectRecord[]> => db.projects.orderBy('updatedAt').reverse().toArray();
 
 /** Takes a project out and gives it back, so that it can be put back. */
 export async function removeProject(id: string): Promise<ProjectRecord | undefined> {

@@ -60,10 +60,7 @@ export default function EpoxyPage() {
                 why={`${formatMass(takeoff.resin)} used, and ${formatShare(project.epoxy.waste)} of what is mixed lost`}
               />
               <Figure name="Filler" value={formatMass(takeoff.filler)} />
-              <Figure
-                name={`Tape, ${project.epoxy.tapeWidth} mm wide`}
-                value={`${takeoff.tapeM.toFixed(1)} m`}
-              />
+              <Figure name={`Tape, ${project.epoxy.tapeWidth} mm wide`} value={`${takeoff.tapeM.toFixed(1)} m`} />
               <Figure name="Cloth and tape together" value={formatArea(takeoff.clothM2)} />
             </>
           )
@@ -124,9 +121,7 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
                     <TableCell sx={{ color: 'text.secondary' }}>{line.from}</TableCell>
                     <TableCell className="figure">{Math.round(line.resin)}</TableCell>
                     <TableCell className="figure">{line.filler > 0 ? Math.round(line.filler) : ''}</TableCell>
-                    <TableCell className="figure">
-                      {line.clothM2 > 0 ? line.clothM2.toFixed(2) : ''}
-                    </TableCell>
+                    <TableCell className="figure">{line.clothM2 > 0 ? line.clothM2.toFixed(2) : ''}</TableCell>
                   </TableRow>
                 );
               })}

@@ -43,11 +43,7 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
           mm={project.epoxy.filletRadius}
           onCommit={set('filletRadius', 'Fillet radius')}
         />
-        <LengthField
-          label="Tape width"
-          mm={project.epoxy.tapeWidth}
-          onCommit={set('tapeWidth', 'Tape width')}
-        />
+        <LengthField label="Tape width" mm={project.epoxy.tapeWidth} onCommit={set('tapeWidth', 'Tape width')} />
         {NUMBERS.map(([key, label, unit]) => (
           <NumberField
             key={key}

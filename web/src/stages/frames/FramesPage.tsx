@@ -132,8 +132,8 @@ function EdgeTable({ frame }: { readonly frame: Frame }) {
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
       <Typography variant="h2">Edges and bevels</Typography>
       <Typography variant="body2" color="text.secondary">
-        Out from the centreline, up from the base, in {unitLabel(notation)}; bevel from square, positive where
-        the other face is the smaller.
+        Out from the centreline, up from the base, in {unitLabel(notation)}; bevel from square, positive where the other
+        face is the smaller.
       </Typography>
       <Table size="small" aria-label="Edges and bevels">
         <TableHead>

@@ -35,9 +35,7 @@ export default function JointsPage() {
             <GrainPattern px={px} />
             {shelves.map((shelf) => {
               const jointed = derived.joints.value.find((other) => other.panel === shelf.item.id);
-              return (
-                jointed && <PanelWithJoints key={shelf.item.id} shelf={shelf} jointed={jointed} px={px} />
-              );
+              return jointed && <PanelWithJoints key={shelf.item.id} shelf={shelf} jointed={jointed} px={px} />;
             })}
           </>
         )}
@@ -96,14 +94,7 @@ function PanelWithJoints({
       ))}
       {jointed.joints.map(({ u, scarf, low: v0, high: v1 }) => (
         <g key={u}>
-          <rect
-            x={u - scarf / 2}
-            width={scarf}
-            y={-v1}
-            height={v1 - v0}
-            fill={palette.primary.main}
-            opacity={0.35}
-          />
+          <rect x={u - scarf / 2} width={scarf} y={-v1} height={v1 - v0} fill={palette.primary.main} opacity={0.35} />
           <path
             d={
               pathOf([
@@ -130,13 +121,7 @@ function PanelWithJoints({
           </text>
         </g>
       ))}
-      <text
-        x={box.minX - dx}
-        y={-high - 8 * px}
-        fontSize={14 * px}
-        fontWeight={600}
-        fill={palette.text.primary}
-      >
+      <text x={box.minX - dx} y={-high - 8 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>
         {panel.name}
       </text>
       {[0, ...jointed.joints.map((joint) => joint.u), jointed.length].slice(1).map((to, i, all) => (
@@ -175,11 +160,7 @@ function JointSettings() {
         onKeyDown={(event) => event.key === 'Enter' && commit()}
         slotProps={{ htmlInput: { className: 'figure', inputMode: 'decimal' } }}
       />
-      <LengthField
-        label="Clear of frames"
-        mm={clearOfFrames}
-        onCommit={set('clearOfFrames', 'Clear of frames')}
-      />
+      <LengthField label="Clear of frames" mm={clearOfFrames} onCommit={set('clearOfFrames', 'Clear of frames')} />
       <LengthField label="Stagger between panels" mm={stagger} onCommit={set('stagger', 'Stagger')} />
       <Figure
         name="Length of a scarf"

@@ -42,11 +42,7 @@ export function LinesDrawing({ hull, corner }: { readonly hull: Hull; readonly c
             <path d={pathOf(body.axis)} stroke={palette.text.secondary} strokeWidth={px} />
             {body.sections.map((section) => (
               <g key={section.label}>
-                <path
-                  d={pathOf(section.points)}
-                  strokeWidth={1.6 * px}
-                  {...stationStyle(section.index, px)}
-                />
+                <path d={pathOf(section.points)} strokeWidth={1.6 * px} {...stationStyle(section.index, px)} />
                 <text
                   x={section.end[0]}
                   y={-section.end[1] - 5 * px}
@@ -122,15 +118,7 @@ function LongView({ view, hull, px }: { readonly view: View; readonly hull: Hull
   );
 }
 
-function LineInView({
-  line,
-  view,
-  px,
-}: {
-  readonly line: HullLine;
-  readonly view: View;
-  readonly px: number;
-}) {
+function LineInView({ line, view, px }: { readonly line: HullLine; readonly view: View; readonly px: number }) {
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
   const { palette } = useTheme();

@@ -28,8 +28,7 @@ export function MarkingTable({ rows }: { readonly rows: readonly MarkingRow[] })
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
       <Typography variant="h2">Mark out</Typography>
       <Typography variant="body2" color="text.secondary">
-        From the forward end along a straight base line, square to it, to both edges. In {unitLabel(notation)}
-        .
+        From the forward end along a straight base line, square to it, to both edges. In {unitLabel(notation)}.
       </Typography>
       <Table size="small" aria-label="Offsets to mark out">
         <TableHead>

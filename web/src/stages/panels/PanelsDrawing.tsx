@@ -21,6 +21,7 @@ type Props = {
 
 /** The flat panels in true shape, with rulings, stations and the tape's mark; transoms under them. */
 export function PanelsDrawing({ panels, transoms, stations, corner }: Props) {
+  const { palette } = useTheme();
   const space = longest(panels) * 0.085;
   const shelves = stack<Panel | Transom>([...panels, ...transoms], space);
   return (
@@ -37,6 +38,7 @@ export function PanelsDrawing({ panels, transoms, stations, corner }: Props) {
                 <text
                   x={shelf.box.minX - shelf.dx + (shelf.box.maxX - shelf.box.minX) / 2}
                   y={-(shelf.box.minY - shelf.dy + shelf.box.maxY - shelf.dy) / 2}
+                  fill={palette.text.primary}
                   fontSize={14 * px}
                   textAnchor="middle"
                 >
@@ -95,13 +97,7 @@ function FlatPanel({
         label={panel.name}
         onPick={() => dispatch(picked({ kind: 'panel', id: panel.id }))}
       />
-      <path
-        d={rulings}
-        stroke={palette.info.main}
-        strokeWidth={0.7 * px}
-        opacity={0.55}
-        pointerEvents="none"
-      />
+      <path d={rulings} stroke={palette.info.main} strokeWidth={0.7 * px} opacity={0.55} pointerEvents="none" />
       {stationMarks(panel, stations).map((station) => {
         const index = stations.findIndex((other) => other.label === station.label);
         const end = station.curve[station.curve.length - 1] ?? [0, 0];
@@ -154,10 +150,7 @@ function FlatPanel({
   );
 }
 
-function flatBead(
-  panel: Panel,
-  { index, w }: { index: number; w: number },
-): readonly [number, number] | null {
+function flatBead(panel: Panel, { index, w }: { index: number; w: number }): readonly [number, number] | null {
   const [a, b] = [panel.edges[1].points[index], panel.edges[1].points[index + 1]];
   return a && b ? [a.flat[0] + w * (b.flat[0] - a.flat[0]), a.flat[1] + w * (b.flat[1] - a.flat[1])] : null;
 }

@@ -47,11 +47,7 @@ function PanelNumbers() {
   const panels = derived?.panels.value.panels ?? [];
   const panel = panels.find((other) => choice?.kind === 'panel' && other.id === choice.id) ?? panels[0];
   if (!panel || !project)
-    return (
-      <Typography variant="body2">
-        Two lines at least make a panel. Import a table on the Lines stage.
-      </Typography>
-    );
+    return <Typography variant="body2">Two lines at least make a panel. Import a table on the Lines stage.</Typography>;
   const nameOf = (id: string) => derived?.lines.value.lines.find((line) => line.id === id)?.name ?? id;
   const [lower, upper] = panel.edges;
   const { maxTwist, maxStrain, minBendRadius } = panel;
@@ -93,18 +89,14 @@ function PanelNumbers() {
           label="Skin thickness"
           mm={project.panels.thickness}
           onCommit={(mm) =>
-            dispatch(
-              edited({ label: 'Skin thickness', edits: [{ path: ['panels', 'thickness'], value: mm }] }),
-            )
+            dispatch(edited({ label: 'Skin thickness', edits: [{ path: ['panels', 'thickness'], value: mm }] }))
           }
         />
         <LengthField
           label="Marking step"
           mm={project.panels.markingStep}
           onCommit={(mm) =>
-            dispatch(
-              edited({ label: 'Marking step', edits: [{ path: ['panels', 'markingStep'], value: mm }] }),
-            )
+            dispatch(edited({ label: 'Marking step', edits: [{ path: ['panels', 'markingStep'], value: mm }] }))
           }
         />
       </div>

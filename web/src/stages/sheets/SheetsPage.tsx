@@ -33,9 +33,7 @@ export default function SheetsPage() {
   const derived = useAppSelector(selectDerived);
   const project = useAppSelector(selectProject);
   if (!derived || !project) return null;
-  return (
-    <Sheets parts={derived.sheets.value.parts} batches={derived.sheets.value.batches} project={project} />
-  );
+  return <Sheets parts={derived.sheets.value.parts} batches={derived.sheets.value.batches} project={project} />;
 }
 
 type SheetsProps = {
@@ -63,11 +61,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           </Typography>
         )}
       </Box>
-      <Slip
-        stage="sheets"
-        title="Sheets"
-        numbers={<SheetNumbers batches={batches} layouts={layouts} parts={parts} />}
-      >
+      <Slip stage="sheets" title="Sheets" numbers={<SheetNumbers batches={batches} layouts={layouts} parts={parts} />}>
         <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
           <Button variant="contained" disabled={state.isNesting} onClick={nesting.again}>
             Lay out sheets again
@@ -119,13 +113,7 @@ const columnsOf = (shelves: readonly Shelf[]) => {
   }));
 };
 
-function SheetsDrawing({
-  shelves,
-  parts,
-}: {
-  readonly shelves: readonly Shelf[];
-  readonly parts: readonly CutPart[];
-}) {
+function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[]; readonly parts: readonly CutPart[] }) {
   const { palette } = useTheme();
   const notation = useAppSelector(selectNotation);
   const placed = columnsOf(shelves);
@@ -154,13 +142,7 @@ function SheetsDrawing({
                 strokeWidth={1.4 * px}
                 fill={palette.background.paper}
               />
-              <text
-                x={0}
-                y={-height - 6 * px}
-                fontSize={14 * px}
-                fontWeight={600}
-                fill={palette.text.primary}
-              >
+              <text x={0} y={-height - 6 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>
                 Sheet {i + 1}: {batch.thickness} mm, {formatWithUnit(width, notation)} ×{' '}
                 {formatWithUnit(height, notation)}
               </text>
@@ -241,11 +223,7 @@ function SheetSettings({ project }: { readonly project: Project }) {
   return (
     <>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, mt: 1.5 }}>
-        <LengthField
-          label="Gap for the cut"
-          mm={project.sheets.gap}
-          onCommit={set('gap', 'Gap for the cut')}
-        />
+        <LengthField label="Gap for the cut" mm={project.sheets.gap} onCommit={set('gap', 'Gap for the cut')} />
         <LengthField
           label="Margin at the edge"
           mm={project.sheets.margin}
@@ -295,8 +273,7 @@ function PartTable({ parts }: { readonly parts: readonly CutPart[] }) {
               <TableRow key={part.id}>
                 <TableCell>{part.name}</TableCell>
                 <TableCell className="figure">
-                  {formatWithUnit(box.maxX - box.minX, notation)} ×{' '}
-                  {formatWithUnit(box.maxY - box.minY, notation)}
+                  {formatWithUnit(box.maxX - box.minX, notation)} × {formatWithUnit(box.maxY - box.minY, notation)}
                 </TableCell>
                 <TableCell className="figure">{part.isPair ? '1 + 1' : '1'}</TableCell>
               </TableRow>

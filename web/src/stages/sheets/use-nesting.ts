@@ -35,8 +35,7 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
           },
         );
         if (control.signal.aborted) return;
-        if (answer.kind === 'ok')
-          dispatch(layoutArrived({ thickness, key, result: answer.value, isFinal: true }));
+        if (answer.kind === 'ok') dispatch(layoutArrived({ thickness, key, result: answer.value, isFinal: true }));
       }
       dispatch(nestingTurned(false));
     },

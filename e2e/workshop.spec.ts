@@ -1,0 +1,145 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+
+const openStage = async (page: Page, key: string, name: string) => {
+  await page.goto('/');
+  await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
+  await page.keyboard.press(key);
+  await expect(page.getByRole('main', { name })).toBeVisible();
+};
+
+test('nothing is asked of any other machine', async ({ page }) => {
+  const outside: string[] = [];
+  page.on('request', (request) => {
+    const url = new URL(request.url());
+    if (!['localhost', ''].includes(url.hostname)) outside.push(request.url());
+  });
+  await openStage(page, '2', 'Panels');
+  await openStage(page, '5', 'Sheets');
+  expect(outside).toEqual([]);
+});
+
+test('a frame is moved, thickened and turned; its numbers follow; a frame off the boat is said', async ({ page }) => {
+  await openStage(page, '3', 'Frames');
+  const breadth = page.getByText('Half-breadth inside the skin').locator('..');
+  const before = await breadth.textContent();
+  await page.getByLabel('Station face at x').fill('1.5 m');
+  await page.keyboard.press('Enter');
+  await expect(breadth).not.toHaveText(before ?? '');
+  await page.getByLabel('Face on the station line').click();
+  await page.getByRole('option', { name: /^aft/ }).click();
+  await expect(page.getByText('AFT face')).toBeVisible();
+  await page.getByLabel('Station face at x').fill('9 m');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/No section at 9000 mm: the hull runs from/)).toBeVisible();
+  await page.getByRole('button', { name: /^Undo: Bulkhead 1: place/ }).click();
+  await expect(page.getByLabel('Station face at x')).toHaveValue('1500.0');
+});
+
+test('a thicker skin: tighter bends are said, scarfs grow, frames shrink', async ({ page }) => {
+  await openStage(page, '2', 'Panels');
+  await page.getByLabel('Skin thickness').fill('30');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/sheet takes .* dry/).first()).toBeVisible();
+  await page.getByRole('link', { name: /Joints/ }).click();
+  await expect(page.getByText('240 mm', { exact: true })).toBeVisible();
+  await page.getByRole('link', { name: /Sheets/ }).click();
+  await expect(page.getByText(/No sheet of 30 mm in stock/)).toBeVisible();
+});
+
+test('sheets: a change of the margin lays out afresh, and what fits nowhere is said', async ({ page }) => {
+  await openStage(page, '5', 'Sheets');
+  await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible({ timeout: 40_000 });
+  await page.getByLabel('9 mm sheet, length').fill('1000');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Transom fits on no sheet of 9 mm/)).toBeVisible({ timeout: 40_000 });
+  await page.getByRole('button', { name: /^Undo: Sheet length/ }).click();
+  await expect(page.getByText(/Transom fits on no sheet of 9 mm/)).toBeHidden({ timeout: 40_000 });
+});
+
+test('epoxy: rates are the builder’s; a bad figure is refused and the old one kept', async ({ page }) => {
+  await openStage(page, '6', 'Epoxy & glass');
+  const total = page.getByText('Epoxy, mixed').locator('..');
+  const before = await total.textContent();
+  await page.getByLabel('Waste, %', { exact: true }).fill('30');
+  await page.keyboard.press('Enter');
+  await expect(total).not.toHaveText(before ?? '');
+  await page.getByLabel('Waste, %', { exact: true }).fill('none');
+  await expect(page.getByText('Expected a number')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByLabel('Waste, %', { exact: true })).toHaveValue('30');
+  await page.getByLabel('Waste, %', { exact: true }).fill('99');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Not taken: epoxy\.waste/)).toBeVisible();
+  await expect(page.getByLabel('Waste, %', { exact: true })).toHaveValue('30');
+});
+
+test('a field: Esc restores, arrows step by the rule, nonsense is refused', async ({ page }) => {
+  await openStage(page, '1', 'Lines');
+  await page.getByRole('tab', { name: 'The table' }).click();
+  const cell = page.getByLabel('Keel 3, height', { exact: true });
+  const before = await cell.inputValue();
+  await cell.fill('nonsense');
+  await expect(page.getByText(/Expected a length such as/)).toBeVisible();
+  await cell.press('Enter');
+  await expect(cell).toHaveValue(before);
+  await cell.fill('77');
+  await cell.press('Escape');
+  await expect(cell).toHaveValue(before);
+  await cell.press('ArrowUp');
+  await expect(cell).toHaveValue(String((Number(before) + 1).toFixed(1)));
+});
+
+test('picking is in step: a point in the drawing, its line in the slip, the tape along it', async ({ page }) => {
+  await openStage(page, '1', 'Lines');
+  await page.keyboard.press(']');
+  await expect(page.getByRole('slider', { name: 'Tape along Keel' })).toBeVisible();
+  await page.keyboard.press(']');
+  await expect(page.getByRole('slider', { name: 'Tape along Chine' })).toBeVisible();
+  await expect(page.getByRole('complementary').getByRole('heading', { name: 'Chine' })).toBeVisible();
+  await page.getByRole('button', { name: 'Make the hull large' }).click();
+  await expect(page.getByRole('button', { name: 'Make the hull small' })).toBeVisible();
+});
+
+test('the dark shade holds its contrast, and a phone’s width does not scroll sideways', async ({ page }) => {
+  await openStage(page, '4', 'Joints');
+  await page.keyboard.press('/');
+  await page.keyboard.type('Light or dark');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(20, 28, 34)');
+  await page.waitForTimeout(1500); // colours change over a quarter of a second, drawn in software
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((v) => `${v.id} ${v.nodes[0]?.html ?? ''}`)).toEqual([]);
+  await page.setViewportSize({ width: 390, height: 780 });
+  for (const key of ['1', '2', '6']) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(300);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  }
+});
+
+// Ten kinds of file that are no boat: each refused in words, none of them touching what is there.
+const BAD: readonly (readonly [string, string, RegExp])[] = [
+  ['empty.csv', '', /row 1, column 1/],
+  ['unit.csv', '# units=cubits\nline,station,x,half_breadth,height\n', /row 1, column units/],
+  ['column.csv', 'line,station,x,half_breadth\nkeel,1,2,3\n', /row 1, column height/],
+  ['word.csv', 'line,station,x,half_breadth,height\nkeel,1,2,3,high\n', /row 2, column height: found "high"/],
+  ['hole.csv', 'line,station,x,half_breadth,height\nkeel,1,,3,4\n', /row 2, column x: found nothing/],
+  ['ragged.csv', 'line,station,x,half_breadth,height\nkeel,1,2,3,4,5\n', /row 2, column 6/],
+  ['wide.csv', `${'a,'.repeat(9_999)}a\n`, /column 201/],
+  ['block.csv', 'station,1\nx,5\nheights\nkeel,1\n', /a block headed half-breadths/],
+  ['half.kalotrope.json', '{"format": "kalotrope-project", ', /not a project file/],
+  ['other.json', '{"format": "something"}', /"format" is "something"/],
+];
+
+test('ten bad files, each refused with its place', async ({ page }) => {
+  await openStage(page, '1', 'Lines');
+  for (const [name, text, wanted] of BAD) {
+    await page.getByLabel('Import a file').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+    const dialog = page.getByRole('dialog', { name: 'The file was not taken' });
+    await expect(dialog).toContainText(wanted);
+    await dialog.getByRole('button', { name: 'Close' }).click();
+    await expect(dialog).toBeHidden();
+  }
+  await expect(page.getByRole('link', { name: /Tamsel 430/ })).toBeVisible();
+});

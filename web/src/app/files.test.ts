@@ -1,0 +1,41 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { writeProjectFile } from '@kalotrope/core/exchange';
+import { demoProject } from '@kalotrope/core/project';
+import { projectFileName, takeFile } from './files';
+
+const file = (name: string, text: string) => new File([text], name);
+const sample = (name: string) => readFileSync(new URL(`../../../docs/samples/${name}`, import.meta.url), 'utf8');
+
+describe('takeFile', () => {
+  it.each([
+    ['tamsel.csv', 'mm', 3],
+    ['orrin.csv', 'ft-in-8ths', 2],
+  ] as const)('makes a new project of %s', async (name, notation, lines) => {
+    const taken = await takeFile(file(name, sample(name)));
+    if (!taken.ok) throw new Error(taken.problems.join());
+    expect(taken.project.name).toBe(name.replace('.csv', ''));
+    expect(taken.project.notation).toBe(notation);
+    expect(taken.project.lines.longitudinals).toHaveLength(lines);
+    expect(taken.project.frames.frames.length).toBeGreaterThan(0);
+    expect(taken.said).toMatch(/list of points/);
+  });
+  it('takes a project file under a new id, so that nothing is overwritten', async () => {
+    const project = demoProject('orrin', 'same');
+    const taken = await takeFile(file('x.kalotrope.json', writeProjectFile(project)));
+    expect(taken.ok && { ...taken.project, id: 'same' }).toEqual(project);
+    expect(taken.ok && taken.project.id).not.toBe('same');
+  });
+  it.each([
+    ['a picture', file('boat.png', 'PNG\0\0'), /not a text file/],
+    ['a heap', file('big.csv', 'x'.repeat(20_000_001)), /20 MB at most/],
+    ['half a project', file('p.json', '{"format":'), /Expected JSON/],
+    ['a letter', file('letter.csv', 'Dear all,\n'), /row 1/],
+  ])('refuses %s', async (_name, bad, wanted) => {
+    const taken = await takeFile(bad);
+    expect(taken.ok ? '' : taken.problems.join()).toMatch(wanted);
+  });
+  it('names the project’s file after the boat', () => {
+    expect(projectFileName({ ...demoProject('orrin', 'x'), name: 'Öre / 3 "m"' })).toBe('re-3-m.kalotrope.json');
+  });
+});

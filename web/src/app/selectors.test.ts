@@ -1,0 +1,112 @@
+import { describe, expect, it } from 'vitest';
+import { createDerive, demoProject } from '@kalotrope/core/project';
+import { nest } from '@kalotrope/core/sheets';
+import { derivedArrived, derivedReducer, layoutArrived } from './derived-slice';
+import { documentReducer, initialDocument, opened } from './document-slice';
+import { initialScreen, notationStepped, picked, screenReducer, tapeMarked } from './screen-slice';
+import { plural, selectFindings, selectStatus, selectTape } from './selectors';
+import type { RootState } from './store';
+
+const project = demoProject('tamsel', 'x');
+const derived = createDerive()(project);
+const empty = derivedReducer(undefined, { type: 'start' });
+const arrived = derivedReducer(empty, derivedArrived({ derived, version: 4 }));
+const state = (parts: Partial<RootState> = {}): RootState => ({
+  document: documentReducer(initialDocument, opened({ project, saves: 0 })),
+  screen: initialScreen,
+  derived: arrived,
+  ...parts,
+});
+const withPicked = (choice: Parameters<typeof picked>[0]) =>
+  state({ screen: screenReducer(initialScreen, picked(choice)) });
+
+describe('results', () => {
+  it('that come late for an older version are dropped', () => {
+    expect(derivedReducer(arrived, derivedArrived({ derived, version: 3 }))).toBe(arrived);
+    expect(derivedReducer(arrived, derivedArrived({ derived, version: 5 })).version).toBe(5);
+  });
+});
+
+describe('how a stage stands', () => {
+  it('is one line a stage', () => {
+    expect(selectStatus(state())).toMatchObject({
+      panels: '3 shapes',
+      frames: '3 frames',
+      joints: '4 scarfs',
+      sheets: 'not laid out yet',
+    });
+    expect(selectStatus(state())?.lines).toMatch(/^fair to \d\.\d mm$/);
+    expect(selectStatus(state({ derived: empty }))).toBeNull();
+  });
+  it('counts the sheets of the layouts that still belong, and no others', () => {
+    const withLayouts = derived.sheets.value.batches.reduce(
+      (before, { thickness, job }) =>
+        derivedReducer(
+          before,
+          layoutArrived({
+            thickness,
+            key: JSON.stringify(job),
+            result: nest(job, { seed: 1, rounds: 1 }),
+            isFinal: true,
+          }),
+        ),
+      arrived,
+    );
+    expect(selectStatus(state({ derived: withLayouts }))?.sheets).toMatch(/^\d+ sheets, \d+ %$/);
+    const stale = derivedReducer(
+      arrived,
+      layoutArrived({
+        thickness: 6,
+        key: 'of another job',
+        result: nest(derived.sheets.value.batches[0]!.job, { seed: 1, rounds: 1 }),
+        isFinal: true,
+      }),
+    ); // the demo has two batches
+    expect(selectStatus(state({ derived: stale }))?.sheets).toBe('not laid out yet');
+  });
+  it('says what is to check before anything else', () => {
+    const lines = {
+      ...derived.lines,
+      findings: [
+        {
+          severity: 'check' as const,
+          code: 'line-unfair' as const,
+          where: { stage: 'lines' as const },
+          data: {},
+        },
+      ],
+    };
+    const checked = derivedReducer(empty, derivedArrived({ derived: { ...derived, lines }, version: 1 }));
+    expect(selectStatus(state({ derived: checked }))?.lines).toBe('1 to check');
+    expect(selectFindings(state({ derived: checked }), 'lines')).toHaveLength(1);
+  });
+  it.each([
+    [1, 'scarf', '1 scarf'],
+    [2, 'scarf', '2 scarfs'],
+    [0, 'sheet', '0 sheets'],
+  ] as const)('counts %d %s', (count, word, text) => {
+    expect(plural(count, word)).toBe(text);
+  });
+});
+
+describe('the tape', () => {
+  it('lies on the sheer until something is picked', () => {
+    expect(selectTape(state())?.name).toBe('Sheer');
+    expect(selectTape(withPicked({ kind: 'point', line: 'keel', index: 2 }))?.name).toBe('Keel');
+    expect(selectTape(withPicked({ kind: 'panel', id: 'keel-chine' }))?.name).toBe('Bottom, along chine');
+    expect(selectTape(withPicked({ kind: 'frame', id: 'frame.2' }))?.name).toMatch(/^Bulkhead 2/);
+  });
+  it('is as long as the flat edge it lies on', () => {
+    const panel = derived.panels.value.panels[0];
+    const tape = selectTape(withPicked({ kind: 'panel', id: 'keel-chine' }));
+    expect(tape?.length).toBeCloseTo(panel?.edges[1].length ?? 0, 6);
+    expect(tape?.ticks.map((tick) => tick.label)).toEqual(['1', '2', '3', '4', '5', '6']);
+  });
+  it('loses its mark when another thing is picked; units go round', () => {
+    const marked = screenReducer(initialScreen, tapeMarked(120));
+    expect(screenReducer(marked, picked({ kind: 'line', line: 'keel' })).tapeMm).toBeNull();
+    let screen = initialScreen;
+    for (let i = 0; i < 6; i++) screen = screenReducer(screen, notationStepped());
+    expect(screen.notation).toBe(initialScreen.notation);
+  });
+});
