@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { at, signedArea } from '../geometry';
+import { at, crossesItself, distanceToSegment, signedArea } from '../geometry';
 import { drawLines, type LinesPart } from '../lines';
 import { developPanels } from '../panels';
 import { cutOutline, frameAt, shapeFrames } from './frame';
@@ -59,6 +59,16 @@ describe('the frame of a hull of planes', () => {
     expect(at(bottom.points, -1).y).toBeCloseTo(at(side.points, 0).y, 6);
     expect(at(bottom.points, -1).z).toBeCloseTo(at(side.points, 0).z, 6);
     expect(bottom.sectionBow).toBeLessThan(1e-6);
+  });
+
+  it('has no ears where its edges meet: the cut outline nowhere nearer the skin than the gap, and never across itself', () => {
+    const cut = cutOutline({ id: 'f', name: 'f', ...frame }, 'filleted', 1.5);
+    expect(crossesItself(cut)).toBe(false);
+    const half = frame.outline;
+    for (const p of cut.filter(([y]) => y > 0).slice(0, -1)) {
+      const off = Math.min(...half.slice(1).map((q, i) => distanceToSegment(p, at(half, i), q)));
+      expect(off).toBeGreaterThan(1.5 - 1e-6);
+    }
   });
 
   it('is cut smaller by the gap when filleted, as a closed outline wound the right way', () => {

@@ -192,12 +192,9 @@ function shapeOne(
  * faces, less the gap; a framed one to the larger, leaving the bevel to be taken off.
  */
 export function cutOutline(frame: Frame, edgeSchool: 'filleted' | 'framed', gap: number): Vec2[] {
-  const half: Vec2[] = [];
-  for (const edge of frame.edges) {
-    const inset = (p: FrameEdgePoint) =>
-      edgeSchool === 'filleted' ? Math.max(0, p.otherFaceOffset) + gap : Math.min(0, p.otherFaceOffset);
-    half.push(...insetEdge(edge, inset));
-  }
+  const inset = (p: FrameEdgePoint) =>
+    edgeSchool === 'filleted' ? Math.max(0, p.otherFaceOffset) + gap : Math.min(0, p.otherFaceOffset);
+  const half = frame.edges.map((edge) => insetEdge(edge, inset)).reduce<Vec2[]>(joinAtCorner, []);
   const tidy = withoutRepeats(half).map(([y, z]): Vec2 => [Math.max(0, y), z]);
   const mirror = [...tidy]
     .reverse()
@@ -216,4 +213,33 @@ function insetEdge(edge: FrameEdge, inset: (p: FrameEdgePoint) => number): Vec2[
     // going outward and up with the hull's inside on the left
     return [p.y - (dz / length) * inset(p), p.z + (dy / length) * inset(p)];
   });
+}
+
+/** A corner is looked for this many points from the ends of two edges, and an edge is run on no further than this to it. */
+const CORNER_POINTS = 60;
+const RUN_ON_MM = 25;
+
+/** One edge after another: cut back to where they cross, or run on to where they would. */
+function joinAtCorner(before: Vec2[], next: Vec2[]): Vec2[] {
+  if (before.length < 2 || next.length < 2) return [...before, ...next];
+  const last = before.length - 1;
+  for (let i = last; i > Math.max(0, last - CORNER_POINTS); i--) {
+    for (let j = 1; j < Math.min(next.length, CORNER_POINTS); j++) {
+      const found = meetOf(at(before, i - 1), at(before, i), at(next, j - 1), at(next, j));
+      if (found && found.w >= 0 && found.w <= 1 && found.v >= 0 && found.v <= 1)
+        return [...before.slice(0, i), found.point, ...next.slice(j)];
+    }
+  }
+  const found = meetOf(at(before, -2), at(before, -1), at(next, 0), at(next, 1));
+  const end = at(before, -1);
+  const isNearEnd = found && Math.hypot(found.point[0] - end[0], found.point[1] - end[1]) < RUN_ON_MM;
+  return isNearEnd && found.w >= 1 && found.v <= 0 ? [...before, found.point, ...next] : [...before, ...next];
+}
+
+function meetOf(a: Vec2, b: Vec2, c: Vec2, d: Vec2): { w: number; v: number; point: Vec2 } | undefined {
+  const turn = (b[0] - a[0]) * (d[1] - c[1]) - (b[1] - a[1]) * (d[0] - c[0]);
+  if (Math.abs(turn) < 1e-12) return undefined; // along one another
+  const w = ((c[0] - a[0]) * (d[1] - c[1]) - (c[1] - a[1]) * (d[0] - c[0])) / turn;
+  const v = ((c[0] - a[0]) * (b[1] - a[1]) - (c[1] - a[1]) * (b[0] - a[0])) / turn;
+  return { w, v, point: [a[0] + w * (b[0] - a[0]), a[1] + w * (b[1] - a[1])] };
 }

@@ -42,7 +42,7 @@ const SHORT_RULING_MM = 1e-3;
 
 /**
  * Signed angle between the tangent planes at the two ends of a ruling, rad; π/2 where one is undefined.
- * (P'×R)×(Q'×R) = R·det(P', R, Q'), so its sine needs one determinant and its cosine three dot products.
+ * (P'×R)×(Q'×R) = R·det(P', Q', R), so its sine needs one determinant and its cosine three dot products.
  */
 export function twistOf(p: Vec3, dp: Vec3, q: Vec3, dq: Vec3): number {
   const rx = q[0] - p[0];
@@ -51,7 +51,7 @@ export function twistOf(p: Vec3, dp: Vec3, q: Vec3, dq: Vec3): number {
   const r2 = rx * rx + ry * ry + rz * rz;
   if (r2 < SHORT_RULING_MM * SHORT_RULING_MM) return 0;
   const determinant =
-    dp[0] * (ry * dq[2] - rz * dq[1]) + dp[1] * (rz * dq[0] - rx * dq[2]) + dp[2] * (rx * dq[1] - ry * dq[0]);
+    dp[0] * (dq[1] * rz - dq[2] * ry) + dp[1] * (dq[2] * rx - dq[0] * rz) + dp[2] * (dq[0] * ry - dq[1] * rx);
   const dpR = dp[0] * rx + dp[1] * ry + dp[2] * rz;
   const dqR = dq[0] * rx + dq[1] * ry + dq[2] * rz;
   const dpdq = dp[0] * dq[0] + dp[1] * dq[1] + dp[2] * dq[2];

@@ -1,0 +1,143 @@
+/** Hulls of all sorts, good and bad, drawn by chance from a seed: whatever comes in, an answer comes out. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { crossesItself, moved } from '../geometry';
+import { sentence } from '../findings';
+import type { LinesPart } from '../lines';
+import { faultsOf, nest } from '../sheets';
+import { demoProject } from './demos';
+import { allFindings, createDerive, type Derived } from './derive';
+
+const base = demoProject('tamsel', 'x');
+const derive = (lines: LinesPart): Derived => createDerive()({ ...base, lines });
+
+/** A plausible hull: lengths, breadths, heights, rocker and flare within what gets built. */
+const plausible = fc
+  .record({
+    length: fc.integer({ min: 2200, max: 6000 }),
+    beam: fc.integer({ min: 350, max: 800 }),
+    depth: fc.integer({ min: 280, max: 600 }),
+    rocker: fc.integer({ min: 0, max: 160 }),
+    flare: fc.double({ min: 0.05, max: 0.5, noNaN: true }),
+    deadrise: fc.double({ min: 0, max: 0.3, noNaN: true }),
+    fullness: fc.double({ min: 1.4, max: 2.6, noNaN: true }),
+    stations: fc.integer({ min: 5, max: 11 }),
+  })
+  .map(({ length, beam, depth, rocker, flare, deadrise, fullness, stations }): LinesPart => {
+    const points = (f: (w: number) => readonly [number, number]) =>
+      Array.from({ length: stations }, (_, i) => {
+        const w = i / (stations - 1);
+        const [halfBreadth, height] = f(w);
+        return { station: String(i), x: w * length, halfBreadth, height };
+      });
+    const breadth = (w: number) => beam * (1 - (1 - w) ** fullness) * (1 - 0.12 * w) + 8;
+    const bottom = (w: number) => rocker * (1.6 * w - 1) ** 2 + 60;
+    return {
+      longitudinals: [
+        { id: 'keel', name: 'Keel', points: points((w) => [0, bottom(w)]) },
+        { id: 'chine', name: 'Chine', points: points((w) => [breadth(w), bottom(w) + deadrise * breadth(w)]) },
+        {
+          id: 'sheer',
+          name: 'Sheer',
+          points: points((w) => [breadth(w) + flare * depth * (0.4 + 0.6 * w), bottom(w) + depth + 120 * (1 - w) ** 2]),
+        },
+      ],
+    };
+  });
+
+const figure = fc.oneof(fc.double({ min: -3000, max: 6000, noNaN: true }), fc.constantFrom(0, 600, 1200));
+const wild = fc
+  .array(fc.array(fc.tuple(figure, figure, figure), { maxLength: 9 }), { maxLength: 5 })
+  .map((lines): LinesPart => ({
+    longitudinals: lines.map((points, k) => ({
+      id: `line${k}`,
+      name: `Line ${k}`,
+      points: points.map(([x, halfBreadth, height], i) => ({
+        station: i % 2 ? String(i) : '',
+        x,
+        halfBreadth,
+        height,
+        isKnuckle: i === 3,
+      })),
+    })),
+  }));
+
+const text = (derived: Derived): string =>
+  allFindings(derived)
+    .map((finding) => sentence(finding, 'mm'))
+    .join(' ');
+
+describe('plausible hulls', () => {
+  it('develop without crossing rulings or outlines, areas and mating edges agreeing (seed 12)', () => {
+    fc.assert(
+      fc.property(plausible, (lines) => {
+        const { panels } = derive(lines).panels.value;
+        expect(panels).toHaveLength(2);
+        for (const panel of panels) {
+          expect(crossesItself(panel.outline)).toBe(false);
+          panel.rulings.slice(1).forEach((ruling, i) => {
+            const before = panel.rulings[i];
+            expect(before && ruling.s >= before.s && ruling.t >= before.t).toBe(true);
+          });
+          // without strain the flat has the area of the space; with some it may differ by about so much
+          expect(Math.abs(panel.areaM2 / panel.spaceAreaM2 - 1)).toBeLessThan(1e-4 + panel.maxStrain.value);
+        }
+        expect(Math.abs((panels[0]?.edges[1].length ?? 0) - (panels[1]?.edges[0].length ?? 0))).toBeLessThan(0.01);
+      }),
+      { seed: 12, numRuns: 60 },
+    );
+  });
+
+  it('stay the same boat when moved aft or drawn from another base line (seed 13)', () => {
+    fc.assert(
+      fc.property(plausible, (lines) => {
+        const shifted = {
+          longitudinals: lines.longitudinals.map((line) => ({
+            ...line,
+            points: line.points.map((p) => ({ ...p, x: p.x + 500, height: p.height - 90 })),
+          })),
+        };
+        const [one, two] = [derive(lines).panels.value.panels, derive(shifted).panels.value.panels];
+        one.forEach((panel, k) => {
+          expect(Math.abs(panel.areaM2 - (two[k]?.areaM2 ?? 0))).toBeLessThan(1e-6);
+          expect(panel.edges.map((edge) => edge.length.toFixed(4))).toEqual(
+            two[k]?.edges.map((edge) => edge.length.toFixed(4)),
+          );
+        });
+      }),
+      { seed: 13, numRuns: 15 },
+    );
+  });
+
+  it('come off the sheets as valid layouts (seed 14)', () => {
+    fc.assert(
+      fc.property(plausible, (lines) => {
+        for (const { job } of derive(lines).sheets.value.batches)
+          expect(faultsOf(job, nest(job, { seed: 1, rounds: 1 }))).toEqual([]);
+      }),
+      { seed: 14, numRuns: 6 },
+    );
+  });
+});
+
+describe('hulls that are none', () => {
+  it('never throw, and whatever is said is a sentence (seed 15)', () => {
+    fc.assert(
+      fc.property(wild, (lines) => {
+        const said = text(derive(lines));
+        expect(said).not.toMatch(/NaN|undefined|Infinity/);
+      }),
+      { seed: 15, numRuns: 120 },
+    );
+  });
+  it('leave their drawings measurable: no figure that is not one in any outline', () => {
+    fc.assert(
+      fc.property(wild, (lines) => {
+        const { parts } = derive(lines).sheets.value;
+        for (const part of parts)
+          for (const [x, y] of moved(part.outline, 1, 1)) expect(Number.isFinite(x + y)).toBe(true);
+      }),
+      { seed: 16, numRuns: 60 },
+    );
+  });
+});
