@@ -5,7 +5,19 @@
  * triangles. The ends lie on the two edges. Taken off by `inset` along the normals, each ruling moves parallel to itself
  * (the parallel surface of a developable has parallel rulings), and the same is done on the moved ones.
  */
-import { at, lerp2, lerp3, scale3, sub3, unit3, add3, type Vec2, type Vec3 } from '../geometry';
+import {
+  at,
+  distance3,
+  lerp2,
+  lerp3,
+  scale3,
+  sub3,
+  unit3,
+  add3,
+  type Vec2,
+  type Vec3,
+  SAME_POINT_MM,
+} from '../geometry';
 import type { LaidRuling } from './strip';
 
 export type SectionPoint = { readonly space: Vec3; readonly flat: Vec2; readonly normal: Vec3 };
@@ -32,7 +44,9 @@ export function sectionAt(rulings: readonly LaidRuling[], x: number, inset = 0):
       points.push({ order: end === 'p' ? -1 : 2, point: between(before, node, end, a / (a - b)) });
     }
   });
-  return points.sort((a, b) => a.order - b.order).map(({ point }) => point);
+  const ordered = points.sort((a, b) => a.order - b.order).map(({ point }) => point);
+  // rulings of a fan, or of a plane, may cross the section in one point
+  return ordered.filter((p, i) => i === 0 || distance3(p.space, at(ordered, i - 1).space) > SAME_POINT_MM);
 }
 
 type Node = { readonly p: Vec3; readonly q: Vec3; readonly r: LaidRuling };
