@@ -25,3 +25,32 @@ it('brings a deleted project back as it was', async () => {
   if (record) await putBack(record);
   expect('project' in (await loadProject('mine'))).toBe(true);
 });
+
+it('brings an old document up when it is opened, and says why one cannot be', async () => {
+  const doc = demoProject('orrin', 'old');
+  const { school: _school, ...older } = doc;
+  const asVersion1 = { ...older, version: 1, frames: { frames: doc.frames.frames } };
+  const record = { id: 'old', name: 'Old', updatedAt: 1, saves: 7 };
+  // what an earlier release stored is not of today's type: that is the point
+  await putBack({ ...record, doc: asVersion1 as unknown as typeof doc });
+  const opened = await loadProject('old');
+  expect('project' in opened && [opened.project.version, opened.project.school, opened.saves]).toEqual([
+    doc.version,
+    'filleted',
+    7,
+  ]);
+  await putBack({ ...record, doc: { ...doc, panels: {} } as unknown as typeof doc });
+  const broken = await loadProject('old');
+  expect('reason' in broken && broken.reason).toMatch(/panels\.thickness/);
+});
+
+it('lists the newest first', async () => {
+  for (const [id, updatedAt] of [
+    ['a', 10],
+    ['b', 30],
+    ['c', 20],
+  ] as const)
+    await putBack({ id, name: id, updatedAt, saves: 0, doc: demoProject('orrin', id) });
+  const ids = (await listProjects()).map((record) => record.id).filter((id) => ['a', 'b', 'c'].includes(id));
+  expect(ids).toEqual(['b', 'c', 'a']);
+});
