@@ -70,13 +70,48 @@ export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions =
   const corners = refineFanEnds(path, twist, cell);
   const rulings: Ruling[] = [];
   let lean = 0;
-  for (const c of parameterSums(corners, options.rulingCount)) {
-    const guess = pathAt(corners, c);
+  const sums = parameterSums(corners, options.rulingCount);
+  for (let k = 0; k < sums.length; k++) {
+    // every other ruling lies between two found ones: it is set there first, and found only where that leaves a twist
+    const isBetween = k % 2 === 1 && k + 1 < sums.length;
+    if (isBetween) continue;
+    const guess = pathAt(corners, sums[k]!); // in bounds by the loop, here and below
     const ruling = guess.fan ? { ...guess, twistRad: 0 } : refine(guess.s, guess.t, lean, twist, cell);
+    const before = rulings[rulings.length - 1];
+    if (before && k % 2 === 0) rulings.push(between(rulings, ruling, pathAt(corners, sums[k - 1]!), twist, cell));
     lean = ruling.s - ruling.t - guess.s + guess.t;
     rulings.push(ruling);
   }
   return keepMonotone(rulings, twist);
+}
+
+/** A ruling set between two found ones may keep this much twist: 0.0006°. */
+const SET_BETWEEN_RAD = 1e-5;
+
+/** The ruling between the last found one and the next, at the path's s + t: by the run of the last three, or by search. */
+function between(found: readonly Ruling[], next: Ruling, guess: Corner, twist: Twist, cell: number): Ruling {
+  if (guess.fan) return { ...guess, twistRad: 0 };
+  const a = found[found.length - 1]!; // the caller has found one
+  const c = guess.s + guess.t;
+  const share = (c - a.s - a.t) / (next.s + next.t - a.s - a.t);
+  const straight = a.s - a.t + share * (next.s - next.t - a.s + a.t);
+  const d = straight + bendBetween(found, next, share);
+  const set = { s: (c + d) / 2, t: (c - d) / 2 };
+  const isInside = set.s >= a.s && set.t >= a.t && set.s <= next.s && set.t <= next.t;
+  const twistRad = isInside && !a.fan && !next.fan ? twist(set.s, set.t) : Infinity;
+  if (Math.abs(twistRad) < SET_BETWEEN_RAD) return { ...set, twistRad };
+  return refine(guess.s, guess.t, straight - guess.s + guess.t, twist, cell);
+}
+
+/** How far a smooth run of s − t bows off the straight between the last two found: a parabola through three of them. */
+function bendBetween(found: readonly Ruling[], next: Ruling, share: number): number {
+  const a = found[found.length - 1]!; // as above
+  const z = found[found.length - 3];
+  if (!z || z.fan || a.fan) return 0;
+  const [cz, ca, cn] = [z.s + z.t, a.s + a.t, next.s + next.t];
+  if (ca - cz < 1e-9 || cn - ca < 1e-9) return 0;
+  const rise = (next.s - next.t - a.s + a.t) / (cn - ca) - (a.s - a.t - z.s + z.t) / (ca - cz);
+  return (-share * (1 - share) * (cn - ca) ** 2 * rise) / (cn - cz);
 }
 
 type Twist = (s: number, t: number) => number;

@@ -1,0 +1,53 @@
+/**
+ * How smoothly the page redraws while offsets change: the gaps between frames in the browser during forty edits on the
+ * Panels stage (an offset of the sheer, undone and redone), beside the gaps while nothing is done, in the same run.
+ * Run: npx tsx bench/edit-frames.ts URL, with the application served there.
+ */
+import { chromium, type Page } from '@playwright/test';
+import { CHROMIUM } from '../e2e/chromium';
+
+const EDITS = 40;
+const browser = await chromium.launch(CHROMIUM);
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await page.goto(process.argv[2] ?? 'http://localhost:4173');
+await page.getByRole('tab', { name: 'The table' }).click();
+await page.getByLabel('Sheer 3, half-breadth', { exact: true }).fill('535');
+await page.keyboard.press('Enter');
+await page.getByRole('link', { name: /Panels/ }).click();
+await page.waitForTimeout(2000);
+
+const gaps = (during: () => Promise<void>) => measure(page, during);
+async function measure(target: Page, during: () => Promise<void>): Promise<number[]> {
+  await target.evaluate(() => {
+    const times: number[] = [];
+    const tick = (now: number) => {
+      times.push(now);
+      requestAnimationFrame(tick);
+    };
+    requestAnimationFrame(tick);
+    Object.assign(window, { frameTimes: times });
+  });
+  await during();
+  return target.evaluate(() => {
+    const times = (window as unknown as { frameTimes: number[] }).frameTimes; // put there above
+    return times.slice(1).map((time, i) => time - (times[i] ?? time));
+  });
+}
+const share = (values: readonly number[], part: number) =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length * part)] ?? NaN;
+const report = (name: string, values: readonly number[]) =>
+  console.log(
+    `${name}: median ${share(values, 0.5).toFixed(1)} ms, 95th percentile ${share(values, 0.95).toFixed(1)} ms, longest ${Math.max(...values).toFixed(1)} ms, ${values.length} frames`,
+  );
+
+report('idle', await gaps(() => page.waitForTimeout(4000)));
+report(
+  'forty edits',
+  await gaps(async () => {
+    for (let i = 0; i < EDITS; i++) {
+      await page.keyboard.press(i % 2 === 0 ? 'Control+z' : 'Control+Shift+z');
+      await page.waitForTimeout(100);
+    }
+  }),
+);
+await browser.close();
