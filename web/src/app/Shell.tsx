@@ -26,6 +26,8 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
         display: 'grid',
         gridTemplateRows: { xs: 'auto auto auto 1fr auto', md: 'auto auto 1fr auto' },
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '176px minmax(0, 1fr)' },
+        // on paper there is no rail, so the stage has the whole width
+        '@media print': { gridTemplateColumns: 'minmax(0, 1fr)', gridTemplateRows: 'auto auto 1fr' },
         height: '100dvh',
         overflow: { xs: 'auto', md: 'hidden' },
       }}
