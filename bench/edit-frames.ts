@@ -18,20 +18,12 @@ await page.waitForTimeout(2000);
 
 const gaps = (during: () => Promise<void>) => measure(page, during);
 async function measure(target: Page, during: () => Promise<void>): Promise<number[]> {
-  await target.evaluate(() => {
-    const times: number[] = [];
-    const tick = (now: number) => {
-      times.push(now);
-      requestAnimationFrame(tick);
-    };
-    requestAnimationFrame(tick);
-    Object.assign(window, { frameTimes: times });
-  });
+  // as text: a function of this file would bring helpers with it that the page does not have
+  await target.evaluate(
+    'window.frameTimes = []; (function tick(now) { window.frameTimes.push(now); requestAnimationFrame(tick); })(performance.now())',
+  );
   await during();
-  return target.evaluate(() => {
-    const times = (window as unknown as { frameTimes: number[] }).frameTimes; // put there above
-    return times.slice(1).map((time, i) => time - (times[i] ?? time));
-  });
+  return target.evaluate<number[]>('window.frameTimes.slice(1).map((time, i) => time - window.frameTimes[i])');
 }
 const share = (values: readonly number[], part: number) =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length * part)] ?? NaN;
