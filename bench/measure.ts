@@ -6,7 +6,7 @@
  */
 import { spawnSync } from 'node:child_process';
 import { minkowskiSum, solidSum, type Vec2, type Vec3 } from '@kalotrope/core/geometry';
-import { bendLines, battenAt, type LinesPart } from '@kalotrope/core/lines';
+import { bendLines, battenAt, type LinesTable } from '@kalotrope/core/lines';
 import { developPanel, panelInputs } from '@kalotrope/core/panels';
 import { createDerive, demoProject } from '@kalotrope/core/project';
 import { faultsOf, nest } from '@kalotrope/core/sheets';
@@ -44,7 +44,7 @@ const shapes = [
   }),
 ];
 
-const tableOf = (curves: readonly ((w: number) => Vec3)[], step: number): LinesPart => ({
+const tableOf = (curves: readonly ((w: number) => Vec3)[], step: number): LinesTable => ({
   longitudinals: curves.map((curve, k) => ({
     id: `line${k}`,
     name: `Line ${k}`,
@@ -121,6 +121,7 @@ derive(project);
 const edit = (x: number) => ({
   ...project,
   lines: {
+    ...project.lines,
     longitudinals: project.lines.longitudinals.map((line) =>
       line.id === 'sheer'
         ? {

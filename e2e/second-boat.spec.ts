@@ -36,6 +36,7 @@ test('a laid-out sheet goes out as SVG at true scale', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeEnabled({ timeout: 40_000 });
   await page.getByRole('button', { name: 'Export' }).click();
   const waiting = page.waitForEvent('download');
+  await page.getByRole('menuitemradio', { name: 'SVG' }).click();
   await page.getByRole('menuitem', { name: /^sheet-6mm-sheet-6-1, SVG/ }).click();
   const svg = readFileSync(await (await waiting).path(), 'utf8');
   // the page: a sheet of 2440 × 1220, 20 mm round it, and the 100 mm check square below

@@ -178,9 +178,9 @@ describe('kalo', () => {
       /parts\.0\.outline/,
     ],
     [
-      'a kind not written yet',
-      ['export', file('p.json', JSON.stringify(demoProject('orrin', 'x'))), '--out', folder, '--only', 'pdf'],
-      /what is written so far/,
+      'a kind of file that there is not',
+      ['export', file('p.json', JSON.stringify(demoProject('orrin', 'x'))), '--out', folder, '--only', 'dwx'],
+      /what is written: dxf, svg, pdf, csv, stl/,
     ],
   ])('refuses %s with exit 2 and one line', (_name, args, wanted) => {
     const { code, err, out } = kalo(...args);

@@ -18,7 +18,7 @@ export function exportCommand(file: string, options: Options): Answer {
   const files = exportFiles(project, derived, { kinds, layouts });
   try {
     mkdirSync(dir, { recursive: true });
-    for (const { name, text } of files) writeFileSync(join(dir, name), text);
+    for (const { name, content } of files) writeFileSync(join(dir, name), content);
   } catch (error) {
     throw new Refusal(`cannot write to ${dir}: ${(error as NodeJS.ErrnoException).code ?? String(error)}`);
   }
@@ -32,7 +32,7 @@ function readKinds(text: string | undefined): ExportKind[] {
   if (text === undefined) return [...EXPORT_KINDS];
   return text.split(',').map((part) => {
     const kind = EXPORT_KINDS.find((other) => other === part.trim());
-    if (!kind) throw new Refusal(`--only has "${part}"; what is written so far: ${EXPORT_KINDS.join(', ')}`);
+    if (!kind) throw new Refusal(`--only has "${part}"; what is written: ${EXPORT_KINDS.join(', ')}`);
     return kind;
   });
 }

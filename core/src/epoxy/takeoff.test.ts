@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { drawLines, type LinesPart } from '../lines';
+import { drawLines, type LinesTable } from '../lines';
 import { developPanels, findTransoms } from '../panels';
 import { epoxyConstants } from '.';
 import { filletArea, takeOff } from './takeoff';
@@ -30,7 +30,7 @@ describe('filletArea', () => {
 
 describe('the take-off of a box', () => {
   // A punt 2 m long, 1 m wide, upright sides 0.3 m high, square ends: every quantity can be done in the head.
-  const box: LinesPart = {
+  const box: LinesTable = {
     longitudinals: [
       ['chine', 0],
       ['sheer', 300],

@@ -68,7 +68,7 @@ describe('files to cut from, read back by other means', () => {
     const files = exportFiles(project, derived, { kinds: EXPORT_KINDS, layouts });
     expect(new Set(files.map((file) => file.name)).size).toBe(files.length);
     const own = files.find((file) => file.name.endsWith('.kalotrope.json'));
-    const back = readProjectFile(own?.text ?? '');
+    const back = readProjectFile(String(own?.content));
     expect(back.ok && back.project).toEqual(project);
   });
 

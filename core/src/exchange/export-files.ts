@@ -6,12 +6,14 @@ import { writeDxf } from './dxf';
 import { writeOffsets } from './offsets-csv';
 import { fitsTableForm, writeOffsetsTable } from './offsets-table';
 import { writeProjectFile } from './project-file';
+import { writePdf } from './pdf';
+import { writeStl } from './stl';
 import { writeSvg } from './svg';
 import { frameCsv, markingCsv, takeoffCsv } from './tables-csv';
 
-export const EXPORT_KINDS = ['dxf', 'svg', 'csv'] as const;
+export const EXPORT_KINDS = ['dxf', 'svg', 'pdf', 'csv', 'stl'] as const;
 export type ExportKind = (typeof EXPORT_KINDS)[number];
-export type ExportFile = { readonly name: string; readonly text: string };
+export type ExportFile = { readonly name: string; readonly content: string | Uint8Array };
 
 /** Drawings of all parts and, when layouts are given (one a batch, in order), of all sheets. */
 export function allDrawings(
@@ -37,27 +39,37 @@ export function exportFiles(
   options: { readonly kinds: readonly ExportKind[]; readonly layouts: readonly (NestResult | undefined)[] },
 ): ExportFile[] {
   const drawings = allDrawings(project, derived, options.layouts);
-  const files: ExportFile[] = [{ name: `${fileName(project.name)}.kalotrope.json`, text: writeProjectFile(project) }];
+  const files: ExportFile[] = [
+    { name: `${fileName(project.name)}.kalotrope.json`, content: writeProjectFile(project) },
+  ];
   if (options.kinds.includes('dxf'))
-    files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.dxf`, text: writeDxf(d) })));
+    files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.dxf`, content: writeDxf(d) })));
   if (options.kinds.includes('svg'))
-    files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.svg`, text: writeSvg(d) })));
+    files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.svg`, content: writeSvg(d) })));
+  if (options.kinds.includes('pdf'))
+    files.push(...drawings.map((d) => ({ name: `${fileName(d.name)}.pdf`, content: writePdf(d, { kind: 'whole' }) })));
+  if (options.kinds.includes('stl')) {
+    const { panels, transoms } = derived.panels.value;
+    files.push({ name: 'hull.stl', content: writeStl(project.name, panels, transoms) });
+  }
   if (options.kinds.includes('csv')) files.push(...tables(project, derived));
   return files;
 }
 
 function tables(project: Project, derived: Derived): ExportFile[] {
   const { lines, notation, panels } = project;
-  const table = fitsTableForm(lines) ? [{ name: 'offsets-table.csv', text: writeOffsetsTable(lines, notation) }] : [];
+  const table = fitsTableForm(lines)
+    ? [{ name: 'offsets-table.csv', content: writeOffsetsTable(lines, notation) }]
+    : [];
   return [
-    { name: 'offsets.csv', text: writeOffsets(lines, notation) },
+    { name: 'offsets.csv', content: writeOffsets(lines, notation) },
     ...table,
     ...derived.panels.value.panels.map((panel) => ({
       name: `marking-${fileName(panel.id)}.csv`,
-      text: markingCsv(panel, panels.markingStep),
+      content: markingCsv(panel, panels.markingStep),
     })),
-    ...derived.frames.value.map((frame) => ({ name: `${fileName(frame.id)}.csv`, text: frameCsv(frame) })),
-    { name: 'epoxy-and-glass.csv', text: takeoffCsv(derived.epoxy.value) },
+    ...derived.frames.value.map((frame) => ({ name: `${fileName(frame.id)}.csv`, content: frameCsv(frame) })),
+    { name: 'epoxy-and-glass.csv', content: takeoffCsv(derived.epoxy.value) },
   ];
 }
 

@@ -6,7 +6,7 @@
  */
 import Papa from 'papaparse';
 import { at } from '../geometry';
-import type { Longitudinal, LinesPart, OffsetPoint } from '../lines';
+import { linesOf, type Longitudinal, type LinesPart, type OffsetPoint } from '../lines';
 import type { Notation } from '../measure';
 import { longitudinal, problem, readCell, unitsLine, writeCell, type FileProblem, type SourceRow } from './csv-cells';
 import { readTableForm } from './offsets-table';
@@ -48,7 +48,7 @@ export function readOffsets(text: string): ReadOffsets {
   if ('problems' in result) return { ok: false, problems: result.problems };
   const faults = sizeProblems(result.lines, head.row);
   if (faults.length > 0) return { ok: false, problems: faults };
-  return { ok: true, lines: { longitudinals: result.lines }, form: isLong ? 'long' : 'table', ...units };
+  return { ok: true, lines: linesOf(result.lines), form: isLong ? 'long' : 'table', ...units };
 }
 
 const refuse = (...problems: FileProblem[]): ReadOffsets => ({ ok: false, problems });

@@ -13,6 +13,9 @@ const entry = (say: Writer, example: Data): Entry => ({ say, example });
 const num = (data: Data, key: string): number => Number(data[key]);
 const fixed = (data: Data, key: string, digits: number): string => num(data, key).toFixed(digits);
 
+/** What a slip is called that is none of the usual ones. */
+export const NO_USUAL_SLIP = 'No usual slip';
+
 export const CATALOGUE = {
   'lines-too-few': entry(
     (d) =>
@@ -45,7 +48,7 @@ export const CATALOGUE = {
   ),
   slip: entry(
     (d, length) =>
-      `${d['line']}, ${d['station']}: ${d['quantity']} ${length(num(d, 'valueMm'))} is ${length(Math.abs(num(d, 'offMm')))} off the fair line. ${d['slip']} would be fair: ${length(num(d, 'suggestedMm'))}.`,
+      `${d['line']}, ${d['station']}: ${d['quantity']} ${length(num(d, 'valueMm'))} is ${length(Math.abs(num(d, 'offMm')))} off the fair line. ${d['slip'] === NO_USUAL_SLIP ? 'No usual slip explains it; on the fair line it' : String(d['slip'])} would be ${d['slip'] === NO_USUAL_SLIP ? '' : 'fair: '}${length(num(d, 'suggestedMm'))}.`,
     {
       line: 'Chine',
       station: 'station 3',
@@ -55,11 +58,6 @@ export const CATALOGUE = {
       slip: 'One inch more',
       suggestedMm: 550.4,
     },
-  ),
-  'line-unfair': entry(
-    (d, length) =>
-      `${d['line']}: ${d['station']} lies ${length(num(d, 'offMm'))} from the batten through the others. Check it against the plan, or sight along the line.`,
-    { line: 'Chine', station: 'station 3', offMm: 9 },
   ),
   'panel-not-made': entry(
     (d) => `The panel ${d['panel']} could not be developed: ${d['reason']}. Put its two lines right first.`,

@@ -4,9 +4,9 @@ import { worstFirst, type Finding } from './finding';
 
 const finding = (severity: Finding['severity'], line: string): Finding => ({
   severity,
-  code: 'line-unfair',
+  code: 'line-turns-back',
   where: { stage: 'lines', line },
-  data: { line, station: 'station 3', offMm: 9 },
+  data: { line, station: 'station 3', backMm: 9 },
 });
 
 describe('findings', () => {

@@ -1,4 +1,4 @@
 export { STAGES, worstFirst } from './finding';
 export type { Assumption, Edit, Finding, Place, Remedy, Scalar, Severity, Stage, StageResult } from './finding';
-export { CATALOGUE, placeText, sentence } from './catalogue';
+export { CATALOGUE, NO_USUAL_SLIP, placeText, sentence } from './catalogue';
 export type { FindingCode } from './catalogue';

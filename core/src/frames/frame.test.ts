@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { at, crossesItself, distanceToSegment, signedArea } from '../geometry';
-import { drawLines, type LinesPart } from '../lines';
+import { drawLines, type LinesTable } from '../lines';
 import { developPanels } from '../panels';
 import { cutOutline, frameAt, shapeFrames } from './frame';
 
-const table = (lines: Record<string, (x: number) => [number, number]>): LinesPart => ({
+const table = (lines: Record<string, (x: number) => [number, number]>): LinesTable => ({
   longitudinals: Object.entries(lines).map(([id, f]) => ({
     id,
     name: id,
@@ -88,7 +88,7 @@ it('a frame off the boat is a stop that says where the boat is', () => {
 
 it('a cylinder’s section bows as the circle does', () => {
   // Rulings lean 45° in the profile: a station cuts the cylinder of radius R along an ellipse arc, bowed.
-  const leaning: LinesPart = {
+  const leaning: LinesTable = {
     longitudinals: [0, 1].map((k) => ({
       id: k === 0 ? 'chine' : 'sheer',
       name: '',

@@ -8,8 +8,8 @@ import { at, distance3, length3, sub3, type Vec3 } from '../geometry';
 import type { Finding, StageResult } from '../findings';
 import { battenAt, bendBatten, crossingsOfX, sampleBatten, type Batten } from './batten';
 import { residuals, type Residual } from './fairness';
-import { findSlips } from './slips';
-import type { LinesPart, Longitudinal, OffsetPoint } from './schema';
+import { findSlips, suspectsOf, type SuspectsOf } from './slips';
+import type { LinesTable, Longitudinal, OffsetPoint } from './schema';
 
 export type HullLine = {
   readonly id: string;
@@ -27,7 +27,10 @@ export type HullLine = {
 export type Station = { readonly label: string; readonly x: number };
 
 export type Hull = {
+  /** The lines that bound panels, lowest first. */
   readonly lines: readonly HullLine[];
+  /** Lines that bound none: a deck edge, a waterline. */
+  readonly extras: readonly HullLine[];
   readonly stations: readonly Station[];
   readonly fromX: number;
   readonly toX: number;
@@ -37,25 +40,30 @@ export type Hull = {
 export const CENTRELINE_MM = 0.05;
 const CURVE_POINTS = 91;
 
-/** Bends all lines and judges the numbers: residuals, slips. Never throws on the user's data. */
-export function drawLines(part: LinesPart): StageResult<Hull> {
+/**
+ * Bends all lines and judges the numbers: residuals, slips. Never throws on the user's data. `suspects` may remember its
+ * answers: looking for slips takes some milliseconds a line.
+ */
+export function drawLines(part: LinesTable, suspects: SuspectsOf = suspectsOf): StageResult<Hull> {
   const { value, findings, assumed } = bendLines(part);
-  const lines = value.lines.map((line) => ({
-    ...line,
-    residuals: residuals(line.points),
-    curve: sampleBatten(line.batten, CURVE_POINTS),
-  }));
-  return { value: { ...value, lines }, findings: [...findings, ...findSlips(lines)], assumed };
+  const drawn = (line: HullLine): HullLine => ({ ...drawLine(line), residuals: residuals(line.points) });
+  const [lines, extras] = [value.lines.map(drawn), value.extras.map(drawn)];
+  const slips = findSlips([...lines, ...extras], suspects);
+  return { value: { ...value, lines, extras }, findings: [...findings, ...slips], assumed };
 }
+
+/** The line with its drawn curve. */
+export const drawLine = (line: HullLine): HullLine => ({ ...line, curve: sampleBatten(line.batten, CURVE_POINTS) });
 
 /** Bends all lines and says what cannot be bent; no judgement of fairness and no
  * drawn curve: residuals and curves are empty. For computing alone. */
-export function bendLines(part: LinesPart): StageResult<Hull> {
+export function bendLines(part: LinesTable): StageResult<Hull> {
   const findings: Finding[] = [];
   const lines: HullLine[] = [];
+  const extras: HullLine[] = [];
   part.longitudinals.forEach((longitudinal) => {
     const line = bendLine(longitudinal, findings);
-    if (line) lines.push(line);
+    if (line) (longitudinal.isExtra ? extras : lines).push(line);
   });
   if (lines.length < 2)
     findings.push({
@@ -68,6 +76,7 @@ export function bendLines(part: LinesPart): StageResult<Hull> {
   const xs = lines.flatMap((line) => line.points.map((p) => p.x));
   const value: Hull = {
     lines,
+    extras,
     stations: stationsOf(part),
     fromX: xs.length > 0 ? Math.min(...xs) : 0,
     toX: xs.length > 0 ? Math.max(...xs) : 0,
@@ -161,7 +170,7 @@ export function pointName(point: OffsetPoint): string {
 export const pointPath = (line: string, index: number, key: 'x' | 'halfBreadth' | 'height') =>
   ['lines', 'longitudinals', line, 'points', index, key] as const;
 
-function stationsOf(part: LinesPart): Station[] {
+function stationsOf(part: LinesTable): Station[] {
   const byLabel = new Map<string, number[]>();
   for (const line of part.longitudinals)
     for (const point of line.points) {

@@ -3,7 +3,7 @@ import { at } from '../geometry';
 import { demoProject } from '../project';
 import { battenAt, bendBatten, crossingsOfX, lengthAlong } from './batten';
 import { drawLines } from './hull';
-import type { LinesPart } from './schema';
+import type { LinesTable } from './schema';
 import { layTape, lengthAtX, pointOnTape } from './tape';
 
 const tamsel = demoProject('tamsel', 'x').lines;
@@ -12,7 +12,7 @@ const changed = (
   station: string,
   key: 'halfBreadth' | 'height' | 'x',
   f: (value: number) => number,
-): LinesPart => ({
+): LinesTable => ({
   longitudinals: tamsel.longitudinals.map((own) =>
     own.id !== line
       ? own
@@ -74,7 +74,7 @@ describe('drawLines', () => {
       6,
     );
   });
-  it.each<[string, LinesPart, string]>([
+  it.each<[string, LinesTable, string]>([
     ['a sign', changed('chine', '2', 'halfBreadth', (v) => -v), 'half-breadth-negative'],
     ['a station out of order', changed('chine', '3', 'x', () => 1000), 'line-turns-back'],
     [

@@ -12,16 +12,58 @@ export const offsetPointSchema = z.object({
   height: coordinate,
   /** The batten breaks here. */
   isKnuckle: z.boolean().optional(),
+  /** Fairing leaves it where it is. */
+  isPinned: z.boolean().optional(),
+  /** How far off it may have been read, mm: a pencil's width at full size. */
+  uncertainty: z.number().min(0).max(1000).optional(),
 });
 
 export const longitudinalSchema = z.object({
   id: z.string().min(1).max(60),
   name: z.string().min(1).max(60),
   points: z.array(offsetPointSchema).max(500),
+  /** Bounds no panel: a deck edge, a waterline, the outline of a stem. */
+  isExtra: z.boolean().optional(),
 });
 
-export const linesSchema = z.object({ longitudinals: z.array(longitudinalSchema).max(20) });
+/** A scan or photo under one view: page pixels to hull mm. The picture itself is kept beside the project. */
+export const underlaySchema = z.object({
+  id: z.string().min(1).max(60),
+  name: z.string().max(200),
+  view: z.enum(['profile', 'plan', 'body']),
+  widthPx: z.number().positive().max(100_000),
+  heightPx: z.number().positive().max(100_000),
+  /** Where the picture's top left corner lies in the view, mm across and up. */
+  left: coordinate,
+  top: coordinate,
+  mmPerPx: z.number().positive().max(10_000),
+  turnDeg: z.number().min(-180).max(180),
+  opacity: z.number().min(0).max(1),
+});
+
+export const linesSchema = z.object({
+  longitudinals: z.array(longitudinalSchema).max(20),
+  /** Heights are printed downwards from a line this high above the base; null: up from the base itself. */
+  heightsFrom: coordinate.nullable(),
+  /** Fairing moves no point further than this, mm. */
+  fairingTolerance: z.number().min(0.1).max(100),
+  /** The drawing that points are taken from: full size over drawn size, and the width of its pencil line on paper, mm. */
+  drawing: z.object({ scale: z.number().min(1).max(1000), pencil: z.number().min(0.05).max(5) }),
+  underlays: z.array(underlaySchema).max(6),
+});
+
+/** A table of lines with every setting at its usual value. */
+export const linesOf = (longitudinals: readonly Longitudinal[]): LinesPart => ({
+  longitudinals: [...longitudinals],
+  heightsFrom: null,
+  fairingTolerance: 3,
+  drawing: { scale: 10, pencil: 0.5 },
+  underlays: [],
+});
 
 export type OffsetPoint = z.infer<typeof offsetPointSchema>;
 export type Longitudinal = z.infer<typeof longitudinalSchema>;
+export type Underlay = z.infer<typeof underlaySchema>;
 export type LinesPart = z.infer<typeof linesSchema>;
+/** The table alone, without what goes with it. */
+export type LinesTable = Pick<LinesPart, 'longitudinals'>;

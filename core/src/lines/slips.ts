@@ -1,148 +1,190 @@
 /**
- * Finds the point that no fair batten passes through and the slip of reading or copying that would explain it.
+ * Finds the figures that no fair batten passes through and the slip of reading or copying that would explain each.
  *
- * Method: a bad point also bends the batten at its neighbours, so its own residual hardly stands out. Judge a candidate
- * by how fair the rest is without it: take the point whose removal leaves the smallest greatest residual (in one
- * quantity), and flag it when its own residual exceeds `STANDS_OUT` times what is left. Then try the usual slips on
- * the value and name the one whose correction brings the residual to what is left. Repeated for up to three a line.
- * Limits: lines of seven points or more, interior points; the end points bend nothing that could give them away.
+ * Method: every line's half-breadths and heights are runs of figures along the line, from knuckle to knuckle; smoothness.ts
+ * says which of them are off, and where a fair line would have them; slip-names.ts names the slip. An x that differs from
+ * the other lines' x of the same station is a slip by itself.
+ * Measured: bench/find-slips.ts; figures in docs/measurements.md.
  */
 import { at } from '../geometry';
-import type { Finding } from '../findings';
-import { MM_PER_FOOT, MM_PER_INCH } from '../measure';
-import { residualOf } from './fairness';
+import { NO_USUAL_SLIP, type Finding } from '../findings';
+import { MM_PER_INCH } from '../measure';
 import type { HullLine } from './hull';
+import { placesAlong } from './places';
 import type { OffsetPoint } from './schema';
+import { fairFigure, nameSlip, type NamedSlip, type Writing } from './slip-names';
+import { FEWEST, suspectsIn, type Suspect } from './smoothness';
 
-type Quantity = 'halfBreadth' | 'height';
+export type Quantity = 'halfBreadth' | 'height';
+type Point = HullLine['points'][number];
 
-/** Own residual over the greatest of the rest: found by trial on random fair lines (methods notes). */
-const STANDS_OUT = 4;
-/** Smaller than this is drawing, not copying. */
-const LEAST_SLIP_MM = 4;
-const MOST_SLIPS_A_LINE = 3;
-const FEWEST_POINTS = 7;
+/** Less than this is drawing, not copying. */
+const LEAST_SLIP_MM = 3;
+/** A fair line drawn by hand is read to about this, besides the rounding. */
+const DRAWING_MM = 0.25;
+/** Rounded figures lie evenly within half a step: a deviation of step/√12. */
+const ROUNDING = 1 / Math.sqrt(12);
 
 /** Slips of all lines, as checks with the value offered. */
-export function findSlips(lines: readonly HullLine[]): Finding[] {
-  return lines.flatMap((line) => {
-    if (line.points.length < FEWEST_POINTS) return [];
-    return (['halfBreadth', 'height'] as const).flatMap((quantity) => slipsOf(line, quantity));
+export function findSlips(lines: readonly HullLine[], suspects: SuspectsOf = suspectsOf): Finding[] {
+  const writing = writingOf(lines);
+  const places = lines.flatMap((line, i) => [
+    ...stationSlips(line, lines),
+    ...(['halfBreadth', 'height'] as const).flatMap((quantity) =>
+      suspects(line, quantity, writing).map((suspect) =>
+        slipFinding({ lines, lineIndex: i, quantity, suspect, writing }),
+      ),
+    ),
+  ]);
+  return places;
+}
+
+/** The figures of one line that no fair line passes through. */
+export type SuspectsOf = (line: HullLine, quantity: Quantity, writing: Writing) => Suspect[];
+
+export function suspectsOf(line: HullLine, quantity: Quantity, writing: Writing): Suspect[] {
+  const noise = Math.hypot(DRAWING_MM, writing.stepMm * ROUNDING);
+  return runsOf(line.points).flatMap(({ from, to }) => {
+    const points = line.points.slice(from, to + 1);
+    const us = placesAlong(points);
+    return suspectsIn(
+      us,
+      points.map((p) => p[quantity]),
+      noise,
+    )
+      .map((suspect) => ({ ...suspect, index: suspect.index + from }))
+      .filter(({ index, fairMm }) => Math.abs(at(line.points, index)[quantity] - fairMm) >= LEAST_SLIP_MM)
+      .filter(({ index }) => index > 0 && index < line.points.length - 1);
   });
 }
 
-function slipsOf(line: HullLine, quantity: Quantity): Finding[] {
-  const findings: Finding[] = [];
-  let points: readonly HullLine['points'][number][] = line.points;
-  for (let round = 0; round < MOST_SLIPS_A_LINE && points.length >= FEWEST_POINTS; round++) {
-    const suspect = worstPoint(points, quantity);
-    if (!suspect) break;
-    const point = at(points, suspect.index);
-    findings.push(slipFinding({ line, point, quantity, suspect }));
-    points = points.filter((_, i) => i !== suspect.index);
-  }
-  return findings;
+/** From one knuckle to the next, both included. */
+function runsOf(points: readonly Point[]): { from: number; to: number }[] {
+  const stops = [
+    0,
+    ...points.flatMap((p, i) => (p.isKnuckle && i > 0 && i < points.length - 1 ? [i] : [])),
+    points.length - 1,
+  ];
+  return stops
+    .slice(1)
+    .map((to, i) => ({ from: at(stops, i), to }))
+    .filter(({ from, to }) => to - from + 1 >= FEWEST);
 }
 
-type Suspect = { readonly index: number; readonly offMm: number; readonly restMm: number };
+/** Steps in which tables are written, coarsest first, with the kind of rule they tell of. */
+const STEPS: readonly Writing[] = [
+  { kind: 'imperial', stepMm: MM_PER_INCH / 8 },
+  { kind: 'metric', stepMm: 1 },
+  { kind: 'metric', stepMm: 0.5 },
+  { kind: 'imperial', stepMm: MM_PER_INCH / 16 },
+  { kind: 'imperial', stepMm: MM_PER_INCH / 32 },
+  { kind: 'metric', stepMm: 0.1 },
+];
+/** A figure may be out of step by a slip; a table is not. */
+const IN_STEP = 0.85;
 
-function worstPoint(points: readonly OffsetPoint[], quantity: Quantity): Suspect | undefined {
-  let best: Suspect | undefined;
-  for (let index = 1; index < points.length - 1; index++) {
-    const offMm = residualOf(points, index)[quantity];
-    if (Math.abs(offMm) < LEAST_SLIP_MM) continue;
-    const rest = points.filter((_, i) => i !== index);
-    const restMm = Math.max(...rest.map((_, i) => Math.abs(residualOf(rest, i)[quantity])));
-    if (!best || restMm < best.restMm) best = { index, offMm, restMm };
-  }
-  if (!best || Math.abs(best.offMm) < STANDS_OUT * Math.max(best.restMm, 0.5)) return undefined;
-  return best;
+/** How the table is written, read off the figures themselves. */
+function writingOf(lines: readonly HullLine[]): Writing {
+  const figures = lines
+    .flatMap((line) => line.points.flatMap((p) => [p.halfBreadth, p.height]))
+    .filter((mm) => mm !== 0);
+  const fits = ({ stepMm }: Writing) =>
+    figures.filter((mm) => Math.abs(mm / stepMm - Math.round(mm / stepMm)) * stepMm < 1e-3).length >=
+    IN_STEP * figures.length;
+  return STEPS.find((writing) => figures.length > 0 && fits(writing)) ?? { kind: 'unknown', stepMm: 0.1 };
 }
 
 function slipFinding(input: {
-  line: HullLine;
-  point: OffsetPoint & { readonly index: number };
-  quantity: Quantity;
-  suspect: Suspect;
+  readonly lines: readonly HullLine[];
+  readonly lineIndex: number;
+  readonly quantity: Quantity;
+  readonly suspect: Suspect;
+  readonly writing: Writing;
 }): Finding {
-  const { line, point, quantity, suspect } = input;
-  const value = point[quantity];
-  const slip = nameSlip(value, suspect, otherFigure(point, quantity));
-  const where = { stage: 'lines', line: line.id, station: point.station, x: point.x } as const;
-  const names = {
-    line: line.name,
-    station: point.station === '' ? `x ${Math.round(point.x)}` : `station ${point.station}`,
-  };
-  if (!slip)
-    return {
-      severity: 'check',
-      code: 'line-unfair',
-      where,
-      data: { ...names, quantity, offMm: Math.abs(suspect.offMm) },
-    };
+  const { lines, lineIndex, quantity, suspect, writing } = input;
+  const line = at(lines, lineIndex);
+  const point = at(line.points, suspect.index);
+  const valueMm = point[quantity];
+  const { fairMm, sdMm } = suspect;
+  const slip = nameSlip({
+    valueMm,
+    fairMm,
+    sdMm,
+    otherMm: point[quantity === 'height' ? 'halfBreadth' : 'height'],
+    beside: cellsBeside(lines, lineIndex, suspect.index, quantity),
+    writing,
+  });
+  return finding({
+    line,
+    point,
+    quantity,
+    valueMm,
+    offMm: valueMm - fairMm,
+    slip: slip ?? { name: NO_USUAL_SLIP, valueMm: fairFigure({ fairMm, writing }) },
+  });
+}
+
+function finding(input: {
+  readonly line: HullLine;
+  readonly point: Point;
+  readonly quantity: Quantity | 'x';
+  readonly valueMm: number;
+  readonly offMm: number;
+  readonly slip: NamedSlip;
+}): Finding {
+  const { line, point, quantity, valueMm, offMm, slip } = input;
   return {
     severity: 'check',
     code: 'slip',
-    where,
+    where: { stage: 'lines', line: line.id, station: point.station, x: point.x },
     data: {
-      ...names,
-      quantity: quantity === 'height' ? 'height' : 'half-breadth',
-      valueMm: value,
-      offMm: suspect.offMm,
+      line: line.name,
+      station: point.station === '' ? `x ${Math.round(point.x)}` : `station ${point.station}`,
+      quantity: quantity === 'halfBreadth' ? 'half-breadth' : quantity,
+      valueMm,
+      offMm,
       slip: slip.name,
-      suggestedMm: slip.value,
+      suggestedMm: slip.valueMm,
     },
     remedies: [
       {
         label: 'Take the offered value',
-        edits: [{ path: ['lines', 'longitudinals', line.id, 'points', point.index, quantity], value: slip.value }],
+        edits: [{ path: ['lines', 'longitudinals', line.id, 'points', point.index, quantity], value: slip.valueMm }],
       },
     ],
   };
 }
 
-type Slip = { readonly name: string; readonly value: number };
-
-/** The usual slip whose correction leaves least, if that is no more than the unfairness of the rest. */
-function nameSlip(value: number, suspect: Suspect, neighbours: readonly Slip[]): Slip | undefined {
-  const fair = value - suspect.offMm;
-  const close = Math.max(1.5, 1.5 * suspect.restMm, Math.abs(suspect.offMm) * 0.08);
-  const likely = [...usualSlips(value), ...neighbours].map((slip) => ({
-    slip,
-    left: Math.abs(slip.value - fair),
-  }));
-  likely.sort((a, b) => a.left - b.left);
-  const best = likely[0];
-  return best && best.left <= close ? best.slip : undefined;
-}
-
-function usualSlips(value: number): Slip[] {
-  const steps: readonly (readonly [number, string])[] = [
-    [MM_PER_FOOT, 'One foot'],
-    [MM_PER_INCH, 'One inch'],
-    [MM_PER_INCH / 2, 'Half an inch'],
-    [MM_PER_INCH / 8, 'One eighth'],
-    [10, '10 mm'],
-    [100, '100 mm'],
+/** The cells from which a wrong figure may have come: before and after on the line, above and below at the station. */
+function cellsBeside(lines: readonly HullLine[], lineIndex: number, index: number, quantity: Quantity): NamedSlip[] {
+  const line = at(lines, lineIndex);
+  const point = at(line.points, index);
+  const cell = (name: string, other: OffsetPoint | undefined) => (other ? [{ name, valueMm: other[quantity] }] : []);
+  const atStation = (other: HullLine | undefined) => other?.points.find((p) => p.station === point.station);
+  return [
+    ...cell('The figure of the station before', line.points[index - 1]),
+    ...cell('The figure of the station after', line.points[index + 1]),
+    ...cell('The figure of the line below', atStation(lines[lineIndex - 1])),
+    ...cell('The figure of the line above', atStation(lines[lineIndex + 1])),
+    { name: 'Its own other figure', valueMm: point[quantity === 'height' ? 'halfBreadth' : 'height'] },
   ];
-  const shifted = steps.flatMap(([mm, name]): Slip[] => [
-    { name: `${name} less`, value: value - mm },
-    { name: `${name} more`, value: value + mm },
-  ]);
-  return [...shifted, { name: 'The other sign', value: -value }, ...swappedDigits(value)];
 }
 
-function swappedDigits(value: number): Slip[] {
-  const digits = String(Math.round(Math.abs(value)));
-  const rest = Math.abs(value) - Math.round(Math.abs(value));
-  return Array.from({ length: digits.length - 1 }, (_, i): Slip => {
-    const swapped = digits.slice(0, i) + digits.charAt(i + 1) + digits.charAt(i) + digits.slice(i + 2);
-    return { name: 'Two digits swapped back', value: Math.sign(value || 1) * (Number(swapped) + rest) };
-  }).filter((slip) => Math.abs(slip.value - value) > LEAST_SLIP_MM);
+/** An x unlike that of the same station on two other lines or more, which agree. Ends have an x of their own. */
+function stationSlips(line: HullLine, lines: readonly HullLine[]): Finding[] {
+  return line.points.slice(1, -1).flatMap((point) => {
+    if (point.station === '') return [];
+    const others = lines
+      .filter((other) => other !== line)
+      .flatMap((other) => other.points.slice(1, -1).filter((p) => p.station === point.station))
+      .map((p) => p.x);
+    const wanted = others[0];
+    if (wanted === undefined || others.length < 2 || others.some((x) => Math.abs(x - wanted) > SAME_X_MM)) return [];
+    if (Math.abs(point.x - wanted) <= SAME_X_MM) return [];
+    const slip = { name: 'The station’s x on the other lines', valueMm: wanted };
+    return [finding({ line, point, quantity: 'x', valueMm: point.x, offMm: point.x - wanted, slip })];
+  });
 }
 
-/** The point's own other figure, taken by mistake for this one. */
-function otherFigure(point: OffsetPoint, quantity: Quantity): Slip[] {
-  const other = quantity === 'height' ? point.halfBreadth : point.height;
-  return [{ name: 'Height and half-breadth the other way round', value: other }];
-}
+/** Stations are written the same on every line. */
+const SAME_X_MM = 0.5;

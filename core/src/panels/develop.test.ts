@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { distance2, type Vec3 } from '../geometry';
-import { drawLines, type LinesPart } from '../lines';
+import { drawLines, type LinesTable } from '../lines';
 import { cone, misfit, obliqueCylinder, tangentDevelopable, type ExactShape } from './fixtures/exact-shapes';
 import { developPanels, type Panel } from './panel';
 
 /** Two lines of a table from curves in space, at `count` points each, rounded to `step` mm when given. */
-function tableOf(curves: readonly ((w: number) => Vec3)[], count = 21, step = 0): LinesPart {
+function tableOf(curves: readonly ((w: number) => Vec3)[], count = 21, step = 0): LinesTable {
   const round = (value: number) => (step > 0 ? Math.round(value / step) * step : value);
   return {
     longitudinals: curves.map((curve, k) => ({

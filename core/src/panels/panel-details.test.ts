@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { at, crossesItself, distance3, type Vec3 } from '../geometry';
-import { bendLines, battenAt, crossingsOfX, drawLines, type LinesPart } from '../lines';
+import { bendLines, battenAt, crossingsOfX, drawLines, type LinesTable } from '../lines';
 import { MM_PER_FOOT } from '../measure';
 import { createDerive, demoProject } from '../project';
 import { leastRadius } from './bending';
@@ -14,7 +14,7 @@ const tamsel = createDerive()(demoProject('tamsel', 'x'));
 const orrin = createDerive()(demoProject('orrin', 'x'));
 const side = at(tamsel.panels.value.panels, 1);
 
-const tableOf = (lines: Record<string, readonly Vec3[]>, knuckle?: number): LinesPart => ({
+const tableOf = (lines: Record<string, readonly Vec3[]>, knuckle?: number): LinesTable => ({
   longitudinals: Object.entries(lines).map(([id, points]) => ({
     id,
     name: id,

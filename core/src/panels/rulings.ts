@@ -71,14 +71,18 @@ export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions =
   const rulings: Ruling[] = [];
   let lean = 0;
   const sums = parameterSums(corners, options.rulingCount);
+  const read = pathReader(corners);
+  let skipped: Corner | undefined;
   for (let k = 0; k < sums.length; k++) {
+    const guess = read(sums[k]!); // in bounds by the loop
     // every other ruling lies between two found ones: it is set there first, and found only where that leaves a twist
-    const isBetween = k % 2 === 1 && k + 1 < sums.length;
-    if (isBetween) continue;
-    const guess = pathAt(corners, sums[k]!); // in bounds by the loop, here and below
+    if (k % 2 === 1 && k + 1 < sums.length) {
+      skipped = guess;
+      continue;
+    }
     const ruling = guess.fan ? { ...guess, twistRad: 0 } : refine(guess.s, guess.t, lean, twist, cell);
-    const before = rulings[rulings.length - 1];
-    if (before && k % 2 === 0) rulings.push(between(rulings, ruling, pathAt(corners, sums[k - 1]!), twist, cell));
+    if (skipped) rulings.push(between(rulings, ruling, skipped, twist, cell));
+    skipped = undefined;
     lean = ruling.s - ruling.t - guess.s + guess.t;
     rulings.push(ruling);
   }
@@ -155,6 +159,18 @@ function cheapestPath(ps: readonly Sample[], qs: readonly Sample[]): Corner[] {
   for (let i = 0; i < n; i++) {
     for (let j = 0; j < m; j++) {
       const here = i * m + j;
+      const isPlain = i > 0 && j > 0 && apexP[i]! + apexP[i - 1]! + apexQ[j]! + apexQ[j - 1]! === 0;
+      if (isPlain) {
+        // most of the grid, and so most of the time: the three moves below with nothing but the twist to pay for
+        const now = twist2[here]!;
+        const along = cost[here - m]! + 0.25 * stepP[i]! * (now + twist2[here - m]!);
+        const up = cost[here - 1]! + 0.25 * stepQ[j]! * (now + twist2[here - 1]!);
+        const both = cost[here - m - 1]! + 0.25 * (stepP[i]! + stepQ[j]!) * (now + twist2[here - m - 1]!);
+        const least = Math.min(along, up, both);
+        cost[here] = least;
+        move[here] = least === along ? 1 : least === up ? 2 : 3;
+        continue;
+      }
       for (let step = here === 0 ? 4 : 1; step <= 3; step++) {
         const i0 = step & 1 ? i - 1 : i;
         const j0 = step & 2 ? j - 1 : j;
@@ -258,9 +274,16 @@ function parameterSums(path: readonly Corner[], count: number): number[] {
   return all.filter((c, k) => k === 0 || c - all[k - 1]! > 1e-9); // k > 0: bounded
 }
 
-function pathAt(path: readonly Corner[], c: number): Corner {
+/** Reads the path at rising values of s + t, going on from where the last was found. */
+function pathReader(path: readonly Corner[]): (c: number) => Corner {
   let k = 1;
-  while (k < path.length - 1 && path[k]!.s + path[k]!.t < c) k++; // bounded by the loop
+  return (c) => {
+    while (k < path.length - 1 && path[k]!.s + path[k]!.t < c) k++; // bounded by the loop
+    return pathAt(path, k, c);
+  };
+}
+
+function pathAt(path: readonly Corner[], k: number, c: number): Corner {
   const a = path[k - 1]!;
   const b = path[k]!;
   const span = b.s + b.t - a.s - a.t;

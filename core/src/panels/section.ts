@@ -24,45 +24,38 @@ export type SectionPoint = { readonly space: Vec3; readonly flat: Vec2; readonly
 
 /** Points from the P edge to the Q edge; empty where the plane misses the panel. */
 export function sectionAt(rulings: readonly LaidRuling[], x: number, inset = 0): SectionPoint[] {
-  const nodes = rulings.map((r) => ({
-    p: inset === 0 ? r.p : sub3(r.p, scale3(r.normal, inset)),
-    q: inset === 0 ? r.q : sub3(r.q, scale3(r.normal, inset)),
-    r,
-  }));
   const points: { order: number; point: SectionPoint }[] = [];
-  nodes.forEach((node, k) => {
-    const [xp, xq] = [node.p[0] - x, node.q[0] - x];
-    if (xp > 0 !== xq > 0 && xp !== xq) {
-      const w = xp / (xp - xq);
-      points.push({ order: w, point: pointOn(node, w) });
-    }
-    const before = nodes[k - 1];
-    if (!before) return;
-    for (const end of ['p', 'q'] as const) {
-      const [a, b] = [before[end][0] - x, node[end][0] - x];
-      if (a > 0 === b > 0) continue;
-      points.push({ order: end === 'p' ? -1 : 2, point: between(before, node, end, a / (a - b)) });
-    }
-  });
+  const past = (k: number, end: 'p' | 'q') => at(rulings, k)[end][0] - inset * at(rulings, k).normal[0] - x;
+  for (let k = 0; k < rulings.length; k++) {
+    const [xp, xq] = [past(k, 'p'), past(k, 'q')];
+    if (xp > 0 !== xq > 0)
+      points.push({ order: xp / (xp - xq), point: pointOn(at(rulings, k), xp / (xp - xq), inset) });
+    if (k === 0) continue;
+    const [before, here] = [at(rulings, k - 1), at(rulings, k)];
+    const [bp, bq] = [past(k - 1, 'p'), past(k - 1, 'q')];
+    if (bp > 0 !== xp > 0) points.push({ order: -1, point: between(before, here, 'p', bp / (bp - xp), inset) });
+    if (bq > 0 !== xq > 0) points.push({ order: 2, point: between(before, here, 'q', bq / (bq - xq), inset) });
+  }
   const ordered = points.sort((a, b) => a.order - b.order).map(({ point }) => point);
   // rulings of a fan, or of a plane, may cross the section in one point
   return ordered.filter((p, i) => i === 0 || distance3(p.space, at(ordered, i - 1).space) > SAME_POINT_MM);
 }
 
-type Node = { readonly p: Vec3; readonly q: Vec3; readonly r: LaidRuling };
+const moved = (r: LaidRuling, end: 'p' | 'q', inset: number): Vec3 =>
+  inset === 0 ? r[end] : sub3(r[end], scale3(r.normal, inset));
 
-const pointOn = (node: Node, w: number): SectionPoint => ({
-  space: lerp3(node.p, node.q, w),
-  flat: lerp2(node.r.flatP, node.r.flatQ, w),
-  normal: node.r.normal,
+const pointOn = (r: LaidRuling, w: number, inset: number): SectionPoint => ({
+  space: lerp3(moved(r, 'p', inset), moved(r, 'q', inset), w),
+  flat: lerp2(r.flatP, r.flatQ, w),
+  normal: r.normal,
 });
 
-function between(a: Node, b: Node, end: 'p' | 'q', w: number): SectionPoint {
+function between(a: LaidRuling, b: LaidRuling, end: 'p' | 'q', w: number, inset: number): SectionPoint {
   const flat = end === 'p' ? 'flatP' : 'flatQ';
   return {
-    space: lerp3(a[end], b[end], w),
-    flat: lerp2(a.r[flat], b.r[flat], w),
-    normal: unit3(add3(scale3(a.r.normal, 1 - w), scale3(b.r.normal, w))),
+    space: lerp3(moved(a, end, inset), moved(b, end, inset), w),
+    flat: lerp2(a[flat], b[flat], w),
+    normal: unit3(add3(scale3(a.normal, 1 - w), scale3(b.normal, w))),
   };
 }
 

@@ -9,7 +9,7 @@ import type { Finding, Stage, StageResult } from '../findings';
 import { takeOff, type Takeoff } from '../epoxy';
 import { shapeFrames, type Frame } from '../frames';
 import { planJoints, type JointedPanel } from '../joints';
-import { drawLines, type Hull, type HullLine } from '../lines';
+import { drawLines, suspectsOf, type Hull, type HullLine } from '../lines';
 import {
   developPanel,
   findTransoms,
@@ -67,7 +67,13 @@ const text = (part: unknown): string => JSON.stringify(part);
 
 function deriveWith(project: Project, remember: Remember): Derived {
   const { thickness, transomThickness } = project.panels;
-  const lines = remember('lines', [text(project.lines)], () => drawLines(project.lines));
+  const lines = remember('lines', [text(project.lines)], () =>
+    drawLines(project.lines, (line, quantity, writing) =>
+      remember(`suspects ${line.id} ${quantity}`, [linePoints(line), text(writing)], () =>
+        suspectsOf(line, quantity, writing),
+      ),
+    ),
+  );
   const hull = lines.value;
   const panels = derivePanels(hull, project, remember);
   const { panels: skin, transoms } = panels.value;

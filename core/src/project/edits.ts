@@ -17,15 +17,19 @@ export function applyEdits(project: Project, edits: readonly Edit[]): EditResult
     next = changed;
   }
   const parsed = projectSchema.safeParse(next);
+  const unknown = parsed.success ? edits.find((edit) => !resolvePath(parsed.data, edit.path, true)) : undefined;
+  if (unknown) return { ok: false, reason: `There is no ${unknown.path.join('.')} in this project` };
   if (parsed.success) return { ok: true, project: next as Project }; // just checked; kept as is, so that what did not change stays the same object
   const issue = parsed.error.issues[0];
   return { ok: false, reason: `${issue?.path.join('.') ?? 'project'}: ${issue?.message ?? 'not valid'}` };
 }
 
-/** The path with ids turned into indices, as patches want it, and the value now there; undefined when there is none. */
+/** The path with ids turned into indices, as patches want it, and the value now there; undefined when there is none.
+ * `isWhole`: also the last step must be there. */
 export function resolvePath(
   project: Project,
   path: Edit['path'],
+  isWhole = false,
 ): { readonly path: (string | number)[]; readonly value: unknown } | undefined {
   let node: unknown = project;
   const resolved: (string | number)[] = [];
@@ -34,7 +38,9 @@ export function resolvePath(
       Array.isArray(node) && typeof key === 'string'
         ? node.findIndex((item) => isRecord(item) && item['id'] === key)
         : key;
-    if (typeof node !== 'object' || node === null || !(index in node)) return undefined;
+    if (typeof node !== 'object' || node === null) return undefined;
+    // what can be left out may be missing at the end of the path, but not on the way
+    if (!(index in node) && (isWhole || Array.isArray(node) || resolved.length < path.length - 1)) return undefined;
     resolved.push(index);
     node = (node as Readonly<Record<string | number, unknown>>)[index]; // an object that has it: checked above
   }
@@ -51,7 +57,9 @@ function setAt(node: unknown, path: Edit['path'], value: Edit['value']): unknown
     const changed = setAt(list[index], rest, value);
     return changed === undefined ? undefined : list.map((item, i) => (i === index ? changed : item));
   }
-  if (!isRecord(node) || typeof key !== 'string' || !(key in node)) return undefined;
+  if (!isRecord(node) || typeof key !== 'string') return undefined;
+  if (rest.length === 0) return { ...node, [key]: value }; // it may be one of the things that can be left out: the schema tells
+  if (!(key in node)) return undefined;
   const changed = setAt(node[key], rest, value);
   return changed === undefined ? undefined : { ...node, [key]: changed };
 }

@@ -3,13 +3,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { crossesItself, moved } from '../geometry';
 import { sentence } from '../findings';
-import type { LinesPart } from '../lines';
+import type { LinesTable } from '../lines';
 import { faultsOf, nest } from '../sheets';
+import { linesOf } from '../lines';
 import { demoProject } from './demos';
 import { allFindings, createDerive, type Derived } from './derive';
 
 const base = demoProject('tamsel', 'x');
-const derive = (lines: LinesPart): Derived => createDerive()({ ...base, lines });
+const derive = (lines: LinesTable): Derived => createDerive()({ ...base, lines: linesOf(lines.longitudinals) });
 
 /** A plausible hull: lengths, breadths, heights, rocker and flare within what gets built. */
 const plausible = fc
@@ -23,7 +24,7 @@ const plausible = fc
     fullness: fc.double({ min: 1.4, max: 2.6, noNaN: true }),
     stations: fc.integer({ min: 5, max: 11 }),
   })
-  .map(({ length, beam, depth, rocker, flare, deadrise, fullness, stations }): LinesPart => {
+  .map(({ length, beam, depth, rocker, flare, deadrise, fullness, stations }): LinesTable => {
     const points = (f: (w: number) => readonly [number, number]) =>
       Array.from({ length: stations }, (_, i) => {
         const w = i / (stations - 1);
@@ -48,7 +49,7 @@ const plausible = fc
 const figure = fc.oneof(fc.double({ min: -3000, max: 6000, noNaN: true }), fc.constantFrom(0, 600, 1200));
 const wild = fc
   .array(fc.array(fc.tuple(figure, figure, figure), { maxLength: 9 }), { maxLength: 5 })
-  .map((lines): LinesPart => ({
+  .map((lines): LinesTable => ({
     longitudinals: lines.map((points, k) => ({
       id: `line${k}`,
       name: `Line ${k}`,

@@ -17,6 +17,18 @@ const STEPS: readonly ((before: Json) => Json)[] = [
     school: 'filleted',
     frames: { ...(before['frames'] as Json | undefined), filletGap: 1.5 },
   }),
+  // 2 → 3: the lines got a datum for heights, a tolerance for fairing, and the drawing they were taken from
+  (before) => ({
+    ...before,
+    version: 3,
+    lines: {
+      ...(before['lines'] as Json | undefined),
+      heightsFrom: null,
+      fairingTolerance: 3,
+      drawing: { scale: 10, pencil: 0.5 },
+      underlays: [],
+    },
+  }),
 ];
 
 export type ReadProject =

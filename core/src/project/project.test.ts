@@ -5,6 +5,7 @@ import { PROJECT_VERSION, projectSchema } from './document';
 import { applyEdits, resolvePath } from './edits';
 import { readProject } from './migrations';
 import version1 from './old-versions/version-1.json';
+import version2 from './old-versions/version-2.json';
 
 describe.each(DEMO_IDS)('the demo %s', (id) => {
   const project = demoProject(id, 'demo');
@@ -72,7 +73,7 @@ describe('derive', () => {
       project.lines.longitudinals.map((line) => ({ ...line, points: [...line.points].reverse() })),
     ];
     for (const longitudinals of tables) {
-      const derived = createDerive()({ ...project, lines: { longitudinals } });
+      const derived = createDerive()({ ...project, lines: { ...project.lines, longitudinals } });
       expect(allFindings(derived).length).toBeGreaterThan(0);
     }
   });
@@ -104,6 +105,12 @@ describe('readProject', () => {
     expect(
       read.ok && [read.fromVersion, read.project.version, read.project.school, read.project.frames.filletGap],
     ).toEqual([1, PROJECT_VERSION, 'filleted', 1.5]);
+  });
+  it('brings the frozen second version up: the lines get their datum, tolerance and drawing', () => {
+    const read = readProject(version2);
+    expect(read.ok && [read.fromVersion, read.project.version]).toEqual([2, PROJECT_VERSION]);
+    expect(read.ok && read.project.lines).toMatchObject({ heightsFrom: null, fairingTolerance: 3, underlays: [] });
+    expect(read.ok && read.project.lines.longitudinals).toEqual(version2.lines.longitudinals);
   });
   it.each<[string, unknown, RegExp]>([
     ['a list', [], /not a Kalotrope project/],

@@ -114,10 +114,11 @@ export function nest(job: NestJob, budget: NestBudget): NestResult {
     if (!layout) break;
     const score = scoreOf(layout);
     if (best && score > best.score) continue;
-    const isBetter = !best || score < best.score;
-    best = { layout, score };
+    // an equal layout is gone on from, but the one that was shown stays the best
     order = trial;
-    if (isBetter) budget.onProgress?.(resultOf(layout, job, areas), round);
+    if (best && score === best.score) continue;
+    best = { layout, score };
+    budget.onProgress?.(resultOf(layout, job, areas), round);
   }
   return best ? resultOf(best.layout, job, areas) : { sheets: [], unplaced: [], sheetsUsed: 0, density: 0 };
 }

@@ -4,7 +4,7 @@
  * Chance comes from mulberry32, a 32-bit generator of one line (Tommy Ettinger, public domain): the same seed and round
  * give the same order on every machine.
  */
-import { at, boundsOf, area, type Outline } from '../geometry';
+import { at, boundsOf, area, random, type Outline } from '../geometry';
 
 type Copy = { readonly part: number; readonly copy: number };
 
@@ -24,26 +24,15 @@ export function orderOfRound(input: {
   round: number;
   seed: number;
 }): Copy[] {
-  const random = mulberry32(input.seed * 7919 + input.round);
-  const isFresh = random() < 0.15;
+  const next01 = random(input.seed * 7919 + input.round);
+  const isFresh = next01() < 0.15;
   const next = [...(isFresh ? input.base : input.order)];
-  const swaps = 1 + Math.floor(random() * (isFresh ? 5 : 3));
+  const swaps = 1 + Math.floor(next01() * (isFresh ? 5 : 3));
   for (let k = 0; k < swaps && next.length > 1; k++) {
-    const i = Math.floor(random() * next.length);
-    const j = Math.floor(random() * next.length);
+    const i = Math.floor(next01() * next.length);
+    const j = Math.floor(next01() * next.length);
     const [a, b] = [at(next, i), at(next, j)];
     [next[i], next[j]] = [b, a];
   }
   return next;
-}
-
-function mulberry32(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }

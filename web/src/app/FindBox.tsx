@@ -49,6 +49,10 @@ function entriesOf(derived: Derived): Entry[] {
 
 export function FindBox() {
   const isOpen = useAppSelector((state) => state.screen.isFindOpen);
+  return isOpen ? <OpenFindBox /> : null;
+}
+
+function OpenFindBox() {
   const derived = useAppSelector(selectDerived);
   const project = useAppSelector(selectProject);
   const dispatch = useAppDispatch();
@@ -66,7 +70,7 @@ export function FindBox() {
   };
   return (
     <Dialog
-      open={isOpen}
+      open
       onClose={close}
       fullWidth
       maxWidth="sm"

@@ -13,6 +13,7 @@ import { demoProject, type DemoId } from '@kalotrope/core/project';
 import { addProject, listProjects, putBack, removeProject, type ProjectRecord } from '../storage/projects';
 import { closed } from './document-slice';
 import { ImportButton } from './ImportButton';
+import { StarterDialog } from './StarterDialog';
 import { useAppDispatch } from './store';
 
 const DEMOS: readonly (readonly [DemoId, string])[] = [
@@ -23,6 +24,7 @@ const DEMOS: readonly (readonly [DemoId, string])[] = [
 /** All projects in this browser: open, copy, delete with undo, new from a file or a demo. */
 export function ProjectsPage() {
   const [records, setRecords] = useState<readonly ProjectRecord[] | null>(null);
+  const [isStarting, setIsStarting] = useState(false);
   const [deleted, setDeleted] = useState<ProjectRecord | null>(null);
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
@@ -51,12 +53,16 @@ export function ProjectsPage() {
       </Typography>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
         <ImportButton />
+        <Button variant="outlined" onClick={() => setIsStarting(true)}>
+          New from a few dimensions
+        </Button>
         {DEMOS.map(([demo, name]) => (
           <Button key={demo} variant="outlined" onClick={() => void add(demoProject(demo, crypto.randomUUID()))}>
             New from the demo {name}
           </Button>
         ))}
       </Box>
+      {isStarting && <StarterDialog onClose={() => setIsStarting(false)} onDraw={(project) => void add(project)} />}
       {records?.length === 0 && (
         <Typography>
           Nothing here yet. Import a table of offsets (CSV) or a project file, or start from a demo.

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { memo } from 'react';
 import { NavLink } from 'react-router';
 import type { Stage } from '@kalotrope/core/findings';
 import { selectProject, selectStatus } from './selectors';
@@ -8,7 +9,7 @@ import { useAppSelector } from './store';
 
 /** The stages in working order, each with one line that says how it stands. */
 export function Rail({ current }: { readonly current: Stage }) {
-  const project = useAppSelector(selectProject);
+  const projectId = useAppSelector((state) => selectProject(state)?.id ?? '');
   const status = useAppSelector(selectStatus);
   return (
     <Box
@@ -25,35 +26,55 @@ export function Rail({ current }: { readonly current: Stage }) {
       }}
     >
       {STAGE_LIST.map(({ stage, name }, i) => (
-        <Box
+        <RailItem
           key={stage}
-          component={NavLink}
-          to={`/project/${project?.id ?? ''}/${stage}`}
-          aria-current={stage === current ? 'page' : undefined}
-          sx={{
-            display: 'block',
-            px: 1.5,
-            py: 1,
-            textDecoration: 'none',
-            color: 'text.primary',
-            borderLeft: 4,
-            whiteSpace: 'nowrap',
-            borderColor: stage === current ? 'primary.main' : 'transparent',
-            bgcolor: stage === current ? 'background.paper' : 'transparent',
-            '&:hover': { bgcolor: 'background.paper' },
-          }}
-        >
-          <Typography component="span" sx={{ fontWeight: 600 }}>
-            <Box component="span" sx={{ color: 'text.secondary', mr: 1 }}>
-              {i + 1}
-            </Box>
-            {name}
-          </Typography>
-          <Typography variant="caption" color="text.secondary" component="span" sx={{ display: 'block', pl: 2.2 }}>
-            {status?.[stage] ?? 'working it out'}
-          </Typography>
-        </Box>
+          number={i + 1}
+          name={name}
+          to={`/project/${projectId}/${stage}`}
+          status={status?.[stage] ?? 'working it out'}
+          isCurrent={stage === current}
+        />
       ))}
     </Box>
   );
 }
+
+type ItemProps = {
+  readonly number: number;
+  readonly name: string;
+  readonly to: string;
+  readonly status: string;
+  readonly isCurrent: boolean;
+};
+
+const RailItem = memo(function RailItem({ number, name, to, status, isCurrent }: ItemProps) {
+  return (
+    <Box
+      component={NavLink}
+      to={to}
+      aria-current={isCurrent ? 'page' : undefined}
+      sx={{
+        display: 'block',
+        px: 1.5,
+        py: 1,
+        textDecoration: 'none',
+        color: 'text.primary',
+        borderLeft: 4,
+        whiteSpace: 'nowrap',
+        borderColor: isCurrent ? 'primary.main' : 'transparent',
+        bgcolor: isCurrent ? 'background.paper' : 'transparent',
+        '&:hover': { bgcolor: 'background.paper' },
+      }}
+    >
+      <Typography component="span" sx={{ fontWeight: 600 }}>
+        <Box component="span" sx={{ color: 'text.secondary', mr: 1 }}>
+          {number}
+        </Box>
+        {name}
+      </Typography>
+      <Typography variant="caption" color="text.secondary" component="span" sx={{ display: 'block', pl: 2.2 }}>
+        {status}
+      </Typography>
+    </Box>
+  );
+});

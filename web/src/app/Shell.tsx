@@ -17,8 +17,6 @@ import { TopBar } from './TopBar';
 /** The bench: top bar, rail, the stage (drawing and slip), and the tape along the front edge. */
 export function Shell({ stage, children }: { readonly stage: Stage; readonly children: ReactNode }) {
   useShortcuts(stage);
-  const message = useAppSelector((state) => state.screen.message);
-  const dispatch = useAppDispatch();
   const info = STAGE_LIST.find((other) => other.stage === stage);
   return (
     <Box
@@ -59,12 +57,16 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
       </Box>
       <FindBox />
       <KeysDialog />
-      <Snackbar
-        open={message !== null}
-        message={message}
-        autoHideDuration={5000}
-        onClose={() => dispatch(said(null))}
-      />
+      <Said />
     </Box>
+  );
+}
+
+/** What was just done, said once. */
+function Said() {
+  const message = useAppSelector((state) => state.screen.message);
+  const dispatch = useAppDispatch();
+  return (
+    <Snackbar open={message !== null} message={message} autoHideDuration={5000} onClose={() => dispatch(said(null))} />
   );
 }

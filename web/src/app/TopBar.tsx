@@ -10,6 +10,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
+import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Stage } from '@kalotrope/core/findings';
 import { NOTATIONS, type Notation } from '@kalotrope/core/measure';
@@ -28,9 +29,9 @@ const NOTATION_NAMES: Readonly<Record<Notation, string>> = {
   'ft-in-8ths': 'ft-in-8ths',
 };
 
-export function TopBar({ stage }: { readonly stage: Stage }) {
+export const TopBar = memo(function TopBar({ stage }: { readonly stage: Stage }) {
   const dispatch = useAppDispatch();
-  const { project, saveState, past, future } = useAppSelector((state) => state.document);
+  const name = useAppSelector((state) => state.document.project?.name ?? '');
   const notation = useAppSelector((state) => state.screen.notation);
   return (
     <Box
@@ -45,14 +46,12 @@ export function TopBar({ stage }: { readonly stage: Stage }) {
         component={Link}
         to="/projects"
         color="inherit"
-        aria-label={`${project?.name ?? ''}, all projects`}
+        aria-label={`${name}, all projects`}
         sx={{ fontSize: 15 }}
       >
-        {project?.name} ▾
+        {name} ▾
       </Button>
-      <Typography variant="caption" color="text.secondary" role="status">
-        {saveState === 'saved' ? 'saved' : saveState === 'saving' ? 'saving' : 'not saved'}
-      </Typography>
+      <HowSaved />
       <Box sx={{ flex: 1 }} />
       <Button
         color="inherit"
@@ -79,20 +78,7 @@ export function TopBar({ stage }: { readonly stage: Stage }) {
           </MenuItem>
         ))}
       </TextField>
-      <Act
-        label={past.length > 0 ? `Undo: ${past[past.length - 1]?.label}` : 'Nothing to undo'}
-        isOff={past.length === 0}
-        onClick={() => dispatch(undone())}
-      >
-        <Undo />
-      </Act>
-      <Act
-        label={future[0] ? `Redo: ${future[0].label}` : 'Nothing to redo'}
-        isOff={future.length === 0}
-        onClick={() => dispatch(redone())}
-      >
-        <Redo />
-      </Act>
+      <UndoRedo />
       <Act label="Print this stage" isOff={false} onClick={() => window.print()}>
         <Print />
       </Act>
@@ -100,13 +86,46 @@ export function TopBar({ stage }: { readonly stage: Stage }) {
       <ExportMenu stage={stage} icon={<FileDownloadOutlined />} />
     </Box>
   );
+});
+
+function HowSaved() {
+  const saveState = useAppSelector((state) => state.document.saveState);
+  return (
+    <Typography variant="caption" color="text.secondary" role="status">
+      {saveState === 'saved' ? 'saved' : saveState === 'saving' ? 'saving' : 'not saved'}
+    </Typography>
+  );
+}
+
+function UndoRedo() {
+  const dispatch = useAppDispatch();
+  const last = useAppSelector(({ document: { past } }) => past[past.length - 1]?.label);
+  const next = useAppSelector(({ document: { future } }) => future[0]?.label);
+  return (
+    <>
+      <Act
+        label={last === undefined ? 'Nothing to undo' : `Undo: ${last}`}
+        isOff={last === undefined}
+        onClick={() => dispatch(undone())}
+      >
+        <Undo />
+      </Act>
+      <Act
+        label={next === undefined ? 'Nothing to redo' : `Redo: ${next}`}
+        isOff={next === undefined}
+        onClick={() => dispatch(redone())}
+      >
+        <Redo />
+      </Act>
+    </>
+  );
 }
 
 function Act(props: {
   readonly label: string;
   readonly isOff: boolean;
   readonly onClick: () => void;
-  readonly children: React.ReactNode;
+  readonly children: ReactNode;
 }) {
   return (
     <Tooltip title={props.label}>

@@ -1,5 +1,10 @@
-/** What was worked out from the document; disposable. Sheet layouts belong to the batches that they were made from. */
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+/**
+ * What was worked out from the document; disposable. Sheet layouts belong to the batches that they were made from.
+ *
+ * The reducer is a plain one: results are large, arrive whole and are never changed in place, and drafting them on
+ * every edit cost more than working them out.
+ */
+import { createAction } from '@reduxjs/toolkit';
 import type { Derived } from '@kalotrope/core/project';
 import type { NestResult } from '@kalotrope/core/sheets';
 
@@ -23,28 +28,22 @@ const initialState: DerivedState = {
   isNesting: false,
 };
 
-const derivedSlice = createSlice({
-  name: 'derived',
-  initialState,
-  reducers: {
-    derivedArrived: (state, { payload }: PayloadAction<{ derived: Derived; version: number }>) =>
-      payload.version < state.version ? state : { ...(state as DerivedState), ...payload, failed: null },
-    deriveFailed: (state, { payload }: PayloadAction<string>) => ({
-      ...(state as DerivedState),
-      failed: payload,
-    }),
-    layoutArrived: (state, { payload }: PayloadAction<{ thickness: number } & Layout>) => {
-      const { thickness, ...layout } = payload;
-      const before = state as DerivedState;
-      return { ...before, layouts: { ...before.layouts, [thickness]: layout } };
-    },
-    nestingTurned: (state, { payload }: PayloadAction<boolean>) => ({
-      ...(state as DerivedState),
-      isNesting: payload,
-    }),
-    derivedForgotten: () => initialState,
-  },
-});
+export const derivedArrived = createAction<{ derived: Derived; version: number }>('derived/arrived');
+export const deriveFailed = createAction<string>('derived/failed');
+export const layoutArrived = createAction<{ thickness: number } & Layout>('derived/layoutArrived');
+export const nestingTurned = createAction<boolean>('derived/nestingTurned');
+export const derivedForgotten = createAction('derived/forgotten');
 
-export const { derivedArrived, deriveFailed, layoutArrived, nestingTurned, derivedForgotten } = derivedSlice.actions;
-export const derivedReducer = derivedSlice.reducer;
+export function derivedReducer(state: DerivedState = initialState, action: { readonly type: string }): DerivedState {
+  if (derivedArrived.match(action)) {
+    const { derived, version } = action.payload;
+    return version < state.version ? state : { ...state, derived, version, failed: null };
+  }
+  if (deriveFailed.match(action)) return { ...state, failed: action.payload };
+  if (layoutArrived.match(action)) {
+    const { thickness, ...layout } = action.payload;
+    return { ...state, layouts: { ...state.layouts, [thickness]: layout } };
+  }
+  if (nestingTurned.match(action)) return { ...state, isNesting: action.payload };
+  return derivedForgotten.match(action) ? initialState : state;
+}

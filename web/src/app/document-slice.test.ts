@@ -34,6 +34,20 @@ describe('the document', () => {
     const anew = documentReducer(back, edits[2]!); // there are three
     expect([anew.past.length, anew.future.length]).toEqual([1, 0]);
   });
+  it('takes a drag as one entry: undone at once, done again at once', () => {
+    const drag = (value: number) =>
+      edited({ label: 'Drag', gesture: 'a', edits: [{ path: ['panels', 'thickness'], value }, { path: ['epoxy', 'waste'], value: value / 100 }] }); // prettier-ignore
+    const dragged = Array.from({ length: 40 }, (_, i) => 7 + i / 4).reduce(
+      (s, v) => documentReducer(s, drag(v)),
+      start,
+    );
+    expect(dragged.past).toHaveLength(1);
+    const back = documentReducer(dragged, undone());
+    expect(back.project).toEqual(project);
+    expect(documentReducer(back, redone()).project).toEqual(dragged.project);
+    const other = documentReducer(dragged, edited({ label: 'Other drag', gesture: 'b', edits: [{ path: ['panels', 'thickness'], value: 3 }] })); // prettier-ignore
+    expect(other.past).toHaveLength(2);
+  });
   it('refuses what the schema refuses, says why, and changes nothing', () => {
     const after = documentReducer(start, edited({ label: 'x', edits: [{ path: ['panels', 'thickness'], value: -1 }] }));
     expect(after.project).toBe(start.project);

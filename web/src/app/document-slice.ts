@@ -10,6 +10,8 @@ export type Change = {
   readonly label: string;
   readonly patches: readonly Patch[];
   readonly inverse: readonly Patch[];
+  /** Changes of one gesture (a drag) are one entry. */
+  readonly gesture?: string;
 };
 export type SaveState = 'saved' | 'saving' | 'failed' | 'elsewhere';
 
@@ -60,6 +62,18 @@ export function changeOf(
 const step = (state: DocumentState, patches: readonly Patch[]): Project | null =>
   state.project && applyPatches(state.project, [...patches]);
 
+/** A change of the same gesture as the last goes on from it: what is undone is what was there before the gesture. */
+function joined(past: readonly Change[], made: Change, gesture?: string): { change: Change; past: readonly Change[] } {
+  const last = past[past.length - 1];
+  if (gesture === undefined || !last || last.gesture !== gesture)
+    return { change: gesture === undefined ? made : { ...made, gesture }, past };
+  const inverse = [...made.inverse, ...last.inverse];
+  return { change: { ...made, gesture, patches: [...last.patches, ...made.patches].slice(-MOST_STEPS), inverse: inverse.slice(-MOST_STEPS) }, past: past.slice(0, -1) }; // prettier-ignore
+}
+
+/** A long drag keeps the first figures, to go back to, and the last, to come again to: those between are passed over. */
+const MOST_STEPS = 12;
+
 /** The state itself, not the draft of it: these reducers give a new state and change nothing in place. */
 const plain = (state: unknown): DocumentState => (original(state) ?? state) as DocumentState; // the slice's own state, drafted or not
 
@@ -74,15 +88,19 @@ const documentSlice = createSlice({
       version: state.version + 1,
     }),
     closed: (state): DocumentState => ({ ...initialDocument, version: state.version + 1 }),
-    edited: (state, { payload }: PayloadAction<{ label: string; edits: readonly Edit[] }>): DocumentState => {
+    edited: (
+      state,
+      { payload }: PayloadAction<{ label: string; edits: readonly Edit[]; gesture?: string }>,
+    ): DocumentState => {
       const before = plain(state);
       if (!before.project) return before;
-      const change = changeOf(before.project, payload.label, payload.edits);
-      if ('reason' in change) return { ...before, refused: change.reason };
+      const made = changeOf(before.project, payload.label, payload.edits);
+      if ('reason' in made) return { ...before, refused: made.reason };
+      const { change, past } = joined(before.past, made, payload.gesture);
       return {
         ...before,
-        project: step(before, change.patches),
-        past: [...before.past, change].slice(-MOST_UNDO),
+        project: step(before, made.patches),
+        past: [...past, change].slice(-MOST_UNDO),
         future: [],
         version: before.version + 1,
         saveState: 'saving',

@@ -60,13 +60,24 @@ function takeOffsets(name: string, text: string): Taken {
   return { ok: true, project, said: [`Read ${name} as ${form}`, ...read.assumed].join('. ') };
 }
 
-export function saveFile({ name, text }: ExportFile): void {
-  saveBlob(name, new Blob([text], { type: name.endsWith('.svg') ? 'image/svg+xml' : 'text/plain' }));
+const KINDS: Readonly<Record<string, string>> = {
+  svg: 'image/svg+xml',
+  pdf: 'application/pdf',
+  json: 'application/json',
+};
+
+export function saveFile({ name, content }: ExportFile): void {
+  const type = KINDS[name.slice(name.lastIndexOf('.') + 1)] ?? 'text/plain';
+  saveBlob(name, new Blob([content as BlobPart], { type })); // bytes made here, never of a shared buffer
 }
 
 /** Many files as one. */
 export function saveZip(name: string, files: readonly ExportFile[]): void {
-  const bytes = zipSync(Object.fromEntries(files.map((file) => [file.name, strToU8(file.text)])));
+  const bytes = zipSync(
+    Object.fromEntries(
+      files.map((file) => [file.name, typeof file.content === 'string' ? strToU8(file.content) : file.content]),
+    ),
+  );
   saveBlob(`${fileName(name)}.zip`, new Blob([bytes as BlobPart], { type: 'application/zip' }));
 }
 

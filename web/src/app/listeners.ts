@@ -19,7 +19,8 @@ listener.startListening({
     const { project, version } = documentOf(api.getState());
     if (!project) return;
     const answer = await engine.run('derive', project);
-    if (documentOf(api.getState()).version !== version) return;
+    // an answer to a change before the newest is shown too, so that panels follow while a point is dragged
+    if (documentOf(api.getState()).project?.id !== project.id) return;
     if (answer.kind === 'ok') api.dispatch(derivedArrived({ derived: answer.value, version }));
     else if (answer.kind === 'failed') api.dispatch(deriveFailed(answer.message));
   },

@@ -70,7 +70,7 @@ describe('how a stage stands', () => {
       findings: [
         {
           severity: 'check' as const,
-          code: 'line-unfair' as const,
+          code: 'line-turns-back' as const,
           where: { stage: 'lines' as const },
           data: {},
         },

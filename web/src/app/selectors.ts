@@ -1,15 +1,38 @@
 /** Read-outs of the state that several screens share. */
 import { createSelector } from '@reduxjs/toolkit';
 import { worstFirst, type Finding, type Stage } from '@kalotrope/core/findings';
-import { layTape, type Tape } from '@kalotrope/core/lines';
+import { bendLines, drawLine, layTape, type Hull, type Station, type Tape } from '@kalotrope/core/lines';
 import { formatFine, formatShare, formatMass, unitLabel, type Notation } from '@kalotrope/core/measure';
 import type { Derived } from '@kalotrope/core/project';
+import type { NestResult } from '@kalotrope/core/sheets';
 import type { DerivedState } from './derived-slice';
 import type { Picked } from './screen-slice';
 import type { RootState } from './store';
 
 export const selectProject = (state: RootState) => state.document.project;
 export const selectDerived = (state: RootState) => state.derived.derived;
+/**
+ * The lines as they are drawn: worked out here at once while the engine is still at the newest change, so that what is
+ * dragged follows the hand. Without residuals then, which come with the engine's answer.
+ */
+export const selectLiveHull = createSelector(
+  [(state: RootState) => state.document.project?.lines, selectDerived, (state: RootState) => state.document.version === state.derived.version], // prettier-ignore
+  (lines, derived, isCurrent): Hull | null => {
+    if (isCurrent || !lines) return derived?.lines.value ?? null;
+    const hull = bendLines(lines).value;
+    return { ...hull, lines: hull.lines.map(drawLine), extras: hull.extras.map(drawLine) };
+  },
+);
+
+/** The stations; the same list until one of them moves. */
+export const selectStations = createSelector([selectDerived], (derived) => derived?.lines.value.stations ?? [], {
+  memoizeOptions: { resultEqualityCheck: areSameStations },
+});
+
+function areSameStations(a: readonly Station[], b: readonly Station[]): boolean {
+  return a.length === b.length && a.every(({ label, x }, i) => label === b[i]?.label && x === b[i].x);
+}
+
 export const selectNotation = (state: RootState) => state.screen.notation;
 export const selectPicked = (state: RootState) => state.screen.picked;
 
@@ -100,3 +123,10 @@ function tapeOf(derived: Derived, picked: Picked | null): Tape | undefined {
   const line = lines.find((other) => other.id === wanted) ?? lines[lines.length - 1];
   return line && layTape(line.name, line.curve, stations);
 }
+
+/** The layouts that still belong to the batches, in their order. */
+export const currentLayouts = ({ derived, layouts }: DerivedState): (NestResult | undefined)[] =>
+  (derived?.sheets.value.batches ?? []).map(({ thickness, job }) => {
+    const layout = layouts[thickness];
+    return layout?.key === JSON.stringify(job) ? layout.result : undefined;
+  });

@@ -1,6 +1,6 @@
 /** The application's state: the document with its undo, what is on screen, and what was worked out. */
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
-import { useDispatch, useSelector } from 'react-redux';
+import { useDispatch, useSelector, useStore } from 'react-redux';
 import { derivedReducer } from './derived-slice';
 import { documentReducer } from './document-slice';
 import { listener } from './listeners';
@@ -26,3 +26,4 @@ export const store = configureStore({
 export type AppDispatch = typeof store.dispatch;
 export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
 export const useAppSelector = useSelector.withTypes<RootState>();
+export const useAppStore = useStore.withTypes<typeof store>();

@@ -5,6 +5,7 @@ import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom';
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useAppSelector } from '../app/store';
+import { useDraft } from './use-draft';
 import { useSize } from './use-size';
 
 /** In world mm, y up. */
@@ -36,10 +37,13 @@ export function DrawingSurface({ label, bounds, children, corner, onPoint }: Pro
   const fitCount = useAppSelector((state) => state.screen.fitCount);
   const [view, setView] = useState<ZoomTransform>(zoomIdentity);
   const { minX, minY, maxX, maxY } = bounds;
-  const fitted = useMemo(() => fit({ minX, minY, maxX, maxY }, width, height), [minX, minY, maxX, maxY, width, height]);
+  const settled = useSettled({ minX, minY, maxX, maxY });
+  const fitted = useMemo(() => fit(settled, width, height), [settled, width, height]);
   const behaviour = useMemo(
     () =>
-      zoom<SVGSVGElement, unknown>().on('zoom', ({ transform }: { transform: ZoomTransform }) => setView(transform)),
+      zoom<SVGSVGElement, unknown>()
+        .filter((event: MouseEvent) => !event.ctrlKey && event.button === 0 && !isGrip(event.target))
+        .on('zoom', ({ transform }: { transform: ZoomTransform }) => setView(transform)),
     [],
   );
   const doFit = useCallback(() => {
@@ -52,6 +56,10 @@ export function DrawingSurface({ label, bounds, children, corner, onPoint }: Pro
   }, [behaviour, doFit, fitted]);
   // a new size, another drawing or the key `f`: fit again
   useEffect(doFit, [doFit, fitCount]);
+  // panning moves what is drawn; only another scale or other data draws it again
+  const px = 1 / view.k;
+  const drawn = useMemo(() => children({ px }), [children, px]);
+  const isDraft = useDraft(drawn);
   return (
     <Box
       ref={box}
@@ -72,6 +80,7 @@ export function DrawingSurface({ label, bounds, children, corner, onPoint }: Pro
         aria-label={label}
         width={width}
         height={height}
+        shapeRendering={isDraft ? 'optimizeSpeed' : undefined}
         style={{ display: 'block', touchAction: 'none', cursor: 'grab' }}
         fontFamily={theme.typography.fontFamily}
         onPointerMove={(event) => {
@@ -80,11 +89,31 @@ export function DrawingSurface({ label, bounds, children, corner, onPoint }: Pro
             onPoint([view.invertX(event.clientX - frame.left), -view.invertY(event.clientY - frame.top)]);
         }}
       >
-        {width > 0 && <g transform={view.toString()}>{children({ px: 1 / view.k })}</g>}
+        {width > 0 && <g transform={view.toString()}>{drawn}</g>}
       </svg>
       {corner}
     </Box>
   );
+}
+
+/** What is dragged by itself does not pan the drawing. */
+const isGrip = (target: EventTarget | null): boolean =>
+  target instanceof Element && target.closest('[data-grip]') !== null;
+
+/** As a share of the drawing's size: a change smaller than this is an edit, and the view stays where it is. */
+const OTHER_DRAWING = 0.12;
+
+/** The bounds that the view is fitted to: they follow the drawing only when it becomes another, not at every edit. */
+function useSettled(bounds: WorldBox): WorldBox {
+  const [settled, setSettled] = useState(bounds);
+  if (settled === bounds || isNear(settled, bounds)) return settled;
+  setSettled(bounds);
+  return bounds;
+}
+
+function isNear(a: WorldBox, b: WorldBox): boolean {
+  const most = OTHER_DRAWING * Math.max(a.maxX - a.minX, a.maxY - a.minY, 1);
+  return (['minX', 'minY', 'maxX', 'maxY'] as const).every((side) => Math.abs(a[side] - b[side]) <= most);
 }
 
 function fit(box: WorldBox, width: number, height: number): ZoomTransform {

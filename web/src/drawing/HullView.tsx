@@ -5,8 +5,8 @@ import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import { useTheme } from '@mui/material/styles';
 import { OrbitControls } from '@react-three/drei/core/OrbitControls';
-import { Canvas } from '@react-three/fiber';
-import { useMemo, useState } from 'react';
+import { Canvas, invalidate } from '@react-three/fiber';
+import { memo, useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import { BufferAttribute, BufferGeometry, DoubleSide } from 'three';
 import { pointOnTape } from '@kalotrope/core/lines';
 import type { Panel, Transom } from '@kalotrope/core/panels';
@@ -68,11 +68,11 @@ export default function HullView() {
   );
 }
 
-function PanelMesh({ panel }: { readonly panel: Panel }) {
+const PanelMesh = memo(function PanelMesh({ panel }: { readonly panel: Panel }) {
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
   const theme = useTheme();
-  const geometry = useMemo(() => stripGeometry(panel), [panel]);
+  const geometry = useStrip(panel);
   const isPicked = choice?.kind === 'panel' && choice.id === panel.id;
   const colour = isPicked ? theme.palette.secondary.main : '#E3CFA4';
   const sides = panel.spansCentreline ? [1] : [1, -1];
@@ -89,9 +89,9 @@ function PanelMesh({ panel }: { readonly panel: Panel }) {
       <meshStandardMaterial color={colour} side={DoubleSide} roughness={0.9} />
     </mesh>
   ));
-}
+});
 
-function TransomMesh({ transom }: { readonly transom: Transom }) {
+const TransomMesh = memo(function TransomMesh({ transom }: { readonly transom: Transom }) {
   const geometry = useMemo(() => {
     const made = new BufferGeometry();
     const { corners } = transom;
@@ -102,26 +102,40 @@ function TransomMesh({ transom }: { readonly transom: Transom }) {
     made.computeVertexNormals();
     return made;
   }, [transom]);
+  useEffect(() => () => geometry.dispose(), [geometry]);
   return (
     <mesh geometry={geometry}>
       <meshStandardMaterial color="#CDB37F" side={DoubleSide} roughness={0.9} />
     </mesh>
   );
+});
+
+/** The strip of the panel's rulings; written over in place while their number stays, so that an edit makes no new buffers. */
+function useStrip(panel: Panel): BufferGeometry {
+  const count = panel.rulings.length;
+  const geometry = useMemo(() => emptyStrip(count), [count]);
+  useEffect(() => () => geometry.dispose(), [geometry]);
+  useLayoutEffect(() => {
+    const [positions, normals] = [geometry.getAttribute('position'), geometry.getAttribute('normal')];
+    panel.rulings.forEach(({ p, q, normal: [nx, ny, nz] }, k) => {
+      positions.setXYZ(2 * k, p[0], p[1], p[2]).setXYZ(2 * k + 1, q[0], q[1], q[2]);
+      normals.setXYZ(2 * k, nx, ny, nz).setXYZ(2 * k + 1, nx, ny, nz);
+    });
+    positions.needsUpdate = true;
+    normals.needsUpdate = true;
+    geometry.computeBoundingSphere();
+    invalidate();
+  }, [geometry, panel]);
+  return geometry;
 }
 
-function stripGeometry(panel: Panel): BufferGeometry {
+function emptyStrip(count: number): BufferGeometry {
   const geometry = new BufferGeometry();
-  const positions = new Float32Array(panel.rulings.length * 6);
-  const normals = new Float32Array(panel.rulings.length * 6);
-  const index: number[] = [];
-  panel.rulings.forEach((ruling, k) => {
-    positions.set([...ruling.p, ...ruling.q], k * 6);
-    normals.set([...ruling.normal, ...ruling.normal], k * 6);
-    if (k > 0) index.push(2 * k - 2, 2 * k - 1, 2 * k, 2 * k - 1, 2 * k + 1, 2 * k);
-  });
-  geometry.setAttribute('position', new BufferAttribute(positions, 3));
-  geometry.setAttribute('normal', new BufferAttribute(normals, 3));
-  geometry.setIndex(index);
+  geometry.setAttribute('position', new BufferAttribute(new Float32Array(count * 6), 3));
+  geometry.setAttribute('normal', new BufferAttribute(new Float32Array(count * 6), 3));
+  geometry.setIndex(
+    Array.from({ length: count - 1 }, (_, k) => [0, 1, 2, 1, 3, 2].map((corner) => 2 * k + corner)).flat(),
+  );
   return geometry;
 }
 

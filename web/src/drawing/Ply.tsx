@@ -1,4 +1,6 @@
 import { useTheme } from '@mui/material/styles';
+import { useMemo } from 'react';
+import { simplify } from '@kalotrope/core/geometry';
 import { COLOURS } from '../app/theme';
 import { pathOf } from './DrawingSurface';
 
@@ -27,12 +29,16 @@ type Props = {
   readonly label: string;
 };
 
+/** A departure of this part of a pixel is not seen; fewer points are painted sooner. */
+const UNSEEN = 0.15;
+
 /** A piece of plywood: grain, edge, and the colour of what is picked. */
 export function PlyShape({ outline, px, isPicked = false, onPick, label }: Props) {
   const { palette } = useTheme();
+  const shape = useMemo(() => pathOf(simplify(outline, UNSEEN * px), true), [outline, px]);
   return (
     <path
-      d={pathOf(outline, true)}
+      d={shape}
       fill="url(#grain)"
       stroke={isPicked ? palette.secondary.main : palette.text.primary}
       strokeWidth={(isPicked ? 2.4 : 1.3) * px}

@@ -5,8 +5,9 @@
  * Nesting has a worker of its own, ended when the search is stopped: a search cannot poll while it computes.
  */
 import { proxy, wrap, type Remote } from 'comlink';
+import { applyChanges } from './changes';
 import type { JobInput, JobName, JobOutput, JobProgress } from './jobs';
-import type { WorkerApi } from './worker';
+import type { WorkerAnswer, WorkerApi } from './worker';
 
 export type JobResult<T> =
   | { readonly kind: 'ok'; readonly value: T }
@@ -24,19 +25,24 @@ const startWorker = (): Worker =>
 let main: Remote<WorkerApi> | undefined;
 let newest = 0;
 let busy: Promise<unknown> = Promise.resolve();
+/** The working-out worker's last answer: the next tells only what differs from it. */
+let lastAnswer: unknown;
 
 async function runDerive(input: JobInput<'derive'>): Promise<JobResult<JobOutput<'derive'>>> {
   const mine = ++newest;
   await busy;
   if (mine !== newest) return { kind: 'cancelled' };
   main ??= wrap<WorkerApi>(startWorker());
-  const answer = main.run(
+  const asked = main.run(
     'derive',
     input,
     proxy(() => undefined),
   );
-  busy = answer.catch(() => undefined);
-  return settle<JobOutput<'derive'>>(answer);
+  const answer = settle<JobOutput<'derive'>>(asked, lastAnswer);
+  busy = answer;
+  const result = await answer;
+  if (result.kind === 'ok') lastAnswer = result.value;
+  return result;
 }
 
 async function runAlone<K extends JobName>(
@@ -55,9 +61,11 @@ async function runAlone<K extends JobName>(
   return result;
 }
 
-async function settle<T>(answer: Promise<unknown>): Promise<JobResult<T>> {
+async function settle<T>(asked: Promise<WorkerAnswer>, before?: unknown): Promise<JobResult<T>> {
   try {
-    return (await answer) as JobResult<T>; // the worker's answer has this shape by WorkerAnswer
+    const answer = await asked;
+    if (answer.kind === 'failed') return answer;
+    return { kind: 'ok', value: applyChanges(before, answer.changes) as T }; // the worker ran the job of this output
   } catch (error) {
     return { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
   }

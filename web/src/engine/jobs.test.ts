@@ -11,7 +11,7 @@ describe('the jobs of the engine, run directly', () => {
   it('lay out in the seconds given, showing ever better layouts', () => {
     const { job } = derived.sheets.value.batches[0]!; // the demo has parts
     const seen: NestProgress[] = [];
-    const result = JOBS.nest({ job, seed: 1, seconds: 0.3 }, (progress) => seen.push(progress));
+    const result = JOBS.nest({ job, seed: 1, seconds: 2 }, (progress) => seen.push(progress));
     expect(faultsOf(job, result)).toEqual([]);
     expect(seen.length).toBeGreaterThan(0);
     expect(seen[seen.length - 1]?.result).toEqual(result);

@@ -1,4 +1,5 @@
 /** The demo boats: invented, for an invented place. See bench/draw-demo-lines.ts for how their lines were drawn. */
+import { linesOf } from '../../lines';
 import { longitudinalsOf, newProject } from '../defaults';
 import type { Project } from '../document';
 import { ORRIN_TABLE } from './orrin';
@@ -13,7 +14,7 @@ export function demoProject(demo: DemoId, id: string): Project {
 }
 
 function tamsel(id: string): Project {
-  const lines = { longitudinals: longitudinalsOf(TAMSEL_TABLE) };
+  const lines = linesOf(longitudinalsOf(TAMSEL_TABLE));
   const base = newProject({ id, name: 'Tamsel 430', notation: 'mm', lines });
   const bulkhead = (n: number, x: number) => ({
     id: `frame.${n}`,
@@ -30,7 +31,7 @@ function tamsel(id: string): Project {
 }
 
 function orrin(id: string): Project {
-  const lines = { longitudinals: longitudinalsOf(ORRIN_TABLE) };
+  const lines = linesOf(longitudinalsOf(ORRIN_TABLE));
   const base = newProject({ id, name: 'Orrin pram', notation: 'ft-in-8ths', lines });
   const frame = (n: number, x: number) => ({
     id: `frame.${n}`,

@@ -1,10 +1,5 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Frame } from '@kalotrope/core/frames';
@@ -13,6 +8,7 @@ import { lazy, Suspense } from 'react';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
 import { picked } from '../../app/screen-slice';
+import { PlainTable } from '../../app/PlainTable';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../app/selectors';
 import { Figure, Slip } from '../../app/Slip';
 import { useAppDispatch, useAppSelector } from '../../app/store';
@@ -120,12 +116,17 @@ function FrameNumbers({ frame }: { readonly frame: Frame }) {
 /** Points of an edge listed: its ends and three between. */
 const SHARES = [0, 0.25, 0.5, 0.75, 1];
 
+const COLUMNS = [{ name: 'on' }, ...['out', 'up', 'bevel'].map((name) => ({ name, isFigure: true }))];
+
 function EdgeTable({ frame }: { readonly frame: Frame }) {
   const notation = useAppSelector(selectNotation);
   const rows = frame.edges.flatMap((edge) =>
     SHARES.flatMap((share) => {
       const point = edge.points[Math.round(share * (edge.points.length - 1))];
-      return point ? [{ ...point, key: `${edge.panel}-${share}`, edge: edge.panelName }] : [];
+      if (!point) return [];
+      const { y, z, bevelDeg } = point;
+      const figures = [formatFine(y, notation), formatFine(z, notation), formatDeg(bevelDeg)];
+      return [{ key: `${edge.panel}-${share}`, cells: [edge.panelName, ...figures] }];
     }),
   );
   return (
@@ -135,26 +136,7 @@ function EdgeTable({ frame }: { readonly frame: Frame }) {
         Out from the centreline, up from the base, in {unitLabel(notation)}; bevel from square, positive where the other
         face is the smaller.
       </Typography>
-      <Table size="small" aria-label="Edges and bevels">
-        <TableHead>
-          <TableRow>
-            <TableCell>on</TableCell>
-            <TableCell align="right">out</TableCell>
-            <TableCell align="right">up</TableCell>
-            <TableCell align="right">bevel</TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {rows.map((row) => (
-            <TableRow key={row.key}>
-              <TableCell>{row.edge}</TableCell>
-              <TableCell className="figure">{formatFine(row.y, notation)}</TableCell>
-              <TableCell className="figure">{formatFine(row.z, notation)}</TableCell>
-              <TableCell className="figure">{formatDeg(row.bevelDeg)}</TableCell>
-            </TableRow>
-          ))}
-        </TableBody>
-      </Table>
+      <PlainTable label="Edges and bevels" columns={COLUMNS} rows={rows} />
     </Box>
   );
 }

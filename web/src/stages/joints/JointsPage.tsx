@@ -1,10 +1,5 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { JointedPanel } from '@kalotrope/core/joints';
@@ -14,6 +9,7 @@ import { useState } from 'react';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
 import { picked } from '../../app/screen-slice';
+import { PlainTable } from '../../app/PlainTable';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../app/selectors';
 import { Figure, Slip } from '../../app/Slip';
 import { useAppDispatch, useAppSelector } from '../../app/store';
@@ -171,6 +167,8 @@ function JointSettings() {
   );
 }
 
+const COLUMNS = [{ name: 'panel' }, { name: 'pieces', isFigure: true }, { name: 'joint at', isFigure: true }];
+
 function JointTable({ jointed }: { readonly jointed: readonly JointedPanel[] }) {
   const notation = useAppSelector(selectNotation);
   return (
@@ -179,29 +177,18 @@ function JointTable({ jointed }: { readonly jointed: readonly JointedPanel[] }) 
       <Typography variant="body2" color="text.secondary">
         From the forward end to the middle of the scarf, in {unitLabel(notation)}.
       </Typography>
-      <Table size="small" aria-label="Joints">
-        <TableHead>
-          <TableRow>
-            <TableCell>panel</TableCell>
-            <TableCell align="right">pieces</TableCell>
-            <TableCell align="right">joint at</TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {jointed.map((panel) => (
-            <TableRow key={panel.panel}>
-              <TableCell>
-                {panel.name}
-                {panel.spansCentreline ? '' : ', both hands'}
-              </TableCell>
-              <TableCell className="figure">{panel.pieces.length}</TableCell>
-              <TableCell className="figure">
-                {panel.joints.map(({ u }) => formatFine(u, notation)).join(', ') || 'none'}
-              </TableCell>
-            </TableRow>
-          ))}
-        </TableBody>
-      </Table>
+      <PlainTable
+        label="Joints"
+        columns={COLUMNS}
+        rows={jointed.map((panel) => ({
+          key: panel.panel,
+          cells: [
+            `${panel.name}${panel.spansCentreline ? '' : ', both hands'}`,
+            panel.pieces.length,
+            panel.joints.map(({ u }) => formatFine(u, notation)).join(', ') || 'none',
+          ],
+        }))}
+      />
     </Box>
   );
 }

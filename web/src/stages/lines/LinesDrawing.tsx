@@ -8,6 +8,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store';
 import { Dimension } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { stationStyle } from '../../drawing/station-style';
+import { Grip } from './Grip';
 import { bodyPlan, viewsOf, type View } from './views';
 
 /** Profile above plan on one x axis, the body plan beside them: forward stations to the right, aft ones to the left. */
@@ -53,6 +54,17 @@ export function LinesDrawing({ hull, corner }: { readonly hull: Hull; readonly c
                   {section.label}
                 </text>
               </g>
+            ))}
+            {body.grips.map(({ line, place, at, side }) => (
+              <Grip
+                key={`${line.id} ${place}`}
+                line={line}
+                place={place}
+                px={px}
+                cx={at[0]}
+                cy={at[1]}
+                figuresAt={([x, y]) => ({ halfBreadth: side * (x - body.middle), height: y - views[0].zero })}
+              />
             ))}
             <text
               x={body.middle}
@@ -113,7 +125,15 @@ function LongView({ view, hull, px }: { readonly view: View; readonly hull: Hull
       {hull.lines.map((line) => (
         <LineInView key={line.id} line={line} view={view} px={px} />
       ))}
-      {at && <circle cx={at[0]} cy={-(view.zero + at[view.axis])} r={5 * px} fill={palette.secondary.main} />}
+      {at && (
+        <circle
+          cx={at[0]}
+          cy={-(view.zero + at[view.axis])}
+          r={5 * px}
+          fill={palette.secondary.main}
+          pointerEvents="none"
+        />
+      )}
     </g>
   );
 }
@@ -135,20 +155,19 @@ function LineInView({ line, view, px }: { readonly line: HullLine; readonly view
         style={{ cursor: 'pointer' }}
         onClick={() => dispatch(picked({ kind: 'line', line: line.id }))}
       />
-      {line.points.map((p) => {
-        const value = view.axis === 2 ? p.height : p.halfBreadth;
-        const isThis = choice?.kind === 'point' && choice.line === line.id && choice.index === p.index;
+      {line.points.map((p, place) => {
+        const key = view.axis === 2 ? 'height' : 'halfBreadth';
+        const isEnd = place === 0 || place === line.points.length - 1;
         return (
-          <circle
+          <Grip
             key={p.index}
+            line={line}
+            place={place}
+            px={px}
             cx={p.x}
-            cy={-(view.zero + value)}
-            r={(isThis ? 6 : 3.6) * px}
-            strokeWidth={px}
-            stroke={colour}
-            fill={isThis ? palette.secondary.main : palette.background.paper}
-            style={{ cursor: 'pointer' }}
-            onClick={() => dispatch(picked({ kind: 'point', line: line.id, index: p.index }))}
+            cy={view.zero + p[key]}
+            // a station stays where it is; an end may move along too
+            figuresAt={([x, y]) => ({ [key]: y - view.zero, ...(isEnd ? { x } : {}) })}
           />
         );
       })}

@@ -2,22 +2,29 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Box from '@mui/material/Box';
 import { lazy, Suspense, useState } from 'react';
-import { selectDerived, selectPicked } from '../../app/selectors';
+import { selectLiveHull, selectPicked } from '../../app/selectors';
 import { Slip } from '../../app/Slip';
 import { useAppSelector } from '../../app/store';
+import { Fairing } from './Fairing';
 import { LinesDrawing } from './LinesDrawing';
 import { OffsetsTable } from './OffsetsTable';
 import { PointNumbers } from './PointNumbers';
 
 const HullView = lazy(() => import('../../drawing/HullView'));
 
+const HULL = (
+  <Suspense fallback={null}>
+    <HullView />
+  </Suspense>
+);
+
 export default function LinesPage() {
-  const derived = useAppSelector(selectDerived);
+  const hull = useAppSelector(selectLiveHull);
   const choice = useAppSelector(selectPicked);
   const [view, setView] = useState<'drawing' | 'table'>('drawing');
-  if (!derived) return null;
+  if (!hull) return null;
   const lineId = choice?.kind === 'point' || choice?.kind === 'line' ? choice.line : undefined;
-  const line = derived.lines.value.lines.find((other) => other.id === lineId);
+  const line = hull.lines.find((other) => other.id === lineId);
   return (
     <>
       <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
@@ -30,20 +37,11 @@ export default function LinesPage() {
           <Tab value="drawing" label="Three views" />
           <Tab value="table" label="The table" />
         </Tabs>
-        {view === 'drawing' ? (
-          <LinesDrawing
-            hull={derived.lines.value}
-            corner={
-              <Suspense fallback={null}>
-                <HullView />
-              </Suspense>
-            }
-          />
-        ) : (
-          <OffsetsTable />
-        )}
+        {view === 'drawing' ? <LinesDrawing hull={hull} corner={HULL} /> : <OffsetsTable />}
       </Box>
-      <Slip stage="lines" title={line ? line.name : 'Pick a point'} numbers={<PointNumbers />} />
+      <Slip stage="lines" title={line ? line.name : 'Pick a point'} numbers={<PointNumbers />}>
+        <Fairing picked={lineId} />
+      </Slip>
     </>
   );
 }

@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import { pointName, pointPath } from '@kalotrope/core/lines';
 import { formatFine } from '@kalotrope/core/measure';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
-import { selectDerived, selectNotation, selectPicked } from '../../app/selectors';
+import { selectDerived, selectLiveHull, selectNotation, selectPicked } from '../../app/selectors';
 import { Figure } from '../../app/Slip';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 
@@ -14,23 +16,31 @@ const FIELDS = [
   ['height', 'Height'],
 ] as const;
 
+const MARKS = [
+  ['isKnuckle', 'Knuckle', 'The batten breaks here: a corner in the line'],
+  ['isPinned', 'Pinned', 'Fairing leaves this point where it is'],
+] as const;
+
 /** The picked point's three figures, to read and to change; or the picked line's. */
 export function PointNumbers() {
   const choice = useAppSelector(selectPicked);
+  const hull = useAppSelector(selectLiveHull);
   const derived = useAppSelector(selectDerived);
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
   const line =
     choice?.kind === 'point' || choice?.kind === 'line'
-      ? derived?.lines.value.lines.find((other) => other.id === choice.line)
+      ? hull?.lines.find((other) => other.id === choice.line)
       : undefined;
+  // judged by the engine, a moment after the figures
+  const residuals = derived?.lines.value.lines.find((other) => other.id === line?.id)?.residuals ?? [];
   if (!line)
     return (
       <Typography variant="body2" color="text.secondary">
         A point or a line in any of the views, or a cell of the table. It is picked everywhere.
       </Typography>
     );
-  const worst = Math.max(0, ...line.residuals.map((r) => r.total));
+  const worst = Math.max(0, ...residuals.map((r) => r.total));
   const place = choice?.kind === 'point' ? line.points.findIndex((p) => p.index === choice.index) : -1;
   const point = line.points[place];
   if (!point)
@@ -64,15 +74,36 @@ export function PointNumbers() {
           />
         ))}
       </Box>
+      {MARKS.map(([key, name, why]) => (
+        <FormControlLabel
+          key={key}
+          title={why}
+          label={name}
+          control={
+            <Checkbox
+              size="small"
+              checked={point[key] === true}
+              onChange={(_event, isOn) =>
+                dispatch(
+                  edited({
+                    label: `${line.name}, ${label}: ${name.toLowerCase()}`,
+                    edits: [{ path: ['lines', 'longitudinals', line.id, 'points', point.index, key], value: isOn }],
+                  }),
+                )
+              }
+            />
+          }
+        />
+      ))}
       <Box sx={{ mt: 1 }}>
         <Figure
           name="Off the fair line, breadth"
-          value={formatFine(line.residuals[place]?.halfBreadth ?? 0, notation)}
+          value={formatFine(residuals[place]?.halfBreadth ?? 0, notation)}
           why="From the batten bent through all the other points"
         />
         <Figure
           name="Off the fair line, height"
-          value={formatFine(line.residuals[place]?.height ?? 0, notation)}
+          value={formatFine(residuals[place]?.height ?? 0, notation)}
           why="From the batten bent through all the other points"
         />
       </Box>

@@ -1,5 +1,5 @@
 /** Where the three views of the lines lie on the drawing: arrangement only, the curves come from the core. */
-import { battenAt, crossingsOfX, type Hull } from '@kalotrope/core/lines';
+import { battenAt, crossingsOfX, type Hull, type HullLine } from '@kalotrope/core/lines';
 
 type Point = readonly [number, number];
 
@@ -48,6 +48,9 @@ export type BodySection = {
   readonly end: Point;
 };
 
+/** A point of the table as the body plan has it; `side` 1 to the right. */
+type BodyGrip = { readonly line: HullLine; readonly place: number; readonly side: 1 | -1; readonly at: Point };
+
 /** Sections through the lines' points at the stations, to the right of the long views. */
 export function bodyPlan(hull: Hull) {
   const [profile] = viewsOf(hull);
@@ -70,6 +73,13 @@ export function bodyPlan(hull: Hull) {
       end: points[points.length - 1] ?? [middle, profile.zero],
     };
   });
+  const grips = hull.lines.flatMap((line) =>
+    line.points.flatMap((p, place): BodyGrip[] => {
+      if (!hull.stations.some(({ label, x }) => label === p.station && Math.abs(x - p.x) < 1)) return [];
+      const side = p.x > midship ? -1 : 1;
+      return [{ line, place, side, at: [middle + side * p.halfBreadth, profile.zero + p.height] }];
+    }),
+  );
   const corners: Point[] = [
     [middle - breadth, profile.low],
     [middle + breadth, profile.high],
@@ -78,5 +88,5 @@ export function bodyPlan(hull: Hull) {
     [middle, profile.low],
     [middle, profile.high],
   ];
-  return { middle, low: profile.low, sections, corners, axis };
+  return { middle, low: profile.low, sections, grips, corners, axis };
 }

@@ -1,12 +1,9 @@
 import Box from '@mui/material/Box';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import type { MarkingRow } from '@kalotrope/core/panels';
+import { useDeferredValue, useMemo } from 'react';
+import { markingTable, type Panel } from '@kalotrope/core/panels';
 import { formatLength, lostInRounding, unitLabel, type Notation } from '@kalotrope/core/measure';
+import { PlainTable } from '../../app/PlainTable';
 import { selectNotation } from '../../app/selectors';
 import { useAppSelector } from '../../app/store';
 
@@ -21,33 +18,28 @@ function rounded(mm: number, notation: Notation): string {
     : figure;
 }
 
+const COLUMNS = ['along', 'lower edge', 'upper edge'].map((name) => ({ name, isFigure: true }));
+
 /** Offsets from a straight base line: what is marked, nailed and sprung a batten round. */
-export function MarkingTable({ rows }: { readonly rows: readonly MarkingRow[] }) {
+export function MarkingTable({ panel, step }: { readonly panel: Panel; readonly step: number }) {
   const notation = useAppSelector(selectNotation);
+  // the drawing follows an edit first, the table after it
+  const settled = useDeferredValue(panel);
+  const lines = useMemo(
+    () =>
+      markingTable(settled, step).map((row, i) => ({
+        key: i,
+        cells: [row.u, row.lower, row.upper].map((mm) => rounded(mm, notation)),
+      })),
+    [settled, step, notation],
+  );
   return (
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
       <Typography variant="h2">Mark out</Typography>
       <Typography variant="body2" color="text.secondary">
         From the forward end along a straight base line, square to it, to both edges. In {unitLabel(notation)}.
       </Typography>
-      <Table size="small" aria-label="Offsets to mark out">
-        <TableHead>
-          <TableRow>
-            <TableCell align="right">along</TableCell>
-            <TableCell align="right">lower edge</TableCell>
-            <TableCell align="right">upper edge</TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {rows.map((row) => (
-            <TableRow key={row.u}>
-              <TableCell className="figure">{rounded(row.u, notation)}</TableCell>
-              <TableCell className="figure">{rounded(row.lower, notation)}</TableCell>
-              <TableCell className="figure">{rounded(row.upper, notation)}</TableCell>
-            </TableRow>
-          ))}
-        </TableBody>
-      </Table>
+      <PlainTable label="Offsets to mark out" columns={COLUMNS} rows={lines} />
     </Box>
   );
 }

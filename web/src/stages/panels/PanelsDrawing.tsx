@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import type { ReactNode } from 'react';
+import { memo, useMemo, type ReactNode } from 'react';
 import { placeOnTape, type Station } from '@kalotrope/core/lines';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { stationMarks, type Panel, type Transom } from '@kalotrope/core/panels';
@@ -7,10 +7,10 @@ import { picked, tapeMarked } from '../../app/screen-slice';
 import { selectNotation, selectPicked, selectTape } from '../../app/selectors';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { Dimension } from '../../drawing/Dimension';
-import { DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
+import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 import { stationStyle } from '../../drawing/station-style';
-import { longest, stack, wholeBox, type Shelf } from './layout';
+import { longest, stack, wholeBox } from './layout';
 
 type Props = {
   readonly panels: readonly Panel[];
@@ -22,8 +22,10 @@ type Props = {
 /** The flat panels in true shape, with rulings, stations and the tape's mark; transoms under them. */
 export function PanelsDrawing({ panels, transoms, stations, corner }: Props) {
   const { palette } = useTheme();
-  const space = longest(panels) * 0.085;
-  const shelves = stack<Panel | Transom>([...panels, ...transoms], space);
+  const shelves = useMemo(
+    () => stack<Panel | Transom>([...panels, ...transoms], longest(panels) * 0.085),
+    [panels, transoms],
+  );
   return (
     <DrawingSurface label="Flat panels" bounds={wholeBox(shelves)} corner={corner}>
       {({ px }) => (
@@ -31,7 +33,14 @@ export function PanelsDrawing({ panels, transoms, stations, corner }: Props) {
           <GrainPattern px={px} />
           {shelves.map((shelf) =>
             'rulings' in shelf.item ? (
-              <FlatPanel key={shelf.item.id} panel={shelf.item} shelf={shelf} stations={stations} px={px} />
+              <FlatPanel
+                key={shelf.item.id}
+                panel={shelf.item}
+                dx={shelf.dx}
+                dy={shelf.dy}
+                stations={stations}
+                px={px}
+              />
             ) : (
               <g key={shelf.item.id} transform={`translate(${shelf.dx} ${-shelf.dy})`}>
                 <PlyShape outline={shelf.item.outline} px={px} label={shelf.item.name} />
@@ -56,34 +65,34 @@ export function PanelsDrawing({ panels, transoms, stations, corner }: Props) {
 /** One ruling in so many is drawn: enough to see how they run. */
 const EVERY = 6;
 
-function FlatPanel({
+const FlatPanel = memo(function FlatPanel({
   panel,
-  shelf,
+  dx,
+  dy,
   stations,
   px,
 }: {
   readonly panel: Panel;
-  readonly shelf: Shelf<Panel | Transom>;
+  readonly dx: number;
+  readonly dy: number;
   readonly stations: readonly Station[];
   readonly px: number;
 }) {
   const { palette } = useTheme();
   const choice = useAppSelector(selectPicked);
-  const tape = useAppSelector(selectTape);
-  const mark = useAppSelector((state) => state.screen.tapeMm);
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
   const isPicked = choice?.kind === 'panel' && choice.id === panel.id;
-  const { box } = shelf;
+  const marks = useMemo(() => stationMarks(panel, stations), [panel, stations]);
+  const box = boxAround(panel.outline);
+  const [middle, half] = [(box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2];
   const rulings = panel.rulings
     .filter((_, k) => k % EVERY === 0)
     .map((r) => pathOf([r.flatP, r.flatQ]))
     .join('');
-  const bead = isPicked && tape && mark !== null ? flatBead(panel, placeOnTape(tape, mark)) : null;
-  const top = box.maxY - shelf.dy;
   return (
     <g
-      transform={`translate(${shelf.dx} ${-shelf.dy})`}
+      transform={`translate(${dx} ${-dy})`}
       fill="none"
       onPointerMove={(event) => {
         const u = worldU(event);
@@ -98,7 +107,7 @@ function FlatPanel({
         onPick={() => dispatch(picked({ kind: 'panel', id: panel.id }))}
       />
       <path d={rulings} stroke={palette.info.main} strokeWidth={0.7 * px} opacity={0.55} pointerEvents="none" />
-      {stationMarks(panel, stations).map((station) => {
+      {marks.map((station) => {
         const index = stations.findIndex((other) => other.label === station.label);
         const end = station.curve[station.curve.length - 1] ?? [0, 0];
         return (
@@ -117,8 +126,8 @@ function FlatPanel({
         );
       })}
       <text
-        x={(box.minX + box.maxX) / 2 - shelf.dx}
-        y={-(top - (box.maxY - box.minY) / 2)}
+        x={middle}
+        y={half}
         fontSize={15 * px}
         fontWeight={600}
         textAnchor="middle"
@@ -130,24 +139,27 @@ function FlatPanel({
       >
         {panel.name}
       </text>
-      <text
-        x={box.minX - shelf.dx - 8 * px}
-        y={-(top - (box.maxY - box.minY) / 2)}
-        fontSize={13 * px}
-        textAnchor="end"
-        fill={palette.text.secondary}
-      >
+      <text x={box.minX - 8 * px} y={half} fontSize={13 * px} textAnchor="end" fill={palette.text.secondary}>
         fore
       </text>
       <Dimension
-        from={[box.minX - shelf.dx, top - (box.maxY - box.minY) - 26 * px]}
-        to={[box.maxX - shelf.dx, top - (box.maxY - box.minY) - 26 * px]}
+        from={[box.minX, box.minY - 26 * px]}
+        to={[box.maxX, box.minY - 26 * px]}
         text={formatWithUnit(box.maxX - box.minX, notation)}
         px={px}
       />
-      {bead && <circle cx={bead[0]} cy={-bead[1]} r={5.5 * px} fill={palette.secondary.main} />}
+      {isPicked && <TapeBead panel={panel} px={px} />}
     </g>
   );
+});
+
+/** Where the tape's mark lies on the picked panel. */
+function TapeBead({ panel, px }: { readonly panel: Panel; readonly px: number }) {
+  const { palette } = useTheme();
+  const tape = useAppSelector(selectTape);
+  const mark = useAppSelector((state) => state.screen.tapeMm);
+  const bead = tape && mark !== null ? flatBead(panel, placeOnTape(tape, mark)) : null;
+  return bead && <circle cx={bead[0]} cy={-bead[1]} r={5.5 * px} fill={palette.secondary.main} pointerEvents="none" />;
 }
 
 function flatBead(panel: Panel, { index, w }: { index: number; w: number }): readonly [number, number] | null {

@@ -1,10 +1,9 @@
 import { lazy, Suspense } from 'react';
 import Typography from '@mui/material/Typography';
-import { markingTable } from '@kalotrope/core/panels';
 import { formatArea, formatDeg, formatWithUnit } from '@kalotrope/core/measure';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
-import { selectDerived, selectNotation, selectPicked, selectProject } from '../../app/selectors';
+import { selectDerived, selectNotation, selectPicked, selectProject, selectStations } from '../../app/selectors';
 import { Figure, Slip } from '../../app/Slip';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { MarkingTable } from './MarkingTable';
@@ -12,27 +11,25 @@ import { PanelsDrawing } from './PanelsDrawing';
 
 const HullView = lazy(() => import('../../drawing/HullView'));
 
+const HULL = (
+  <Suspense fallback={null}>
+    <HullView />
+  </Suspense>
+);
+
 export default function PanelsPage() {
   const derived = useAppSelector(selectDerived);
   const project = useAppSelector(selectProject);
   const choice = useAppSelector(selectPicked);
+  const stations = useAppSelector(selectStations);
   if (!derived || !project) return null;
   const { panels, transoms } = derived.panels.value;
   const panel = panels.find((other) => choice?.kind === 'panel' && other.id === choice.id) ?? panels[0];
   return (
     <>
-      <PanelsDrawing
-        panels={panels}
-        transoms={transoms}
-        stations={derived.lines.value.stations}
-        corner={
-          <Suspense fallback={null}>
-            <HullView />
-          </Suspense>
-        }
-      />
+      <PanelsDrawing panels={panels} transoms={transoms} stations={stations} corner={HULL} />
       <Slip stage="panels" title={panel?.name ?? 'No panel'} numbers={<PanelNumbers />}>
-        {panel && <MarkingTable rows={markingTable(panel, project.panels.markingStep)} />}
+        {panel && <MarkingTable panel={panel} step={project.panels.markingStep} />}
       </Slip>
     </>
   );

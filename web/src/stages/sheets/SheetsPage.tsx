@@ -20,7 +20,7 @@ import {
   type NestResult,
 } from '@kalotrope/core/sheets';
 import { edited } from '../../app/document-slice';
-import { currentLayouts } from '../../app/ExportMenu';
+import { currentLayouts } from '../../app/selectors';
 import { LengthField } from '../../app/LengthField';
 import { selectDerived, selectNotation, selectProject } from '../../app/selectors';
 import { Figure, Slip } from '../../app/Slip';

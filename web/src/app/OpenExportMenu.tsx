@@ -1,0 +1,108 @@
+/** The export menu itself, fetched when it is first opened: the writers of files are large. */
+import Box from '@mui/material/Box';
+import Divider from '@mui/material/Divider';
+import ListSubheader from '@mui/material/ListSubheader';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useState } from 'react';
+import type { Stage } from '@kalotrope/core/findings';
+import {
+  allDrawings,
+  EXPORT_KINDS,
+  exportFiles,
+  fileName,
+  writeDxf,
+  writeOffsets,
+  writePdf,
+  writeProjectFile,
+  writeSvg,
+  type Drawing,
+  type ExportFile,
+  type PdfLayout,
+} from '@kalotrope/core/exchange';
+import { projectFileName, saveFile, saveZip } from './files';
+import { currentLayouts } from './selectors';
+import { useAppSelector } from './store';
+
+const isOfStage = (stage: Stage, drawing: Drawing): boolean => {
+  if (drawing.name.startsWith('sheet-')) return stage === 'sheets';
+  if (drawing.name.startsWith('frame')) return stage === 'frames';
+  return stage === 'panels' || stage === 'joints' || stage === 'lines';
+};
+
+type Kind = { readonly name: string; readonly write: (drawing: Drawing) => ExportFile };
+
+const pdf = (name: string, ending: string, layout: PdfLayout): Kind => ({
+  name,
+  write: (drawing) => ({ name: `${fileName(drawing.name)}${ending}.pdf`, content: writePdf(drawing, layout) }),
+});
+
+const KINDS: readonly Kind[] = [
+  { name: 'DXF', write: (drawing) => ({ name: `${fileName(drawing.name)}.dxf`, content: writeDxf(drawing) }) },
+  { name: 'SVG', write: (drawing) => ({ name: `${fileName(drawing.name)}.svg`, content: writeSvg(drawing) }) },
+  pdf('PDF', '', { kind: 'whole' }),
+  pdf('PDF on A4', '-a4', { kind: 'tiles', paper: 'A4' }),
+  pdf('PDF on Letter', '-letter', { kind: 'tiles', paper: 'Letter' }),
+];
+
+type OpenProps = { readonly stage: Stage; readonly anchor: HTMLElement; readonly onClose: () => void };
+
+export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
+  const project = useAppSelector((state) => state.document.project);
+  const state = useAppSelector((all) => all.derived);
+  const [kind, setKind] = useState(0); // of KINDS
+  const { derived } = state;
+  if (!project || !derived) return null;
+  const drawings = allDrawings(project, derived, currentLayouts(state));
+  const act = (run: () => void) => () => {
+    onClose();
+    run();
+  };
+  return (
+    <Menu open anchorEl={anchor} onClose={onClose}>
+      <MenuItem
+        onClick={act(() =>
+          saveZip(project.name, exportFiles(project, derived, { kinds: EXPORT_KINDS, layouts: currentLayouts(state) })),
+        )}
+      >
+        Everything, as one zip
+      </MenuItem>
+      <MenuItem onClick={act(() => saveFile({ name: projectFileName(project), content: writeProjectFile(project) }))}>
+        The project, to keep or share
+      </MenuItem>
+      <MenuItem
+        onClick={act(() =>
+          saveFile({
+            name: `${fileName(project.name)}-offsets.csv`,
+            content: writeOffsets(project.lines, project.notation),
+          }),
+        )}
+      >
+        The offsets, CSV
+      </MenuItem>
+      <Divider />
+      <ListSubheader sx={{ lineHeight: 2 }}>Full size, millimetres, as</ListSubheader>
+      <Box role="group" aria-label="Kind of file" sx={{ display: 'flex', px: 1 }}>
+        {KINDS.map(({ name }, i) => (
+          <MenuItem
+            key={name}
+            role="menuitemradio"
+            aria-checked={i === kind}
+            selected={i === kind}
+            onClick={() => setKind(i)}
+            sx={{ px: 1.25 }}
+          >
+            {name}
+          </MenuItem>
+        ))}
+      </Box>
+      {drawings
+        .filter((drawing) => isOfStage(stage, drawing))
+        .map((drawing) => (
+          <MenuItem key={drawing.name} onClick={act(() => saveFile(KINDS[kind]!.write(drawing)))}>
+            {drawing.name}, {KINDS[kind]!.name}
+          </MenuItem>
+        ))}
+    </Menu>
+  );
+}

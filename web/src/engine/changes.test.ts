@@ -1,0 +1,32 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { applyEdits, createDerive, demoProject } from '@kalotrope/core/project';
+import { applyChanges, changesBetween } from './changes';
+
+describe('what changed between two answers', () => {
+  it('gives the second answer when made to the first, whatever the two are (seed 11)', () => {
+    const thing = fc.jsonValue();
+    fc.assert(
+      fc.property(thing, thing, (before, after) => {
+        expect(applyChanges(before, structuredClone(changesBetween(before, after)))).toEqual(after);
+      }),
+      { seed: 11 },
+    );
+  });
+  it('keeps what an edit did not touch: a moved sheer leaves the bottom the same object', () => {
+    const derive = createDerive();
+    const project = demoProject('tamsel', 'x');
+    const before = derive(project);
+    const sheer = project.lines.longitudinals[2]!; // keel, chine, sheer
+    const edit = { path: ['lines', 'longitudinals', sheer.id, 'points', 3, 'height'], value: 500 } as const;
+    const moved = applyEdits(project, [edit]);
+    if (!moved.ok) throw new Error(moved.reason);
+    const after = derive(moved.project);
+    const changes = changesBetween(before, after);
+    const made = applyChanges(before, structuredClone(changes)) as typeof before;
+    expect(made).toEqual(after);
+    expect(made.panels.value.panels[0]).toBe(before.panels.value.panels[0]);
+    expect(made.panels.value.panels[1]).not.toBe(before.panels.value.panels[1]);
+    expect(JSON.stringify(changes).length).toBeLessThan(0.7 * JSON.stringify(after).length);
+  });
+});

@@ -1,0 +1,97 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { fairingEdits, fairLine, pointName, type FairingChange, type Longitudinal } from '@kalotrope/core/lines';
+import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
+import { edited } from '../../app/document-slice';
+import { LengthField } from '../../app/LengthField';
+import { PlainTable } from '../../app/PlainTable';
+import { selectNotation, selectProject } from '../../app/selectors';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+
+const COLUMNS = [{ name: 'point' }, ...['is', 'would be', 'change'].map((name) => ({ name, isFigure: true }))];
+
+/** Fairs the picked line or all within the tolerance, showing every change before it is taken. */
+export function Fairing({ picked }: { readonly picked: string | undefined }) {
+  const part = useAppSelector((state) => selectProject(state)?.lines);
+  const notation = useAppSelector(selectNotation);
+  const dispatch = useAppDispatch();
+  const [offer, setOffer] = useState<{ readonly of: unknown; readonly changes: readonly FairingChange[] } | null>(null);
+  if (!part) return null;
+  const line = part.longitudinals.find(({ id }) => id === picked);
+  const propose = (lines: readonly Longitudinal[]) =>
+    setOffer({ of: part, changes: lines.flatMap((own) => fairLine(own, part.fairingTolerance)) });
+  // an offer belongs to the table that it was made from
+  const changes = offer?.of === part ? offer.changes : null;
+  const take = () => {
+    if (changes) dispatch(edited({ label: 'Fairing', edits: fairingEdits(changes) }));
+    setOffer(null);
+  };
+  return (
+    <Box component="section" aria-label="Fairing" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Fairing
+      </Typography>
+      <LengthField
+        label="Move no point further than"
+        mm={part.fairingTolerance}
+        onCommit={(mm) =>
+          dispatch(edited({ label: 'Fairing tolerance', edits: [{ path: ['lines', 'fairingTolerance'], value: mm }] }))
+        }
+      />
+      <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
+        <Button variant="outlined" disabled={!line} onClick={() => line && propose([line])}>
+          Fair this line
+        </Button>
+        <Button variant="outlined" onClick={() => propose(part.longitudinals)}>
+          Fair all lines
+        </Button>
+      </Box>
+      {changes?.length === 0 && (
+        <Typography variant="body2" role="status">
+          Nothing to change: fair already to a tenth of a millimetre.
+        </Typography>
+      )}
+      {changes && changes.length > 0 && (
+        <>
+          <Typography variant="body2" role="status">
+            {changes.length} figures would change, by {formatWithUnit(mostOf(changes), notation)} at most. In{' '}
+            {unitLabel(notation)}.
+          </Typography>
+          <PlainTable
+            label="Changes that fairing would make"
+            columns={COLUMNS}
+            rows={changes.map((change) => ({
+              key: `${change.line} ${change.index} ${change.quantity}`,
+              cells: [
+                nameOf(change, part.longitudinals),
+                formatFine(change.fromMm, notation),
+                formatFine(change.toMm, notation),
+                signed(change.toMm - change.fromMm),
+              ],
+            }))}
+          />
+          <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
+            <Button variant="contained" onClick={take}>
+              Take these changes
+            </Button>
+            <Button onClick={() => setOffer(null)}>Leave it as it is</Button>
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+}
+
+const mostOf = (changes: readonly FairingChange[]): number =>
+  Math.max(...changes.map(({ fromMm, toMm }) => Math.abs(toMm - fromMm)));
+
+const signed = (mm: number): string => `${mm < 0 ? '−' : '+'}${Math.abs(mm).toFixed(1)} mm`;
+
+function nameOf({ line, index, quantity }: FairingChange, lines: readonly Longitudinal[]): string {
+  const own = lines.find(({ id }) => id === line);
+  const point = own?.points[index];
+  const what = quantity === 'height' ? 'height' : 'half-breadth';
+  return `${own?.name ?? line}, ${point ? pointName(point) : index + 1}, ${what}`;
+}
