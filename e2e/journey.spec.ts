@@ -208,3 +208,20 @@ test('by keyboard alone: find a panel, walk the tape, change the unit, list the 
   await page.keyboard.press('Shift+?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
 });
+
+test('what is asked before the boat is worked out is done once it is', async ({ page }) => {
+  let release = () => {};
+  const held = new Promise<void>((resolve) => (release = resolve));
+  await page.route(/worker.*\.js$/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await openDemo(page);
+  await page.keyboard.press('/');
+  await page.keyboard.type('Panel: Side');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Still working the boat out')).toBeVisible();
+  release();
+  await expect(page.getByRole('main', { name: 'Panels' })).toBeVisible();
+  await expect(page.getByRole('slider', { name: /Side, along sheer/ })).toBeVisible();
+});

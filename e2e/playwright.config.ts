@@ -16,6 +16,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
     acceptDownloads: true,
+    // contrast is judged at rest, not halfway through a change of colour
+    contextOptions: { reducedMotion: 'reduce' },
   },
   webServer: {
     command: `PORT=${PORT} node --import tsx server/src/main.ts`,

@@ -1,7 +1,8 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
-import { useMemo } from 'react';
+import { createFilterOptions } from '@mui/material/useAutocomplete';
+import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Stage } from '@kalotrope/core/findings';
 import type { Derived } from '@kalotrope/core/project';
@@ -17,10 +18,18 @@ type Entry = {
   readonly act?: 'unit' | 'shade' | 'projects';
 };
 
-/** Everything that has a name, and the few acts worth typing. */
-function entriesOf(derived: Derived): Entry[] {
+/** What has a name before anything is worked out, and the few acts worth typing. */
+const ALWAYS: readonly Entry[] = [
+  ...STAGE_LIST.map(({ stage, name }, i) => ({ label: `Stage ${i + 1}: ${name}`, stage })),
+  { label: 'Next unit', act: 'unit' },
+  { label: 'Light or dark', act: 'shade' },
+  { label: 'All projects', act: 'projects' },
+];
+
+function entriesOf(derived: Derived | null): Entry[] {
+  if (!derived) return [...ALWAYS];
   return [
-    ...STAGE_LIST.map(({ stage, name }, i) => ({ label: `Stage ${i + 1}: ${name}`, stage })),
+    ...ALWAYS,
     ...derived.lines.value.lines.map(({ id, name }): Entry => ({
       label: `Line: ${name}`,
       stage: 'lines',
@@ -41,11 +50,10 @@ function entriesOf(derived: Derived): Entry[] {
       stage: 'epoxy',
       pick: { kind: 'seam', id },
     })),
-    { label: 'Next unit', act: 'unit' },
-    { label: 'Light or dark', act: 'shade' },
-    { label: 'All projects', act: 'projects' },
   ];
 }
+
+const matching = createFilterOptions<Entry>();
 
 export function FindBox() {
   const isOpen = useAppSelector((state) => state.screen.isFindOpen);
@@ -57,7 +65,9 @@ function OpenFindBox() {
   const project = useAppSelector(selectProject);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const entries = useMemo(() => (derived ? entriesOf(derived) : []), [derived]);
+  const [typed, setTyped] = useState('');
+  const [isAsked, setAsked] = useState(false);
+  const entries = useMemo(() => entriesOf(derived), [derived]);
   const close = () => dispatch(findTurned(false));
   const go = (entry: Entry | null) => {
     if (!entry) return;
@@ -68,6 +78,11 @@ function OpenFindBox() {
     if (entry.stage) void navigate(`/project/${project?.id ?? ''}/${entry.stage}`);
     if (entry.pick) dispatch(picked(entry.pick));
   };
+  const first = matching(entries, { inputValue: typed, getOptionLabel: ({ label }) => label })[0];
+  useEffect(() => {
+    // Enter was pressed on a name that the engine had yet to give
+    if (isAsked && derived && first) go(first);
+  });
   return (
     <Dialog
       open
@@ -80,6 +95,16 @@ function OpenFindBox() {
         options={entries}
         openOnFocus
         autoHighlight
+        noOptionsText={
+          derived ? 'Nothing of that name' : 'Still working the boat out; Enter goes there once it is known'
+        }
+        onInputChange={(_event, text) => {
+          setTyped(text);
+          setAsked(false);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && !derived && !first) setAsked(true);
+        }}
         onChange={(_event, entry) => go(entry)}
         renderInput={(params) => (
           <TextField {...params} autoFocus label="Find a part or a place" sx={{ m: 2, width: 'calc(100% - 32px)' }} />

@@ -95,6 +95,9 @@ export function makeTheme(shade: Shade): Theme {
             '& th.figure': { fontFamily: TEXT, textAlign: 'right' },
             '& td.figure': { textAlign: 'right', whiteSpace: 'nowrap' },
           },
+          '@media (prefers-reduced-motion: reduce)': {
+            '*, *::before, *::after': { transition: 'none !important', animation: 'none !important' },
+          },
           '@media print': { body: { overflow: 'visible' }, '.no-print': { display: 'none !important' } },
         },
       },
