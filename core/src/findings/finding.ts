@@ -19,8 +19,11 @@ export type Stage = (typeof STAGES)[number];
 
 export type Scalar = string | number | boolean;
 
+/** A figure or a word, or a whole part of the project: a table with a column more. */
+export type EditValue = Scalar | null | readonly unknown[] | Readonly<Record<string, unknown>>;
+
 /** One value of the project put in place of another; the interface applies it as one undoable step. */
-export type Edit = { readonly path: readonly (string | number)[]; readonly value: Scalar };
+export type Edit = { readonly path: readonly (string | number)[]; readonly value: EditValue };
 
 export type Remedy = { readonly label: string; readonly edits: readonly Edit[] };
 

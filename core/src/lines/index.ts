@@ -14,3 +14,21 @@ export { fairingEdits, fairLine } from './fairing';
 export type { FairingChange } from './fairing';
 export { dimensionsOf, startLines, STARTER_KINDS, STARTER_NAMES } from './starter';
 export type { Dimension, DimensionKey, Dimensions, Started, StarterKind } from './starter';
+export {
+  addLine,
+  addStation,
+  changeColumn,
+  endForEnd,
+  endPlane,
+  moveColumn,
+  moveLine,
+  pasteBlock,
+  removeColumn,
+  removeLine,
+  removePoint,
+  setEndPlane,
+  setFigure,
+  tableColumns,
+  turnHeights,
+} from './table';
+export type { EndPlane, FigureKey, Lines, TableChange, TableColumn } from './table';

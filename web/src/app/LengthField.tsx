@@ -8,18 +8,23 @@ type Props = {
   readonly label: string;
   readonly mm: number;
   readonly onCommit: (mm: number) => void;
-  readonly isBare?: boolean;
 };
 
 /** A length in any notation: shows what it understood; Enter commits, Esc restores, arrows step by the rule's division. */
-export function LengthField({ label, mm, onCommit, isBare = false }: Props) {
+export function LengthField({ label, mm, onCommit }: Props) {
+  const { value, isWrong, help, act } = useLengthTyping(mm, onCommit);
+  return <Field label={label} value={value} isWrong={isWrong} help={help} act={act} />;
+}
+
+/** What is typed into a field of a length, how it is understood, and the keys; `mm` null is an empty field. */
+export function useLengthTyping(mm: number | null, onCommit: (mm: number) => void) {
   const notation = useAppSelector(selectNotation);
   const [typed, setTyped] = useState<string | null>(null);
-  const parsed = typed === null ? null : parseLength(typed, notation);
+  const parsed = typed === null || typed.trim() === '' ? null : parseLength(typed, notation);
   const act: Act = (what) => {
     if (what.kind === 'type') return setTyped(what.text);
     if (what.kind === 'commit' && parsed?.ok && parsed.mm !== mm) onCommit(parsed.mm);
-    if (what.kind === 'step') onCommit((parsed?.ok ? parsed.mm : mm) + what.by * DIVISION_MM[notation]);
+    if (what.kind === 'step') onCommit((parsed?.ok ? parsed.mm : (mm ?? 0)) + what.by * DIVISION_MM[notation]);
     setTyped(null);
   };
   const latest = useRef(act);
@@ -27,19 +32,25 @@ export function LengthField({ label, mm, onCommit, isBare = false }: Props) {
     latest.current = act;
   });
   const stable = useCallback<Act>((what) => latest.current(what), []);
-  return (
-    <Field
-      label={label}
-      value={typed ?? formatFine(mm, notation)}
-      isWrong={parsed !== null && !parsed.ok}
-      help={parsed === null ? undefined : parsed.ok ? parsed.understood : `Expected ${parsed.expected}`}
-      isBare={isBare}
-      act={stable}
-    />
-  );
+  return {
+    value: typed ?? (mm === null ? '' : formatFine(mm, notation)),
+    isWrong: parsed !== null && !parsed.ok,
+    help: parsed === null ? undefined : parsed.ok ? parsed.understood : `Expected ${parsed.expected}`,
+    act: stable,
+  };
 }
 
-type Act = (
+/** Enter commits, Esc restores, arrows step by the rule's division. */
+export const lengthKeys = (act: Act) => (event: KeyboardEvent) => {
+  if (event.altKey) return;
+  if (event.key === 'Enter') act({ kind: 'commit' });
+  if (event.key === 'Escape') act({ kind: 'restore' });
+  if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+  event.preventDefault();
+  act({ kind: 'step', by: event.key === 'ArrowUp' ? 1 : -1 });
+};
+
+export type Act = (
   what:
     | { readonly kind: 'type'; readonly text: string }
     | { readonly kind: 'step'; readonly by: 1 | -1 }
@@ -51,34 +62,23 @@ type FieldProps = {
   readonly value: string;
   readonly isWrong: boolean;
   readonly help: string | undefined;
-  readonly isBare: boolean;
   readonly act: Act;
 };
 
 /** The field itself, drawn again only when what it shows is another: there are many of them on a screen. */
-const Field = memo(function Field({ label, value, isWrong, help, isBare, act }: FieldProps) {
-  const key = (event: KeyboardEvent) => {
-    if (event.key === 'Enter') act({ kind: 'commit' });
-    if (event.key === 'Escape') act({ kind: 'restore' });
-    if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
-    event.preventDefault();
-    act({ kind: 'step', by: event.key === 'ArrowUp' ? 1 : -1 });
-  };
+const Field = memo(function Field({ label, value, isWrong, help, act }: FieldProps) {
   return (
     <TextField
-      label={isBare ? undefined : label}
+      label={label}
       value={value}
       error={isWrong}
       helperText={help}
+      fullWidth
       onChange={(event) => act({ kind: 'type', text: event.target.value })}
-      onKeyDown={key}
+      onKeyDown={lengthKeys(act)}
       onBlur={() => act({ kind: 'commit' })}
-      variant={isBare ? 'standard' : 'outlined'}
-      slotProps={{
-        htmlInput: { 'aria-label': label, className: 'figure', spellCheck: false },
-        input: isBare ? { disableUnderline: help === undefined } : {},
-      }}
-      sx={{ width: isBare ? 84 : '100%', '& input': { fontSize: 14, py: isBare ? 0.1 : undefined } }}
+      slotProps={{ htmlInput: { 'aria-label': label, className: 'figure', spellCheck: false } }}
+      sx={{ '& input': { fontSize: 14 } }}
     />
   );
 });

@@ -22,7 +22,7 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
     <Box
       sx={{
         display: 'grid',
-        gridTemplateRows: { xs: 'auto auto auto 1fr auto', md: 'auto auto 1fr auto' },
+        gridTemplateRows: { xs: 'repeat(3, max-content) 1fr max-content', md: 'auto auto 1fr auto' },
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '176px minmax(0, 1fr)' },
         // on paper there is no rail, so the stage has the whole width
         '@media print': { gridTemplateColumns: 'minmax(0, 1fr)', gridTemplateRows: 'auto auto 1fr' },
@@ -40,7 +40,7 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
       <Box
         component="main"
         aria-label={info?.name}
-        sx={{ minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}
+        sx={{ minWidth: 0, minHeight: { xs: 'max-content', md: 0 }, display: 'flex', flexDirection: 'column' }}
       >
         <Box sx={{ px: 2, py: 0.75, display: 'flex', flexWrap: 'wrap', columnGap: 1.5, alignItems: 'baseline' }}>
           <Typography variant="h1">{info?.name}</Typography>
@@ -48,11 +48,16 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
             {info?.question}
           </Typography>
         </Box>
-        <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
+        <Box sx={{ flex: 1, minHeight: { md: 0 }, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
           {children}
         </Box>
       </Box>
-      <Box component="section" aria-label="The tape" sx={{ gridColumn: '1 / -1' }} className="no-print">
+      <Box
+        component="section"
+        aria-label="The tape"
+        sx={{ gridColumn: '1 / -1', position: { xs: 'sticky', md: 'static' }, bottom: 0, zIndex: 4 }}
+        className="no-print"
+      >
         <TapeBar />
       </Box>
       <FindBox />

@@ -20,6 +20,7 @@ import {
 } from '@kalotrope/core/lines';
 import { newProject, type Project } from '@kalotrope/core/project';
 import { LengthField } from './LengthField';
+import { NumberField } from './NumberField';
 
 type Props = { readonly onClose: () => void; readonly onDraw: (project: Project) => void };
 
@@ -105,12 +106,10 @@ function DimensionField({ dimension: { name, unit, least, most }, value, onCommi
   if (unit === 'mm') return <LengthField label={`${name}, ${range} mm`} mm={value} onCommit={onCommit} />;
   const factor = unit === 'share' ? 100 : 1;
   return (
-    <TextField
+    <NumberField
       label={`${name}, ${range} ${unit === 'share' ? '%' : '°'}`}
-      type="number"
-      defaultValue={Number((value * factor).toFixed(1))}
-      onBlur={(event) => onCommit(Number(event.target.value) / factor)}
-      slotProps={{ htmlInput: { className: 'figure', step: 'any' } }}
+      value={Number((value * factor).toFixed(1))}
+      onCommit={(typed) => onCommit(typed / factor)}
     />
   );
 }

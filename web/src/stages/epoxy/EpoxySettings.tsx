@@ -2,10 +2,10 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import type { Project } from '@kalotrope/core/project';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
+import { NumberField } from '../../app/NumberField';
 import { useAppDispatch } from '../../app/store';
 
 type NumberKey =
@@ -64,38 +64,5 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
         </TextField>
       </Box>
     </Box>
-  );
-}
-
-function NumberField({
-  label,
-  value,
-  onCommit,
-}: {
-  readonly label: string;
-  readonly value: number;
-  readonly onCommit: (value: number) => void;
-}) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const number = typed === null ? value : Number(typed.replace(',', '.'));
-  const isBad = typed !== null && (typed.trim() === '' || !Number.isFinite(number));
-  const commit = () => {
-    if (typed !== null && !isBad && number !== value) onCommit(number);
-    setTyped(null);
-  };
-  return (
-    <TextField
-      label={label}
-      value={typed ?? String(Number(value.toFixed(4)))}
-      error={isBad}
-      helperText={isBad ? 'Expected a number' : undefined}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') commit();
-        if (event.key === 'Escape') setTyped(null);
-      }}
-      slotProps={{ htmlInput: { className: 'figure', inputMode: 'decimal' } }}
-    />
   );
 }

@@ -9,7 +9,7 @@ import { Dimension } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { stationStyle } from '../../drawing/station-style';
 import { Grip } from './Grip';
-import { bodyPlan, viewsOf, type View } from './views';
+import { bodyPlan, drawnLines, viewsOf, type View } from './views';
 
 /** Profile above plan on one x axis, the body plan beside them: forward stations to the right, aft ones to the left. */
 export function LinesDrawing({ hull, corner }: { readonly hull: Hull; readonly corner: ReactNode }) {
@@ -122,8 +122,8 @@ function LongView({ view, hull, px }: { readonly view: View; readonly hull: Hull
       <text x={hull.fromX} y={-view.low + 18 * px} fontSize={13 * px} fill={palette.text.secondary}>
         {view.name}
       </text>
-      {hull.lines.map((line) => (
-        <LineInView key={line.id} line={line} view={view} px={px} />
+      {drawnLines(hull).map((line) => (
+        <LineInView key={line.id} line={line} view={view} px={px} isExtra={hull.extras.includes(line)} />
       ))}
       {at && (
         <circle
@@ -138,7 +138,9 @@ function LongView({ view, hull, px }: { readonly view: View; readonly hull: Hull
   );
 }
 
-function LineInView({ line, view, px }: { readonly line: HullLine; readonly view: View; readonly px: number }) {
+type LineProps = { readonly line: HullLine; readonly view: View; readonly px: number; readonly isExtra: boolean };
+
+function LineInView({ line, view, px, isExtra }: LineProps) {
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
   const { palette } = useTheme();
@@ -147,7 +149,7 @@ function LineInView({ line, view, px }: { readonly line: HullLine; readonly view
   const curve = pathOf(line.curve.map((p) => [p[0], view.zero + p[view.axis]] as const));
   return (
     <g>
-      <path d={curve} stroke={colour} strokeWidth={(isPicked ? 2.4 : 1.5) * px} />
+      <path d={curve} stroke={colour} strokeWidth={(isPicked ? 2.4 : isExtra ? 0.8 : 1.5) * px} />
       <path
         d={curve}
         stroke="transparent"

@@ -1,86 +1,258 @@
 import Box from '@mui/material/Box';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
-import Typography from '@mui/material/Typography';
-import { pointPath, type Longitudinal } from '@kalotrope/core/lines';
+import { memo, useLayoutEffect, useMemo, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
+import {
+  pasteBlock,
+  pointPath,
+  setFigure,
+  tableColumns,
+  type FigureKey,
+  type LinesPart,
+  type TableColumn,
+} from '@kalotrope/core/lines';
 import { unitLabel } from '@kalotrope/core/measure';
 import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
-import { selectNotation, selectProject } from '../../app/selectors';
+import { lengthKeys, useLengthTyping } from '../../app/LengthField';
+import { picked, said } from '../../app/screen-slice';
+import { selectNotation, selectPicked } from '../../app/selectors';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 
-/** The offsets as a list of points a line; every cell takes any notation. */
-export function OffsetsTable() {
-  const project = useAppSelector(selectProject);
+type Props = {
+  readonly part: LinesPart;
+  /** Key of the picked station. */
+  readonly station: string | null;
+  readonly onStation: (key: string | null) => void;
+};
+
+/** More cells than this are not drawn at once. */
+const MOST_CELLS = 12_000;
+
+const NAMES: Readonly<Record<FigureKey, string>> = { height: 'height', halfBreadth: 'half-breadth', x: 'x' };
+const BLOCKS = (['height', 'halfBreadth', 'x'] as const).map((key) => ({ key, name: NAMES[key] }));
+
+/** The table as plans print it: x on top, then heights, half-breadths, and x of the ends that the lines have each their own. */
+export function OffsetsTable({ part, station, onStation }: Props) {
   const notation = useAppSelector(selectNotation);
-  if (!project) return null;
+  const choice = useAppSelector(selectPicked);
+  const dispatch = useAppDispatch();
+  const columns = useMemo(() => tableColumns(part.longitudinals), [part.longitudinals]);
+  const grid = useRef<HTMLTableElement>(null);
+  const unit = unitLabel(notation);
+  const lineId = choice?.kind === 'line' || choice?.kind === 'point' ? choice.line : null;
+  const isLarge = columns.length * part.longitudinals.length * 2 > MOST_CELLS;
+  const shown = isLarge ? columns.slice(0, Math.floor(MOST_CELLS / 2 / part.longitudinals.length)) : columns;
+  const titles: Readonly<Record<FigureKey, string>> = {
+    height: part.heightsFrom === null ? `Heights above the base, ${unit}` : `Heights down from the line, ${unit}`,
+    halfBreadth: `Half-breadths, ${unit}`,
+    x: `x at the ends, ${unit}`,
+  };
+  const blocks = BLOCKS.filter(({ key }) => key !== 'x' || columns.some(({ x }) => x === null));
+  const isDown = (key: FigureKey) => key === 'height' && part.heightsFrom !== null;
+  /** Between what is stored and what is shown, either way. */
+  const turned = (key: FigureKey, mm: number) => (isDown(key) ? (part.heightsFrom ?? 0) - mm : mm);
+  const cells = useCellActs({
+    focus: (place) => {
+      const { column, line, index } = cellAt(part, columns, place);
+      if (column) onStation(column.key);
+      if (line && index !== undefined) dispatch(picked({ kind: 'point', line: line.id, index }));
+    },
+    commit: (place, mm) => {
+      const { key, column, line, index } = cellAt(part, columns, place);
+      if (!column) return;
+      const label = `${line?.name ?? 'Station'} ${column.label}: ${NAMES[key]}`;
+      const value = turned(key, mm);
+      if (!line) {
+        const edits = [...column.cells].map(([id, i]) => ({ path: pointPath(id, i, 'x'), value: mm }));
+        dispatch(edited({ label, edits }));
+      } else if (index !== undefined)
+        dispatch(edited({ label, edits: [{ path: pointPath(line.id, index, key), value }] }));
+      else {
+        const changed = setFigure(part.longitudinals, line.id, column, key, value);
+        dispatch(edited({ label, edits: [{ path: ['lines', 'longitudinals'], value: changed }] }));
+      }
+    },
+  });
+
+  const paste = (event: ClipboardEvent) => {
+    const text = event.clipboardData.getData('text/plain');
+    const place = placeOf(event.target);
+    if (!place || place.row < 0 || !/[\t\n]/.test(text.trimEnd())) return; // one figure: the field's own business
+    event.preventDefault();
+    const { heightsFrom, longitudinals } = part;
+    const changed = pasteBlock(longitudinals, text, { ...place, notation, heightsFrom });
+    dispatch(
+      changed.ok
+        ? edited({ label: 'Pasted figures', edits: [{ path: ['lines', 'longitudinals'], value: changed.lines }] })
+        : said(changed.reason),
+    );
+  };
   return (
     <Box
-      sx={{ flex: 1, overflow: 'auto', p: 2, borderTop: 1, borderColor: 'divider' }}
-      tabIndex={0}
+      sx={{ flex: 1, overflow: 'auto', px: 2, pb: 6, borderTop: 1, borderColor: 'divider' }}
       role="region"
       aria-label="The table of offsets"
     >
-      <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fill, minmax(370px, 1fr))' }}>
-        {project.lines.longitudinals.map((line) => (
-          <Box key={line.id}>
-            <Typography variant="h2">{line.name}</Typography>
-            <Table size="small" aria-label={`${line.name}, offsets in ${unitLabel(notation)}`}>
-              <TableHead>
-                <TableRow>
-                  <TableCell>Station</TableCell>
-                  <TableCell align="right">x, {unitLabel(notation)}</TableCell>
-                  <TableCell align="right">half-breadth</TableCell>
-                  <TableCell align="right">height</TableCell>
-                </TableRow>
-              </TableHead>
-              <TableBody>
-                {line.points.map((_, index) => (
-                  <PointRow key={index} line={line} index={index} />
-                ))}
-              </TableBody>
-            </Table>
-          </Box>
+      {isLarge && (
+        <p>
+          {columns.length} places along the boat; the first {shown.length} are shown.
+        </p>
+      )}
+      <table ref={grid} className="offsets" onKeyDown={(event) => walk(event, grid.current)} onPaste={paste}>
+        <thead>
+          <tr>
+            <th scope="col">Station</th>
+            {shown.map(({ key, label }) => (
+              <th key={key} scope="col" className={key === station ? 'figure picked' : 'figure'}>
+                <button onClick={() => onStation(key === station ? null : key)} aria-pressed={key === station}>
+                  {label || '·'}
+                </button>
+              </th>
+            ))}
+          </tr>
+          <tr>
+            <th scope="row">x, {unit}</th>
+            {shown.map(({ key, label, x }, place) =>
+              x === null ? (
+                <td key={key} className="figure">
+                  below
+                </td>
+              ) : (
+                <FigureCell
+                  key={key}
+                  label={`Station ${label || place + 1}, x`}
+                  place={`x -1 ${place}`}
+                  mm={x}
+                  {...cells}
+                />
+              ),
+            )}
+          </tr>
+        </thead>
+        {blocks.map(({ key, name }) => (
+          <tbody key={key} aria-label={titles[key]}>
+            <tr className="block">
+              <th colSpan={shown.length + 1} scope="rowgroup">
+                {titles[key]}
+              </th>
+            </tr>
+            {part.longitudinals.map((line, row) => (
+              <tr key={line.id}>
+                <th scope="row" className={line.id === lineId ? 'picked' : undefined}>
+                  <button onClick={() => dispatch(picked({ kind: 'line', line: line.id }))}>{line.name}</button>
+                </th>
+                {shown.map((column, place) => {
+                  const index = column.cells.get(line.id);
+                  const mm = index === undefined ? null : (line.points[index]?.[key] ?? null);
+                  if (key === 'x' && (column.x !== null || mm === null)) return <td key={column.key} />;
+                  return (
+                    <FigureCell
+                      key={column.key}
+                      label={`${line.name} ${column.label || place + 1}, ${name}`}
+                      place={`${key} ${row} ${place}`}
+                      mm={mm === null ? null : turned(key, mm)}
+                      {...cells}
+                    />
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
         ))}
-      </Box>
+      </table>
     </Box>
   );
 }
 
-const COLUMNS = [
-  ['x', 'x'],
-  ['halfBreadth', 'half-breadth'],
-  ['height', 'height'],
-] as const;
+type CellActs = {
+  readonly onFocus: (place: string) => void;
+  readonly onCommit: (place: string, mm: number) => void;
+};
 
-function PointRow({ line, index }: { readonly line: Longitudinal; readonly index: number }) {
-  const dispatch = useAppDispatch();
-  const point = line.points[index];
-  if (!point) return null;
-  const place = `${line.name} ${point.station || index + 1}`;
-  return (
-    <TableRow>
-      <TableCell>{point.station}</TableCell>
-      {COLUMNS.map(([key, name]) => (
-        <TableCell key={key} align="right">
-          <LengthField
-            isBare
-            label={`${place}, ${name}`}
-            mm={point[key]}
-            onCommit={(mm) =>
-              dispatch(
-                edited({
-                  label: `${place}: ${name}`,
-                  edits: [{ path: pointPath(line.id, index, key), value: mm }],
-                }),
-              )
-            }
-          />
-        </TableCell>
-      ))}
-    </TableRow>
+/** The same two functions at every drawing, so that a cell is drawn again only for its own figure. */
+function useCellActs(acts: { readonly focus: CellActs['onFocus']; readonly commit: CellActs['onCommit'] }): CellActs {
+  const latest = useRef(acts);
+  useLayoutEffect(() => {
+    latest.current = acts;
+  });
+  return useMemo(
+    () => ({
+      onFocus: (place) => latest.current.focus(place),
+      onCommit: (place, mm) => latest.current.commit(place, mm),
+    }),
+    [],
   );
+}
+
+/** Block, row and column of a cell; the row of x on top is -1. */
+const readPlace = (place: string) => {
+  const [key, row, column] = place.split(' ');
+  return { key: BLOCKS.find((block) => block.key === key)?.key ?? 'x', row: Number(row), column: Number(column) };
+};
+
+function cellAt(part: LinesPart, columns: readonly TableColumn[], place: string) {
+  const { key, row, column: number } = readPlace(place);
+  const [column, line] = [columns[number], part.longitudinals[row]];
+  return { key, column, line, index: line && column?.cells.get(line.id) };
+}
+
+type CellProps = CellActs & { readonly label: string; readonly place: string; readonly mm: number | null };
+
+/** A bare field: there may be hundreds. */
+const FigureCell = memo(function FigureCell({ label, place, mm, onFocus, onCommit }: CellProps) {
+  const { value, isWrong, help, act } = useLengthTyping(mm, (typed) => onCommit(place, typed));
+  return (
+    <td>
+      <input
+        aria-label={label}
+        data-place={place}
+        value={value}
+        aria-invalid={isWrong}
+        spellCheck={false}
+        onFocus={(event) => {
+          event.target.select();
+          onFocus(place);
+        }}
+        onChange={(event) => act({ kind: 'type', text: event.target.value })}
+        onKeyDown={lengthKeys(act)}
+        onBlur={() => act({ kind: 'commit' })}
+      />
+      {help !== undefined && (
+        <span className="understood" role="status">
+          {help}
+        </span>
+      )}
+    </td>
+  );
+});
+
+function placeOf(target: EventTarget | null) {
+  const place = target instanceof HTMLInputElement ? target.dataset['place'] : undefined;
+  return place === undefined ? null : readPlace(place);
+}
+
+/** Enter goes on as one reads, Shift Enter back; Alt with an arrow to the neighbouring cell. */
+function walk(event: KeyboardEvent, table: HTMLTableElement | null): void {
+  const now = event.target;
+  if (!table || !(now instanceof HTMLInputElement)) return;
+  const fields = [...table.querySelectorAll('input')];
+  if (event.key === 'Enter') {
+    event.preventDefault();
+    fields[fields.indexOf(now) + (event.shiftKey ? -1 : 1)]?.focus();
+    return;
+  }
+  if (!event.altKey || !event.key.startsWith('Arrow')) return;
+  event.preventDefault();
+  const cell = now.closest('td');
+  const row = cell?.parentElement;
+  if (!cell || !(row instanceof HTMLTableRowElement)) return;
+  if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+    const step = event.key === 'ArrowLeft' ? -1 : 1;
+    row.cells[cell.cellIndex + step]?.querySelector('input')?.focus();
+    return;
+  }
+  const step = event.key === 'ArrowUp' ? -1 : 1;
+  const rows = [...table.rows];
+  for (let i = rows.indexOf(row) + step; i >= 0 && i < rows.length; i += step) {
+    const field = rows[i]?.cells[cell.cellIndex]?.querySelector('input');
+    if (field) return field.focus();
+  }
 }

@@ -8,6 +8,7 @@ import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
 import { selectDerived, selectLiveHull, selectNotation, selectPicked } from '../../app/selectors';
 import { Figure } from '../../app/Slip';
+import { drawnLines } from './views';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 
 const FIELDS = [
@@ -30,10 +31,11 @@ export function PointNumbers() {
   const dispatch = useAppDispatch();
   const line =
     choice?.kind === 'point' || choice?.kind === 'line'
-      ? hull?.lines.find((other) => other.id === choice.line)
+      ? hull && drawnLines(hull).find((other) => other.id === choice.line)
       : undefined;
   // judged by the engine, a moment after the figures
-  const residuals = derived?.lines.value.lines.find((other) => other.id === line?.id)?.residuals ?? [];
+  const residuals =
+    (derived && drawnLines(derived.lines.value).find((other) => other.id === line?.id))?.residuals ?? [];
   if (!line)
     return (
       <Typography variant="body2" color="text.secondary">

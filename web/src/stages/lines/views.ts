@@ -17,8 +17,11 @@ export type View = {
 /** Between views, as a share of the hull's length. */
 const SPACE = 0.07;
 
+/** All that is drawn: the lines that bound panels, and those that bound none. */
+export const drawnLines = (hull: Hull): readonly HullLine[] => [...hull.lines, ...hull.extras];
+
 export function viewsOf(hull: Hull): readonly [View, View] {
-  const points = hull.lines.flatMap((line) => line.curve);
+  const points = drawnLines(hull).flatMap((line) => line.curve);
   const most = (axis: 1 | 2) => Math.max(0, ...points.map((p) => p[axis]));
   const least = (axis: 1 | 2) => Math.min(0, ...points.map((p) => p[axis]));
   const space = (hull.toX - hull.fromX) * SPACE;
@@ -54,7 +57,7 @@ type BodyGrip = { readonly line: HullLine; readonly place: number; readonly side
 /** Sections through the lines' points at the stations, to the right of the long views. */
 export function bodyPlan(hull: Hull) {
   const [profile] = viewsOf(hull);
-  const breadth = Math.max(1, ...hull.lines.flatMap((line) => line.curve.map((p) => p[1])));
+  const breadth = Math.max(1, ...drawnLines(hull).flatMap((line) => line.curve.map((p) => p[1])));
   const middle = hull.toX + breadth + (hull.toX - hull.fromX) * SPACE * 1.2;
   const midship = (hull.fromX + hull.toX) / 2;
   const sections = hull.stations.map(({ label, x }, index): BodySection => {
@@ -73,7 +76,7 @@ export function bodyPlan(hull: Hull) {
       end: points[points.length - 1] ?? [middle, profile.zero],
     };
   });
-  const grips = hull.lines.flatMap((line) =>
+  const grips = drawnLines(hull).flatMap((line) =>
     line.points.flatMap((p, place): BodyGrip[] => {
       if (!hull.stations.some(({ label, x }) => label === p.station && Math.abs(x - p.x) < 1)) return [];
       const side = p.x > midship ? -1 : 1;

@@ -1,0 +1,315 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState, type ReactNode } from 'react';
+import {
+  addLine,
+  addStation,
+  changeColumn,
+  endForEnd,
+  endPlane,
+  moveColumn,
+  moveLine,
+  removeColumn,
+  removeLine,
+  removePoint,
+  setEndPlane,
+  tableColumns,
+  turnHeights,
+  type LinesPart,
+  type Longitudinal,
+  type TableChange,
+} from '@kalotrope/core/lines';
+import { edited } from '../../app/document-slice';
+import { LengthField } from '../../app/LengthField';
+import { NumberField } from '../../app/NumberField';
+import { NameField } from '../../app/NameField';
+import { picked, said } from '../../app/screen-slice';
+import { selectPicked } from '../../app/selectors';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+
+type Props = {
+  readonly part: LinesPart;
+  readonly station: string | null;
+  readonly onStation: (key: string | null) => void;
+};
+
+/** What can be done with the table's rows, columns, ends and datum. */
+export function TableTools({ part, station, onStation }: Props) {
+  const dispatch = useAppDispatch();
+  const choice = useAppSelector(selectPicked);
+  const lines = part.longitudinals;
+  const columns = tableColumns(lines);
+  const column = columns.find(({ key }) => key === station);
+  const lineId = choice?.kind === 'line' || choice?.kind === 'point' ? choice.line : undefined;
+  const line = lines.find(({ id }) => id === lineId);
+  const put = (label: string, changed: readonly Longitudinal[]) =>
+    dispatch(edited({ label, edits: [{ path: ['lines', 'longitudinals'], value: changed }] }));
+  const tryPut = (label: string, change: TableChange): boolean => {
+    if (change.ok) put(label, change.lines);
+    else dispatch(said(change.reason));
+    return change.ok;
+  };
+  return (
+    <>
+      {column && (
+        <Part title={`Station ${column.label || column.key}`}>
+          <NameField
+            label="Name of the station"
+            value={column.label}
+            most={40}
+            onCommit={(name) => {
+              if (columns.some(({ label }) => label === name)) dispatch(said(`There is a station ${name} already`));
+              else {
+                put(
+                  'Station renamed',
+                  changeColumn(lines, column, (point) => ({ ...point, station: name })),
+                );
+                onStation(name);
+              }
+            }}
+          />
+          <Row>
+            <Button variant="outlined" onClick={() => put('Station moved', moveColumn(lines, column.key, -1))}>
+              Forward
+            </Button>
+            <Button variant="outlined" onClick={() => put('Station moved', moveColumn(lines, column.key, 1))}>
+              Aft
+            </Button>
+            <Button
+              variant="outlined"
+              color="error"
+              onClick={() => put('Station removed', removeColumn(lines, column))}
+            >
+              Remove
+            </Button>
+          </Row>
+        </Part>
+      )}
+      {line && (
+        <Part title={line.name}>
+          <NameField
+            label="Name of the line"
+            value={line.name}
+            most={60}
+            onCommit={(name) =>
+              dispatch(
+                edited({
+                  label: 'Line renamed',
+                  edits: [{ path: ['lines', 'longitudinals', line.id, 'name'], value: name }],
+                }),
+              )
+            }
+          />
+          <FormControlLabel
+            label="Bounds no panel"
+            title="A deck edge, a waterline, the outline of a stem: drawn and judged, but no ply ends on it"
+            control={
+              <Checkbox
+                size="small"
+                checked={line.isExtra === true}
+                onChange={(_event, isOn) =>
+                  dispatch(
+                    edited({
+                      label: `${line.name}: ${isOn ? 'bounds no panel' : 'bounds a panel'}`,
+                      edits: [{ path: ['lines', 'longitudinals', line.id, 'isExtra'], value: isOn }],
+                    }),
+                  )
+                }
+              />
+            }
+          />
+          <Row>
+            <Button variant="outlined" onClick={() => put('Line moved', moveLine(lines, line.id, -1))}>
+              Up a row
+            </Button>
+            <Button variant="outlined" onClick={() => put('Line moved', moveLine(lines, line.id, 1))}>
+              Down a row
+            </Button>
+            <Button variant="outlined" color="error" onClick={() => put('Line removed', removeLine(lines, line.id))}>
+              Remove
+            </Button>
+          </Row>
+          {choice?.kind === 'point' && line.points[choice.index] && (
+            <Button
+              sx={{ mt: 1 }}
+              variant="outlined"
+              color="error"
+              onClick={() => {
+                put('Point removed', removePoint(lines, line.id, choice.index));
+                dispatch(picked({ kind: 'line', line: line.id }));
+              }}
+            >
+              Remove its point at {line.points[choice.index]?.station || 'this place'}
+            </Button>
+          )}
+        </Part>
+      )}
+      <MoreRows
+        lines={lines}
+        above={line}
+        onStation={(x, name) => tryPut(`Station ${name}`, addStation(lines, x, name))}
+        onLine={(name, above) => tryPut(`Line ${name}`, addLine(lines, name, above))}
+      />
+      <Part title="How heights are measured">
+        <TextField
+          select
+          label="Heights are given"
+          value={part.heightsFrom === null ? 'up' : 'down'}
+          onChange={({ target }) =>
+            dispatch(
+              edited({
+                label: 'Datum of heights',
+                edits: [
+                  { path: ['lines', 'heightsFrom'], value: target.value === 'up' ? null : roundUp(highest(lines)) },
+                ],
+              }),
+            )
+          }
+        >
+          <MenuItem value="up">up from the base line</MenuItem>
+          <MenuItem value="down">down from a line above</MenuItem>
+        </TextField>
+        {part.heightsFrom !== null && (
+          <>
+            <LengthField
+              label="That line above the base"
+              mm={part.heightsFrom}
+              onCommit={(mm) =>
+                dispatch(edited({ label: 'Datum of heights', edits: [{ path: ['lines', 'heightsFrom'], value: mm }] }))
+              }
+            />
+            <Button
+              variant="outlined"
+              title="For a table that was read in as if its heights ran up from the base"
+              onClick={() => put('Heights turned over', turnHeights(lines, part.heightsFrom ?? 0))}
+            >
+              The figures were downward: turn over
+            </Button>
+          </>
+        )}
+      </Part>
+      <Ends lines={lines} onChange={(label, change) => tryPut(label, change)} />
+      <Part title="From which end">
+        <Button variant="outlined" onClick={() => put('Turned end for end', endForEnd(lines))}>
+          Turn end for end
+        </Button>
+      </Part>
+    </>
+  );
+}
+
+const highest = (lines: readonly Longitudinal[]) => Math.max(0, ...lines.flatMap((l) => l.points.map((p) => p.height)));
+/** A strongback's line lies clear of the sheer: to the next whole decimetre. */
+const roundUp = (mm: number) => Math.ceil((mm + 50) / 100) * 100;
+
+function MoreRows({
+  lines,
+  above,
+  onStation,
+  onLine,
+}: {
+  readonly lines: readonly Longitudinal[];
+  readonly above: Longitudinal | undefined;
+  readonly onStation: (x: number, name: string) => boolean;
+  readonly onLine: (name: string, above: string) => boolean;
+}) {
+  const [x, setX] = useState(0);
+  const [station, setStation] = useState('');
+  const [line, setLine] = useState('');
+  const under = above ?? lines[lines.length - 1];
+  return (
+    <Part title="A station or a line more">
+      <Row>
+        <LengthField label="At x" mm={x} onCommit={setX} />
+        <TextField
+          label="New station"
+          value={station}
+          onChange={({ target }) => setStation(target.value)}
+          slotProps={{ htmlInput: { maxLength: 40 } }}
+        />
+      </Row>
+      <Button
+        variant="outlined"
+        disabled={station.trim() === ''}
+        title="Its points lie on the battens: no line changes"
+        onClick={() => onStation(x, station.trim()) && setStation('')}
+      >
+        Add the station
+      </Button>
+      <TextField
+        label="New line"
+        value={line}
+        onChange={({ target }) => setLine(target.value)}
+        slotProps={{ htmlInput: { maxLength: 60 } }}
+        sx={{ mt: 1 }}
+      />
+      <Button
+        variant="outlined"
+        disabled={line.trim() === ''}
+        title="A first guess halfway to the next line, to type over"
+        onClick={() => onLine(line.trim(), under?.id ?? '') && setLine('')}
+      >
+        Add the line{under ? ` above ${under.name}` : ''}
+      </Button>
+    </Part>
+  );
+}
+
+const END_NAMES = { fore: 'Bow transom', aft: 'Transom' } as const;
+
+/** The flat ends: where they stand and how they rake; the lines are cut to them. */
+function Ends({
+  lines,
+  onChange,
+}: {
+  readonly lines: readonly Longitudinal[];
+  readonly onChange: (label: string, change: TableChange) => void;
+}) {
+  return (['fore', 'aft'] as const).map((end) => {
+    const plane = endPlane(lines, end);
+    if (!plane) return null;
+    const name = END_NAMES[end];
+    return (
+      <Part key={end} title={name}>
+        <Row>
+          <LengthField
+            label="x at the base line"
+            mm={plane.atBase}
+            onCommit={(atBase) => onChange(name, setEndPlane(lines, end, { ...plane, atBase }))}
+          />
+          <NumberField
+            label="Rake, top aft, °"
+            value={Number(plane.rakeDeg.toFixed(2))}
+            onCommit={(rakeDeg) => onChange(name, setEndPlane(lines, end, { ...plane, rakeDeg }))}
+          />
+        </Row>
+      </Part>
+    );
+  });
+}
+
+function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <Box
+      component="section"
+      aria-label={title}
+      sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider', display: 'grid', gap: 1, justifyItems: 'stretch' }}
+    >
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      {children}
+    </Box>
+  );
+}
+
+const Row = ({ children }: { readonly children: ReactNode }) => (
+  <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', '& > .MuiTextField-root': { flex: 1, minWidth: 0 } }}>
+    {children}
+  </Box>
+);
