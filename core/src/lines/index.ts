@@ -32,3 +32,5 @@ export {
   turnHeights,
 } from './table';
 export type { EndPlane, FigureKey, Lines, TableChange, TableColumn } from './table';
+export { acrossInView, combOf, combTurns, tightest, toothPlace } from './comb';
+export type { CombKind, Tooth } from './comb';

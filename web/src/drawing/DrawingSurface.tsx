@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom';
-import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useAppSelector } from '../app/store';
 import { useDraft } from './use-draft';
 import { useSize } from './use-size';
@@ -24,12 +24,14 @@ type Props = {
   readonly bounds: WorldBox;
   readonly children: (surface: Surface) => ReactNode;
   readonly corner?: ReactNode;
+  /** Keys pressed while the drawing has the focus; it can have it only where this is given. */
+  readonly onKeyDown?: (event: KeyboardEvent) => void;
   readonly onPoint?: (world: readonly [number, number]) => void;
 };
 
 const BORDER = 44;
 
-export function DrawingSurface({ label, bounds, children, corner, onPoint }: Props) {
+export function DrawingSurface({ label, bounds, children, corner, onKeyDown, onPoint }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const { width, height } = useSize(box);
@@ -63,6 +65,9 @@ export function DrawingSurface({ label, bounds, children, corner, onPoint }: Pro
   return (
     <Box
       ref={box}
+      {...(onKeyDown
+        ? { tabIndex: 0, role: 'group', 'aria-label': `${label}; arrows walk and move points`, onKeyDown }
+        : {})}
       sx={{
         position: 'relative',
         flex: 1,

@@ -2,22 +2,38 @@ import { describe, expect, it } from 'vitest';
 import { createDerive, demoProject } from '@kalotrope/core/project';
 import { boxAround, pathOf } from '../drawing/DrawingSurface';
 import { stationStyle } from '../drawing/station-style';
-import { bodyPlan, viewsOf } from './lines/views';
+import { bodyPlan, extentOf, isSameExtent, SIGHT, viewsOf } from './lines/views';
 import { stack } from './panels/layout';
 
 const derived = createDerive()(demoProject('tamsel', 'x'));
 const hull = derived.lines.value;
 
 describe('the three views', () => {
-  const [profile, plan] = viewsOf(hull);
+  const extent = extentOf(hull);
+  const [profile, plan] = viewsOf(extent, 1);
   it('stand profile above plan, clear of one another, on one x axis', () => {
     expect(profile.low).toBeGreaterThan(plan.high);
     expect(profile.corners[0]?.[0]).toBe(plan.corners[0]?.[0]);
   });
   it('have forward stations to the right and aft ones to the left of the centreline', () => {
-    const { sections, middle } = bodyPlan(hull);
+    const { sections, middle } = bodyPlan(hull, extent, profile);
     expect(sections.map((section) => Math.sign(section.end[0] - middle))).toEqual([1, 1, 1, -1, -1, -1]);
     for (const section of sections) expect(section.points[0]?.[0]).toBe(middle);
+  });
+});
+
+describe('sighting along', () => {
+  const extent = extentOf(hull);
+  it('squeezes the length eightfold, breadths and heights not, and a place drawn is the place meant', () => {
+    const [[whole], [near]] = [viewsOf(extent, 1), viewsOf(extent, SIGHT)];
+    const width = (view: typeof whole) => view.drawnX(extent.toX) - view.drawnX(extent.fromX);
+    expect(width(near)).toBeCloseTo(width(whole) / 8, 9);
+    expect(near.high - near.low).toBeCloseTo(whole.high - whole.low, 9);
+    expect(near.trueX(near.drawnX(1234))).toBeCloseTo(1234, 9);
+  });
+  it('keeps the views where they are through a small edit, not through another boat', () => {
+    expect(isSameExtent(extent, { ...extent, breadth: extent.breadth + 100 })).toBe(true);
+    expect(isSameExtent(extent, { ...extent, breadth: extent.breadth + 600 })).toBe(false);
   });
 });
 

@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { lengthAtX, pointOnTape, type Hull, type HullLine } from '@kalotrope/core/lines';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { picked, tapeMarked } from '../../app/screen-slice';
@@ -9,33 +9,50 @@ import { Dimension } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { stationStyle } from '../../drawing/station-style';
 import { Grip } from './Grip';
-import { bodyPlan, drawnLines, viewsOf, type View } from './views';
+import { Combs } from './Combs';
+import { useNudge } from './nudge';
+import { bodyPlan, drawnLines, extentOf, isSameExtent, SIGHT, viewsOf, type Extent, type View } from './views';
+
+export type LinesLook = {
+  /** Teeth that show how sharply a line bends. */
+  readonly comb: 'none' | 'seen' | 'true';
+  readonly isSighted: boolean;
+};
+
+type Props = { readonly hull: Hull; readonly look: LinesLook; readonly corner: ReactNode };
 
 /** Profile above plan on one x axis, the body plan beside them: forward stations to the right, aft ones to the left. */
-export function LinesDrawing({ hull, corner }: { readonly hull: Hull; readonly corner: ReactNode }) {
+export function LinesDrawing({ hull, look, corner }: Props) {
   const notation = useAppSelector(selectNotation);
   const tape = useAppSelector(selectTape);
   const dispatch = useAppDispatch();
   const { palette } = useTheme();
-  const views = viewsOf(hull);
-  const body = bodyPlan(hull);
+  const nudge = useNudge(hull);
+  const extent = useHeldExtent(hull);
+  const views = viewsOf(extent, look.isSighted ? SIGHT : 1);
+  const body = bodyPlan(hull, extent, views[0]);
   const bounds = boxAround([...views.flatMap((view) => view.corners), ...body.corners]);
   const length = hull.toX - hull.fromX;
+  const { drawnX, trueX } = views[0];
   return (
     <DrawingSurface
       label="Lines: profile, plan and body plan"
       bounds={bounds}
       corner={corner}
-      onPoint={([x]) => tape && x >= hull.fromX && x <= hull.toX && dispatch(tapeMarked(lengthAtX(tape, x)))}
+      onKeyDown={nudge}
+      onPoint={([drawn]) => {
+        const x = trueX(drawn);
+        if (tape && x >= hull.fromX && x <= hull.toX) dispatch(tapeMarked(lengthAtX(tape, x)));
+      }}
     >
       {({ px }) => (
         <>
           {views.map((view) => (
-            <LongView key={view.name} view={view} hull={hull} px={px} />
+            <LongView key={view.name} view={view} hull={hull} look={look} px={px} />
           ))}
           <Dimension
-            from={[hull.fromX, views[0].low - 34 * px]}
-            to={[hull.toX, views[0].low - 34 * px]}
+            from={[drawnX(hull.fromX), views[0].low - 34 * px]}
+            to={[drawnX(hull.toX), views[0].low - 34 * px]}
             text={formatWithUnit(length, notation)}
             px={px}
           />
@@ -82,7 +99,18 @@ export function LinesDrawing({ hull, corner }: { readonly hull: Hull; readonly c
   );
 }
 
-function LongView({ view, hull, px }: { readonly view: View; readonly hull: Hull; readonly px: number }) {
+function useHeldExtent(hull: Hull): Extent {
+  const now = extentOf(hull);
+  const [held, setHeld] = useState(now);
+  if (held === now || isSameExtent(held, now)) return held;
+  setHeld(now);
+  return now;
+}
+
+type ViewProps = { readonly view: View; readonly hull: Hull; readonly look: LinesLook; readonly px: number };
+
+function LongView({ view, hull, look, px }: ViewProps) {
+  const { drawnX } = view;
   const { palette } = useTheme();
   const tape = useAppSelector(selectTape);
   const mark = useAppSelector((state) => state.screen.tapeMm);
@@ -90,8 +118,8 @@ function LongView({ view, hull, px }: { readonly view: View; readonly hull: Hull
   return (
     <g fill="none">
       <line
-        x1={hull.fromX}
-        x2={hull.toX}
+        x1={drawnX(hull.fromX)}
+        x2={drawnX(hull.toX)}
         y1={-view.zero}
         y2={-view.zero}
         stroke={palette.text.secondary}
@@ -100,8 +128,8 @@ function LongView({ view, hull, px }: { readonly view: View; readonly hull: Hull
       {hull.stations.map((station, i) => (
         <g key={station.label}>
           <line
-            x1={station.x}
-            x2={station.x}
+            x1={drawnX(station.x)}
+            x2={drawnX(station.x)}
             y1={-view.low}
             y2={-view.high}
             strokeWidth={px}
@@ -109,7 +137,7 @@ function LongView({ view, hull, px }: { readonly view: View; readonly hull: Hull
             {...stationStyle(i, px)}
           />
           <text
-            x={station.x}
+            x={drawnX(station.x)}
             y={-view.high - 6 * px}
             fontSize={13 * px}
             textAnchor="middle"
@@ -119,15 +147,16 @@ function LongView({ view, hull, px }: { readonly view: View; readonly hull: Hull
           </text>
         </g>
       ))}
-      <text x={hull.fromX} y={-view.low + 18 * px} fontSize={13 * px} fill={palette.text.secondary}>
+      <text x={drawnX(hull.fromX)} y={-view.low + 18 * px} fontSize={13 * px} fill={palette.text.secondary}>
         {view.name}
       </text>
+      {look.comb !== 'none' && <Combs view={view} hull={hull} kind={look.comb} px={px} />}
       {drawnLines(hull).map((line) => (
         <LineInView key={line.id} line={line} view={view} px={px} isExtra={hull.extras.includes(line)} />
       ))}
       {at && (
         <circle
-          cx={at[0]}
+          cx={drawnX(at[0])}
           cy={-(view.zero + at[view.axis])}
           r={5 * px}
           fill={palette.secondary.main}
@@ -146,7 +175,7 @@ function LineInView({ line, view, px, isExtra }: LineProps) {
   const { palette } = useTheme();
   const isPicked = (choice?.kind === 'line' || choice?.kind === 'point') && choice.line === line.id;
   const colour = isPicked ? palette.secondary.main : palette.text.primary;
-  const curve = pathOf(line.curve.map((p) => [p[0], view.zero + p[view.axis]] as const));
+  const curve = pathOf(line.curve.map((p) => [view.drawnX(p[0]), view.zero + p[view.axis]] as const));
   return (
     <g>
       <path d={curve} stroke={colour} strokeWidth={(isPicked ? 2.4 : isExtra ? 0.8 : 1.5) * px} />
@@ -166,10 +195,10 @@ function LineInView({ line, view, px, isExtra }: LineProps) {
             line={line}
             place={place}
             px={px}
-            cx={p.x}
+            cx={view.drawnX(p.x)}
             cy={view.zero + p[key]}
             // a station stays where it is; an end may move along too
-            figuresAt={([x, y]) => ({ [key]: y - view.zero, ...(isEnd ? { x } : {}) })}
+            figuresAt={([x, y]) => ({ [key]: y - view.zero, ...(isEnd ? { x: view.trueX(x) } : {}) })}
           />
         );
       })}

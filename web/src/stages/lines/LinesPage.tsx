@@ -1,12 +1,16 @@
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import { lazy, Suspense, useState } from 'react';
 import { selectLiveHull, selectPicked, selectProject } from '../../app/selectors';
 import { Slip } from '../../app/Slip';
 import { useAppSelector } from '../../app/store';
 import { Fairing } from './Fairing';
-import { LinesDrawing } from './LinesDrawing';
+import { LinesDrawing, type LinesLook } from './LinesDrawing';
 import { OffsetsTable } from './OffsetsTable';
 import { PointNumbers } from './PointNumbers';
 import { TableTools } from './TableTools';
@@ -22,6 +26,7 @@ const HULL = (
 export default function LinesPage() {
   const hull = useAppSelector(selectLiveHull);
   const part = useAppSelector((state) => selectProject(state)?.lines);
+  const [look, setLook] = useState<LinesLook>({ comb: 'none', isSighted: false });
   const [station, setStation] = useState<string | null>(null);
   const choice = useAppSelector(selectPicked);
   const [view, setView] = useState<'drawing' | 'table'>('drawing');
@@ -31,17 +36,20 @@ export default function LinesPage() {
   return (
     <>
       <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
-        <Tabs
-          value={view}
-          onChange={(_event, next: 'drawing' | 'table') => setView(next)}
-          aria-label="Lines as a drawing or a table"
-          sx={{ minHeight: 36, px: 1, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
-        >
-          <Tab value="drawing" label="Three views" />
-          <Tab value="table" label="The table" />
-        </Tabs>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between' }}>
+          <Tabs
+            value={view}
+            onChange={(_event, next: 'drawing' | 'table') => setView(next)}
+            aria-label="Lines as a drawing or a table"
+            sx={{ minHeight: 36, px: 1, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
+          >
+            <Tab value="drawing" label="Three views" />
+            <Tab value="table" label="The table" />
+          </Tabs>
+          {view === 'drawing' && <Looks look={look} onLook={setLook} />}
+        </Box>
         {view === 'drawing' ? (
-          <LinesDrawing hull={hull} corner={HULL} />
+          <LinesDrawing hull={hull} look={look} corner={HULL} />
         ) : (
           <OffsetsTable part={part} station={station} onStation={setStation} />
         )}
@@ -54,5 +62,35 @@ export default function LinesPage() {
         )}
       </Slip>
     </>
+  );
+}
+
+/** How the views are drawn. */
+function Looks({ look, onLook }: { readonly look: LinesLook; readonly onLook: (look: LinesLook) => void }) {
+  return (
+    <Box sx={{ display: 'flex', gap: 2, px: 2 }} className="no-print">
+      <TextField
+        select
+        label="Curvature comb"
+        value={look.comb}
+        onChange={({ target }) => onLook({ ...look, comb: target.value as LinesLook['comb'] })} // one of the items below
+        sx={{ width: 190, '& .MuiSelect-select': { py: 0.6, fontSize: 14 } }}
+      >
+        <MenuItem value="none">none</MenuItem>
+        <MenuItem value="seen">as each view shows it</MenuItem>
+        <MenuItem value="true">of the true curve</MenuItem>
+      </TextField>
+      <FormControlLabel
+        label="Sight along"
+        title="The length drawn at an eighth, as one looks along a batten: humps and flats stand out"
+        control={
+          <Checkbox
+            size="small"
+            checked={look.isSighted}
+            onChange={(_event, isSighted) => onLook({ ...look, isSighted })}
+          />
+        }
+      />
+    </Box>
   );
 }

@@ -11,6 +11,9 @@ export type View = {
   readonly zero: number;
   readonly low: number;
   readonly high: number;
+  /** Along the drawing, of a place along the boat, and the other way. */
+  readonly drawnX: (x: number) => number;
+  readonly trueX: (drawn: number) => number;
   readonly corners: readonly Point[];
 };
 
@@ -20,28 +23,65 @@ const SPACE = 0.07;
 /** All that is drawn: the lines that bound panels, and those that bound none. */
 export const drawnLines = (hull: Hull): readonly HullLine[] => [...hull.lines, ...hull.extras];
 
-export function viewsOf(hull: Hull): readonly [View, View] {
+/** The room that a hull takes. Kept while a point is dragged, so that the views stay where they are. */
+export type Extent = {
+  readonly fromX: number;
+  readonly toX: number;
+  readonly breadth: number;
+  readonly lowBreadth: number;
+  readonly high: number;
+  readonly low: number;
+};
+
+export function extentOf(hull: Hull): Extent {
   const points = drawnLines(hull).flatMap((line) => line.curve);
   const most = (axis: 1 | 2) => Math.max(0, ...points.map((p) => p[axis]));
   const least = (axis: 1 | 2) => Math.min(0, ...points.map((p) => p[axis]));
-  const space = (hull.toX - hull.fromX) * SPACE;
-  const planHigh = most(1);
-  const profileZero = planHigh + space - least(2) + space;
-  const view = (name: string, axis: 1 | 2, zero: number): View => {
-    const [low, high] = [zero + least(axis), zero + most(axis)];
-    return {
-      name,
-      axis,
-      zero,
-      low,
-      high,
-      corners: [
-        [hull.fromX, low],
-        [hull.toX, high],
-      ],
-    };
+  return {
+    fromX: hull.fromX,
+    toX: hull.toX,
+    breadth: Math.max(1, most(1)),
+    lowBreadth: least(1),
+    high: most(2),
+    low: least(2),
   };
-  return [view('Profile', 2, profileZero), view('Plan', 1, 0)];
+}
+
+/** As a share of the length: an edit that changes the extent by less leaves the views in their places. */
+const SAME_EXTENT = 0.06;
+
+export function isSameExtent(a: Extent, b: Extent): boolean {
+  const most = SAME_EXTENT * Math.max(a.toX - a.fromX, 1);
+  return (Object.keys(a) as (keyof Extent)[]).every((key) => Math.abs(a[key] - b[key]) <= most); // the keys of an Extent
+}
+
+/** One sights along a batten with the eye near its end: the length drawn at an eighth. */
+export const SIGHT = 1 / 8;
+
+/** Profile above plan. `squeeze` is what a length along is drawn as: 1, or SIGHT. */
+export function viewsOf(extent: Extent, squeeze: number): readonly [View, View] {
+  const length = (extent.toX - extent.fromX) * squeeze;
+  const space = Math.max(length, extent.breadth) * SPACE;
+  const profileZero = extent.breadth + space - extent.low + space;
+  const drawnX = (x: number) => extent.fromX + (x - extent.fromX) * squeeze;
+  const trueX = (drawn: number) => extent.fromX + (drawn - extent.fromX) / squeeze;
+  const view = (name: string, axis: 1 | 2, zero: number, least: number, most: number): View => ({
+    name,
+    axis,
+    zero,
+    low: zero + least,
+    high: zero + most,
+    drawnX,
+    trueX,
+    corners: [
+      [extent.fromX, zero + least],
+      [drawnX(extent.toX), zero + most],
+    ],
+  });
+  return [
+    view('Profile', 2, profileZero, extent.low, extent.high),
+    view('Plan', 1, 0, extent.lowBreadth, extent.breadth),
+  ];
 }
 
 export type BodySection = {
@@ -55,10 +95,10 @@ export type BodySection = {
 type BodyGrip = { readonly line: HullLine; readonly place: number; readonly side: 1 | -1; readonly at: Point };
 
 /** Sections through the lines' points at the stations, to the right of the long views. */
-export function bodyPlan(hull: Hull) {
-  const [profile] = viewsOf(hull);
-  const breadth = Math.max(1, ...drawnLines(hull).flatMap((line) => line.curve.map((p) => p[1])));
-  const middle = hull.toX + breadth + (hull.toX - hull.fromX) * SPACE * 1.2;
+export function bodyPlan(hull: Hull, extent: Extent, profile: View) {
+  const { breadth } = extent;
+  const end = profile.drawnX(extent.toX);
+  const middle = end + breadth + Math.max(end - extent.fromX, breadth) * SPACE * 1.2;
   const midship = (hull.fromX + hull.toX) / 2;
   const sections = hull.stations.map(({ label, x }, index): BodySection => {
     const side = x > midship ? -1 : 1;

@@ -1,0 +1,70 @@
+/** Curvature combs: how sharply a line bends along its length, which shows a hump or a flat that the eye passes over. */
+import { cross3, length3, type Vec3 } from '../geometry';
+import { battenAt } from './batten';
+import type { HullLine } from './hull';
+
+export type Tooth = {
+  readonly position: Vec3;
+  /** 1/mm; of a view: positive where the line bends to the left of its run, upward or outward; of the true line: never negative. */
+  readonly curvature: number;
+};
+
+/** What is bent: the line as the profile shows it, as the plan shows it, or as it is in space. */
+export type CombKind = 'profile' | 'plan' | 'true';
+
+const TEETH = 81;
+
+/** Teeth at even steps of the batten's parameter. κ = |r′×r″| / |r′|³, the view's with the third coordinate left out. */
+export function combOf(line: HullLine, kind: CombKind): Tooth[] {
+  return Array.from({ length: TEETH }, (_, i) => {
+    const { position, first, second } = battenAt(line.batten, i / (TEETH - 1));
+    return { position, curvature: curvatureOf(seen(first, kind), seen(second, kind), kind) };
+  });
+}
+
+/** The view's plane turned so that its normal is the last axis. */
+function seen([x, y, z]: Vec3, kind: CombKind): Vec3 {
+  return kind === 'true' ? [x, y, z] : [x, kind === 'plan' ? y : z, 0];
+}
+
+function curvatureOf(first: Vec3, second: Vec3, kind: CombKind): number {
+  const speed = length3(first);
+  if (speed === 0) return 0;
+  const turn = cross3(first, second);
+  const size = kind === 'true' ? length3(turn) : turn[2];
+  return size / speed ** 3;
+}
+
+export type CombTurn = { readonly position: Vec3; readonly from: number; readonly to: number };
+
+/** Where the comb changes side: a fair line of a boat does so seldom. Teeth flatter than `flattest` (1/mm) have no side. */
+export function combTurns(teeth: readonly Tooth[], flattest = 1e-5): CombTurn[] {
+  const turns: CombTurn[] = [];
+  let last: Tooth | undefined;
+  for (const tooth of teeth) {
+    if (Math.abs(tooth.curvature) < flattest) continue;
+    if (last && last.curvature * tooth.curvature < 0)
+      turns.push({ position: tooth.position, from: last.curvature, to: tooth.curvature });
+    last = tooth;
+  }
+  return turns;
+}
+
+/** The tightest radius of a comb, mm; null where the line is straight all along. */
+export function tightest(teeth: readonly Tooth[]): { readonly radius: number; readonly position: Vec3 } | null {
+  const sharpest = teeth.reduce<Tooth | null>((best, t) => (!best || Math.abs(t.curvature) > Math.abs(best.curvature) ? t : best), null); // prettier-ignore
+  if (!sharpest || Math.abs(sharpest.curvature) < STRAIGHT) return null;
+  return { radius: 1 / Math.abs(sharpest.curvature), position: sharpest.position };
+}
+
+/** A radius of a kilometre. */
+const STRAIGHT = 1e-6;
+
+/** Unit vector across the line in a view, to the left of its run. */
+export function acrossInView(line: HullLine, t: number, axis: 1 | 2): readonly [number, number] {
+  const { first } = battenAt(line.batten, t);
+  const size = Math.hypot(first[0], first[axis]) || 1;
+  return [-first[axis] / size, first[0] / size];
+}
+
+export const toothPlace = (i: number): number => i / (TEETH - 1);
