@@ -15,10 +15,17 @@ import { jobPartName, placedOutline, type CutPart, type NestBatch, type UsedShee
 export type Layer = 'cut' | 'mark' | 'text';
 export type DrawnPath = {
   readonly layer: 'cut' | 'mark';
+  /** A layer of its own in files that have layers. */
+  readonly layerName?: string;
   readonly points: readonly Vec2[];
   readonly isClosed: boolean;
 };
-export type DrawnText = { readonly at: Vec2; readonly heightMm: number; readonly text: string };
+export type DrawnText = {
+  readonly at: Vec2;
+  readonly heightMm: number;
+  readonly text: string;
+  readonly layerName?: string;
+};
 export type Drawing = {
   readonly name: string;
   readonly paths: readonly DrawnPath[];

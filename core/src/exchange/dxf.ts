@@ -10,10 +10,12 @@ export function writeDxf(drawing: Drawing): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
   for (const layer of ['cut', 'mark', 'text'] as const) dxf.addLayer(NAMES[layer], COLOURS[layer]);
-  for (const { layer, points, isClosed } of drawing.paths) {
+  const own = new Set([...drawing.paths, ...drawing.texts].flatMap(({ layerName }) => layerName ?? []));
+  for (const name of own) dxf.addLayer(name, COLOURS.mark);
+  for (const { layer, layerName, points, isClosed } of drawing.paths) {
     const vertices = points.map(([x, y]) => ({ point: { x, y } }));
     dxf.addLWPolyline(vertices, {
-      layerName: NAMES[layer],
+      layerName: layerName ?? NAMES[layer],
       flags: isClosed ? LWPolylineFlags.Closed : LWPolylineFlags.None,
     });
   }
@@ -21,7 +23,8 @@ export function writeDxf(drawing: Drawing): string {
     at: [x, y],
     heightMm,
     text,
+    layerName,
   } of drawing.texts)
-    dxf.addText({ x, y, z: 0 }, heightMm, text, { layerName: NAMES.text });
+    dxf.addText({ x, y, z: 0 }, heightMm, text, { layerName: layerName ?? NAMES.text });
   return dxf.stringify();
 }

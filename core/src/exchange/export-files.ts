@@ -4,6 +4,7 @@ import type { NestResult } from '../sheets';
 import { frameDrawing, panelDrawing, sheetDrawing, transomDrawing, type Drawing } from './drawing';
 import { writeDxf } from './dxf';
 import { writeOffsets } from './offsets-csv';
+import { bodyPlanDrawing, linesDrawing, sectionDrawing } from './lines-drawing';
 import { fitsTableForm, writeOffsetsTable } from './offsets-table';
 import { writeProjectFile } from './project-file';
 import { writePdf } from './pdf';
@@ -26,10 +27,23 @@ export function allDrawings(
   const jointed = new Map(derived.joints.value.map((panel) => [panel.panel, panel]));
   const { parts, batches } = derived.sheets.value;
   return [
+    ...linesDrawings(project, derived),
     ...panels.map((panel) => panelDrawing(panel, stations, jointed.get(panel.id))),
     ...transoms.map(transomDrawing),
     ...derived.frames.value.map((frame) => frameDrawing(frame, project.school, project.frames.filletGap)),
     ...batches.flatMap((batch, i) => (layouts[i]?.sheets ?? []).map((sheet) => sheetDrawing(sheet, batch, parts))),
+  ];
+}
+
+function linesDrawings(project: Project, derived: Derived): Drawing[] {
+  const hull = derived.lines.value;
+  if (hull.lines.length === 0) return [];
+  const { panels } = derived.panels.value;
+  const { heightsFrom } = project.lines;
+  return [
+    linesDrawing(hull),
+    ...(hull.stations.length > 0 ? [bodyPlanDrawing(hull, panels, heightsFrom)] : []),
+    ...hull.stations.map((station) => sectionDrawing(hull, panels, heightsFrom, station)),
   ];
 }
 

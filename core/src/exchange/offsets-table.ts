@@ -15,7 +15,7 @@
  */
 import Papa from 'papaparse';
 import { at } from '../geometry';
-import type { LinesPart, Longitudinal, OffsetPoint } from '../lines';
+import { tableColumns, type LinesPart, type Longitudinal, type OffsetPoint } from '../lines';
 import type { Notation } from '../measure';
 import { longitudinal, problem, readCell, unitsLine, writeCell, type FileProblem, type SourceRow } from './csv-cells';
 
@@ -118,9 +118,9 @@ function readLine(name: string, sorted: Sorted, notation: Notation): OffsetPoint
   return points;
 }
 
-/** The table form of a hull's lines; stations in the order in which the longest line has them. */
+/** The table form of a hull's lines; stations in the order of the boat. */
 export function writeOffsetsTable(lines: LinesPart, notation: Notation): string {
-  const labels = mergedLabels(lines.longitudinals);
+  const labels = tableColumns(lines.longitudinals).map(({ label }) => label);
   const pointAt = (line: Longitudinal, label: string) => line.points.find((p) => p.station === label);
   const cells = (line: Longitudinal, key: 'x' | 'height' | 'halfBreadth') =>
     labels.map((label) => {
@@ -145,9 +145,3 @@ export const fitsTableForm = (lines: LinesPart): boolean =>
       new Set(line.points.map((p) => p.station)).size === line.points.length &&
       line.points.every((p) => p.station !== ''),
   );
-
-function mergedLabels(lines: readonly Longitudinal[]): string[] {
-  const place = new Map<string, number>();
-  for (const line of lines) for (const p of line.points) if (!place.has(p.station)) place.set(p.station, p.x);
-  return [...place].sort((a, b) => a[1] - b[1]).map(([label]) => label);
-}

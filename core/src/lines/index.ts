@@ -34,3 +34,5 @@ export {
 export type { EndPlane, FigureKey, Lines, TableChange, TableColumn } from './table';
 export { acrossInView, combOf, combTurns, tightest, toothPlace } from './comb';
 export type { CombKind, Tooth } from './comb';
+export { plotSection, tickOf } from './plotting';
+export type { Half, PlottedPoint } from './plotting';

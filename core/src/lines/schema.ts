@@ -50,6 +50,8 @@ export const linesSchema = z.object({
   /** The drawing that points are taken from: full size over drawn size, and the width of its pencil line on paper, mm. */
   drawing: z.object({ scale: z.number().min(1).max(1000), pencil: z.number().min(0.05).max(5) }),
   underlays: z.array(underlaySchema).max(6),
+  /** Points that have been marked out on the board, see tickOf. */
+  plotted: z.array(z.string().max(200)).max(5000).optional(),
 });
 
 /** A table of lines with every setting at its usual value. */

@@ -27,7 +27,8 @@ import { useAppSelector } from './store';
 const isOfStage = (stage: Stage, drawing: Drawing): boolean => {
   if (drawing.name.startsWith('sheet-')) return stage === 'sheets';
   if (drawing.name.startsWith('frame')) return stage === 'frames';
-  return stage === 'panels' || stage === 'joints' || stage === 'lines';
+  if (/^(lines|body-plan|section-.*)$/.test(drawing.name)) return stage === 'lines';
+  return stage === 'panels' || stage === 'joints';
 };
 
 type Kind = { readonly name: string; readonly write: (drawing: Drawing) => ExportFile };
