@@ -1,7 +1,7 @@
 /** What the commands share: reading files and options, refusing with one line, numbers fit for JSON. */
 import { readFileSync } from 'node:fs';
 import { placeText, sentence, type Finding } from '@kalotrope/core/findings';
-import { problemText, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
+import { problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
 import type { LinesPart } from '@kalotrope/core/lines';
 import type { Project } from '@kalotrope/core/project';
 
@@ -32,7 +32,19 @@ export function readText(file: string): string {
   return bytes.toString('utf8');
 }
 
+/** A table of offsets, or a drawing of the lines by layers (.dxf). */
 export function readLinesFile(file: string, io: Io): LinesPart {
+  return /\.dxf$/i.test(file) ? readDrawingFile(file, io) : readTableFile(file, io);
+}
+
+function readDrawingFile(file: string, io: Io): LinesPart {
+  const read = readLinesDxf(readText(file));
+  if (!read.ok) throw new Refusal(`${file}: ${read.problems[0] ?? 'not a drawing of lines'}`);
+  for (const note of read.assumed) io.err(`kalo: ${file}: ${note}\n`);
+  return read.lines;
+}
+
+function readTableFile(file: string, io: Io): LinesPart {
   const read = readOffsets(readText(file));
   if (!read.ok) {
     const [first, ...rest] = read.problems;

@@ -1,5 +1,5 @@
 /** Rows, cells and problems of a CSV file of offsets: what both of its forms share. */
-import type { Longitudinal, OffsetPoint } from '../lines';
+import type { LinesPart, Longitudinal, OffsetPoint } from '../lines';
 import { MM_PER_INCH, formatLength, parseLength, type Notation } from '../measure';
 
 export type FileProblem = {
@@ -66,3 +66,9 @@ export function writeCell(mm: number, notation: Notation): string {
 }
 
 export const unitsLine = (notation: Notation): string => `# units=${UNIT_NAME[notation]}`;
+
+/** The comment `# extra=` that names the lines that bound no panel, where there is something to say. */
+export function extrasLine({ longitudinals }: LinesPart): string {
+  const names = longitudinals.filter((line) => line.isExtra).map(({ id }) => id);
+  return names.length > 0 ? `# extra=${names.join(',')}\n` : '';
+}

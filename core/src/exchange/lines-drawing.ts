@@ -6,8 +6,8 @@
  * are measured from are `PROFILE BASE` and `PLAN CENTRE`, stations `STATIONS`: what lines-dxf.ts reads.
  */
 import { at, simplify, type Vec2 } from '../geometry';
-import { battenAt, crossingsOfX, sampleBatten, type Hull, type HullLine, type Station } from '../lines';
-import { sectionAt, type Panel } from '../panels';
+import { sampleBatten, type Hull, type HullLine, type Station } from '../lines';
+import { sectionCorners, sectionCurves, type Panel } from '../panels';
 import type { Drawing, DrawnPath, DrawnText } from './drawing';
 
 const CURVE_MM = 0.025;
@@ -72,15 +72,6 @@ export function linesDrawing(hull: Hull): Drawing {
   };
 }
 
-/** The section of the skin's outer side at a station, from panel to panel: the true curves where panels are given, else
- * straight from line to line. Half-breadth and height. */
-export function sectionCurves(hull: Hull, panels: readonly Panel[], x: number): Vec2[][] {
-  const curves = panels.map((panel) => sectionAt(panel.rulings, x).map(({ space }): Vec2 => [space[1], space[2]]));
-  if (panels.length > 0) return curves.filter((curve) => curve.length > 1);
-  const corners = cornersAt(hull, x);
-  return corners.length > 1 ? [corners] : [];
-}
-
 /** All stations on one board, true size. */
 export function bodyPlanDrawing(hull: Hull, panels: readonly Panel[], heightsFrom: number | null): Drawing {
   const midship = (hull.fromX + hull.toX) / 2;
@@ -99,7 +90,7 @@ function board(
   stations: readonly Station[],
   sidesOf: (station: Station) => readonly (1 | -1)[],
 ): Drawing {
-  const drawn = stations.map((station) => ({ station, curves: sectionCurves(hull, panels, station.x), points: cornersAt(hull, station.x) })); // prettier-ignore
+  const drawn = stations.map((station) => ({ station, curves: sectionCurves(hull, panels, station.x), points: sectionCorners(hull, station.x) })); // prettier-ignore
   const all = drawn.flatMap(({ curves, points }) => [...curves.flat(), ...points]);
   const wide = Math.max(100, ...all.map((p) => Math.abs(p[0]))) + 50;
   const [low, high] = [Math.min(0, ...all.map((p) => p[1])), Math.max(0, heightsFrom ?? 0, ...all.map((p) => p[1]))];
@@ -138,13 +129,3 @@ function board(
 }
 
 const CROSS_MM = 6;
-
-/** Where the lines that bound panels pass x, lowest first. */
-const cornersAt = (hull: Hull, x: number): Vec2[] =>
-  hull.lines.flatMap(
-    (line) =>
-    crossingsOfX(line.batten, x).slice(0, 1).map((t): Vec2 => {
-      const [, y, z] = battenAt(line.batten, t).position;
-      return [y, z];
-    }), // prettier-ignore
-  );

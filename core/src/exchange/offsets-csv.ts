@@ -8,7 +8,16 @@ import Papa from 'papaparse';
 import { at } from '../geometry';
 import { linesOf, type Longitudinal, type LinesPart, type OffsetPoint } from '../lines';
 import type { Notation } from '../measure';
-import { longitudinal, problem, readCell, unitsLine, writeCell, type FileProblem, type SourceRow } from './csv-cells';
+import {
+  extrasLine,
+  longitudinal,
+  problem,
+  readCell,
+  unitsLine,
+  writeCell,
+  type FileProblem,
+  type SourceRow,
+} from './csv-cells';
 import { readTableForm } from './offsets-table';
 
 export type ReadOffsets =
@@ -48,7 +57,7 @@ export function readOffsets(text: string): ReadOffsets {
   if ('problems' in result) return { ok: false, problems: result.problems };
   const faults = sizeProblems(result.lines, head.row);
   if (faults.length > 0) return { ok: false, problems: faults };
-  return { ok: true, lines: linesOf(result.lines), form: isLong ? 'long' : 'table', ...units };
+  return { ok: true, lines: linesOf(markExtras(result.lines, text)), form: isLong ? 'long' : 'table', ...units };
 }
 
 const refuse = (...problems: FileProblem[]): ReadOffsets => ({ ok: false, problems });
@@ -69,6 +78,15 @@ function readUnits(text: string): { notation: Notation; assumed: string[] } | { 
   if (notation) return { notation, assumed: [] };
   const row = text.slice(0, match.index + match[0].length).split('\n').length;
   return { problem: problem(row, 'units', named, `one of ${Object.keys(UNITS).join(', ')}`) };
+}
+
+/** A comment `# extra=deck-edge,waterline` names the lines that bound no panel. */
+function markExtras(lines: readonly Longitudinal[], text: string): Longitudinal[] {
+  const match = /^\uFEFF?\s*#.*\bextra\s*=\s*(.+)$/im.exec(text);
+  const names = new Set((match?.[1] ?? '').split(/[,;]/).map((name) => name.trim().toLowerCase()));
+  return lines.map((line) =>
+    names.has(line.id) || names.has(line.name.toLowerCase()) ? { ...line, isExtra: true } : line,
+  );
 }
 
 type LinesOrProblems = { readonly lines: Longitudinal[] } | { readonly problems: readonly FileProblem[] };
@@ -143,5 +161,5 @@ export function writeOffsets(lines: LinesPart, notation: Notation): string {
       writeCell(p.height, notation),
     ]),
   );
-  return `${unitsLine(notation)}\n${Papa.unparse([[...LONG_COLUMNS], ...rows], { newline: '\n' })}\n`;
+  return `${unitsLine(notation)}\n${extrasLine(lines)}${Papa.unparse([[...LONG_COLUMNS], ...rows], { newline: '\n' })}\n`;
 }

@@ -17,7 +17,16 @@ import Papa from 'papaparse';
 import { at } from '../geometry';
 import { tableColumns, type LinesPart, type Longitudinal, type OffsetPoint } from '../lines';
 import type { Notation } from '../measure';
-import { longitudinal, problem, readCell, unitsLine, writeCell, type FileProblem, type SourceRow } from './csv-cells';
+import {
+  extrasLine,
+  longitudinal,
+  problem,
+  readCell,
+  unitsLine,
+  writeCell,
+  type FileProblem,
+  type SourceRow,
+} from './csv-cells';
 
 type Block = Map<string, SourceRow>;
 type Sorted = {
@@ -135,7 +144,7 @@ export function writeOffsetsTable(lines: LinesPart, notation: Notation): string 
     ['half-breadths'],
     ...lines.longitudinals.map((line) => [line.id, ...cells(line, 'halfBreadth')]),
   ];
-  return `${unitsLine(notation)}\n${Papa.unparse(rows, { newline: '\n' })}\n`;
+  return `${unitsLine(notation)}\n${extrasLine(lines)}${Papa.unparse(rows, { newline: '\n' })}\n`;
 }
 
 /** True when every point has a label of its own on its line: otherwise the table form would lose points. */

@@ -11,3 +11,4 @@ export { findTransoms } from './transom';
 export type { Transom } from './transom';
 export { leastRadius } from './bending';
 export { LEAST_RADII, STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
+export { sectionCorners, sectionCurves } from './whole-section';

@@ -4,6 +4,7 @@ import {
   fileName,
   PROJECT_FILE_ENDING,
   problemText,
+  readLinesDxf,
   readOffsets,
   readProjectFile,
   type ExportFile,
@@ -29,8 +30,11 @@ export async function takeFile(file: File): Promise<Taken> {
     return {
       ok: false,
       title: file.name,
-      problems: ['This is not a text file. Expected a table of offsets (.csv) or a Kalotrope project.'],
+      problems: [
+        'This is not a text file. Expected a table of offsets (.csv), a drawing (.dxf) or a Kalotrope project.',
+      ],
     };
+  if (/\.dxf$/i.test(file.name) || /^\s*0\s*\r?\n\s*SECTION\b/.test(text)) return takeDrawing(file.name, text);
   return /\.json$/i.test(file.name) || text.trimStart().startsWith('{')
     ? takeProject(file.name, text)
     : takeOffsets(file.name, text);
@@ -49,16 +53,28 @@ function takeProject(name: string, text: string): Taken {
 function takeOffsets(name: string, text: string): Taken {
   const read = readOffsets(text);
   if (!read.ok) return { ok: false, title: name, problems: read.problems.slice(0, 12).map(problemText) };
-  const title = name.replace(/\.[^.]*$/, '').slice(0, 100) || 'New boat';
-  const project = newProject({
-    id: crypto.randomUUID(),
-    name: title,
-    notation: read.notation,
-    lines: read.lines,
-  });
   const form = read.form === 'long' ? 'a list of points' : 'a table of heights and half-breadths';
-  return { ok: true, project, said: [`Read ${name} as ${form}`, ...read.assumed].join('. ') };
+  return { ok: true, project: projectFrom(name, read), said: [`Read ${name} as ${form}`, ...read.assumed].join('. ') };
 }
+
+function takeDrawing(name: string, text: string): Taken {
+  const read = readLinesDxf(text);
+  if (!read.ok) return { ok: false, title: name, problems: read.problems.slice(0, 12) };
+  const count = read.lines.longitudinals.length;
+  return {
+    ok: true,
+    project: projectFrom(name, read),
+    said: [`Read ${count} lines from the drawing ${name}`, ...read.assumed].join('. '),
+  };
+}
+
+const projectFrom = (file: string, { lines, notation }: Pick<Project, 'lines' | 'notation'>): Project =>
+  newProject({
+    id: crypto.randomUUID(),
+    name: file.replace(/\.[^.]*$/, '').slice(0, 100) || 'New boat',
+    notation,
+    lines,
+  });
 
 const KINDS: Readonly<Record<string, string>> = {
   svg: 'image/svg+xml',

@@ -11,6 +11,7 @@ import { Slip } from '../../app/Slip';
 import { useAppSelector } from '../../app/store';
 import { Fairing } from './Fairing';
 import { LinesDrawing, type LinesLook } from './LinesDrawing';
+import { MarkOutDrawing, MarkOutList, type Board } from './MarkOut';
 import { OffsetsTable } from './OffsetsTable';
 import { PointNumbers } from './PointNumbers';
 import { TableTools } from './TableTools';
@@ -23,13 +24,16 @@ const HULL = (
   </Suspense>
 );
 
+type Show = 'drawing' | 'table' | 'board';
+
 export default function LinesPage() {
   const hull = useAppSelector(selectLiveHull);
   const part = useAppSelector((state) => selectProject(state)?.lines);
   const [look, setLook] = useState<LinesLook>({ comb: 'none', isSighted: false });
+  const [board, setBoard] = useState<Board>({ station: 0, half: 'starboard' });
   const [station, setStation] = useState<string | null>(null);
   const choice = useAppSelector(selectPicked);
-  const [view, setView] = useState<'drawing' | 'table'>('drawing');
+  const [view, setView] = useState<Show>('drawing');
   if (!hull || !part) return null;
   const lineId = choice?.kind === 'point' || choice?.kind === 'line' ? choice.line : undefined;
   const line = part.longitudinals.find((other) => other.id === lineId);
@@ -39,27 +43,29 @@ export default function LinesPage() {
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between' }}>
           <Tabs
             value={view}
-            onChange={(_event, next: 'drawing' | 'table') => setView(next)}
-            aria-label="Lines as a drawing or a table"
+            onChange={(_event, next: Show) => setView(next)}
+            aria-label="Lines as a drawing, a table or a board"
             sx={{ minHeight: 36, px: 1, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
           >
             <Tab value="drawing" label="Three views" />
             <Tab value="table" label="The table" />
+            <Tab value="board" label="Mark out" />
           </Tabs>
           {view === 'drawing' && <Looks look={look} onLook={setLook} />}
         </Box>
-        {view === 'drawing' ? (
-          <LinesDrawing hull={hull} look={look} corner={HULL} />
-        ) : (
-          <OffsetsTable part={part} station={station} onStation={setStation} />
-        )}
+        {view === 'drawing' && <LinesDrawing hull={hull} look={look} corner={HULL} />}
+        {view === 'table' && <OffsetsTable part={part} station={station} onStation={setStation} />}
+        {view === 'board' && <MarkOutDrawing hull={hull} part={part} board={board} />}
       </Box>
-      <Slip stage="lines" title={line ? line.name : 'Pick a point'} numbers={<PointNumbers />}>
-        {view === 'drawing' ? (
-          <Fairing picked={lineId} />
-        ) : (
-          <TableTools part={part} station={station} onStation={setStation} />
-        )}
+      <Slip
+        stage="lines"
+        title={view === 'board' ? 'Mark out a section' : (line?.name ?? 'Pick a point')}
+        numbers={
+          view === 'board' ? <MarkOutList hull={hull} part={part} board={board} onBoard={setBoard} /> : <PointNumbers />
+        }
+      >
+        {view === 'drawing' && <Fairing picked={lineId} />}
+        {view === 'table' && <TableTools part={part} station={station} onStation={setStation} />}
       </Slip>
     </>
   );

@@ -2,21 +2,11 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo } from 'react';
 import { markingTable, type Panel } from '@kalotrope/core/panels';
-import { formatLength, lostInRounding, unitLabel, type Notation } from '@kalotrope/core/measure';
+import { unitLabel } from '@kalotrope/core/measure';
 import { PlainTable } from '../../app/PlainTable';
+import { rounded } from '../../app/rounded';
 import { selectNotation } from '../../app/selectors';
 import { useAppSelector } from '../../app/store';
-
-/** A part lost in rounding is shown from here on. */
-const WORTH_SHOWING_MM = 0.5;
-
-function rounded(mm: number, notation: Notation): string {
-  const lost = lostInRounding(mm, notation);
-  const figure = formatLength(mm, notation);
-  return Math.abs(lost) > WORTH_SHOWING_MM
-    ? `${figure} (${lost > 0 ? '+' : '−'}${Math.abs(lost).toFixed(1)} mm)`
-    : figure;
-}
 
 const COLUMNS = ['along', 'lower edge', 'upper edge'].map((name) => ({ name, isFigure: true }));
 
