@@ -41,7 +41,7 @@ export function fairLine(line: Longitudinal, toleranceMm: number): FairingChange
       const faired = fairRun(placesAlong(points), ys, freedom(points, quantity, toleranceMm));
       return faired.flatMap((y, i): FairingChange[] => {
         const fromMm = at(ys, i);
-        const toMm = toPencil(y, fromMm, toleranceMm);
+        const toMm = toPencil(y, fromMm, mostOf(at(points, i), toleranceMm));
         return Math.abs(toMm - fromMm) >= STEP_MM / 2
           ? [{ line: line.id, index: from + i, quantity, fromMm, toMm }]
           : [];
@@ -69,12 +69,15 @@ function piecesOf(points: readonly OffsetPoint[]) {
     .filter((piece) => piece.points.length >= FEWEST);
 }
 
+/** A point read off a drawing may move by as much as it may have been misread. */
+const mostOf = ({ uncertainty }: OffsetPoint, toleranceMm: number): number => Math.max(toleranceMm, uncertainty ?? 0);
+
 /** How far each point may move. */
 const freedom = (points: readonly OffsetPoint[], quantity: 'halfBreadth' | 'height', toleranceMm: number): number[] =>
   points.map((p, i) => {
     const isHeld = i === 0 || i === points.length - 1 || p.isPinned === true;
     const isOnCentreline = quantity === 'halfBreadth' && Math.abs(p.halfBreadth) <= CENTRELINE_MM;
-    return isHeld || isOnCentreline ? 0 : toleranceMm;
+    return isHeld || isOnCentreline ? 0 : mostOf(p, toleranceMm);
   });
 
 /** The run with the least fourth differences within the bounds. */

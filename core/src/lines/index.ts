@@ -36,3 +36,5 @@ export { acrossInView, combOf, combTurns, tightest, toothPlace } from './comb';
 export type { CombKind, Tooth } from './comb';
 export { plotSection, tickOf } from './plotting';
 export type { Half, PlottedPoint } from './plotting';
+export { levelled, moved, pencilAtFullSize, pixelOfView, scaled, traced, viewOfPixel } from './underlay';
+export type { Adjusted } from './underlay';

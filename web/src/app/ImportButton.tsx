@@ -7,7 +7,7 @@ import DialogActions from '@mui/material/DialogActions';
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { useNavigate } from 'react-router';
-import { addProject } from '../storage/projects';
+import { addPictures, addProject } from '../storage/projects';
 import { takeFile, type Taken } from './files';
 import { said } from './screen-slice';
 import { useAppDispatch } from './store';
@@ -27,6 +27,7 @@ export function ImportButton() {
       setRefused(taken);
       return;
     }
+    await addPictures(taken.pictures ?? []);
     await addProject(taken.project);
     dispatch(said(taken.said));
     await navigate(`/project/${taken.project.id}/lines`);

@@ -14,13 +14,17 @@ import {
   writeDxf,
   writeOffsets,
   writePdf,
-  writeProjectFile,
+  writeOffsetsTable,
+  fitsTableForm,
+  PROJECT_FILE_ENDING,
   writeSvg,
   type Drawing,
   type ExportFile,
   type PdfLayout,
 } from '@kalotrope/core/exchange';
+import type { Derived, Project } from '@kalotrope/core/project';
 import { projectFileName, saveFile, saveZip } from './files';
+import { projectFileWithPictures } from './pictures';
 import { currentLayouts } from './selectors';
 import { useAppSelector } from './store';
 
@@ -46,6 +50,30 @@ const KINDS: readonly Kind[] = [
   pdf('PDF on Letter', '-letter', { kind: 'tiles', paper: 'Letter' }),
 ];
 
+async function saveProjectFile(project: Project): Promise<void> {
+  saveFile({ name: projectFileName(project), content: await projectFileWithPictures(project) });
+}
+
+async function everything(
+  project: Project,
+  derived: Derived,
+  layouts: ReturnType<typeof currentLayouts>,
+): Promise<void> {
+  const whole = await projectFileWithPictures(project);
+  const files = exportFiles(project, derived, { kinds: EXPORT_KINDS, layouts });
+  saveZip(
+    project.name,
+    files.map((file) => (file.name.endsWith(PROJECT_FILE_ENDING) ? { ...file, content: whole } : file)),
+  );
+}
+
+/** Drawings of the lines stage by their names in words; parts go by their ids. */
+const wordsOf = (name: string): string => {
+  if (name === 'lines') return 'The lines';
+  if (name === 'body-plan') return 'The body plan';
+  return name.replace(/^section-/, 'Section ');
+};
+
 type OpenProps = { readonly stage: Stage; readonly anchor: HTMLElement; readonly onClose: () => void };
 
 export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
@@ -59,28 +87,22 @@ export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
     onClose();
     run();
   };
+  const saveTable = (name: string, content: string) =>
+    saveFile({ name: `${fileName(project.name)}-${name}.csv`, content });
   return (
     <Menu open anchorEl={anchor} onClose={onClose}>
-      <MenuItem
-        onClick={act(() =>
-          saveZip(project.name, exportFiles(project, derived, { kinds: EXPORT_KINDS, layouts: currentLayouts(state) })),
-        )}
-      >
+      <MenuItem onClick={act(() => void everything(project, derived, currentLayouts(state)))}>
         Everything, as one zip
       </MenuItem>
-      <MenuItem onClick={act(() => saveFile({ name: projectFileName(project), content: writeProjectFile(project) }))}>
-        The project, to keep or share
-      </MenuItem>
-      <MenuItem
-        onClick={act(() =>
-          saveFile({
-            name: `${fileName(project.name)}-offsets.csv`,
-            content: writeOffsets(project.lines, project.notation),
-          }),
-        )}
-      >
+      <MenuItem onClick={act(() => void saveProjectFile(project))}>The project, to keep or share</MenuItem>
+      <MenuItem onClick={act(() => saveTable('offsets', writeOffsets(project.lines, project.notation)))}>
         The offsets, CSV
       </MenuItem>
+      {fitsTableForm(project.lines) && (
+        <MenuItem onClick={act(() => saveTable('offsets-table', writeOffsetsTable(project.lines, project.notation)))}>
+          The offsets as plans print them, CSV
+        </MenuItem>
+      )}
       <Divider />
       <ListSubheader sx={{ lineHeight: 2 }}>Full size, millimetres, as</ListSubheader>
       <Box role="group" aria-label="Kind of file" sx={{ display: 'flex', px: 1 }}>
@@ -101,7 +123,7 @@ export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
         .filter((drawing) => isOfStage(stage, drawing))
         .map((drawing) => (
           <MenuItem key={drawing.name} onClick={act(() => saveFile(KINDS[kind]!.write(drawing)))}>
-            {drawing.name}, {KINDS[kind]!.name}
+            {wordsOf(drawing.name)}, {KINDS[kind]!.name}
           </MenuItem>
         ))}
     </Menu>

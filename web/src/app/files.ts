@@ -9,10 +9,12 @@ import {
   readProjectFile,
   type ExportFile,
 } from '@kalotrope/core/exchange';
+import type { Picture } from '../storage/projects';
+import { picturesIn } from './pictures';
 import { newProject, type Project } from '@kalotrope/core/project';
 
 export type Taken =
-  | { readonly ok: true; readonly project: Project; readonly said: string }
+  | { readonly ok: true; readonly project: Project; readonly said: string; readonly pictures?: readonly Picture[] }
   | { readonly ok: false; readonly title: string; readonly problems: readonly string[] };
 
 const LARGEST_BYTES = 20_000_000;
@@ -47,6 +49,7 @@ function takeProject(name: string, text: string): Taken {
     ok: true,
     project: { ...read.project, id: crypto.randomUUID() },
     said: `${read.project.name} opened from ${name}`,
+    pictures: picturesIn(text),
   };
 }
 

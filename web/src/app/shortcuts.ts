@@ -59,7 +59,8 @@ export function useShortcuts(stage: Stage): void {
     const list = thingsOn(stage, state);
     if (list.length === 0) return;
     const now = list.findIndex((item) => JSON.stringify(item) === JSON.stringify(screen.picked));
-    const next = list[(now + by + list.length) % list.length];
+    // from nothing: on to the first, back to the last
+    const next = now < 0 ? list.at(by === 1 ? 0 : -1) : list[(now + by + list.length) % list.length];
     if (next) dispatch(picked(next));
   };
   useHotkeys('[', () => step(-1), { ...ON_TAPE, useKey: true });

@@ -128,7 +128,7 @@ export function makeTheme(shade: Shade): Theme {
             },
             '& td.figure': { paddingRight: 8, color: c.quiet, fontFamily: TEXT },
             '& th button:focus-visible': { outline: `2px solid ${c.picked}` },
-            '& .picked': { color: c.picked },
+            '& .picked': { color: c.picked, backgroundColor: c.sheet },
             '& .understood': {
               position: 'absolute',
               right: 0,

@@ -26,12 +26,14 @@ type Props = {
   readonly corner?: ReactNode;
   /** Keys pressed while the drawing has the focus; it can have it only where this is given. */
   readonly onKeyDown?: (event: KeyboardEvent) => void;
+  /** A click on a place of the drawing; while this is given, what lies under the click is not picked. */
+  readonly onPlace?: ((world: readonly [number, number]) => void) | undefined;
   readonly onPoint?: (world: readonly [number, number]) => void;
 };
 
 const BORDER = 44;
 
-export function DrawingSurface({ label, bounds, children, corner, onKeyDown, onPoint }: Props) {
+export function DrawingSurface({ label, bounds, children, corner, onKeyDown, onPlace, onPoint }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const { width, height } = useSize(box);
@@ -86,8 +88,17 @@ export function DrawingSurface({ label, bounds, children, corner, onKeyDown, onP
         width={width}
         height={height}
         shapeRendering={isDraft ? 'optimizeSpeed' : undefined}
-        style={{ display: 'block', touchAction: 'none', cursor: 'grab' }}
+        style={{ display: 'block', touchAction: 'none', cursor: onPlace ? 'crosshair' : 'grab' }}
         fontFamily={theme.typography.fontFamily}
+        onPointerDownCapture={(event) => {
+          if (onPlace && isGrip(event.target)) event.stopPropagation();
+        }}
+        onClickCapture={(event) => {
+          const frame = svg.current?.getBoundingClientRect();
+          if (!onPlace || !frame) return;
+          event.stopPropagation();
+          onPlace([view.invertX(event.clientX - frame.left), -view.invertY(event.clientY - frame.top)]);
+        }}
         onPointerMove={(event) => {
           const frame = svg.current?.getBoundingClientRect();
           if (onPoint && frame)

@@ -11,12 +11,17 @@ export type ProjectRecord = {
   readonly doc: Project;
 };
 
+/** A scan or photo that lies under a view; the project names it by id and copies of the project share it. */
+export type Picture = { readonly id: string; readonly type: 'image/png' | 'image/jpeg'; readonly bytes: Uint8Array };
+
 class Database extends Dexie {
   projects!: Table<ProjectRecord, string>; // set by Dexie from the stores below
   marks!: Table<{ key: string; value: string }, string>; // as above
+  pictures!: Table<Picture, string>; // as above
   constructor() {
     super('kalotrope');
     this.version(1).stores({ projects: 'id, updatedAt', marks: 'key' });
+    this.version(2).stores({ pictures: 'id' });
   }
 }
 
@@ -88,3 +93,10 @@ export async function firstProject(): Promise<string | undefined> {
   }
   return (await listProjects())[0]?.id;
 }
+
+/** A picture once stored is never written over: whoever names it gets the same. Never taken out, since an undo may bring it back. */
+export const addPictures = async (pictures: readonly Picture[]): Promise<void> => {
+  await db.pictures.bulkPut([...pictures]);
+};
+
+export const loadPicture = (id: string): Promise<Picture | undefined> => db.pictures.get(id);

@@ -1,6 +1,6 @@
 import { useTheme } from '@mui/material/styles';
 import { useState, type ReactNode } from 'react';
-import { lengthAtX, pointOnTape, type Hull, type HullLine } from '@kalotrope/core/lines';
+import { lengthAtX, pointOnTape, type Hull, type HullLine, type Underlay } from '@kalotrope/core/lines';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { picked, tapeMarked } from '../../app/screen-slice';
 import { selectNotation, selectPicked, selectTape } from '../../app/selectors';
@@ -11,6 +11,7 @@ import { stationStyle } from '../../drawing/station-style';
 import { Grip } from './Grip';
 import { Combs } from './Combs';
 import { useNudge } from './nudge';
+import { UnderlayPicture, type Lying } from './UnderlayPicture';
 import { bodyPlan, drawnLines, extentOf, isSameExtent, SIGHT, viewsOf, type Extent, type View } from './views';
 
 export type LinesLook = {
@@ -19,10 +20,23 @@ export type LinesLook = {
   readonly isSighted: boolean;
 };
 
-type Props = { readonly hull: Hull; readonly look: LinesLook; readonly corner: ReactNode };
+type Props = {
+  readonly hull: Hull;
+  readonly look: LinesLook;
+  readonly underlays: readonly Underlay[];
+  /** The view that a click is meant for, and what is done with its place, in mm across and up. */
+  readonly clicked?:
+    | {
+        readonly view: Underlay['view'];
+        readonly onPlace: (place: readonly [number, number]) => void;
+        readonly places: readonly (readonly [number, number])[];
+      }
+    | undefined;
+  readonly corner: ReactNode;
+};
 
 /** Profile above plan on one x axis, the body plan beside them: forward stations to the right, aft ones to the left. */
-export function LinesDrawing({ hull, look, corner }: Props) {
+export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) {
   const notation = useAppSelector(selectNotation);
   const tape = useAppSelector(selectTape);
   const dispatch = useAppDispatch();
@@ -34,12 +48,22 @@ export function LinesDrawing({ hull, look, corner }: Props) {
   const bounds = boxAround([...views.flatMap((view) => view.corners), ...body.corners]);
   const length = hull.toX - hull.fromX;
   const { drawnX, trueX } = views[0];
+  const lying: Readonly<Record<Underlay['view'], Lying>> = {
+    profile: { across: drawnX, up: (z) => views[0].zero + z, squeeze: drawnX(1) - drawnX(0) },
+    plan: { across: drawnX, up: (y) => views[1].zero + y, squeeze: drawnX(1) - drawnX(0) },
+    body: { across: (y) => body.middle + y, up: (z) => views[0].zero + z, squeeze: 1 },
+  };
+  const place = ([x, y]: readonly [number, number]) => {
+    if (clicked?.view === 'body') clicked.onPlace([x - body.middle, y - views[0].zero]);
+    else clicked?.onPlace([trueX(x), y - views[clicked.view === 'plan' ? 1 : 0].zero]);
+  };
   return (
     <DrawingSurface
       label="Lines: profile, plan and body plan"
       bounds={bounds}
       corner={corner}
       onKeyDown={nudge}
+      onPlace={clicked && place}
       onPoint={([drawn]) => {
         const x = trueX(drawn);
         if (tape && x >= hull.fromX && x <= hull.toX) dispatch(tapeMarked(lengthAtX(tape, x)));
@@ -47,6 +71,22 @@ export function LinesDrawing({ hull, look, corner }: Props) {
     >
       {({ px }) => (
         <>
+          {underlays.map((underlay) => (
+            <UnderlayPicture key={underlay.id} underlay={underlay} lying={lying[underlay.view]} />
+          ))}
+          {clicked?.places.map(([across, up], i) => {
+            const { [clicked.view]: own } = lying;
+            const [x, y] = [own.across(across), -own.up(up)];
+            const arm = 9 * px;
+            return (
+              <path
+                key={i}
+                d={`M${x - arm} ${y}H${x + arm}M${x} ${y - arm}V${y + arm}`}
+                stroke={palette.secondary.main}
+                strokeWidth={2 * px}
+              />
+            );
+          })}
           {views.map((view) => (
             <LongView key={view.name} view={view} hull={hull} look={look} px={px} />
           ))}

@@ -15,6 +15,7 @@ import { MarkOutDrawing, MarkOutList, type Board } from './MarkOut';
 import { OffsetsTable } from './OffsetsTable';
 import { PointNumbers } from './PointNumbers';
 import { TableTools } from './TableTools';
+import { Underlays, useClicked, type Tool } from './Underlays';
 
 const HullView = lazy(() => import('../../drawing/HullView'));
 
@@ -31,6 +32,7 @@ export default function LinesPage() {
   const part = useAppSelector((state) => selectProject(state)?.lines);
   const [look, setLook] = useState<LinesLook>({ comb: 'none', isSighted: false });
   const [board, setBoard] = useState<Board>({ station: 0, half: 'starboard' });
+  const [tool, setTool] = useState<Tool | null>(null);
   const [station, setStation] = useState<string | null>(null);
   const choice = useAppSelector(selectPicked);
   const [view, setView] = useState<Show>('drawing');
@@ -53,7 +55,7 @@ export default function LinesPage() {
           </Tabs>
           {view === 'drawing' && <Looks look={look} onLook={setLook} />}
         </Box>
-        {view === 'drawing' && <LinesDrawing hull={hull} look={look} corner={HULL} />}
+        {view === 'drawing' && <LinesWithPictures hull={hull} part={part} look={look} tool={tool} onTool={setTool} />}
         {view === 'table' && <OffsetsTable part={part} station={station} onStation={setStation} />}
         {view === 'board' && <MarkOutDrawing hull={hull} part={part} board={board} />}
       </Box>
@@ -65,10 +67,16 @@ export default function LinesPage() {
         }
       >
         {view === 'drawing' && <Fairing picked={lineId} />}
+        {view === 'drawing' && <Underlays hull={hull} part={part} tool={tool} onTool={setTool} />}
         {view === 'table' && <TableTools part={part} station={station} onStation={setStation} />}
       </Slip>
     </>
   );
+}
+
+function LinesWithPictures({ look, ...rest }: { readonly look: LinesLook } & Parameters<typeof useClicked>[0]) {
+  const clicked = useClicked(rest);
+  return <LinesDrawing hull={rest.hull} look={look} underlays={rest.part.underlays} clicked={clicked} corner={HULL} />;
 }
 
 /** How the views are drawn. */

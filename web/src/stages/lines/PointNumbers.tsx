@@ -98,6 +98,13 @@ export function PointNumbers() {
         />
       ))}
       <Box sx={{ mt: 1 }}>
+        {(point.uncertainty ?? 0) > 0 && (
+          <Figure
+            name="Read off a drawing, to"
+            value={formatFine(point.uncertainty ?? 0, notation)}
+            why="The width of the pencil line at full size: fairing may move the point by as much"
+          />
+        )}
         <Figure
           name="Off the fair line, breadth"
           value={formatFine(residuals[place]?.halfBreadth ?? 0, notation)}

@@ -1,0 +1,50 @@
+import { useEffect, useState } from 'react';
+import type { Underlay } from '@kalotrope/core/lines';
+import { loadPicture } from '../../storage/projects';
+
+/** Where a view's mm lie on the drawing; `squeeze` is what a length across is drawn as. */
+export type Lying = {
+  readonly across: (mm: number) => number;
+  readonly up: (mm: number) => number;
+  readonly squeeze: number;
+};
+
+/** The scan or photo itself, under its view. */
+export function UnderlayPicture({ underlay, lying }: { readonly underlay: Underlay; readonly lying: Lying }) {
+  const url = usePicture(underlay.id);
+  if (url === null) return null;
+  const { left, top, widthPx, heightPx, mmPerPx, turnDeg, opacity } = underlay;
+  return (
+    <image
+      href={url}
+      width={widthPx}
+      height={heightPx}
+      opacity={opacity}
+      preserveAspectRatio="none"
+      // the drawing runs downwards and so does the picture; a turn counter-clockwise is a negative one here
+      transform={`translate(${lying.across(left)} ${-lying.up(top)}) scale(${lying.squeeze} 1) rotate(${-turnDeg}) scale(${mmPerPx})`}
+      style={{ pointerEvents: 'none' }}
+    />
+  );
+}
+
+function usePicture(id: string): string | null {
+  const [url, setUrl] = useState<string | null>(null);
+  useEffect(() => {
+    let made: string | undefined;
+    let isGone = false;
+    loadPicture(id).then(
+      (picture) => {
+        if (isGone || !picture) return;
+        made = URL.createObjectURL(new Blob([picture.bytes as BlobPart], { type: picture.type })); // bytes of our own store
+        setUrl(made);
+      },
+      () => setUrl(null),
+    );
+    return () => {
+      isGone = true;
+      if (made !== undefined) URL.revokeObjectURL(made);
+    };
+  }, [id]);
+  return url;
+}

@@ -1,0 +1,287 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import Slider from '@mui/material/Slider';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useRef, useState } from 'react';
+import {
+  levelled,
+  moved,
+  pencilAtFullSize,
+  scaled,
+  traced,
+  type Adjusted,
+  type Hull,
+  type LinesPart,
+  type Underlay,
+} from '@kalotrope/core/lines';
+import { formatWithUnit } from '@kalotrope/core/measure';
+import { edited } from '../../app/document-slice';
+import { LengthField } from '../../app/LengthField';
+import { NumberField } from '../../app/NumberField';
+import { takePicture } from '../../app/pictures';
+import { said } from '../../app/screen-slice';
+import { selectNotation, selectPicked } from '../../app/selectors';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+import { addPictures } from '../../storage/projects';
+
+type Place = readonly [number, number];
+type Kind = 'scale' | 'level' | 'place' | 'points';
+/** What the next clicks on the drawing are for. */
+export type Tool = { readonly underlay: string; readonly kind: Kind; readonly places: readonly Place[] };
+
+const VIEW_NAMES: Readonly<Record<Underlay['view'], string>> = { profile: 'profile', plan: 'plan', body: 'body plan' };
+
+/** How many clicks the tool wants before there is something to do. */
+const WANTED: Readonly<Record<Kind, number>> = { scale: 2, level: 2, place: 1, points: 1 };
+const TELLS: Readonly<Record<Kind, readonly string[]>> = {
+  scale: ['Click the first of two places whose distance you know.', 'Click the second, as far away as the picture allows.', 'Now give the distance.'], // prettier-ignore
+  level: ['Click a place on a line that should be level: the base line, say.', 'Click another place on it, far away.'],
+  place: ['Click a place that you know: the forward end of the base line, say.', 'Now say where it lies on the boat.'],
+  points: ['Click along the picked line, point by point. Near a station the point is put on it.'],
+};
+
+type Props = {
+  readonly part: LinesPart;
+  readonly hull: Hull;
+  readonly tool: Tool | null;
+  readonly onTool: (tool: Tool | null) => void;
+};
+
+/** A drawing to take the lines from: its scale and pencil, and pictures of it under the views. */
+export function Underlays({ part, hull, tool, onTool }: Props) {
+  const notation = useAppSelector(selectNotation);
+  const dispatch = useAppDispatch();
+  const file = useRef<HTMLInputElement>(null);
+  const [view, setView] = useState<Underlay['view']>('profile');
+  const take = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    const taken = await takePicture(chosen);
+    if (!taken.ok) {
+      dispatch(said(taken.reason));
+      return;
+    }
+    await addPictures([taken.picture]);
+    const { widthPx, heightPx } = taken;
+    const mmPerPx = Math.max(100, hull.toX - hull.fromX) / widthPx;
+    const left = view === 'body' ? (-widthPx * mmPerPx) / 2 : hull.fromX;
+    const underlay: Underlay = { id: taken.picture.id, name: chosen.name.slice(0, 200), view, widthPx, heightPx, left, top: heightPx * mmPerPx, mmPerPx, turnDeg: 0, opacity: 0.6 }; // prettier-ignore
+    dispatch(
+      edited({
+        label: `Picture under the ${VIEW_NAMES[view]}`,
+        edits: [{ path: ['lines', 'underlays'], value: [...part.underlays, underlay] }],
+      }),
+    );
+    onTool({ underlay: underlay.id, kind: 'scale', places: [] });
+  };
+  const set = (key: 'scale' | 'pencil', label: string) => (value: number) =>
+    dispatch(edited({ label, edits: [{ path: ['lines', 'drawing', key], value }] }));
+  return (
+    <Box
+      component="section"
+      aria-label="A drawing to work from"
+      sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider', display: 'grid', gap: 1.25 }}
+    >
+      {/* prettier-ignore */}
+      <Typography variant="h2">A drawing to work from</Typography>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        <NumberField label="Drawn at 1 to" value={part.drawing.scale} onCommit={set('scale', 'Scale of the drawing')} />
+        <LengthField label="Its pencil line" mm={part.drawing.pencil} onCommit={set('pencil', 'Width of the pencil')} />
+      </Box>
+      <Typography variant="body2" color="text.secondary">
+        One pencil width is {formatWithUnit(pencilAtFullSize(part.drawing), notation)} at full size; points taken from
+        it are known to that.
+      </Typography>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <TextField
+          select
+          label="Under the"
+          value={view}
+          onChange={({ target }) => setView(target.value as Underlay['view'])} // one of the items below
+          sx={{ flex: 1 }}
+        >
+          {(Object.keys(VIEW_NAMES) as Underlay['view'][]).map((key) => (
+            <MenuItem key={key} value={key}>
+              {VIEW_NAMES[key]}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Button variant="outlined" onClick={() => file.current?.click()} disabled={part.underlays.length >= 6}>
+          Put a picture
+        </Button>
+        <input
+          ref={file}
+          type="file"
+          accept="image/png,image/jpeg"
+          hidden
+          aria-label="A picture of the drawing"
+          onChange={(event) => {
+            void take(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </Box>
+      {part.underlays.map((underlay) => (
+        <OnePicture key={underlay.id} underlay={underlay} part={part} tool={tool} onTool={onTool} />
+      ))}
+    </Box>
+  );
+}
+
+const BUTTONS: readonly (readonly [Kind, string])[] = [
+  ['scale', 'Set its scale'],
+  ['level', 'Level it'],
+  ['place', 'Place it'],
+  ['points', 'Take points'],
+];
+
+function OnePicture({ underlay, part, tool, onTool }: { readonly underlay: Underlay } & Omit<Props, 'hull'>) {
+  const dispatch = useAppDispatch();
+  const [known, setKnown] = useState(0);
+  const [to, setTo] = useState<Place>([0, 0]);
+  const own = tool?.underlay === underlay.id ? tool : null;
+  const put = (label: string, next: Underlay) => {
+    const value = part.underlays.map((other) => (other.id === next.id ? next : other));
+    dispatch(edited({ label, edits: [{ path: ['lines', 'underlays'], value }] }));
+    onTool(null);
+  };
+  const [first, second] = own?.places ?? [];
+  const tell = own && (TELLS[own.kind][own.places.length] ?? '');
+  const opacity = (value: number) =>
+    dispatch(
+      edited({
+        label: 'Picture, how dark',
+        gesture: `opacity ${underlay.id}`,
+        edits: [{ path: ['lines', 'underlays', underlay.id, 'opacity'], value }],
+      }),
+    );
+  return (
+    <Box
+      sx={{ display: 'grid', gap: 1, borderTop: 1, borderColor: 'divider', pt: 1 }}
+      role="group"
+      aria-label={underlay.name}
+    >
+      <Typography variant="body2">
+        {underlay.name}, under the {VIEW_NAMES[underlay.view]}
+      </Typography>
+      <Slider
+        size="small"
+        min={0.1}
+        max={1}
+        step={0.05}
+        value={underlay.opacity}
+        aria-label="How dark the picture is"
+        onChange={(_event, value) => opacity(value)}
+      />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        {BUTTONS.map(([kind, name]) => (
+          <Button
+            key={kind}
+            variant={own?.kind === kind ? 'contained' : 'outlined'}
+            aria-pressed={own?.kind === kind}
+            onClick={() => onTool(own?.kind === kind ? null : { underlay: underlay.id, kind, places: [] })}
+          >
+            {name}
+          </Button>
+        ))}
+        <Button
+          variant="outlined"
+          color="error"
+          onClick={() => {
+            const value = part.underlays.filter((other) => other.id !== underlay.id);
+            dispatch(edited({ label: 'Picture taken away', edits: [{ path: ['lines', 'underlays'], value }] }));
+            onTool(null);
+          }}
+        >
+          Take it away
+        </Button>
+      </Box>
+      {tell !== null && tell !== '' && (
+        <Typography variant="body2" role="status" sx={{ color: 'secondary.main' }}>
+          {tell}
+        </Typography>
+      )}
+      {own?.kind === 'scale' && first && second && (
+        <>
+          <LengthField label="They are apart by" mm={known} onCommit={setKnown} />
+          <Button
+            variant="contained"
+            disabled={known <= 0}
+            onClick={() => settle(scaled(underlay, first, second, known), 'Scale of the picture')}
+          >
+            Bring it to size
+          </Button>
+        </>
+      )}
+      {own?.kind === 'place' && first && (
+        <>
+          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+            <LengthField
+              label={underlay.view === 'body' ? 'From the centreline' : 'x'}
+              mm={to[0]}
+              onCommit={(mm) => setTo([mm, to[1]])}
+            />
+            <LengthField
+              label={underlay.view === 'plan' ? 'Half-breadth' : 'Height'}
+              mm={to[1]}
+              onCommit={(mm) => setTo([to[0], mm])}
+            />
+          </Box>
+          <Button variant="contained" onClick={() => put('Picture placed', moved(underlay, first, to))}>
+            Put it there
+          </Button>
+        </>
+      )}
+      {own?.kind === 'level' && first && second && (
+        <Button variant="contained" onClick={() => settle(levelled(underlay, first, second), 'Picture levelled')}>
+          Turn it level
+        </Button>
+      )}
+    </Box>
+  );
+  function settle(adjusted: Adjusted, label: string) {
+    if (adjusted.ok) return put(label, adjusted.underlay);
+    dispatch(said(adjusted.reason));
+    onTool(own && { ...own, places: [] });
+  }
+}
+
+/** What a click on the drawing does while a tool is taken up; null while none is. */
+export function useClicked({ part, hull, tool, onTool }: Props) {
+  const choice = useAppSelector(selectPicked);
+  const dispatch = useAppDispatch();
+  const underlay = part.underlays.find(({ id }) => id === tool?.underlay);
+  if (!tool || !underlay) return undefined;
+  const onPlace = (place: Place) => {
+    if (tool.kind !== 'points') {
+      if (tool.places.length < WANTED[tool.kind]) onTool({ ...tool, places: [...tool.places, place] });
+      return;
+    }
+    const lineId = choice?.kind === 'line' || choice?.kind === 'point' ? choice.line : undefined;
+    const line = part.longitudinals.find(({ id }) => id === lineId);
+    if (!line) {
+      dispatch(said('Pick the line that the points belong to first: in the table, or with [ and ]'));
+      return;
+    }
+    const label = choice?.kind === 'point' ? line.points[choice.index]?.station : undefined;
+    const next = traced(line, {
+      view: underlay.view,
+      place,
+      stations: hull.stations,
+      station: hull.stations.find((station) => station.label === label),
+      uncertainty: pencilAtFullSize(part.drawing),
+    });
+    if (!next) {
+      dispatch(said('Pick a point of the station that this section belongs to first'));
+      return;
+    }
+    dispatch(
+      edited({
+        label: `${line.name}: a point off the drawing`,
+        edits: [{ path: ['lines', 'longitudinals', line.id], value: next }],
+      }),
+    );
+  };
+  return { view: underlay.view, onPlace, places: tool.places };
+}
