@@ -41,7 +41,8 @@ export function nameSlip(input: SlipInput): NamedSlip | undefined {
     .filter(({ candidate, off }) => off <= WITHIN_SD && Math.abs(candidate.valueMm - input.valueMm) > SAME_FIGURE_MM)
     .map(({ candidate, off }) => ({ candidate, score: Math.log(candidate.weight) - 0.5 * off * off }))
     .sort((a, b) => b.score - a.score)[0]?.candidate;
-  return best && { name: best.name, valueMm: best.valueMm };
+  // sums of tenths, without the last bits that they leave
+  return best && { name: best.name, valueMm: Number(best.valueMm.toFixed(6)) };
 }
 
 /** The fair place as the table would write it. */

@@ -42,6 +42,18 @@ describe('a run of figures', () => {
   });
 });
 
+describe('the demo table with slips', () => {
+  it('has its three, each found, named and put right by its remedy, and no other', () => {
+    const findings = slipsOf(demoProject('slips', 'x').lines);
+    const told = findings.map(({ where, data, remedies }) => [where.line, where.station, data['slip'], remedies?.[0]?.edits[0]?.value]); // prettier-ignore
+    expect(told).toEqual([
+      ['keel', '2', expect.stringMatching(/100 mm/), 169.1],
+      ['chine', '3', expect.stringMatching(/swapped/), 449.6],
+      ['sheer', '5', expect.stringMatching(/inch/), expect.closeTo(531.6, 1)],
+    ]);
+  });
+});
+
 describe('the name of a slip', () => {
   const metric = { kind: 'metric', stepMm: 1 } as const;
   const imperial = { kind: 'imperial', stepMm: SIXTEENTH_MM } as const;

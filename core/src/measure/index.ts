@@ -13,3 +13,5 @@ export {
 } from './length';
 export type { Notation, ParsedLength } from './length';
 export { toDeg, toRad, formatDeg, formatMass, formatArea, formatShare } from './quantity';
+export { parseScale } from './scale';
+export type { ParsedScale } from './scale';

@@ -5,7 +5,7 @@ export type { ReadProject } from './migrations';
 export { applyEdits, resolvePath } from './edits';
 export type { EditResult } from './edits';
 export { newProject } from './defaults';
-export { DEMO_IDS, demoProject } from './demos';
+export { DEMO_IDS, DEMO_NAMES, demoProject } from './demos';
 export type { DemoId } from './demos';
 export { allFindings, createDerive } from './derive';
 export type { Derive, Derived } from './derive';

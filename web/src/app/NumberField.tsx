@@ -1,29 +1,34 @@
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 
-/** A plain number: Enter or leaving the field commits, Esc restores. */
-export function NumberField({
-  label,
-  value,
-  onCommit,
-}: {
+type Read = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly expected: string };
+type Props = {
   readonly label: string;
   readonly value: number;
   readonly onCommit: (value: number) => void;
-}) {
+  /** How what is typed is understood; a plain number unless given. */
+  readonly read?: (text: string) => Read;
+};
+
+function readNumber(text: string): Read {
+  const value = Number(text.replace(',', '.'));
+  return text.trim() !== '' && Number.isFinite(value) ? { ok: true, value } : { ok: false, expected: 'a number' };
+}
+
+/** A figure that is no length: Enter or leaving the field commits, Esc restores. */
+export function NumberField({ label, value, onCommit, read = readNumber }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
-  const number = typed === null ? value : Number(typed.replace(',', '.'));
-  const isBad = typed !== null && (typed.trim() === '' || !Number.isFinite(number));
+  const parsed = typed === null ? null : read(typed);
   const commit = () => {
-    if (typed !== null && !isBad && number !== value) onCommit(number);
+    if (parsed?.ok && parsed.value !== value) onCommit(parsed.value);
     setTyped(null);
   };
   return (
     <TextField
       label={label}
       value={typed ?? String(Number(value.toFixed(4)))}
-      error={isBad}
-      helperText={isBad ? 'Expected a number' : undefined}
+      error={parsed !== null && !parsed.ok}
+      helperText={parsed !== null && !parsed.ok ? `Expected ${parsed.expected}` : undefined}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={commit}
       onKeyDown={(event) => {
@@ -31,6 +36,7 @@ export function NumberField({
         if (event.key === 'Escape') setTyped(null);
       }}
       slotProps={{ htmlInput: { className: 'figure', inputMode: 'decimal' } }}
+      sx={{ '& input': { fontSize: 14 } }}
     />
   );
 }

@@ -9,17 +9,12 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { demoProject, type DemoId } from '@kalotrope/core/project';
+import { DEMO_IDS, DEMO_NAMES, demoProject } from '@kalotrope/core/project';
 import { addProject, listProjects, putBack, removeProject, type ProjectRecord } from '../storage/projects';
 import { closed } from './document-slice';
 import { ImportButton } from './ImportButton';
 import { StarterDialog } from './StarterDialog';
 import { useAppDispatch } from './store';
-
-const DEMOS: readonly (readonly [DemoId, string])[] = [
-  ['tamsel', 'Tamsel 430'],
-  ['orrin', 'Orrin pram'],
-];
 
 /** All projects in this browser: open, copy, delete with undo, new from a file or a demo. */
 export function ProjectsPage() {
@@ -56,9 +51,9 @@ export function ProjectsPage() {
         <Button variant="outlined" onClick={() => setIsStarting(true)}>
           New from a few dimensions
         </Button>
-        {DEMOS.map(([demo, name]) => (
+        {DEMO_IDS.map((demo) => (
           <Button key={demo} variant="outlined" onClick={() => void add(demoProject(demo, crypto.randomUUID()))}>
-            New from the demo {name}
+            New from the demo {DEMO_NAMES[demo]}
           </Button>
         ))}
       </Box>

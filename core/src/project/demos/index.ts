@@ -5,17 +5,25 @@ import type { Project } from '../document';
 import { ORRIN_TABLE } from './orrin';
 import { TAMSEL_TABLE } from './tamsel';
 
-export type DemoId = 'tamsel' | 'orrin';
-export const DEMO_IDS: readonly DemoId[] = ['tamsel', 'orrin'];
+export type DemoId = 'tamsel' | 'orrin' | 'slips';
+export const DEMO_IDS: readonly DemoId[] = ['tamsel', 'orrin', 'slips'];
+
+/** The name of each, as the list of projects has it. */
+export const DEMO_NAMES: Readonly<Record<DemoId, string>> = {
+  tamsel: 'Tamsel 430',
+  orrin: 'Orrin pram',
+  slips: 'Tamsel table with slips',
+};
 
 /** A fresh copy of a demo under the given project id. */
 export function demoProject(demo: DemoId, id: string): Project {
+  if (demo === 'slips') return slips(id);
   return demo === 'tamsel' ? tamsel(id) : orrin(id);
 }
 
 function tamsel(id: string): Project {
   const lines = linesOf(longitudinalsOf(TAMSEL_TABLE));
-  const base = newProject({ id, name: 'Tamsel 430', notation: 'mm', lines });
+  const base = newProject({ id, name: DEMO_NAMES.tamsel, notation: 'mm', lines });
   const bulkhead = (n: number, x: number) => ({
     id: `frame.${n}`,
     name: `Bulkhead ${n}`,
@@ -32,7 +40,7 @@ function tamsel(id: string): Project {
 
 function orrin(id: string): Project {
   const lines = linesOf(longitudinalsOf(ORRIN_TABLE));
-  const base = newProject({ id, name: 'Orrin pram', notation: 'ft-in-8ths', lines });
+  const base = newProject({ id, name: DEMO_NAMES.orrin, notation: 'ft-in-8ths', lines });
   const frame = (n: number, x: number) => ({
     id: `frame.${n}`,
     name: `Frame ${n}`,
@@ -46,5 +54,24 @@ function orrin(id: string): Project {
     school: 'framed',
     frames: { frames: [frame(1, 609.6), frame(2, 1371.6), frame(3, 2057.4)], filletGap: 1.5 },
     epoxy: { ...base.epoxy, tapeLayersInside: 0, tapeLayersOutside: 1 },
+  };
+}
+
+/** What went wrong when the table was typed in: two digits swapped, an inch lost, a hundred too many. */
+const SLIPS: Readonly<Record<string, readonly [number, number]>> = {
+  'chine 3': [494.6, 192],
+  'sheer 5': [689.7, 506.2],
+  'keel 2': [0, 269.1],
+};
+
+function slips(id: string): Project {
+  const typed = TAMSEL_TABLE.map(([line, station, x, ...own]) => {
+    const [halfBreadth, height] = SLIPS[`${line} ${station}`] ?? own;
+    return [line, station, x, halfBreadth, height] as const;
+  });
+  const lines = linesOf(longitudinalsOf(typed));
+  return {
+    ...newProject({ id, name: DEMO_NAMES.slips, notation: 'mm', lines }),
+    note: 'The first boat’s table as someone typed it in, with three errors in it.',
   };
 }

@@ -16,7 +16,7 @@ import {
   type LinesPart,
   type Underlay,
 } from '@kalotrope/core/lines';
-import { formatWithUnit } from '@kalotrope/core/measure';
+import { formatWithUnit, parseScale } from '@kalotrope/core/measure';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
 import { NumberField } from '../../app/NumberField';
@@ -86,7 +86,12 @@ export function Underlays({ part, hull, tool, onTool }: Props) {
       {/* prettier-ignore */}
       <Typography variant="h2">A drawing to work from</Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-        <NumberField label="Drawn at 1 to" value={part.drawing.scale} onCommit={set('scale', 'Scale of the drawing')} />
+        <NumberField
+          label="Drawn at 1 to"
+          value={part.drawing.scale}
+          read={parseScale}
+          onCommit={set('scale', 'Scale of the drawing')}
+        />
         <LengthField label="Its pencil line" mm={part.drawing.pencil} onCommit={set('pencil', 'Width of the pencil')} />
       </Box>
       <Typography variant="body2" color="text.secondary">
