@@ -5,8 +5,9 @@
  * processor.
  * Run: npx tsx bench/edit-frames.ts URL, with the application served there.
  */
-import { chromium, type Page } from '@playwright/test';
+import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../e2e/chromium';
+import { gapsWhile, report } from './frames';
 
 const EDITS = 40;
 const browser = await chromium.launch(CHROMIUM);
@@ -18,22 +19,7 @@ await page.keyboard.press('Enter');
 await page.getByRole('link', { name: /Panels/ }).click();
 await page.waitForTimeout(2000);
 
-const gaps = (during: () => Promise<void>) => measure(page, during);
-async function measure(target: Page, during: () => Promise<void>): Promise<number[]> {
-  // as text: a function of this file would bring helpers with it that the page does not have
-  await target.evaluate(
-    'window.frameTimes = []; (function tick(now) { window.frameTimes.push(now); requestAnimationFrame(tick); })(performance.now())',
-  );
-  await during();
-  return target.evaluate<number[]>('window.frameTimes.slice(1).map((time, i) => time - window.frameTimes[i])');
-}
-const share = (values: readonly number[], part: number) =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length * part)] ?? NaN;
-const report = (name: string, values: readonly number[]) =>
-  console.log(
-    `${name}: median ${share(values, 0.5).toFixed(1)} ms, 95th percentile ${share(values, 0.95).toFixed(1)} ms, longest ${Math.max(...values).toFixed(1)} ms, ${values.length} frames`,
-  );
-
+const gaps = (during: () => Promise<void>) => gapsWhile(page, during);
 const devtools = await page.context().newCDPSession(page);
 await devtools.send('Performance.enable');
 const busyMs = async (): Promise<number> => {

@@ -10,7 +10,7 @@ import { bendLines, battenAt, type LinesTable } from '@kalotrope/core/lines';
 import { developPanel, panelInputs } from '@kalotrope/core/panels';
 import { createDerive, demoProject } from '@kalotrope/core/project';
 import { faultsOf, nest } from '@kalotrope/core/sheets';
-import { cone, misfit, obliqueCylinder, tangentDevelopable } from '../core/src/panels/fixtures/exact-shapes';
+import { cone, misfit, obliqueCylinder, tableOf, tangentDevelopable } from '../core/src/panels/fixtures/exact-shapes';
 import { findRulings, type EdgeCurve } from '../core/src/panels/rulings';
 import { layStrip } from '../core/src/panels/strip';
 
@@ -44,21 +44,6 @@ const shapes = [
   }),
 ];
 
-const tableOf = (curves: readonly ((w: number) => Vec3)[], step: number): LinesTable => ({
-  longitudinals: curves.map((curve, k) => ({
-    id: `line${k}`,
-    name: `Line ${k}`,
-    points: Array.from({ length: 21 }, (_, i) => {
-      const [x, halfBreadth, height] = curve(i / 20).map((v) => (step > 0 ? Math.round(v / step) * step : v)) as [
-        number,
-        number,
-        number,
-      ]; // three in, three out
-      return { station: '', x, halfBreadth, height };
-    }),
-  })),
-});
-
 const median = (values: readonly number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
 function timed(run: () => unknown, times: number): number {
@@ -76,7 +61,7 @@ console.log('| shape | exact table, mm | rounded to 1 mm | to 1/16 in | greatest
 console.log('| --- | --- | --- | --- | --- |');
 for (const shape of shapes) {
   const cells = [0, 1, 25.4 / 16].map((step) => {
-    const [input] = panelInputs(bendLines(tableOf([shape.p, shape.q], step)).value).filter(
+    const [input] = panelInputs(bendLines(tableOf([shape.p, shape.q], 21, step)).value).filter(
       (other) => !other.spansCentreline,
     );
     const panel = input && developPanel(input);

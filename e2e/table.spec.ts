@@ -33,6 +33,9 @@ test('the table is typed in the order in which it is read, in any notation', asy
   await page.keyboard.press('Alt+ArrowLeft');
   expect(await focused(page)).toBe('Chine 6, height');
   await expect(cell(page, 'Sheer 6, height')).toHaveValue('523.9');
+  await page.getByRole('button', { name: /^Undo/ }).click(); // typed once, undone once
+  await expect(cell(page, 'Sheer 6, height')).toHaveValue('523.1');
+  await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeVisible();
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map((v) => `${v.id} ${v.nodes[0]?.html ?? ''}`)).toEqual([]);
 });

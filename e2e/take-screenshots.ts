@@ -18,6 +18,9 @@ const shoot = async (name: string) => {
 await shoot('lines');
 await page.getByRole('tab', { name: 'The table' }).click();
 await shoot('lines-table');
+await page.getByRole('tab', { name: 'Mark out' }).click();
+await page.getByLabel('The next station').click();
+await shoot('mark-out');
 for (const [key, name] of [
   ['2', 'panels'],
   ['3', 'frames'],

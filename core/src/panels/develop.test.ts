@@ -1,23 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { distance2, type Vec3 } from '../geometry';
-import { drawLines, type LinesTable } from '../lines';
-import { cone, misfit, obliqueCylinder, tangentDevelopable, type ExactShape } from './fixtures/exact-shapes';
+import { drawLines } from '../lines';
+import { cone, misfit, obliqueCylinder, tableOf, tangentDevelopable, type ExactShape } from './fixtures/exact-shapes';
 import { developPanels, type Panel } from './panel';
-
-/** Two lines of a table from curves in space, at `count` points each, rounded to `step` mm when given. */
-function tableOf(curves: readonly ((w: number) => Vec3)[], count = 21, step = 0): LinesTable {
-  const round = (value: number) => (step > 0 ? Math.round(value / step) * step : value);
-  return {
-    longitudinals: curves.map((curve, k) => ({
-      id: `line${k}`,
-      name: `Line ${k}`,
-      points: Array.from({ length: count }, (_, i) => {
-        const [x, y, z] = curve(i / (count - 1));
-        return { station: '', x: round(x), halfBreadth: round(y), height: round(z) };
-      }),
-    })),
-  };
-}
 
 /** The panel between the two curves, without the bottom that would span to the mirror. */
 function develop(curves: readonly ((w: number) => Vec3)[], count?: number, step?: number): Panel[] {
@@ -179,5 +164,22 @@ describe('invariance', () => {
       ),
     );
     expect(panel.areaM2).toBeCloseTo(plain.areaM2, 7);
+  });
+});
+
+describe('a panel that is not quite developable', () => {
+  // a keel and a chine of plain waves: some 3° of twist forward, and rulings that fan out from points amidships
+  const [panel] = develop(
+    [
+      (w) => [3000 * w, 0, 60 + 40 * Math.cos(3 * w)],
+      (w) => [3000 * w, 300 + 150 * Math.sin(3 * w), 200 + 30 * Math.cos(3 * w)],
+    ],
+    7,
+  );
+  it('is said to twist, and to strain no more than its twist asks for', () => {
+    expect(panel?.maxTwist.value).toBeGreaterThan(2);
+    // 3° over some 300 mm of width that fades within 1 m: a shear of a few hundredths of a percent
+    expect(panel?.maxStrain.value).toBeLessThan(1e-3);
+    expect(panel?.maxStrain.value).toBeGreaterThan(1e-5);
   });
 });

@@ -30,6 +30,9 @@ const SETTLED_MM = 1e-4;
 const SHORT_EDGE_MM = 4;
 
 type Edge = { readonly a: number; readonly b: number; readonly lengthMm: number; readonly ruling: number };
+/** Points of the mesh that are nearly one, as at the point of a fan: they keep to one another. */
+type Tie = { readonly a: number; readonly b: number; readonly offset: Vec2 };
+type Mesh = { readonly edges: readonly Edge[]; readonly ties: readonly Tie[] };
 
 export function strainOf(all: readonly LaidRuling[]): StrainField {
   if (!all.every((r) => Math.abs(r.twistDeg) < TWISTLESS_DEG)) return strainOn(all, FINE);
@@ -46,13 +49,17 @@ function strainOn(
   mesh: { readonly rulings: number; readonly across: number },
 ): StrainField {
   const columns = meshColumns(rulings, mesh.rulings);
-  const edges = meshEdges(rulings, columns, mesh.across);
+  const all = meshEdges(rulings, columns, mesh.across);
+  const edges = all.filter(({ lengthMm }) => lengthMm > SHORT_EDGE_MM);
   const flat = columns.flatMap((k) =>
     acrossPoints(at(rulings, k), mesh.across).map((p): [number, number] => [p[0], p[1]]),
   );
+  const ties = all
+    .filter(({ lengthMm }) => lengthMm <= SHORT_EDGE_MM)
+    .map(({ a, b }): Tie => ({ a, b, offset: [at(flat, b)[0] - at(flat, a)[0], at(flat, b)[1] - at(flat, a)[1]] }));
   // where the laid-out strip fits already there is nothing to improve: so it is on every developable panel
   for (let step = 0; step < STEPS && greatest(flat, edges).max > STRAINLESS; step++)
-    if (!improve(flat, edges, mesh.across)) break;
+    if (!improve(flat, { edges, ties }, mesh.across)) break;
   return greatest(flat, edges);
 }
 
@@ -80,7 +87,7 @@ const acrossPoints = (ruling: LaidRuling, across: number): Vec2[] =>
 
 function meshEdges(rulings: readonly LaidRuling[], columns: readonly number[], across: number): Edge[] {
   const edges: Edge[] = [];
-  const push = (edge: Edge) => edge.lengthMm > SHORT_EDGE_MM && edges.push(edge);
+  const push = (edge: Edge) => edges.push(edge);
   columns.forEach((k, column) => {
     for (let i = 0; i < across; i++) {
       const a = column * across + i;
@@ -118,25 +125,31 @@ function surfaceLength(
   let total = 0;
   let before = onRuling(rulings, from, w0);
   for (let k = from + 1; k <= to; k++) {
-    const here = k === to ? onRuling(rulings, k, w1) : onRuling(rulings, k, crossingOf(at(rulings, k), start, end));
+    const evenly = w0 + ((w1 - w0) * (k - from)) / (to - from);
+    const here = onRuling(rulings, k, k === to ? w1 : crossingOf(at(rulings, k), start, end, evenly));
     total += distance3(before, here);
     before = here;
   }
   return total;
 }
 
-/** Where the straight flat line crosses a ruling, as a fraction of it; rulings in a mesh cell are never along the line. */
-function crossingOf(ruling: LaidRuling, a: Vec2, b: Vec2): number {
+const SAME_FLAT_MM = 1e-6;
+const BEYOND = 0.1;
+
+/** Where the straight flat line crosses a ruling, as a fraction of it; `otherwise` where it runs along it or is but a point, as in a fan. */
+function crossingOf(ruling: LaidRuling, a: Vec2, b: Vec2, otherwise: number): number {
   const dx = b[0] - a[0];
   const dy = b[1] - a[1];
+  if (Math.hypot(dx, dy) < SAME_FLAT_MM) return otherwise;
   const side = (p: Vec2) => dx * (p[1] - a[1]) - dy * (p[0] - a[0]);
   const sp = side(ruling.flatP);
   const sq = side(ruling.flatQ);
-  return sp === sq ? 0.5 : sp / (sp - sq);
+  // past a hollow edge the line goes over the ruling's own continuation, but never far
+  return sp === sq ? otherwise : Math.min(Math.max(sp / (sp - sq), -BEYOND), 1 + BEYOND);
 }
 
 /** One Gauss-Newton step, in place. Returns false when nothing moves any more. */
-function improve(flat: [number, number][], edges: readonly Edge[], across: number): boolean {
+function improve(flat: [number, number][], mesh: Mesh, across: number): boolean {
   const size = flat.length * 2;
   const band = 2 * (across + 2);
   const matrix = new Float64Array(size * (band + 1)); // row i holds A[i][i-band..i]
@@ -144,7 +157,7 @@ function improve(flat: [number, number][], edges: readonly Edge[], across: numbe
   const add = (i: number, j: number, value: number) => {
     if (j <= i) matrix[i * (band + 1) + (j - i + band)]! += value; // |i−j| ≤ band by the mesh's numbering
   };
-  for (const { a, b, lengthMm } of edges) {
+  for (const { a, b, lengthMm } of mesh.edges) {
     const p = at(flat, a);
     const q = at(flat, b);
     const dx = q[0] - p[0];
@@ -166,16 +179,49 @@ function improve(flat: [number, number][], edges: readonly Edge[], across: numbe
       for (const [j, gj] of gradient) add(i, j, weight * gi * gj);
     }
   }
+  for (const { a, b, offset } of mesh.ties)
+    for (const axis of [0, 1] as const) {
+      const off = at(flat, b)[axis] - at(flat, a)[axis] - offset[axis];
+      const [i, j] = [2 * a + axis, 2 * b + axis];
+      right[i]! += TIE * off;
+      right[j]! -= TIE * off;
+      add(i, i, TIE);
+      add(j, j, TIE);
+      add(j, i, -TIE);
+      add(i, j, -TIE);
+    }
   // the three motions of the whole sheet are held by a weight too small to strain it
   for (let i = 0; i < size; i++) matrix[i * (band + 1) + band]! += 1e-7;
   const step = solveBanded(matrix, right, band);
-  let moved = 0;
-  flat.forEach((p, i) => {
-    p[0] += at(step, 2 * i);
-    p[1] += at(step, 2 * i + 1);
-    moved = Math.max(moved, Math.abs(at(step, 2 * i)), Math.abs(at(step, 2 * i + 1)));
-  });
-  return moved > SETTLED_MM;
+  const before = misfit(flat, mesh);
+  // a whole step may overshoot where the mesh is nearly a mechanism
+  for (let share = 1; share > LEAST_SHARE; share /= 2) {
+    const tried = flat.map((p, i): [number, number] => [
+      p[0] + share * at(step, 2 * i),
+      p[1] + share * at(step, 2 * i + 1),
+    ]);
+    if (misfit(tried, mesh) >= before) continue;
+    const moved = Math.max(...tried.map((p, i) => Math.hypot(p[0] - at(flat, i)[0], p[1] - at(flat, i)[1])));
+    flat.splice(0, flat.length, ...tried);
+    return moved > SETTLED_MM;
+  }
+  return false;
+}
+
+const LEAST_SHARE = 1 / 64;
+
+/** Of a tie, against the weight of an edge of its length. */
+const TIE = 1 / SHORT_EDGE_MM;
+
+/** What the steps make least: squared differences of length, by length, and of the ties. */
+function misfit(flat: readonly (readonly [number, number])[], { edges, ties }: Mesh): number {
+  let sum = 0;
+  for (const { a, b, lengthMm } of edges) sum += (distance2(at(flat, a), at(flat, b)) - lengthMm) ** 2 / lengthMm;
+  for (const { a, b, offset } of ties) {
+    const [p, q] = [at(flat, a), at(flat, b)];
+    sum += TIE * ((q[0] - p[0] - offset[0]) ** 2 + (q[1] - p[1] - offset[1]) ** 2);
+  }
+  return sum;
 }
 
 /** Cholesky on a symmetric banded matrix, lower band by rows; overwrites its input. */

@@ -21,11 +21,18 @@ export function useLengthTyping(mm: number | null, onCommit: (mm: number) => voi
   const notation = useAppSelector(selectNotation);
   const [typed, setTyped] = useState<string | null>(null);
   const parsed = typed === null || typed.trim() === '' ? null : parseLength(typed, notation);
+  // a key may commit and move the focus at once: leaving the field then finds nothing left to commit
+  const pending = useRef<string | null>(null);
+  const type = (text: string | null) => {
+    pending.current = text;
+    setTyped(text);
+  };
   const act: Act = (what) => {
-    if (what.kind === 'type') return setTyped(what.text);
-    if (what.kind === 'commit' && parsed?.ok && parsed.mm !== mm) onCommit(parsed.mm);
+    if (what.kind === 'type') return type(what.text);
+    const isTyped = pending.current !== null;
+    if (what.kind === 'commit' && isTyped && parsed?.ok && parsed.mm !== mm) onCommit(parsed.mm);
     if (what.kind === 'step') onCommit((parsed?.ok ? parsed.mm : (mm ?? 0)) + what.by * DIVISION_MM[notation]);
-    setTyped(null);
+    type(null);
   };
   const latest = useRef(act);
   useLayoutEffect(() => {

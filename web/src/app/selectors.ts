@@ -11,18 +11,21 @@ import type { RootState } from './store';
 
 export const selectProject = (state: RootState) => state.document.project;
 export const selectDerived = (state: RootState) => state.derived.derived;
+const selectBentHull = createSelector([(state: RootState) => state.document.project?.lines], (lines): Hull | null => {
+  if (!lines) return null;
+  const hull = bendLines(lines).value;
+  return { ...hull, lines: hull.lines.map(drawLine), extras: hull.extras.map(drawLine) };
+});
+
 /**
  * The lines as they are drawn: worked out here at once while the engine is still at the newest change, so that what is
- * dragged follows the hand. Without residuals then, which come with the engine's answer.
+ * dragged follows the hand. Without residuals then, which come with the engine's answer. Late answers of the engine leave
+ * it as it is.
  */
-export const selectLiveHull = createSelector(
-  [(state: RootState) => state.document.project?.lines, selectDerived, (state: RootState) => state.document.version === state.derived.version], // prettier-ignore
-  (lines, derived, isCurrent): Hull | null => {
-    if (isCurrent || !lines) return derived?.lines.value ?? null;
-    const hull = bendLines(lines).value;
-    return { ...hull, lines: hull.lines.map(drawLine), extras: hull.extras.map(drawLine) };
-  },
-);
+export const selectLiveHull = (state: RootState): Hull | null => {
+  const isCurrent = state.document.version === state.derived.version;
+  return isCurrent || !state.document.project ? (selectDerived(state)?.lines.value ?? null) : selectBentHull(state);
+};
 
 /** The stations; the same list until one of them moves. */
 export const selectStations = createSelector([selectDerived], (derived) => derived?.lines.value.stations ?? [], {

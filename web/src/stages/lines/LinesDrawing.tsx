@@ -4,7 +4,7 @@ import { lengthAtX, pointOnTape, type Hull, type HullLine, type Underlay } from 
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { picked, tapeMarked } from '../../app/screen-slice';
 import { selectNotation, selectPicked, selectTape } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 import { Dimension } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { stationStyle } from '../../drawing/station-style';
@@ -38,7 +38,7 @@ type Props = {
 /** Profile above plan on one x axis, the body plan beside them: forward stations to the right, aft ones to the left. */
 export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) {
   const notation = useAppSelector(selectNotation);
-  const tape = useAppSelector(selectTape);
+  const store = useAppStore();
   const dispatch = useAppDispatch();
   const { palette } = useTheme();
   const nudge = useNudge(hull);
@@ -66,6 +66,8 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
       onPlace={clicked && place}
       onPoint={([drawn]) => {
         const x = trueX(drawn);
+        // read when the pointer moves: following the tape would draw all this again at every answer of the engine
+        const tape = selectTape(store.getState());
         if (tape && x >= hull.fromX && x <= hull.toX) dispatch(tapeMarked(lengthAtX(tape, x)));
       }}
     >
@@ -152,9 +154,6 @@ type ViewProps = { readonly view: View; readonly hull: Hull; readonly look: Line
 function LongView({ view, hull, look, px }: ViewProps) {
   const { drawnX } = view;
   const { palette } = useTheme();
-  const tape = useAppSelector(selectTape);
-  const mark = useAppSelector((state) => state.screen.tapeMm);
-  const at = tape && mark !== null ? pointOnTape(tape, mark) : null;
   return (
     <g fill="none">
       <line
@@ -194,16 +193,26 @@ function LongView({ view, hull, look, px }: ViewProps) {
       {drawnLines(hull).map((line) => (
         <LineInView key={line.id} line={line} view={view} px={px} isExtra={hull.extras.includes(line)} />
       ))}
-      {at && (
-        <circle
-          cx={drawnX(at[0])}
-          cy={-(view.zero + at[view.axis])}
-          r={5 * px}
-          fill={palette.secondary.main}
-          pointerEvents="none"
-        />
-      )}
+      <TapeBead view={view} px={px} />
     </g>
+  );
+}
+
+/** Where the tape's mark lies in the view. */
+function TapeBead({ view, px }: { readonly view: View; readonly px: number }) {
+  const { palette } = useTheme();
+  const tape = useAppSelector(selectTape);
+  const mark = useAppSelector((state) => state.screen.tapeMm);
+  if (!tape || mark === null) return null;
+  const at = pointOnTape(tape, mark);
+  return (
+    <circle
+      cx={view.drawnX(at[0])}
+      cy={-(view.zero + at[view.axis])}
+      r={5 * px}
+      fill={palette.secondary.main}
+      pointerEvents="none"
+    />
   );
 }
 
