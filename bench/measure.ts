@@ -5,8 +5,8 @@
  * none refined); for the sum of two outlines, the plain sweep of every edge along every other.
  */
 import { spawnSync } from 'node:child_process';
-import { minkowskiSum, solidSum, type Vec2, type Vec3 } from '@kalotrope/core/geometry';
-import { bendLines, battenAt, type LinesTable } from '@kalotrope/core/lines';
+import { minkowskiSum, solidSum, type Vec2 } from '@kalotrope/core/geometry';
+import { bendLines, battenAt } from '@kalotrope/core/lines';
 import { developPanel, panelInputs } from '@kalotrope/core/panels';
 import { createDerive, demoProject } from '@kalotrope/core/project';
 import { faultsOf, nest } from '@kalotrope/core/sheets';

@@ -1,29 +1,42 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import { fairingEdits, fairLine, pointName, type FairingChange, type Longitudinal } from '@kalotrope/core/lines';
+import { memo, useState } from 'react';
+import {
+  fairingEdits,
+  fairLine,
+  pointName,
+  type FairingChange,
+  type LinesPart,
+  type Longitudinal,
+} from '@kalotrope/core/lines';
 import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
 import { PlainTable } from '../../app/PlainTable';
 import { selectNotation, selectProject } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 
 const COLUMNS = [{ name: 'point' }, ...['is', 'would be', 'change'].map((name) => ({ name, isFigure: true }))];
 
 /** Fairs the picked line or all within the tolerance, showing every change before it is taken. */
-export function Fairing({ picked }: { readonly picked: string | undefined }) {
-  const part = useAppSelector((state) => selectProject(state)?.lines);
+export const Fairing = memo(function Fairing({ picked }: { readonly picked: string | undefined }) {
+  const tolerance = useAppSelector((state) => selectProject(state)?.lines.fairingTolerance ?? 0);
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
-  const [offer, setOffer] = useState<{ readonly of: unknown; readonly changes: readonly FairingChange[] } | null>(null);
-  if (!part) return null;
-  const line = part.longitudinals.find(({ id }) => id === picked);
-  const propose = (lines: readonly Longitudinal[]) =>
-    setOffer({ of: part, changes: lines.flatMap((own) => fairLine(own, part.fairingTolerance)) });
+  const store = useAppStore();
+  const [offer, setOffer] = useState<{
+    readonly of: LinesPart | undefined;
+    readonly changes: readonly FairingChange[];
+  } | null>(null);
   // an offer belongs to the table that it was made from
-  const changes = offer?.of === part ? offer.changes : null;
+  const isCurrent = useAppSelector((state) => offer !== null && selectProject(state)?.lines === offer.of);
+  const changes = isCurrent && offer ? offer.changes : null;
+  const propose = (isWanted: (line: Longitudinal) => boolean) => {
+    const part = selectProject(store.getState())?.lines;
+    const lines = part?.longitudinals.filter(isWanted) ?? [];
+    setOffer({ of: part, changes: lines.flatMap((own) => fairLine(own, tolerance)) });
+  };
   const take = () => {
     if (changes) dispatch(edited({ label: 'Fairing', edits: fairingEdits(changes) }));
     setOffer(null);
@@ -35,16 +48,16 @@ export function Fairing({ picked }: { readonly picked: string | undefined }) {
       </Typography>
       <LengthField
         label="Move no point further than"
-        mm={part.fairingTolerance}
+        mm={tolerance}
         onCommit={(mm) =>
           dispatch(edited({ label: 'Fairing tolerance', edits: [{ path: ['lines', 'fairingTolerance'], value: mm }] }))
         }
       />
       <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
-        <Button variant="outlined" disabled={!line} onClick={() => line && propose([line])}>
+        <Button variant="outlined" disabled={picked === undefined} onClick={() => propose(({ id }) => id === picked)}>
           Fair this line
         </Button>
-        <Button variant="outlined" onClick={() => propose(part.longitudinals)}>
+        <Button variant="outlined" onClick={() => propose(() => true)}>
           Fair all lines
         </Button>
       </Box>
@@ -65,7 +78,7 @@ export function Fairing({ picked }: { readonly picked: string | undefined }) {
             rows={changes.map((change) => ({
               key: `${change.line} ${change.index} ${change.quantity}`,
               cells: [
-                nameOf(change, part.longitudinals),
+                nameOf(change, offer?.of?.longitudinals ?? []),
                 formatFine(change.fromMm, notation),
                 formatFine(change.toMm, notation),
                 signed(change.toMm - change.fromMm),
@@ -82,7 +95,7 @@ export function Fairing({ picked }: { readonly picked: string | undefined }) {
       )}
     </Box>
   );
-}
+});
 
 const mostOf = (changes: readonly FairingChange[]): number =>
   Math.max(...changes.map(({ fromMm, toMm }) => Math.abs(toMm - fromMm)));

@@ -5,8 +5,9 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { lazy, Suspense, useState } from 'react';
-import { selectLiveHull, selectPicked, selectProject } from '../../app/selectors';
+import { lazy, memo, Suspense, useState, type ReactNode } from 'react';
+import type { Hull, LinesPart } from '@kalotrope/core/lines';
+import { selectLiveHull, selectProject } from '../../app/selectors';
 import { Slip } from '../../app/Slip';
 import { useAppSelector } from '../../app/store';
 import { Fairing } from './Fairing';
@@ -27,60 +28,105 @@ const HULL = (
 
 type Show = 'drawing' | 'table' | 'board';
 
+/**
+ * The stage: one of three views, and the slip. What follows every change of the lines is kept apart from what does not:
+ * while a point is dragged, only the drawing and the point's own figures are drawn again.
+ */
 export default function LinesPage() {
-  const hull = useAppSelector(selectLiveHull);
-  const part = useAppSelector((state) => selectProject(state)?.lines);
+  const hasHull = useAppSelector((state) => selectLiveHull(state) !== null);
   const [look, setLook] = useState<LinesLook>({ comb: 'none', isSighted: false });
   const [board, setBoard] = useState<Board>({ station: 0, half: 'starboard' });
   const [tool, setTool] = useState<Tool | null>(null);
   const [station, setStation] = useState<string | null>(null);
-  const choice = useAppSelector(selectPicked);
   const [view, setView] = useState<Show>('drawing');
-  if (!hull || !part) return null;
-  const lineId = choice?.kind === 'point' || choice?.kind === 'line' ? choice.line : undefined;
-  const line = part.longitudinals.find((other) => other.id === lineId);
+  const lineId = useAppSelector(({ screen: { picked: choice } }) =>
+    choice?.kind === 'point' || choice?.kind === 'line' ? choice.line : undefined,
+  );
+  const lineName = useAppSelector(
+    (state) => selectProject(state)?.lines.longitudinals.find((other) => other.id === lineId)?.name,
+  );
+  if (!hasHull) return null;
   return (
     <>
       <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between' }}>
-          <Tabs
-            value={view}
-            onChange={(_event, next: Show) => setView(next)}
-            aria-label="Lines as a drawing, a table or a board"
-            sx={{ minHeight: 36, px: 1, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
-          >
-            <Tab value="drawing" label="Three views" />
-            <Tab value="table" label="The table" />
-            <Tab value="board" label="Mark out" />
-          </Tabs>
-          {view === 'drawing' && <Looks look={look} onLook={setLook} />}
-        </Box>
-        {view === 'drawing' && <LinesWithPictures hull={hull} part={part} look={look} tool={tool} onTool={setTool} />}
-        {view === 'table' && <OffsetsTable part={part} station={station} onStation={setStation} />}
-        {view === 'board' && <MarkOutDrawing hull={hull} part={part} board={board} />}
+        <Head view={view} onView={setView} look={look} onLook={setLook} />
+        {view === 'drawing' && <LinesWithPictures look={look} tool={tool} onTool={setTool} />}
+        {view === 'table' && (
+          <WithLines of={({ part }) => <OffsetsTable part={part} station={station} onStation={setStation} />} />
+        )}
+        {view === 'board' && <WithLines of={(lines) => <MarkOutDrawing {...lines} board={board} />} />}
       </Box>
       <Slip
         stage="lines"
-        title={view === 'board' ? 'Mark out a section' : (line?.name ?? 'Pick a point')}
+        title={view === 'board' ? 'Mark out a section' : (lineName ?? 'Pick a point')}
         numbers={
-          view === 'board' ? <MarkOutList hull={hull} part={part} board={board} onBoard={setBoard} /> : <PointNumbers />
+          view === 'board' ? (
+            <WithLines of={(lines) => <MarkOutList {...lines} board={board} onBoard={setBoard} />} />
+          ) : (
+            <PointNumbers />
+          )
         }
       >
         {view === 'drawing' && <Fairing picked={lineId} />}
-        {view === 'drawing' && <Underlays hull={hull} part={part} tool={tool} onTool={setTool} />}
-        {view === 'table' && <TableTools part={part} station={station} onStation={setStation} />}
+        {view === 'drawing' && <Underlays tool={tool} onTool={setTool} />}
+        {view === 'table' && (
+          <WithLines of={({ part }) => <TableTools part={part} station={station} onStation={setStation} />} />
+        )}
       </Slip>
     </>
   );
 }
 
-function LinesWithPictures({ look, ...rest }: { readonly look: LinesLook } & Parameters<typeof useClicked>[0]) {
-  const clicked = useClicked(rest);
-  return <LinesDrawing hull={rest.hull} look={look} underlays={rest.part.underlays} clicked={clicked} corner={HULL} />;
+type LinesNow = { readonly hull: Hull; readonly part: LinesPart };
+
+/** What is drawn from the lines as they are now. */
+function WithLines({ of }: { readonly of: (lines: LinesNow) => ReactNode }) {
+  const hull = useAppSelector(selectLiveHull);
+  const part = useAppSelector((state) => selectProject(state)?.lines);
+  return hull && part ? of({ hull, part }) : null;
 }
 
+type PictureProps = {
+  readonly look: LinesLook;
+  readonly tool: Tool | null;
+  readonly onTool: (tool: Tool | null) => void;
+};
+
+function LinesWithPictures({ look, tool, onTool }: PictureProps) {
+  const clicked = useClicked(tool, onTool);
+  return (
+    <WithLines
+      of={({ hull, part }) => (
+        <LinesDrawing hull={hull} look={look} underlays={part.underlays} clicked={clicked} corner={HULL} />
+      )}
+    />
+  );
+}
+
+type HeadProps = LookProps & { readonly view: Show; readonly onView: (view: Show) => void };
+
+const Head = memo(function Head({ view, onView, look, onLook }: HeadProps) {
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between' }}>
+      <Tabs
+        value={view}
+        onChange={(_event, next: Show) => onView(next)}
+        aria-label="Lines as a drawing, a table or a board"
+        sx={{ minHeight: 36, px: 1, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
+      >
+        <Tab value="drawing" label="Three views" />
+        <Tab value="table" label="The table" />
+        <Tab value="board" label="Mark out" />
+      </Tabs>
+      {view === 'drawing' && <Looks look={look} onLook={onLook} />}
+    </Box>
+  );
+});
+
+type LookProps = { readonly look: LinesLook; readonly onLook: (look: LinesLook) => void };
+
 /** How the views are drawn. */
-function Looks({ look, onLook }: { readonly look: LinesLook; readonly onLook: (look: LinesLook) => void }) {
+function Looks({ look, onLook }: LookProps) {
   return (
     <Box sx={{ display: 'flex', gap: 2, px: 2 }} className="no-print">
       <TextField

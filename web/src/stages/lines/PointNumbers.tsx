@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
+import { memo } from 'react';
 import { pointName, pointPath } from '@kalotrope/core/lines';
 import { formatFine } from '@kalotrope/core/measure';
 import { edited } from '../../app/document-slice';
@@ -76,25 +77,14 @@ export function PointNumbers() {
           />
         ))}
       </Box>
-      {MARKS.map(([key, name, why]) => (
-        <FormControlLabel
-          key={key}
-          title={why}
-          label={name}
-          control={
-            <Checkbox
-              size="small"
-              checked={point[key] === true}
-              onChange={(_event, isOn) =>
-                dispatch(
-                  edited({
-                    label: `${line.name}, ${label}: ${name.toLowerCase()}`,
-                    edits: [{ path: ['lines', 'longitudinals', line.id, 'points', point.index, key], value: isOn }],
-                  }),
-                )
-              }
-            />
-          }
+      {MARKS.map((mark) => (
+        <Mark
+          key={mark[0]}
+          mark={mark}
+          line={line.id}
+          index={point.index}
+          label={`${line.name}, ${label}`}
+          isOn={point[mark[0]] === true}
         />
       ))}
       <Box sx={{ mt: 1 }}>
@@ -119,3 +109,30 @@ export function PointNumbers() {
     </Box>
   );
 }
+
+type MarkProps = {
+  readonly mark: (typeof MARKS)[number];
+  readonly line: string;
+  readonly index: number;
+  readonly label: string;
+  readonly isOn: boolean;
+};
+
+/** Drawn again only when it changes: the point's figures do so with every move of the hand. */
+const Mark = memo(function Mark({ mark: [key, name, why], line, index, label, isOn }: MarkProps) {
+  const dispatch = useAppDispatch();
+  const turn = (value: boolean) =>
+    dispatch(
+      edited({
+        label: `${label}: ${name.toLowerCase()}`,
+        edits: [{ path: ['lines', 'longitudinals', line, 'points', index, key], value }],
+      }),
+    );
+  return (
+    <FormControlLabel
+      title={why}
+      label={name}
+      control={<Checkbox size="small" checked={isOn} onChange={(_event, value) => turn(value)} />}
+    />
+  );
+});

@@ -4,26 +4,16 @@ import MenuItem from '@mui/material/MenuItem';
 import Slider from '@mui/material/Slider';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useRef, useState } from 'react';
-import {
-  levelled,
-  moved,
-  pencilAtFullSize,
-  scaled,
-  traced,
-  type Adjusted,
-  type Hull,
-  type LinesPart,
-  type Underlay,
-} from '@kalotrope/core/lines';
+import { memo, useRef, useState } from 'react';
+import { levelled, moved, pencilAtFullSize, scaled, traced, type Adjusted, type Underlay } from '@kalotrope/core/lines';
 import { formatWithUnit, parseScale } from '@kalotrope/core/measure';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
 import { NumberField } from '../../app/NumberField';
 import { takePicture } from '../../app/pictures';
 import { said } from '../../app/screen-slice';
-import { selectNotation, selectPicked } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { selectLiveHull, selectNotation, selectPicked, selectProject } from '../../app/selectors';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 import { addPictures } from '../../storage/projects';
 
 type Place = readonly [number, number];
@@ -43,15 +33,16 @@ const TELLS: Readonly<Record<Kind, readonly string[]>> = {
 };
 
 type Props = {
-  readonly part: LinesPart;
-  readonly hull: Hull;
   readonly tool: Tool | null;
   readonly onTool: (tool: Tool | null) => void;
 };
 
 /** A drawing to take the lines from: its scale and pencil, and pictures of it under the views. */
-export function Underlays({ part, hull, tool, onTool }: Props) {
+export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
   const notation = useAppSelector(selectNotation);
+  const drawing = useAppSelector((state) => selectProject(state)?.lines.drawing);
+  const underlays = useAppSelector((state) => selectProject(state)?.lines.underlays);
+  const store = useAppStore();
   const dispatch = useAppDispatch();
   const file = useRef<HTMLInputElement>(null);
   const [view, setView] = useState<Underlay['view']>('profile');
@@ -64,17 +55,19 @@ export function Underlays({ part, hull, tool, onTool }: Props) {
     }
     await addPictures([taken.picture]);
     const { widthPx, heightPx } = taken;
-    const mmPerPx = Math.max(100, hull.toX - hull.fromX) / widthPx;
-    const left = view === 'body' ? (-widthPx * mmPerPx) / 2 : hull.fromX;
+    const { fromX, toX } = selectLiveHull(store.getState()) ?? { fromX: 0, toX: 0 };
+    const mmPerPx = Math.max(100, toX - fromX) / widthPx;
+    const left = view === 'body' ? (-widthPx * mmPerPx) / 2 : fromX;
     const underlay: Underlay = { id: taken.picture.id, name: chosen.name.slice(0, 200), view, widthPx, heightPx, left, top: heightPx * mmPerPx, mmPerPx, turnDeg: 0, opacity: 0.6 }; // prettier-ignore
     dispatch(
       edited({
         label: `Picture under the ${VIEW_NAMES[view]}`,
-        edits: [{ path: ['lines', 'underlays'], value: [...part.underlays, underlay] }],
+        edits: [{ path: ['lines', 'underlays'], value: [...(underlays ?? []), underlay] }],
       }),
     );
     onTool({ underlay: underlay.id, kind: 'scale', places: [] });
   };
+  if (!drawing || !underlays) return null;
   const set = (key: 'scale' | 'pencil', label: string) => (value: number) =>
     dispatch(edited({ label, edits: [{ path: ['lines', 'drawing', key], value }] }));
   return (
@@ -88,15 +81,15 @@ export function Underlays({ part, hull, tool, onTool }: Props) {
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <NumberField
           label="Drawn at 1 to"
-          value={part.drawing.scale}
+          value={drawing.scale}
           read={parseScale}
           onCommit={set('scale', 'Scale of the drawing')}
         />
-        <LengthField label="Its pencil line" mm={part.drawing.pencil} onCommit={set('pencil', 'Width of the pencil')} />
+        <LengthField label="Its pencil line" mm={drawing.pencil} onCommit={set('pencil', 'Width of the pencil')} />
       </Box>
       <Typography variant="body2" color="text.secondary">
-        One pencil width is {formatWithUnit(pencilAtFullSize(part.drawing), notation)} at full size; points taken from
-        it are known to that.
+        One pencil width is {formatWithUnit(pencilAtFullSize(drawing), notation)} at full size; points taken from it are
+        known to that.
       </Typography>
       <Box sx={{ display: 'flex', gap: 1 }}>
         <TextField
@@ -112,7 +105,7 @@ export function Underlays({ part, hull, tool, onTool }: Props) {
             </MenuItem>
           ))}
         </TextField>
-        <Button variant="outlined" onClick={() => file.current?.click()} disabled={part.underlays.length >= 6}>
+        <Button variant="outlined" onClick={() => file.current?.click()} disabled={underlays.length >= 6}>
           Put a picture
         </Button>
         <input
@@ -127,12 +120,12 @@ export function Underlays({ part, hull, tool, onTool }: Props) {
           }}
         />
       </Box>
-      {part.underlays.map((underlay) => (
-        <OnePicture key={underlay.id} underlay={underlay} part={part} tool={tool} onTool={onTool} />
+      {underlays.map((underlay) => (
+        <OnePicture key={underlay.id} underlay={underlay} underlays={underlays} tool={tool} onTool={onTool} />
       ))}
     </Box>
   );
-}
+});
 
 const BUTTONS: readonly (readonly [Kind, string])[] = [
   ['scale', 'Set its scale'],
@@ -141,13 +134,15 @@ const BUTTONS: readonly (readonly [Kind, string])[] = [
   ['points', 'Take points'],
 ];
 
-function OnePicture({ underlay, part, tool, onTool }: { readonly underlay: Underlay } & Omit<Props, 'hull'>) {
+type OneProps = Props & { readonly underlay: Underlay; readonly underlays: readonly Underlay[] };
+
+function OnePicture({ underlay, underlays, tool, onTool }: OneProps) {
   const dispatch = useAppDispatch();
   const [known, setKnown] = useState(0);
   const [to, setTo] = useState<Place>([0, 0]);
   const own = tool?.underlay === underlay.id ? tool : null;
   const put = (label: string, next: Underlay) => {
-    const value = part.underlays.map((other) => (other.id === next.id ? next : other));
+    const value = underlays.map((other) => (other.id === next.id ? next : other));
     dispatch(edited({ label, edits: [{ path: ['lines', 'underlays'], value }] }));
     onTool(null);
   };
@@ -194,7 +189,7 @@ function OnePicture({ underlay, part, tool, onTool }: { readonly underlay: Under
           variant="outlined"
           color="error"
           onClick={() => {
-            const value = part.underlays.filter((other) => other.id !== underlay.id);
+            const value = underlays.filter((other) => other.id !== underlay.id);
             dispatch(edited({ label: 'Picture taken away', edits: [{ path: ['lines', 'underlays'], value }] }));
             onTool(null);
           }}
@@ -253,16 +248,21 @@ function OnePicture({ underlay, part, tool, onTool }: { readonly underlay: Under
 }
 
 /** What a click on the drawing does while a tool is taken up; null while none is. */
-export function useClicked({ part, hull, tool, onTool }: Props) {
-  const choice = useAppSelector(selectPicked);
+export function useClicked(tool: Tool | null, onTool: (tool: Tool | null) => void) {
+  const underlay = useAppSelector((state) =>
+    selectProject(state)?.lines.underlays.find(({ id }) => id === tool?.underlay),
+  );
+  const store = useAppStore();
   const dispatch = useAppDispatch();
-  const underlay = part.underlays.find(({ id }) => id === tool?.underlay);
   if (!tool || !underlay) return undefined;
   const onPlace = (place: Place) => {
     if (tool.kind !== 'points') {
       if (tool.places.length < WANTED[tool.kind]) onTool({ ...tool, places: [...tool.places, place] });
       return;
     }
+    const state = store.getState();
+    const [part, hull, choice] = [selectProject(state)?.lines, selectLiveHull(state), selectPicked(state)];
+    if (!part || !hull) return;
     const lineId = choice?.kind === 'line' || choice?.kind === 'point' ? choice.line : undefined;
     const line = part.longitudinals.find(({ id }) => id === lineId);
     if (!line) {
