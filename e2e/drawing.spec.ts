@@ -68,6 +68,20 @@ test('a drawing under the profile: brought to size and level, points taken from 
   await expect(image).toHaveAttribute('href', /^blob:/);
 });
 
+test('a picture is worked from by keyboard: the arrows move a cross, Enter is the click', async ({ page }) => {
+  await openDemo(page);
+  await page
+    .getByLabel('A picture of the drawing')
+    .setInputFiles({ name: 'lines.png', mimeType: 'image/png', buffer: await page.screenshot() });
+  await page.getByRole('button', { name: 'Take points' }).press('Enter');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press(']'); // the keel
+  await page.getByRole('group', { name: /arrows walk and move points/ }).focus();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Undo: Keel: a point off the drawing/ })).toBeVisible();
+});
+
 test('a section is marked out: a tick a point, both halves; a point that moves loses its tick', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('tab', { name: 'Mark out' }).click();

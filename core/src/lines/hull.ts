@@ -8,7 +8,7 @@ import { at, distance3, length3, sub3, type Vec3 } from '../geometry';
 import type { Finding, StageResult } from '../findings';
 import { battenAt, bendBatten, crossingsOfX, sampleBatten, type Batten } from './batten';
 import { residuals, type Residual } from './fairness';
-import { findSlips, suspectsOf, type SuspectsOf } from './slips';
+import { findSlipsAsWritten, suspectsOf, type SuspectsOf } from './slips';
 import type { LinesTable, Longitudinal, OffsetPoint } from './schema';
 
 export type HullLine = {
@@ -48,7 +48,7 @@ export function drawLines(part: LinesTable, suspects: SuspectsOf = suspectsOf): 
   const { value, findings, assumed } = bendLines(part);
   const drawn = (line: HullLine): HullLine => ({ ...drawLine(line), residuals: residuals(line.points) });
   const [lines, extras] = [value.lines.map(drawn), value.extras.map(drawn)];
-  const slips = findSlips([...lines, ...extras], suspects);
+  const slips = findSlipsAsWritten([...lines, ...extras], part.heightsFrom ?? null, suspects);
   return { value: { ...value, lines, extras }, findings: [...findings, ...slips], assumed };
 }
 

@@ -67,5 +67,5 @@ export type OffsetPoint = z.infer<typeof offsetPointSchema>;
 export type Longitudinal = z.infer<typeof longitudinalSchema>;
 export type Underlay = z.infer<typeof underlaySchema>;
 export type LinesPart = z.infer<typeof linesSchema>;
-/** The table alone, without what goes with it. */
-export type LinesTable = Pick<LinesPart, 'longitudinals'>;
+/** The table alone, without what goes with it; heights run up from the base unless it says otherwise. */
+export type LinesTable = Pick<LinesPart, 'longitudinals'> & Partial<Pick<LinesPart, 'heightsFrom'>>;

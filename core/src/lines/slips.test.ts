@@ -54,6 +54,15 @@ describe('the demo table with slips', () => {
   });
 });
 
+describe('a table whose heights run down from a line', () => {
+  it('has its slips told in its own figures, and put right in the boat’s', () => {
+    const table: LinesTable = { ...demoProject('slips', 'x').lines, heightsFrom: 900 };
+    const sheer = slipsOf(table).find(({ where }) => where.line === 'sheer');
+    expect(sheer?.data).toMatchObject({ valueMm: 393.8, slip: expect.stringMatching(/^One inch less/) });
+    expect(sheer?.remedies?.[0]?.edits[0]?.value).toBeCloseTo(531.6, 6);
+  });
+});
+
 describe('the name of a slip', () => {
   const metric = { kind: 'metric', stepMm: 1 } as const;
   const imperial = { kind: 'imperial', stepMm: SIXTEENTH_MM } as const;

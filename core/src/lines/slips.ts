@@ -58,6 +58,32 @@ export function suspectsOf(line: HullLine, quantity: Quantity, writing: Writing)
   });
 }
 
+/**
+ * The slips in the figures as they are written: where heights run down from a line, an inch too much is an inch too much
+ * of that. Remedies are in the project's own heights, up from the base.
+ */
+export function findSlipsAsWritten(
+  lines: readonly HullLine[],
+  heightsFrom: number | null,
+  suspects: SuspectsOf,
+): Finding[] {
+  if (heightsFrom === null) return findSlips(lines, suspects);
+  const turn = (mm: number) => Number((heightsFrom - mm).toFixed(6));
+  const written = lines.map((line) => ({
+    ...line,
+    points: line.points.map((p) => ({ ...p, height: turn(p.height) })),
+  }));
+  return findSlips(written, suspects).map((found) => ({
+    ...found,
+    remedies: (found.remedies ?? []).map((remedy) => ({
+      ...remedy,
+      edits: remedy.edits.map((edit) =>
+        edit.path.at(-1) === 'height' && typeof edit.value === 'number' ? { ...edit, value: turn(edit.value) } : edit,
+      ),
+    })),
+  }));
+}
+
 /** From one knuckle to the next, both included. */
 function runsOf(points: readonly Point[]): { from: number; to: number }[] {
   const stops = [

@@ -67,8 +67,10 @@ const text = (part: unknown): string => JSON.stringify(part);
 
 function deriveWith(project: Project, remember: Remember): Derived {
   const { thickness, transomThickness } = project.panels;
-  const lines = remember('lines', [text(project.lines)], () =>
-    drawLines(project.lines, (line, quantity, writing) =>
+  // what is ticked off, lies under a view or bounds the fairing bends no batten
+  const { longitudinals, heightsFrom } = project.lines;
+  const lines = remember('lines', [text(longitudinals), heightsFrom], () =>
+    drawLines({ longitudinals, heightsFrom }, (line, quantity, writing) =>
       remember(`suspects ${line.id} ${quantity}`, [linePoints(line), text(writing)], () =>
         suspectsOf(line, quantity, writing),
       ),

@@ -46,6 +46,8 @@ describe('derive', () => {
     };
     expect(derive(project) && derive.lastComputed()).toEqual([]);
     expect(after([{ path: ['epoxy', 'waste'], value: 0.2 }])).toEqual(['epoxy']);
+    expect(after([{ path: ['lines', 'plotted'], value: ['3|port|chine|449.6|192.0'] }])).toEqual([]);
+    expect(after([{ path: ['lines', 'fairingTolerance'], value: 5 }])).toEqual([]);
     expect(after([{ path: ['sheets', 'gap'], value: 7 }])).not.toContain('panels');
     const moved = after([{ path: ['lines', 'longitudinals', 'sheer', 'points', 3, 'halfBreadth'], value: 530 }]);
     expect(moved).toContain('panel chine-sheer');

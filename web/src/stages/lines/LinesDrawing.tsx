@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import { useState, type ReactNode } from 'react';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { lengthAtX, pointOnTape, type Hull, type HullLine, type Underlay } from '@kalotrope/core/lines';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { picked, tapeMarked } from '../../app/screen-slice';
@@ -57,12 +57,23 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
     if (clicked?.view === 'body') clicked.onPlace([x - body.middle, y - views[0].zero]);
     else clicked?.onPlace([trueX(x), y - views[clicked.view === 'plan' ? 1 : 0].zero]);
   };
+  // while a tool is taken up the arrows move a cross, and Enter is the click
+  const [cross, setCross] = useState<readonly [number, number] | null>(null);
+  const steer = (event: KeyboardEvent) => {
+    const [dx, dy] = ARROWS[event.key] ?? [0, 0];
+    const step = (bounds.maxX - bounds.minX) / (event.shiftKey ? 1000 : 100);
+    const [x, y] = cross ?? [(bounds.minX + bounds.maxX) / 2, (bounds.minY + bounds.maxY) / 2];
+    if (event.key === 'Enter') place([x, y]);
+    else if (dx !== 0 || dy !== 0) setCross([x + dx * step, y + dy * step]);
+    else return;
+    event.preventDefault();
+  };
   return (
     <DrawingSurface
       label="Lines: profile, plan and body plan"
       bounds={bounds}
       corner={corner}
-      onKeyDown={nudge}
+      onKeyDown={clicked ? steer : nudge}
       onPlace={clicked && place}
       onPoint={([drawn]) => {
         const x = trueX(drawn);
@@ -79,16 +90,9 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
           {clicked?.places.map(([across, up], i) => {
             const { [clicked.view]: own } = lying;
             const [x, y] = [own.across(across), -own.up(up)];
-            const arm = 9 * px;
-            return (
-              <path
-                key={i}
-                d={`M${x - arm} ${y}H${x + arm}M${x} ${y - arm}V${y + arm}`}
-                stroke={palette.secondary.main}
-                strokeWidth={2 * px}
-              />
-            );
+            return <Cross key={i} at={[x, -y]} colour={palette.secondary.main} arm={9 * px} px={px} />;
           })}
+          {clicked && cross && <Cross at={cross} colour={palette.secondary.main} arm={14 * px} px={px} />}
           {views.map((view) => (
             <LongView key={view.name} view={view} hull={hull} look={look} px={px} />
           ))}
@@ -138,6 +142,31 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
         </>
       )}
     </DrawingSurface>
+  );
+}
+
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
+
+type CrossProps = {
+  readonly at: readonly [number, number];
+  readonly colour: string;
+  readonly arm: number;
+  readonly px: number;
+};
+
+function Cross({ at: [x, y], colour, arm, px }: CrossProps) {
+  return (
+    <path
+      d={`M${x - arm} ${-y}H${x + arm}M${x} ${-y - arm}V${-y + arm}`}
+      stroke={colour}
+      strokeWidth={2 * px}
+      pointerEvents="none"
+    />
   );
 }
 
