@@ -1,7 +1,16 @@
 /** Read-outs of the state that several screens share. */
 import { createSelector } from '@reduxjs/toolkit';
 import { worstFirst, type Finding, type Stage } from '@kalotrope/core/findings';
-import { bendLines, drawLine, layTape, type Hull, type Station, type Tape } from '@kalotrope/core/lines';
+import {
+  bendLines,
+  drawLine,
+  layTape,
+  type Hull,
+  type HullLine,
+  type Longitudinal,
+  type Station,
+  type Tape,
+} from '@kalotrope/core/lines';
 import { formatFine, formatShare, formatMass, unitLabel, type Notation } from '@kalotrope/core/measure';
 import type { Derived } from '@kalotrope/core/project';
 import type { NestResult } from '@kalotrope/core/sheets';
@@ -11,21 +20,29 @@ import type { RootState } from './store';
 
 export const selectProject = (state: RootState) => state.document.project;
 export const selectDerived = (state: RootState) => state.derived.derived;
-const selectBentHull = createSelector([(state: RootState) => state.document.project?.lines], (lines): Hull | null => {
-  if (!lines) return null;
-  const hull = bendLines(lines).value;
-  return { ...hull, lines: hull.lines.map(drawLine), extras: hull.extras.map(drawLine) };
-});
+/** Lines drawn before, by their figures: an edit of one leaves the others the same object, and so undrawn. */
+const drawnBefore = new WeakMap<Longitudinal, HullLine>();
+
+function drawnOnce(line: HullLine, longitudinals: readonly Longitudinal[]): HullLine {
+  const own = longitudinals.find(({ id }) => id === line.id);
+  const drawn = (own && drawnBefore.get(own)) ?? drawLine(line);
+  if (own) drawnBefore.set(own, drawn);
+  return drawn;
+}
 
 /**
- * The lines as they are drawn: worked out here at once while the engine is still at the newest change, so that what is
- * dragged follows the hand. Without residuals then, which come with the engine's answer. Late answers of the engine leave
- * it as it is.
+ * The lines as they are drawn: worked out here at once, so that what is dragged follows the hand. Without residuals, which
+ * come with the engine's answer.
  */
-export const selectLiveHull = (state: RootState): Hull | null => {
-  const isCurrent = state.document.version === state.derived.version;
-  return isCurrent || !state.document.project ? (selectDerived(state)?.lines.value ?? null) : selectBentHull(state);
-};
+export const selectLiveHull = createSelector(
+  [(state: RootState) => state.document.project?.lines.longitudinals],
+  (longitudinals): Hull | null => {
+    if (!longitudinals) return null;
+    const hull = bendLines({ longitudinals }).value;
+    const drawn = (line: HullLine) => drawnOnce(line, longitudinals);
+    return { ...hull, lines: hull.lines.map(drawn), extras: hull.extras.map(drawn) };
+  },
+);
 
 /** The stations; the same list until one of them moves. */
 export const selectStations = createSelector([selectDerived], (derived) => derived?.lines.value.stations ?? [], {

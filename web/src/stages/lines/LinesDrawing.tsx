@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { memo, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { lengthAtX, pointOnTape, type Hull, type HullLine, type Underlay } from '@kalotrope/core/lines';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { picked, tapeMarked } from '../../app/screen-slice';
@@ -43,7 +43,7 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
   const { palette } = useTheme();
   const nudge = useNudge(hull);
   const extent = useHeldExtent(hull);
-  const views = viewsOf(extent, look.isSighted ? SIGHT : 1);
+  const views = useMemo(() => viewsOf(extent, look.isSighted ? SIGHT : 1), [extent, look.isSighted]);
   const body = bodyPlan(hull, extent, views[0]);
   const bounds = boxAround([...views.flatMap((view) => view.corners), ...body.corners]);
   const length = hull.toX - hull.fromX;
@@ -247,7 +247,8 @@ function TapeBead({ view, px }: { readonly view: View; readonly px: number }) {
 
 type LineProps = { readonly line: HullLine; readonly view: View; readonly px: number; readonly isExtra: boolean };
 
-function LineInView({ line, view, px, isExtra }: LineProps) {
+/** Drawn again only when its own line changes. */
+const LineInView = memo(function LineInView({ line, view, px, isExtra }: LineProps) {
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
   const { palette } = useTheme();
@@ -282,4 +283,4 @@ function LineInView({ line, view, px, isExtra }: LineProps) {
       })}
     </g>
   );
-}
+});
