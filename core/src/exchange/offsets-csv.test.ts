@@ -129,3 +129,23 @@ describe('writing', () => {
     }
   });
 });
+
+describe('lines that bound no panel', () => {
+  const { lines } = demoProject('tamsel', 'x');
+  const [keel, chine, sheer] = lines.longitudinals;
+  if (!keel || !chine || !sheer) throw new Error('three lines are needed');
+  const deck = { ...sheer, id: 'deck-edge', name: 'Deck-edge', isExtra: true };
+  const withDeck = { ...lines, longitudinals: [keel, chine, sheer, deck] };
+  it.each([
+    ['long', writeOffsets(withDeck, 'mm')],
+    ['table', writeOffsetsTable(withDeck, 'mm')],
+  ])('are named in a comment of the %s form, and read back as such', (form, text) => {
+    expect(text).toContain('# extra=deck-edge\n');
+    const read = readOffsets(text);
+    expect(read.ok && [read.form, read.lines.longitudinals.map((line) => line.isExtra === true)]).toEqual([
+      form,
+      [false, false, false, true],
+    ]);
+  });
+  it('leave no comment where there are none', () => expect(writeOffsets(lines, 'mm')).not.toContain('extra'));
+});

@@ -20,6 +20,25 @@ describe('takeFile', () => {
     expect(taken.project.frames.frames.length).toBeGreaterThan(0);
     expect(taken.said).toMatch(/list of points/);
   });
+  it.each([
+    ['tamsel-table.csv', /a table of heights and half-breadths/],
+    ['tamsel-slips.csv', /a list of points/],
+    ['tamsel-lines.dxf', /3 lines from the drawing/],
+  ])('takes the sample %s and says what it read', async (name, said) => {
+    const taken = await takeFile(file(name, sample(name)));
+    expect(taken.ok && taken.said).toMatch(said);
+    const chine = taken.ok ? taken.project.lines.longitudinals.find(({ id }) => id === 'chine') : undefined;
+    expect(chine?.points.find((p) => p.station === '4')).toMatchObject({
+      x: expect.closeTo(2400, 1),
+      halfBreadth: expect.closeTo(548.5, 1),
+      height: expect.closeTo(161, 1),
+    });
+  });
+  it('knows a drawing by what is in it, and refuses one that has no lines with what it looked for', async () => {
+    const empty = ['0', 'SECTION', '2', 'ENTITIES', '0', 'ENDSEC', '0', 'EOF', ''].join('\n');
+    const taken = await takeFile(file('plan.txt', empty));
+    expect(taken.ok ? '' : taken.problems.join()).toMatch(/Expected a layer a line and view/);
+  });
   it('takes a project file under a new id, so that nothing is overwritten', async () => {
     const project = demoProject('orrin', 'same');
     const taken = await takeFile(file('x.kalotrope.json', writeProjectFile(project)));

@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { createDerive, demoProject } from '@kalotrope/core/project';
 import { nest } from '@kalotrope/core/sheets';
 import { derivedArrived, derivedReducer, layoutArrived } from './derived-slice';
-import { documentReducer, initialDocument, opened } from './document-slice';
+import { documentReducer, edited, initialDocument, opened } from './document-slice';
 import { initialScreen, notationStepped, picked, screenReducer, tapeMarked } from './screen-slice';
-import { plural, selectFindings, selectStatus, selectTape } from './selectors';
+import { plural, selectFindings, selectLiveHull, selectStatus, selectTape } from './selectors';
 import type { RootState } from './store';
 
 const project = demoProject('tamsel', 'x');
@@ -24,6 +24,28 @@ describe('results', () => {
   it('that come late for an older version are dropped', () => {
     expect(derivedReducer(arrived, derivedArrived({ derived, version: 3 }))).toBe(arrived);
     expect(derivedReducer(arrived, derivedArrived({ derived, version: 5 })).version).toBe(5);
+  });
+});
+
+describe('the lines as they are drawn', () => {
+  it('follow an edit before the engine has answered; a line that was not touched stays the same object', () => {
+    const before = state({ derived: empty });
+    const edit = {
+      label: 'x',
+      edits: [{ path: ['lines', 'longitudinals', 'sheer', 'points', 3, 'height'], value: 580 }],
+    };
+    const after = { ...before, document: documentReducer(before.document, edited(edit)) };
+    const [old, now] = [selectLiveHull(before), selectLiveHull(after)];
+    expect(now?.lines[2]?.points[3]?.height).toBe(580);
+    expect(now?.lines[2]).not.toBe(old?.lines[2]);
+    expect(now?.lines[0]).toBe(old?.lines[0]);
+    expect(now?.lines[1]).toBe(old?.lines[1]);
+  });
+  it('are the same object through a change that bends nothing', () => {
+    const before = state();
+    const edit = { label: 'x', edits: [{ path: ['lines', 'fairingTolerance'], value: 4 }] };
+    const after = { ...before, document: documentReducer(before.document, edited(edit)) };
+    expect(selectLiveHull(after)).toBe(selectLiveHull(before));
   });
 });
 

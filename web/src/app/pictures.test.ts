@@ -1,0 +1,71 @@
+import 'fake-indexeddb/auto';
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { Underlay } from '@kalotrope/core/lines';
+import { demoProject, type Project } from '@kalotrope/core/project';
+import { addPictures, loadPicture, type Picture } from '../storage/projects';
+import { takeFile } from './files';
+import { picturesIn, projectFileWithPictures, typeOf } from './pictures';
+
+const PNG = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a];
+const JPEG = [0xff, 0xd8, 0xff, 0xe0];
+/** Longer than a piece of what is turned to letters at once, with every byte in it. */
+const picture: Picture = {
+  id: 'scan-1',
+  type: 'image/png',
+  bytes: Uint8Array.from([...PNG, ...Array.from({ length: 20_000 }, (_, i) => (i * 7) % 256)]),
+};
+const underlay: Underlay = {
+  id: 'scan-1',
+  name: 'scan.png',
+  view: 'profile',
+  widthPx: 1200,
+  heightPx: 400,
+  left: 0,
+  top: 700,
+  mmPerPx: 3.6,
+  turnDeg: 0.4,
+  opacity: 0.6,
+};
+const tamsel = demoProject('tamsel', 'x');
+const traced: Project = { ...tamsel, lines: { ...tamsel.lines, underlays: [underlay] } };
+const file = (name: string, text: string) => new File([text], name);
+
+beforeAll(() => addPictures([picture]));
+
+describe('a picture', () => {
+  it('is known by its first bytes, whatever its name', () => {
+    expect(typeOf(Uint8Array.from(PNG))).toBe('image/png');
+    expect(typeOf(Uint8Array.from(JPEG))).toBe('image/jpeg');
+    for (const bytes of [[], [0x89], [0x47, 0x49, 0x46], PNG.slice(1)])
+      expect(typeOf(Uint8Array.from(bytes))).toBeUndefined();
+  });
+  it('is kept in the browser byte for byte', async () => {
+    expect((await loadPicture('scan-1'))?.bytes).toEqual(picture.bytes);
+    expect(await loadPicture('another')).toBeUndefined();
+  });
+});
+
+describe('a project’s file', () => {
+  it('carries its pictures, and gives them back byte for byte', async () => {
+    const text = await projectFileWithPictures(traced);
+    expect(picturesIn(text)).toEqual([picture]);
+    const taken = await takeFile(file('kept.kalotrope.json', text));
+    expect(taken.ok && taken.project.lines.underlays).toEqual([underlay]);
+    expect(taken.ok && taken.pictures).toEqual([picture]);
+  });
+  it('without pictures has none in it, and one whose picture is gone is written all the same', async () => {
+    expect(await projectFileWithPictures(tamsel)).not.toContain('pictures');
+    const lost = { ...tamsel, lines: { ...tamsel.lines, underlays: [{ ...underlay, id: 'gone' }] } };
+    expect(await projectFileWithPictures(lost)).not.toContain('base64');
+  });
+  it.each([
+    ['no letters of base64', { id: 'a', type: 'image/png', base64: '§§§' }],
+    ['another kind of file', { id: 'a', type: 'image/png', base64: btoa('GIF89a') }],
+    ['a kind that is not shown', { id: 'a', type: 'image/svg+xml', base64: btoa('<svg/>') }],
+    ['no list at all', 'pictures'],
+  ])('with %s for a picture opens without it', async (_name, bad) => {
+    const text = JSON.stringify({ ...tamsel, pictures: typeof bad === 'string' ? bad : [bad] });
+    const taken = await takeFile(file('odd.kalotrope.json', text));
+    expect(taken.ok && taken.pictures).toEqual([]);
+  });
+});
