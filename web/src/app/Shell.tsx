@@ -44,6 +44,7 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
       >
         <Box sx={{ px: 2, py: 0.75, display: 'flex', flexWrap: 'wrap', columnGap: 1.5, alignItems: 'baseline' }}>
           <Typography variant="h1">{info?.name}</Typography>
+          <BoatOnPaper />
           <Typography variant="body2" color="text.secondary">
             {info?.question}
           </Typography>
@@ -64,6 +65,16 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
       <KeysDialog />
       <Said />
     </Box>
+  );
+}
+
+/** The top bar is not printed: a sheet of paper says whose it is. */
+function BoatOnPaper() {
+  const name = useAppSelector((state) => state.document.project?.name ?? '');
+  return (
+    <Typography variant="h1" component="span" sx={{ display: 'none', '@media print': { display: 'inline' } }}>
+      {name}
+    </Typography>
   );
 }
 

@@ -143,7 +143,11 @@ export function makeTheme(shade: Shade): Theme {
           '@media (prefers-reduced-motion: reduce)': {
             '*, *::before, *::after': { transition: 'none !important', animation: 'none !important' },
           },
-          '@media print': { body: { overflow: 'visible' }, '.no-print': { display: 'none !important' } },
+          '@media print': {
+            body: { overflow: 'visible' },
+            '.offsets th': { backgroundColor: 'transparent !important' },
+            '.no-print': { display: 'none !important' },
+          },
         },
       },
     },

@@ -107,7 +107,10 @@ type HeadProps = LookProps & { readonly view: Show; readonly onView: (view: Show
 
 const Head = memo(function Head({ view, onView, look, onLook }: HeadProps) {
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between' }}>
+    <Box
+      className="no-print"
+      sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between', rowGap: 1 }}
+    >
       <Tabs
         value={view}
         onChange={(_event, next: Show) => onView(next)}
@@ -128,7 +131,7 @@ type LookProps = { readonly look: LinesLook; readonly onLook: (look: LinesLook) 
 /** How the views are drawn. */
 function Looks({ look, onLook }: LookProps) {
   return (
-    <Box sx={{ display: 'flex', gap: 2, px: 2 }} className="no-print">
+    <Box sx={{ display: 'flex', gap: 2, px: 2, pt: { xs: 1, md: 0 } }} className="no-print">
       <TextField
         select
         label="Curvature comb"

@@ -67,6 +67,9 @@ export function MarkOutDrawing({ hull, part, board }: Omit<Props, 'onBoard'>) {
     <DrawingSurface label={`Station ${station.label}, to mark out`} bounds={bounds}>
       {({ px }) => (
         <g fill="none">
+          <text x={-wide} y={-high} fontSize={22 * px} fontWeight={650} fill={stationStyle(index, px).stroke}>
+            Station {station.label}
+          </text>
           <path
             d={pathOf([
               [0, low],

@@ -297,6 +297,7 @@ function Part({ title, children }: { readonly title: string; readonly children: 
   return (
     <Box
       component="section"
+      className="no-print"
       aria-label={title}
       sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider', display: 'grid', gap: 1, justifyItems: 'stretch' }}
     >
