@@ -4,10 +4,12 @@ import type { Page } from '@playwright/test';
 export async function gapsWhile(target: Page, during: () => Promise<void>): Promise<number[]> {
   // as text: a function of this file would bring helpers with it that the page does not have
   await target.evaluate(
-    'window.frameTimes = []; (function tick(now) { window.frameTimes.push(now); requestAnimationFrame(tick); })(performance.now())',
+    'const times = window.frameTimes = []; requestAnimationFrame(function tick(now) { if (window.frameTimes !== times) return; times.push(now); requestAnimationFrame(tick); })',
   );
   await during();
-  return target.evaluate<number[]>('window.frameTimes.slice(1).map((time, i) => time - window.frameTimes[i])');
+  return target.evaluate<number[]>(
+    'const times = window.frameTimes; window.frameTimes = null; times.slice(1).map((time, i) => time - times[i])',
+  );
 }
 const share = (values: readonly number[], part: number) =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length * part)] ?? NaN;

@@ -1,4 +1,4 @@
-/** How the browser of the tests is started: Debian's Chromium, no display, WebGL in software, no calls home. */
+/** How the browser of the tests is started: Debian's Chromium, no display, all drawing by the processor, no calls home. */
 export const CHROMIUM = {
   executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
   args: [
@@ -10,5 +10,6 @@ export const CHROMIUM = {
     '--disable-sync',
     '--no-first-run',
     '--disable-quic',
+    '--disable-gpu-compositing',
   ],
 };

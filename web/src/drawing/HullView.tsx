@@ -34,6 +34,7 @@ export default function HullView() {
       <Canvas
         key={String(isLarge)}
         frameloop="demand"
+        gl={{ antialias: !isDrawnInSoftware() }}
         camera={{
           position: [-length * 0.95, length * 0.72, length * 1.15],
           fov: 28,
@@ -68,6 +69,20 @@ export default function HullView() {
   );
 }
 
+let inSoftware: boolean | undefined;
+
+/** Whether the browser draws in the round without a graphics processor: smooth edges cost it more than the whole hull. */
+function isDrawnInSoftware(): boolean {
+  if (inSoftware === undefined) {
+    const gl = document.createElement('canvas').getContext('webgl2');
+    const told = gl?.getExtension('WEBGL_debug_renderer_info');
+    const name: unknown = told && gl?.getParameter(told.UNMASKED_RENDERER_WEBGL);
+    inSoftware = /swiftshader|llvmpipe|software|basic render/i.test(String(name));
+    gl?.getExtension('WEBGL_lose_context')?.loseContext();
+  }
+  return inSoftware;
+}
+
 const PanelMesh = memo(function PanelMesh({ panel }: { readonly panel: Panel }) {
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
@@ -86,7 +101,7 @@ const PanelMesh = memo(function PanelMesh({ panel }: { readonly panel: Panel }) 
         dispatch(picked({ kind: 'panel', id: panel.id }));
       }}
     >
-      <meshStandardMaterial color={colour} side={DoubleSide} roughness={0.9} />
+      <meshLambertMaterial color={colour} side={DoubleSide} />
     </mesh>
   ));
 });
@@ -105,7 +120,7 @@ const TransomMesh = memo(function TransomMesh({ transom }: { readonly transom: T
   useEffect(() => () => geometry.dispose(), [geometry]);
   return (
     <mesh geometry={geometry}>
-      <meshStandardMaterial color="#CDB37F" side={DoubleSide} roughness={0.9} />
+      <meshLambertMaterial color="#CDB37F" side={DoubleSide} />
     </mesh>
   );
 });
