@@ -97,20 +97,20 @@ function bendLine(longitudinal: Longitudinal, findings: Finding[]): HullLine | u
     });
     return undefined;
   }
-  const positions = points.map(positionOf);
+  return bendPoints({ id: longitudinal.id, name: longitudinal.name, residuals: [], curve: [] }, points);
+}
+
+/** The line bent anew through other points, of which none lies on the one before; nothing judged, nothing drawn. */
+export function bendPoints(
+  line: Pick<HullLine, 'id' | 'name' | 'residuals' | 'curve'>,
+  points: HullLine['points'],
+): HullLine {
   const batten = bendBatten(
-    positions,
+    points.map(positionOf),
     points.flatMap((p, i) => (p.isKnuckle ? [i] : [])),
   );
-  return {
-    id: longitudinal.id,
-    name: longitudinal.name,
-    points,
-    batten,
-    isOnCentreline: points.every((p) => Math.abs(p.halfBreadth) <= CENTRELINE_MM),
-    residuals: [],
-    curve: [],
-  };
+  const isOnCentreline = points.every((p) => Math.abs(p.halfBreadth) <= CENTRELINE_MM);
+  return { ...line, points, batten, isOnCentreline };
 }
 
 /** Points in order from bow to stern; a repeated one is passed over, one that turns back is kept but named. */

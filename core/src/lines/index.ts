@@ -2,7 +2,7 @@ export { linesOf, linesSchema, longitudinalSchema, offsetPointSchema, underlaySc
 export type { LinesPart, LinesTable, Longitudinal, OffsetPoint, Underlay } from './schema';
 export { battenAt, bendBatten, crossingsOfX, lengthAlong, sampleBatten } from './batten';
 export type { Batten } from './batten';
-export { CENTRELINE_MM, bendLines, drawLine, drawLines, pointName, pointPath, positionOf } from './hull';
+export { CENTRELINE_MM, bendLines, bendPoints, drawLine, drawLines, pointName, pointPath, positionOf } from './hull';
 export type { Hull, HullLine, Station } from './hull';
 export { residualOf, residuals } from './fairness';
 export type { Residual } from './fairness';

@@ -9,9 +9,11 @@ import type { Finding, StageResult } from '../findings';
 import { battenAt, type Hull, type HullLine } from '../lines';
 import { leastRadius } from './bending';
 import { STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
-import { findRulings, twistOf, type EdgeCurve } from './rulings';
-import { strainOf } from './strain';
-import { layStrip, type LaidRuling } from './strip';
+import { findRulings, type EdgeCurve } from './rulings';
+import { twistOf } from './twist';
+import { strainOf, type StrainField } from './strain';
+import type { EdgeAllowance } from './cut';
+import { layStrip, squareUp, type LaidRuling } from './strip';
 
 export type PanelEdge = {
   readonly line: string;
@@ -34,10 +36,13 @@ export type Panel = {
   readonly rulings: readonly LaidRuling[];
   readonly maxTwist: Extreme;
   readonly maxStrain: Extreme;
+  readonly strainField: StrainField;
   /** Null when the panel is flat. */
   readonly minBendRadius: Extreme | null;
   readonly areaM2: number;
   readonly spaceAreaM2: number;
+  /** What the skin's thickness changed along the lower and the upper edge; absent where the lines' surface is meant. */
+  readonly allowances?: readonly [EdgeAllowance, EdgeAllowance];
 };
 
 export type PanelInput = {
@@ -67,8 +72,7 @@ export const panelIdOf = (input: PanelInput): string => `${input.lower.id}-${inp
 
 /** Develops one panel, or says why it cannot be. */
 export function developPanel(input: PanelInput): Panel | { readonly reason: string } {
-  const P = edgeCurve(input.lower, input.spansCentreline);
-  const Q = edgeCurve(input.upper, false);
+  const [P, Q] = edgesOf(input);
   const rulings = layStrip(P, Q, findRulings(P, Q));
   const outline = outlineOf(rulings);
   if (outline.length < 3 || area(outline) < 1) return { reason: 'its two lines lie on one another' };
@@ -86,6 +90,21 @@ export function developPanel(input: PanelInput): Panel | { readonly reason: stri
     spaceAreaM2: spaceArea(rulings) / 1e6,
   };
 }
+
+/** The same panel with another flat shape: a place for each end of each ruling. */
+export function withFlat(panel: Panel, flat: { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] }): Panel {
+  const square = squareUp(flat);
+  const rulings = panel.rulings.map((r, k) => ({ ...r, flatP: at(square.p, k), flatQ: at(square.q, k) }));
+  const outline = outlineOf(rulings);
+  const edges = [edgeOf(rulings, 'P', panel.between[0]), edgeOf(rulings, 'Q', panel.between[1])] as const;
+  return { ...panel, rulings, outline, edges, areaM2: area(outline) / 1e6 };
+}
+
+/** The curves of the panel's lower and upper edge. */
+export const edgesOf = (input: PanelInput): readonly [EdgeCurve, EdgeCurve] => [
+  edgeCurve(input.lower, input.spansCentreline),
+  edgeCurve(input.upper, false),
+];
 
 function edgeCurve(line: HullLine, isMirrored: boolean): EdgeCurve {
   const knuckles = line.batten.breaks.slice(1, -1);
@@ -126,6 +145,7 @@ function extremesOf(rulings: readonly LaidRuling[]) {
   return {
     maxTwist: extreme(at(twists, twistAt), twistAt),
     maxStrain: extreme(strain.max, strain.rulingIndex),
+    strainField: strain,
     minBendRadius: at(radii, bendAt) > 0 ? extreme(1 / at(radii, bendAt), bendAt) : null,
   };
 }

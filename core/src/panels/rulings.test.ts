@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { at, type Vec3 } from '../geometry';
 import { battenAt, bendBatten } from '../lines';
-import { findRulings, twistOf, type EdgeCurve, type Ruling } from './rulings';
+import { findRulings, type EdgeCurve, type Ruling } from './rulings';
+import { twistOf } from './twist';
 import { obliqueCylinder } from './fixtures/exact-shapes';
 
 const edge = (curve: (w: number) => Vec3, count = 21): EdgeCurve => {
@@ -81,9 +82,10 @@ describe('the rulings between two lines', () => {
     for (const ruling of rulings) expect(Number.isFinite(ruling.twistRad)).toBe(true);
   });
   it('hardly change with a finer search: the grid is fine enough', () => {
-    const [coarse, fine] = [32, 120].map((gridCount) =>
-      findRulings(edge(low), edge(high), { gridCount, rulingCount: 100 }),
-    );
+    const [coarse, fine] = [
+      [32, 96, 288],
+      [32, 128, 512],
+    ].map((grids) => findRulings(edge(low), edge(high), { grids, rulingCount: 100 }));
     coarse?.forEach((ruling) => {
       const near = fine?.find((other) => Math.abs(other.s + other.t - ruling.s - ruling.t) < 1e-9);
       if (near && !near.fan && !ruling.fan) expect(Math.abs(near.s - ruling.s)).toBeLessThan(1e-6);

@@ -4,19 +4,18 @@
  * A ruling P(s)-Q(t) lies in a developable when the tangents at both ends and the ruling itself are coplanar: its twist,
  * the signed angle between P'×R and Q'×R about R = Q−P, is zero.
  *
- * Method (derived here): both lines are sampled; over the (s, t) grid the monotone path from (0,0) to (1,1) is sought
- * that minimises the integral of twist² along it (dynamic programming; moves +s, +t, both; a move counts the mean length
- * it covers on the two lines, so all routes have the same total). At the ends, and at a knuckle, the rulings may fan out
- * from one point: an "apex" sample is put in there, along which moving the other line is free, since a fan is a cone.
- * Leaving or entering a fan where twist ≠ 0 makes a crease, which costs twist² times the ruling's length; without that the
- * path hugs the border and folds the panel. Then each ruling is refined on the continuous curves: along s + t = const the
- * monotone path is crossed exactly once, so there the root of the twist nearest to the path is bracketed and found.
+ * Method (derived here): the cheapest path over the parameters of both lines (ruling-path.ts) says about where the rulings
+ * run. Then each is refined on the continuous curves: along s + t = const the monotone path is crossed exactly once, so
+ * there the root of the twist nearest to the path is bracketed and found. Where the surface is not developable the roots
+ * jump from one branch to another: a root that would cross the ruling before is not taken, and the path's own is kept.
  *
  * Accuracy: the rulings are those of the interpolating curves to 1e-9 in parameter; where no root is near, the surface is
  * not developable there and the ruling of the path is kept, its twist reported.
- * Cost: the grid is evaluated at N² points (N = 32: some 1,200 twists), the refinement at about 10 a ruling.
+ * Cost: about 10 twists a ruling beside those of the path.
  */
-import { bracketedRoot, distance3, type Vec3 } from '../geometry';
+import { at, bracketedRoot, type Vec3 } from '../geometry';
+import { cheapestPath, type Corner } from './ruling-path';
+import { twistOf } from './twist';
 
 /** One edge of a panel: a curve by t in [0, 1], and the t of its knuckles. `side` says which tangent a knuckle has. */
 export type EdgeCurve = {
@@ -32,40 +31,14 @@ export type Ruling = {
   readonly fan?: 'P' | 'Q';
 };
 
-export type RulingOptions = { readonly gridCount: number; readonly rulingCount: number };
-export const DEFAULT_RULINGS: RulingOptions = { gridCount: 32, rulingCount: 200 };
-
-type Sample = { readonly t: number; readonly position: Vec3; readonly first: Vec3; readonly isApex: boolean };
-
-/** Rulings this short have no direction: the panel comes to a point there. */
-const SHORT_RULING_MM = 1e-3;
-
-/**
- * Signed angle between the tangent planes at the two ends of a ruling, rad; π/2 where one is undefined.
- * (P'×R)×(Q'×R) = R·det(P', Q', R), so its sine needs one determinant and its cosine three dot products.
- */
-export function twistOf(p: Vec3, dp: Vec3, q: Vec3, dq: Vec3): number {
-  const rx = q[0] - p[0];
-  const ry = q[1] - p[1];
-  const rz = q[2] - p[2];
-  const r2 = rx * rx + ry * ry + rz * rz;
-  if (r2 < SHORT_RULING_MM * SHORT_RULING_MM) return 0;
-  const determinant =
-    dp[0] * (dq[1] * rz - dq[2] * ry) + dp[1] * (dq[2] * rx - dq[0] * rz) + dp[2] * (dq[0] * ry - dq[1] * rx);
-  const dpR = dp[0] * rx + dp[1] * ry + dp[2] * rz;
-  const dqR = dq[0] * rx + dq[1] * ry + dq[2] * rz;
-  const dpdq = dp[0] * dq[0] + dp[1] * dq[1] + dp[2] * dq[2];
-  const sine = determinant * Math.sqrt(r2);
-  const cosine = dpdq * r2 - dpR * dqR;
-  // a line running along the ruling has no tangent plane of its own there
-  if (Math.abs(sine) + Math.abs(cosine) < 1e-9 * r2) return Math.PI / 2;
-  return Math.atan2(sine, cosine);
-}
+/** `grids`: cells a line of each search for the path, coarsest first. */
+export type RulingOptions = { readonly grids: readonly number[]; readonly rulingCount: number };
+export const DEFAULT_RULINGS: RulingOptions = { grids: [32, 96, 288], rulingCount: 200 };
 
 /** The rulings in order from the first ends to the last, `rulingCount` intervals or a few more where fans begin. */
 export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions = DEFAULT_RULINGS): Ruling[] {
-  const path = cheapestPath(sampleEdge(P, options.gridCount), sampleEdge(Q, options.gridCount));
-  const cell = 1 / options.gridCount;
+  const path = cheapestPath(P, Q, options.grids);
+  const cell = 1 / at(options.grids, -1);
   const twist = twistOn(P, Q);
   const corners = refineFanEnds(path, twist, cell);
   const rulings: Ruling[] = [];
@@ -80,13 +53,21 @@ export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions =
       skipped = guess;
       continue;
     }
-    const ruling = guess.fan ? { ...guess, twistRad: 0 } : refine(guess.s, guess.t, lean, twist, cell);
+    const ruling = onwards(rulings, guess, guess.fan ? undefined : refine(guess.s, guess.t, lean, twist, cell), twist);
     if (skipped) rulings.push(between(rulings, ruling, skipped, twist, cell));
     skipped = undefined;
     lean = ruling.s - ruling.t - guess.s + guess.t;
     rulings.push(ruling);
   }
   return keepMonotone(rulings, twist);
+}
+
+/** The ruling found, unless it crosses the last one: then the path's own, which may stay level with the last. */
+function onwards(rulings: readonly Ruling[], guess: Corner, found: Ruling | undefined, twist: Twist): Ruling {
+  const last = rulings[rulings.length - 1];
+  if (!found) return { ...guess, twistRad: 0 };
+  const isOnward = !last || (found.s >= last.s && found.t >= last.t);
+  return isOnward ? found : { s: guess.s, t: guess.t, twistRad: twist(guess.s, guess.t) };
 }
 
 /** A ruling set between two found ones may keep this much twist: 0.0006°. */
@@ -126,126 +107,6 @@ const twistOn =
     const q = Q.at(t);
     return twistOf(p.position, p.first, q.position, q.first);
   };
-
-/** Even samples with an apex at each end; at a knuckle the tangent before, the apex, the tangent after. */
-function sampleEdge(edge: EdgeCurve, count: number): Sample[] {
-  const knuckles = new Set(edge.knuckles);
-  const ts = new Set([...Array.from({ length: count + 1 }, (_, i) => i / count), ...knuckles]);
-  const samples: Sample[] = [];
-  for (const t of [...ts].sort((a, b) => a - b)) {
-    const after = { t, ...edge.at(t, 1), isApex: false };
-    if (t === 0) samples.push({ ...after, isApex: true }, after);
-    else if (t === 1) samples.push(after, { ...after, isApex: true });
-    else if (knuckles.has(t)) samples.push({ ...after, ...edge.at(t, -1) }, { ...after, isApex: true }, after);
-    else samples.push(after);
-  }
-  return samples;
-}
-
-/** A corner of the path over (s, t); `fan` names the apex along the stretch that ends here. */
-type Corner = { readonly s: number; readonly t: number; readonly fan?: 'P' | 'Q' };
-
-function cheapestPath(ps: readonly Sample[], qs: readonly Sample[]): Corner[] {
-  const n = ps.length;
-  const m = qs.length;
-  const { twist2, width } = twistGrid(ps, qs);
-  const stepP = stepLengths(ps);
-  const stepQ = stepLengths(qs);
-  const cost = new Float64Array(n * m).fill(Infinity);
-  const move = new Uint8Array(n * m); // 1: +s, 2: +t, 3: both
-  const apexP = Uint8Array.from(ps, (p) => (p.isApex ? 1 : 0));
-  const apexQ = Uint8Array.from(qs, (q) => (q.isApex ? 1 : 0));
-  cost[0] = 0;
-  for (let i = 0; i < n; i++) {
-    for (let j = 0; j < m; j++) {
-      const here = i * m + j;
-      const isPlain = i > 0 && j > 0 && apexP[i]! + apexP[i - 1]! + apexQ[j]! + apexQ[j - 1]! === 0;
-      if (isPlain) {
-        // most of the grid, and so most of the time: the three moves below with nothing but the twist to pay for
-        const now = twist2[here]!;
-        const along = cost[here - m]! + 0.25 * stepP[i]! * (now + twist2[here - m]!);
-        const up = cost[here - 1]! + 0.25 * stepQ[j]! * (now + twist2[here - 1]!);
-        const both = cost[here - m - 1]! + 0.25 * (stepP[i]! + stepQ[j]!) * (now + twist2[here - m - 1]!);
-        const least = Math.min(along, up, both);
-        cost[here] = least;
-        move[here] = least === along ? 1 : least === up ? 2 : 3;
-        continue;
-      }
-      for (let step = here === 0 ? 4 : 1; step <= 3; step++) {
-        const i0 = step & 1 ? i - 1 : i;
-        const j0 = step & 2 ? j - 1 : j;
-        if (i0 < 0 || j0 < 0) continue;
-        const from = i0 * m + j0;
-        const before = apexP[i0]! + 2 * apexQ[j0]!; // which of the two lines stands still; in bounds, here and below
-        const now = apexP[i]! + 2 * apexQ[j]!;
-        if (step === 3 && !isPlainStep(before, now)) continue;
-        const length = ((step & 1 ? stepP[i]! : 0) + (step & 2 ? stepQ[j]! : 0)) / 2;
-        let price = before + now === 0 ? length * 0.5 * (twist2[from]! + twist2[here]!) : 0;
-        if (step !== 3 && before !== now && !isCorner(i0, j0, n, m) && !isCorner(i, j, n, m)) {
-          const meeting = before === 0 ? from : here; // the ruling at which the fan meets the rest
-          price += twist2[meeting]! * width[meeting]!;
-        }
-        const total = cost[from]! + price;
-        if (total < cost[here]!) {
-          cost[here] = total;
-          move[here] = step;
-        }
-      }
-    }
-  }
-  return traceBack(ps, qs, move);
-}
-
-/** Both at once: along the surface, or into or out of a point that is an apex of both lines; never past one apex. */
-const isPlainStep = (before: number, now: number): boolean => before + now === 0 || (before === 3) !== (now === 3);
-
-const isCorner = (i: number, j: number, n: number, m: number): boolean =>
-  (i === 0 && j === 0) || (i === n - 1 && j === m - 1);
-
-function twistGrid(ps: readonly Sample[], qs: readonly Sample[]) {
-  const m = qs.length;
-  const twist2 = new Float64Array(ps.length * m);
-  const width = new Float64Array(ps.length * m);
-  for (let i = 0; i < ps.length; i++) {
-    const p = ps[i]!; // in bounds by the loops, here and below
-    const isBesideApex = ps[i - 1]?.isApex === true || ps[i + 1]?.isApex === true;
-    for (let j = 0; j < m; j++) {
-      const q = qs[j]!;
-      const twist = twistOf(p.position, p.first, q.position, q.first);
-      twist2[i * m + j] = twist * twist;
-      // the width counts only where a fan begins or ends
-      if (p.isApex || q.isApex || qs[j - 1]?.isApex || qs[j + 1]?.isApex || isBesideApex)
-        width[i * m + j] = distance3(p.position, q.position);
-    }
-  }
-  return { twist2, width };
-}
-
-const stepLengths = (samples: readonly Sample[]): Float64Array =>
-  Float64Array.from(samples, (sample, i) => {
-    const before = samples[i - 1];
-    return before ? distance3(sample.position, before.position) : 0;
-  });
-
-function traceBack(ps: readonly Sample[], qs: readonly Sample[], move: Uint8Array): Corner[] {
-  const corners: Corner[] = [];
-  let i = ps.length - 1;
-  let j = qs.length - 1;
-  for (;;) {
-    const p = ps[i]!; // in bounds: the moves lead back to (0, 0)
-    const q = qs[j]!;
-    const step = move[i * qs.length + j]!;
-    const fan = p.isApex && !(step & 1) ? 'P' : q.isApex && !(step & 2) ? 'Q' : undefined;
-    const corner: Corner = fan ? { s: p.t, t: q.t, fan } : { s: p.t, t: q.t };
-    const next = corners[corners.length - 1];
-    if (!next || next.s !== corner.s || next.t !== corner.t) corners.push(corner);
-    else if (corner.fan) corners[corners.length - 1] = corner; // the step out of a fan has no length: keep the fan
-    if (step === 0) break;
-    if (step & 1) i--;
-    if (step & 2) j--;
-  }
-  return corners.reverse();
-}
 
 /** Moves the point where a fan begins or ends to the root of the twist along the fan. */
 function refineFanEnds(path: readonly Corner[], twist: Twist, cell: number): Corner[] {
@@ -294,7 +155,7 @@ function pathAt(path: readonly Corner[], k: number, c: number): Corner {
 }
 
 /** Widening windows, in grid cells, in which the root is looked for. */
-const WINDOWS = [0.15, 1.5, 4, 10];
+const WINDOWS = [0.3, 1.5, 4];
 /** Good to 1e-9 of a line: some 5e-6 mm. */
 const ROOT_TOLERANCE = 1e-9;
 

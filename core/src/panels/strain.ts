@@ -15,6 +15,11 @@ export type StrainField = {
   readonly max: number;
   /** Where: index of the ruling. */
   readonly rulingIndex: number;
+  /** The mesh: indices of its rulings, places across each, and for each cell between them the difference of length that
+   * is largest on its sides and diagonals, with its sign (stretched is positive); cells of a bay one after another. */
+  readonly columns: readonly number[];
+  readonly across: number;
+  readonly cells: readonly number[];
 };
 
 /** Rulings and places across; the coarse mesh is for panels whose rulings show no twist, and only confirms it. */
@@ -37,11 +42,11 @@ type Mesh = { readonly edges: readonly Edge[]; readonly ties: readonly Tie[] };
 export function strainOf(all: readonly LaidRuling[]): StrainField {
   if (!all.every((r) => Math.abs(r.twistDeg) < TWISTLESS_DEG)) return strainOn(all, FINE);
   const kept = all.map((_, k) => k).filter((k) => k % COARSE_STEP === 0 || k === all.length - 1);
-  const { max, rulingIndex } = strainOn(
+  const coarse = strainOn(
     kept.map((k) => at(all, k)),
     COARSE,
   );
-  return { max, rulingIndex: at(kept, rulingIndex) };
+  return { ...coarse, rulingIndex: at(kept, coarse.rulingIndex), columns: coarse.columns.map((k) => at(kept, k)) };
 }
 
 function strainOn(
@@ -60,13 +65,49 @@ function strainOn(
   // where the laid-out strip fits already there is nothing to improve: so it is on every developable panel
   for (let step = 0; step < STEPS && greatest(flat, edges).max > STRAINLESS; step++)
     if (!improve(flat, { edges, ties }, mesh.across)) break;
-  return greatest(flat, edges);
+  return {
+    ...greatest(flat, edges),
+    columns,
+    across: mesh.across,
+    cells: cellStrains(flat, edges, columns, mesh.across),
+  };
+}
+
+/** Of each cell the strain that is largest on its sides and diagonals. */
+function cellStrains(
+  flat: readonly (readonly [number, number])[],
+  edges: readonly Edge[],
+  columns: readonly number[],
+  across: number,
+): number[] {
+  const cells = new Array<number>((columns.length - 1) * (across - 1)).fill(0);
+  const note = (column: number, i: number, strain: number) => {
+    const cell = column * (across - 1) + i;
+    const isInside = column >= 0 && column < columns.length - 1 && i >= 0 && i < across - 1;
+    if (isInside && Math.abs(strain) > Math.abs(at(cells, cell))) cells[cell] = strain;
+  };
+  for (const { a, b, lengthMm } of edges) {
+    const strain = distance2(at(flat, a), at(flat, b)) / lengthMm - 1;
+    const [columnA, i] = [Math.floor(a / across), a % across];
+    const [columnB, j] = [Math.floor(b / across), b % across];
+    if (columnA === columnB) {
+      note(columnA - 1, i, strain);
+      note(columnA, i, strain);
+    } else if (i === j) {
+      note(columnA, i - 1, strain);
+      note(columnA, i, strain);
+    } else note(columnA, Math.min(i, j), strain);
+  }
+  return cells;
 }
 
 /** A hundredth of what the joints take up: a layout this good is not improved. */
 const STRAINLESS = 1e-5;
 
-function greatest(flat: readonly (readonly [number, number])[], edges: readonly Edge[]): StrainField {
+function greatest(
+  flat: readonly (readonly [number, number])[],
+  edges: readonly Edge[],
+): Pick<StrainField, 'max' | 'rulingIndex'> {
   let max = 0;
   let rulingIndex = 0;
   for (const edge of edges) {

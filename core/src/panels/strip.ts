@@ -38,6 +38,8 @@ export type LaidRuling = {
   readonly normal: Vec3;
   readonly twistDeg: number;
   readonly bendRadius: number | null;
+  /** Radius of the bend at P and at Q, mm; towards the point of a fan it runs to nought on paper. Null where flat. */
+  readonly endRadii: readonly [number, number] | null;
   readonly fan?: 'P' | 'Q';
 };
 
@@ -49,7 +51,7 @@ export function layStrip(P: EdgeCurve, Q: EdgeCurve, rulings: readonly Ruling[])
   const qs = rulings.map((ruling) => Q.at(ruling.t));
   const points = { p: ps.map((p) => p.position), q: qs.map((q) => q.position) };
   const normals = fillGaps(rulings.map((ruling, k) => normalAt(ruling, at(ps, k), at(qs, k))));
-  const flat = squareUp(unroll(points.p, points.q));
+  const flat = layFlat(points.p, points.q);
   const radii = bendRadii(points, normals, rulings);
   return rulings.map((ruling, k) => ({
     ...ruling,
@@ -59,7 +61,8 @@ export function layStrip(P: EdgeCurve, Q: EdgeCurve, rulings: readonly Ruling[])
     flatQ: at(flat.q, k),
     normal: at(normals, k),
     twistDeg: toDeg(ruling.twistRad),
-    bendRadius: at(radii, k),
+    bendRadius: at(radii, k).least,
+    endRadii: at(radii, k).ends,
   }));
 }
 
@@ -80,6 +83,9 @@ function fillGaps(normals: readonly (Vec3 | undefined)[]): Vec3[] {
     return normal ?? [0, 0, 1];
   });
 }
+
+/** A strip between two rows of points laid out flat, lying along u from (0, 0). */
+export const layFlat = (ps: readonly Vec3[], qs: readonly Vec3[]): { p: Vec2[]; q: Vec2[] } => squareUp(unroll(ps, qs));
 
 /** Triangle by triangle into the plane, the first ruling up the v axis. */
 function unroll(ps: readonly Vec3[], qs: readonly Vec3[]): { p: Vec2[]; q: Vec2[] } {
@@ -118,7 +124,7 @@ function lay(a: Vec3, b: Vec3, c: Vec3, fa: Vec2, fb: Vec2): Vec2 {
 }
 
 /** Turned so that the line between the middles of the end rulings lies along u, and moved to start at (0, 0). */
-function squareUp(flat: { p: Vec2[]; q: Vec2[] }): { p: Vec2[]; q: Vec2[] } {
+export function squareUp(flat: { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] }): { p: Vec2[]; q: Vec2[] } {
   const middle = (k: number): Vec2 => {
     const a = at(flat.p, k);
     const b = at(flat.q, k);
@@ -127,7 +133,7 @@ function squareUp(flat: { p: Vec2[]; q: Vec2[] }): { p: Vec2[]; q: Vec2[] } {
   const from = middle(0);
   const to = middle(-1);
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  if (length === 0) return flat;
+  if (length === 0) return { p: [...flat.p], q: [...flat.q] };
   const c = (to[0] - from[0]) / length;
   const s = (to[1] - from[1]) / length;
   const turn = ([x, y]: Vec2): Vec2 => [c * x + s * y, -s * x + c * y];
@@ -150,37 +156,33 @@ const BEND_SPAN_MM = 60;
 /** Rulings that close in to this share of their spread at one end are a fan in all but name. */
 const FAN_SHARE = 0.12;
 
-function bendRadii(
-  points: { p: Vec3[]; q: Vec3[] },
-  normals: readonly Vec3[],
-  rulings: readonly Ruling[],
-): (number | null)[] {
+type Bend = { readonly least: number | null; readonly ends: readonly [number, number] | null };
+const STRAIGHT: Bend = { least: null, ends: null };
+
+function bendRadii(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], rulings: readonly Ruling[]): Bend[] {
   const last = rulings.length - 1;
   const meanStep = (polylineLength3(points.p) + polylineLength3(points.q)) / 2 / last;
   const reach = Math.max(2, Math.ceil(BEND_SPAN_MM / 2 / meanStep));
-  const radii: (number | null)[] = [];
+  const radii: Bend[] = [];
   for (let k = 0; k <= last; k++)
     radii.push(radiusAt(points, normals, k, [Math.max(0, k - reach), Math.min(last, k + reach)]));
   return radii;
 }
 
-function radiusAt(
-  points: { p: Vec3[]; q: Vec3[] },
-  normals: readonly Vec3[],
-  k: number,
-  span: [number, number],
-): number | null {
+function radiusAt(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], k: number, span: [number, number]): Bend {
   const a = at(normals, span[0]);
   const b = at(normals, span[1]);
   const turn = Math.atan2(length3(cross3(a, b)), dot3(a, b));
-  if (turn === 0) return null;
+  if (turn === 0) return STRAIGHT;
   const wideP = distance3(at(points.p, span[0]), at(points.p, span[1]));
   const wideQ = distance3(at(points.q, span[0]), at(points.q, span[1]));
   const shape = wideP < FAN_SHARE * wideQ ? 'P' : wideQ < FAN_SHARE * wideP ? 'Q' : 'plain';
   const r = unit3(sub3(at(points.q, k), at(points.p, k)));
   let apart = Infinity;
   for (const w of PLACES[shape]) apart = Math.min(apart, squareDistance(points, span, w, r));
-  return apart / turn < FLAT_RADIUS_MM ? apart / turn : null;
+  if (apart / turn >= FLAT_RADIUS_MM) return STRAIGHT;
+  const [p, q] = [squareDistance(points, span, 0, r), squareDistance(points, span, 1, r)];
+  return { least: apart / turn, ends: [p / turn, q / turn] };
 }
 
 /** Distance between two rulings at fraction w, measured square to the direction r. */

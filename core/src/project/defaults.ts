@@ -1,6 +1,7 @@
 /** New projects: every setting at its usual value, from a table of offsets. */
 import type { LinesPart, Longitudinal } from '../lines';
 import type { Notation } from '../measure';
+import { PANEL_DEFAULTS } from '../panels';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './document';
 
 export type NewProject = {
@@ -21,7 +22,7 @@ export function newProject({ id, name, notation, lines }: NewProject): Project {
     notation,
     school: 'filleted',
     lines,
-    panels: { thickness: 6, transomThickness: 9, markingStep: 200 },
+    panels: { thickness: 6, transomThickness: 9, markingStep: 200, ...PANEL_DEFAULTS },
     frames: { frames: framesAtStations(lines), filletGap: 1.5 },
     joints: { scarfRatio: 8, clearOfFrames: 75, stagger: 300 },
     sheets: {

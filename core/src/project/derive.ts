@@ -11,6 +11,8 @@ import { shapeFrames, type Frame } from '../frames';
 import { planJoints, type JointedPanel } from '../joints';
 import { drawLines, suspectsOf, type Hull, type HullLine } from '../lines';
 import {
+  cutPanels,
+  depthOfInside,
   developPanel,
   findTransoms,
   judgePanel,
@@ -80,7 +82,7 @@ function deriveWith(project: Project, remember: Remember): Derived {
   const panels = derivePanels(hull, project, remember);
   const { panels: skin, transoms } = panels.value;
   const frames = remember('frames', [panels, text(project.frames), thickness], () =>
-    shapeFrames(hull, skin, project.frames, thickness),
+    shapeFrames(hull, skin, project.frames, depthOfInside(project.panels)),
   );
   const joints = remember('joints', [panels, frames, text(project.joints), text(project.sheets), thickness], () =>
     planJoints(skin, { frames: frames.value, thickness, sheet: sheetFor(project), part: project.joints }),
@@ -122,7 +124,7 @@ function deriveWith(project: Project, remember: Remember): Derived {
 }
 
 function derivePanels(hull: Hull, project: Project, remember: Remember): Derived['panels'] {
-  const { thickness } = project.panels;
+  const { thickness, linesTo, meeting } = project.panels;
   const made = panelInputs(hull).map((input) => ({
     input,
     panel: remember(`panel ${panelIdOf(input)}`, [input.name, linePoints(input.lower), linePoints(input.upper)], () =>
@@ -131,12 +133,13 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
   }));
   const keys = made.map(({ panel }) => panel);
   const ends = text(hull.lines.map((line) => [line.points[0], line.points[line.points.length - 1]]));
-  return remember('panels', [...keys, ends, thickness], () => {
+  return remember('panels', [...keys, ends, thickness, linesTo, meeting], () => {
     const findings: Finding[] = [];
     const panels: Panel[] = [];
     for (const { input, panel } of made) collect(input, panel, thickness, { findings, panels });
     const { transoms, findings: about } = findTransoms(hull);
-    return { value: { panels, transoms }, findings: [...findings, ...about], assumed: [] };
+    const cut = cutPanels(panels, { thickness, linesTo, meeting });
+    return { value: { panels: cut, transoms }, findings: [...findings, ...about], assumed: [] };
   });
 }
 

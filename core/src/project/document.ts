@@ -10,7 +10,7 @@ import { sheetsSchema } from '../sheets';
 
 export const PROJECT_FORMAT = 'kalotrope-project';
 /** Raised by one with every change of shape; migrations.ts brings older documents up, a step at a time. */
-export const PROJECT_VERSION = 3;
+export const PROJECT_VERSION = 4;
 
 export const projectSchema = z.object({
   format: z.literal(PROJECT_FORMAT),

@@ -29,6 +29,19 @@ const STEPS: readonly ((before: Json) => Json)[] = [
       underlays: [],
     },
   }),
+  // 3 → 4: panels got a thickness that moves what is cut, stitches, a base line to mark out from and a waterline
+  (before) => ({
+    ...before,
+    version: 4,
+    panels: {
+      ...(before['panels'] as Json | undefined),
+      markingBase: 'under',
+      linesTo: 'outside',
+      meeting: 'stitched',
+      stitches: { spacing: 150, inset: 9 },
+      waterline: null,
+    },
+  }),
 ];
 
 export type ReadProject =

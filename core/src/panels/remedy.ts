@@ -1,0 +1,427 @@
+/**
+ * What would cure a panel that does not develop: the smallest smooth change of one of its lines, or a split in two.
+ *
+ * Method (derived here): of one line's half-breadths, heights or both, the change δ is sought that makes the integral of
+ * twist² over the panels on both sides of the line, plus λ times the unevenness of δ, least. On a path that minimises the
+ * twist the path itself counts for nothing to first order, so twist is linearised on the rulings as they stand (Gauss-
+ * Newton) and the panel developed anew after each step. λ falls from stiff to soft until the panel passes, then is halved
+ * back (in its logarithm), so that the change is the least uneven one that cures. Ends, pinned points and points on the
+ * centreline stay; the ends of a transom may move athwart, which keeps it flat. A change that would spoil the panel on
+ * the line's other side is not offered. Every remedy is what the panel really does with the rounded figures in the table.
+ * Cost: some ten developments a candidate, four to six candidates a panel: a tenth to half a second, so on demand.
+ */
+import { at, distance3, lerp3, solveDense, type Vec3 } from '../geometry';
+import type { Edit } from '../findings';
+import {
+  bendLines,
+  bendPoints,
+  CENTRELINE_MM,
+  pointPath,
+  type Hull,
+  type HullLine,
+  type LinesTable,
+  type Longitudinal,
+  type OffsetPoint,
+} from '../lines';
+import { toDeg } from '../measure';
+import { STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
+import { developPanel, edgesOf, panelIdOf, panelInputs, type Panel, type PanelInput } from './panel';
+import { findRulings } from './rulings';
+import { twistOf } from './twist';
+
+export type RemedyMove = {
+  readonly index: number;
+  readonly station: string;
+  readonly quantity: 'halfBreadth' | 'height';
+  readonly fromMm: number;
+  readonly toMm: number;
+};
+
+/** How a panel stands: what the two limits are set against. */
+export type Standing = { readonly twistDeg: number; readonly strain: number };
+
+export type PanelRemedy = {
+  readonly kind: 'move' | 'split';
+  readonly panel: string;
+  /** The line that moves, or the new one that splits the panel. */
+  readonly line: string;
+  readonly lineName: string;
+  readonly moves: readonly RemedyMove[];
+  /** The largest of the moves, with its sign: out and up are positive. Null for a split. */
+  readonly most: RemedyMove | null;
+  readonly before: Standing;
+  readonly after: Standing;
+  /** The lines with the change made, for a preview. */
+  readonly lines: readonly Longitudinal[];
+  readonly edits: readonly Edit[];
+};
+
+/** A remedy stays this far inside the limits, so that rounding does not undo it. */
+const INSIDE = 0.97;
+const SOFTEST = 1e-10;
+const STIFFEST = 1e-3;
+const SOFTER = 6;
+const BISECTIONS = 4;
+/** Over this many limits on the few rulings of the search a panel is not developed in full to see whether it passes. */
+const HOPELESS = 1.6;
+const STEPS_PER_STIFFNESS = 2;
+/** No one step moves a point further. */
+const LONGEST_STEP_MM = 60;
+/** No remedy moves a point by more than this share of the boat's length: that is another boat. */
+const FURTHEST_SHARE = 0.03;
+const NUDGE_MM = 0.25;
+/** Change of a single point, against its second difference: keeps the rest of the line where it is. */
+const STAY = 0.02;
+/** A smaller move by one quantity is preferred to one by both unless it is this much larger. */
+const SIMPLER = 1.4;
+
+export const standingOf = (panel: Panel): Standing => ({
+  twistDeg: panel.maxTwist.value,
+  strain: panel.maxStrain.value,
+});
+
+/** Over either limit: what a remedy is looked for. */
+export const needsRemedy = ({ twistDeg, strain }: Standing): boolean =>
+  twistDeg > TWIST_LIMIT_DEG.value || strain > STRAIN_LIMITS.value.joints;
+
+const passes = ({ twistDeg, strain }: Standing): boolean =>
+  twistDeg <= TWIST_LIMIT_DEG.value * INSIDE && strain <= STRAIN_LIMITS.value.joints * INSIDE;
+
+type Quantity = 'halfBreadth' | 'height';
+/** One figure that may be changed, by the index of its point. */
+type Free = { readonly index: number; readonly quantity: Quantity };
+type Problem = {
+  readonly table: LinesTable;
+  readonly line: HullLine;
+  /** The panels that the line bounds. */
+  readonly inputs: readonly PanelInput[];
+  readonly panelId: string;
+  readonly free: readonly Free[];
+  /** Unevenness of the change, a symmetric matrix over `free`. */
+  readonly stiffness: readonly (readonly number[])[];
+  readonly before: ReadonlyMap<string, Standing>;
+  readonly furthestMm: number;
+};
+type State = { readonly change: readonly number[]; readonly inputs: readonly PanelInput[]; readonly places: readonly Place[]; readonly isCure: boolean }; // prettier-ignore
+/** A ruling at which twist is to be made least: of which panel, and by how much of it. */
+type Place = { readonly input: number; readonly s: number; readonly t: number; readonly weight: number };
+
+/** The remedies of one panel, smallest move first, a split last; none when it needs none or nothing helps. */
+export function findRemedies(table: LinesTable, panelId: string): PanelRemedy[] {
+  const hull = bendLines(table).value;
+  const input = panelInputs(hull).find((other) => panelIdOf(other) === panelId);
+  const panel = input && developPanel(input);
+  if (!input || !panel || 'reason' in panel || !needsRemedy(standingOf(panel))) return [];
+  const moves = [...new Set(panel.between)].flatMap((id) => smallestMove(table, hull, id, panelId) ?? []);
+  const split = input.spansCentreline ? undefined : splitPanel(table, panel);
+  const bySize = moves.sort((a, b) => Math.abs(sizeOf(a)) - Math.abs(sizeOf(b)));
+  return [...bySize, ...(split ? [split] : [])];
+}
+
+const sizeOf = (remedy: PanelRemedy): number => (remedy.most ? remedy.most.toMm - remedy.most.fromMm : 0);
+
+/** The smallest change of one line that cures the panel: by half-breadths, by heights, or by both. */
+function smallestMove(table: LinesTable, hull: Hull, lineId: string, panelId: string): PanelRemedy | undefined {
+  const line = hull.lines.find(({ id }) => id === lineId);
+  if (!line) return undefined;
+  const inputs = panelInputs(hull).filter(({ lower, upper }) => lower.id === lineId || upper.id === lineId);
+  const before = new Map<string, Standing>();
+  for (const input of inputs) {
+    const panel = developPanel(input);
+    if (!('reason' in panel)) before.set(panel.id, standingOf(panel));
+  }
+  let best: PanelRemedy | undefined;
+  let furthestMm = FURTHEST_SHARE * (hull.toX - hull.fromX);
+  for (const quantities of [['halfBreadth'], ['height'], ['halfBreadth', 'height']] as const) {
+    const free = quantities.flatMap((quantity) =>
+      line.points.flatMap((point, index): Free[] =>
+        isFree(line, point, index, quantity) ? [{ index, quantity }] : [],
+      ),
+    );
+    const isNew = quantities.length === 1 || new Set(free.map(({ quantity }) => quantity)).size > 1;
+    if (free.length === 0 || !isNew) continue;
+    if (quantities.length > 1) furthestMm /= SIMPLER;
+    const stiffness = stiffnessOf(line, free);
+    const remedy = solve({ table, line, inputs, panelId, free, stiffness, before, furthestMm });
+    if (!remedy) continue;
+    best = remedy;
+    furthestMm = Math.abs(sizeOf(remedy));
+  }
+  return best;
+}
+
+function isFree(line: HullLine, point: OffsetPoint, index: number, quantity: Quantity): boolean {
+  if (point.isPinned) return false;
+  const isOnCentreline = Math.abs(point.halfBreadth) <= CENTRELINE_MM;
+  if (quantity === 'halfBreadth' && isOnCentreline) return false;
+  const isEnd = index === 0 || index === line.points.length - 1;
+  return !isEnd || (quantity === 'halfBreadth' && !isOnCentreline);
+}
+
+/** Second differences of the change along the line, held points counted as unmoved; squared and summed as a matrix. */
+function stiffnessOf(line: HullLine, free: readonly Free[]): number[][] {
+  const n = free.length;
+  const matrix = Array.from({ length: n }, (_, i) => Array.from({ length: n }, (_unused, j) => (i === j ? STAY : 0)));
+  const xs = line.points.map((p) => p.x);
+  const mean = Math.abs(at(xs, -1) - at(xs, 0)) / (xs.length - 1) || 1;
+  for (const quantity of ['halfBreadth', 'height'] as const) {
+    const slot = new Map(free.flatMap((f, i) => (f.quantity === quantity ? [[f.index, i] as const] : [])));
+    for (let k = 1; k < xs.length - 1; k++) {
+      const [h0, h1] = [
+        Math.max(Math.abs(at(xs, k) - at(xs, k - 1)), 0.1 * mean),
+        Math.max(Math.abs(at(xs, k + 1) - at(xs, k)), 0.1 * mean),
+      ];
+      const row = [
+        [k - 1, mean / h0],
+        [k, -mean / h0 - mean / h1],
+        [k + 1, mean / h1],
+      ] as const;
+      for (const [a, wa] of row)
+        for (const [b, wb] of row) {
+          const [i, j] = [slot.get(a), slot.get(b)];
+          if (i !== undefined && j !== undefined) matrix[i]![j]! += wa * wb; // slots are places in free
+        }
+    }
+  }
+  return matrix;
+}
+
+/** Stiff to soft until it cures, then back towards stiff while it still does. */
+function solve(problem: Problem): PanelRemedy | undefined {
+  let state = stateAt(problem, new Array<number>(problem.free.length).fill(0));
+  let stiffness = STIFFEST;
+  let last = state;
+  for (; stiffness >= SOFTEST; stiffness /= SOFTER) {
+    last = state;
+    state = relax(problem, state, stiffness);
+    if (state.isCure || mostOf(state) > problem.furthestMm) break;
+  }
+  if (!state.isCure) return undefined;
+  let [stiff, soft] = [stiffness * SOFTER, stiffness];
+  for (let k = 0; k < BISECTIONS; k++) {
+    const middle = Math.sqrt(stiff * soft);
+    const tried = relax(problem, last, middle);
+    if (tried.isCure && mostOf(tried) <= mostOf(state)) {
+      state = tried;
+      soft = middle;
+    } else stiff = middle;
+  }
+  return remedyOf(problem, state);
+}
+
+const mostOf = (state: State): number => Math.max(...state.change.map(Math.abs));
+
+function relax(problem: Problem, from: State, stiffness: number): State {
+  let state = from;
+  for (let k = 0; k < STEPS_PER_STIFFNESS; k++) {
+    const step = newtonStep(problem, state, stiffness);
+    const longest = Math.max(...step.map(Math.abs));
+    if (!(longest > 0.02)) return state;
+    const share = Math.min(1, LONGEST_STEP_MM / longest);
+    state = stateAt(
+      problem,
+      state.change.map((c, i) => c + share * at(step, i)),
+    );
+  }
+  return state;
+}
+
+function stateAt(problem: Problem, change: readonly number[]): State {
+  const inputs = changedInputs(problem, change);
+  const places: Place[] = [];
+  let mayCure = true;
+  inputs.forEach((input, k) => {
+    const rulings = findRulings(...edgesOf(input), SEARCH_RULINGS);
+    const kept = rulings.filter((r, i) => i > 0 && i < rulings.length - 1 && r.fan === undefined);
+    const [P, Q] = edgesOf(input);
+    for (const { s, t, twistRad } of kept) {
+      const long = distance3(P.at(s).position, Q.at(t).position);
+      places.push({ input: k, s, t, weight: Math.min(1, long / SHORT_MM) / rulings.length });
+      if (
+        panelIdOf(input) === problem.panelId &&
+        long > SHORT_MM &&
+        toDeg(Math.abs(twistRad)) > HOPELESS * TWIST_LIMIT_DEG.value
+      )
+        mayCure = false;
+    }
+  });
+  return { change, inputs, places, isCure: mayCure && cures(problem, inputs) };
+}
+
+/** Whether the panel passes when developed in full, and the line's other panel is no worse than it was. */
+function cures(problem: Problem, inputs: readonly PanelInput[]): boolean {
+  const own = inputs.find((input) => panelIdOf(input) === problem.panelId);
+  return [...(own ? [own] : []), ...inputs.filter((input) => input !== own)].every((input) => {
+    const panel = developPanel(input);
+    if ('reason' in panel) return false;
+    const standing = standingOf(panel);
+    const before = problem.before.get(panel.id);
+    return passes(standing) || (input !== own && before !== undefined && isNoWorse(standing, before));
+  });
+}
+
+const isNoWorse = (now: Standing, before: Standing): boolean =>
+  now.twistDeg <= Math.max(before.twistDeg, TWIST_LIMIT_DEG.value * INSIDE) &&
+  now.strain <= Math.max(before.strain, STRAIN_LIMITS.value.joints * INSIDE);
+
+/** Rulings enough to lead the search; what is offered is developed in full. */
+const SEARCH_RULINGS = { grids: [24, 96], rulingCount: 50 };
+/** A ruling this short carries its twist easily: near the point of a panel it counts less. */
+const SHORT_MM = 120;
+
+function changedLine(problem: Problem, change: readonly number[]): HullLine {
+  const points = problem.line.points.map((p) => ({ ...p }));
+  problem.free.forEach(({ index, quantity }, i) => {
+    at(points, index)[quantity] += at(change, i);
+  });
+  return bendPoints(problem.line, points);
+}
+
+function changedInputs(problem: Problem, change: readonly number[]): PanelInput[] {
+  const line = changedLine(problem, change);
+  const put = (old: HullLine) => (old.id === line.id ? line : old);
+  return problem.inputs.map((input) => ({ ...input, lower: put(input.lower), upper: put(input.upper) }));
+}
+
+function twistsAt(inputs: readonly PanelInput[], places: readonly Place[]): number[] {
+  const edges = inputs.map(edgesOf);
+  return places.map(({ input, s, t }) => {
+    const [P, Q] = at(edges, input);
+    const [p, q] = [P.at(s), Q.at(t)];
+    return twistOf(p.position, p.first, q.position, q.first);
+  });
+}
+
+function newtonStep(problem: Problem, { places, inputs, change }: State, stiffness: number): number[] {
+  const twists = twistsAt(inputs, places);
+  const slopes = problem.free.map((_, i) => {
+    const nudged = change.map((c, j) => (i === j ? c + NUDGE_MM : c));
+    return twistsAt(changedInputs(problem, nudged), places).map((twist, k) => (twist - at(twists, k)) / NUDGE_MM);
+  });
+  const dot = (a: readonly number[], b: readonly number[]) =>
+    places.reduce((sum, { weight }, k) => sum + weight * at(a, k) * at(b, k), 0);
+  const matrix = slopes.map((a, i) => slopes.map((b, j) => stiffness * at(at(problem.stiffness, i), j) + dot(a, b)));
+  const right = slopes.map(
+    (a, i) => -dot(a, twists) - stiffness * change.reduce((sum, c, j) => sum + at(at(problem.stiffness, i), j) * c, 0),
+  );
+  return solveDense(matrix, right);
+}
+
+/** Figures are offered to the millimetre where that cures, else to the tenth. */
+const ROUNDINGS = [1, 0.1];
+
+function remedyOf(problem: Problem, state: State): PanelRemedy | undefined {
+  const before = problem.before.get(problem.panelId);
+  for (const step of ROUNDINGS) {
+    const figures = problem.free.map(({ index, quantity }, i): RemedyMove => {
+      const point = at(problem.line.points, index);
+      const fromMm = point[quantity];
+      const isMoved = Math.abs(at(state.change, i)) >= step / 2;
+      const toMm = isMoved ? Number((Math.round((fromMm + at(state.change, i)) / step) * step).toFixed(1)) : fromMm;
+      return { index: point.index, station: point.station, quantity, fromMm, toMm };
+    });
+    const inputs = changedInputs(
+      problem,
+      figures.map(({ fromMm, toMm }) => toMm - fromMm),
+    );
+    const moves = figures.filter(({ fromMm, toMm }) => toMm !== fromMm);
+    const [most] = [...moves].sort((a, b) => Math.abs(b.toMm - b.fromMm) - Math.abs(a.toMm - a.fromMm));
+    const own = inputs.find((input) => panelIdOf(input) === problem.panelId);
+    const panel = own && developPanel(own);
+    const isSmall = most && Math.abs(most.toMm - most.fromMm) <= problem.furthestMm;
+    if (!before || !most || !isSmall || !panel || 'reason' in panel || !cures(problem, inputs)) continue;
+    return {
+      kind: 'move',
+      panel: problem.panelId,
+      line: problem.line.id,
+      lineName: problem.line.name,
+      moves,
+      most,
+      before,
+      after: standingOf(panel),
+      lines: withMoves(problem.table, problem.line.id, moves),
+      edits: moves.map(({ index, quantity, toMm }) => ({
+        path: pointPath(problem.line.id, index, quantity),
+        value: toMm,
+      })),
+    };
+  }
+  return undefined;
+}
+
+const withMoves = (table: LinesTable, lineId: string, moves: readonly RemedyMove[]): Longitudinal[] =>
+  table.longitudinals.map((line) => {
+    if (line.id !== lineId) return line;
+    const points = line.points.map((p) => ({ ...p }));
+    for (const { index, quantity, toMm } of moves) at(points, index)[quantity] = toMm;
+    return { ...line, points };
+  });
+
+/** A new line halfway across the panel, moved where need be so that both halves develop. */
+function splitPanel(table: LinesTable, panel: Panel): PanelRemedy | undefined {
+  const line = lineAcross(table, panel, 0.5);
+  const place = table.longitudinals.findIndex(({ id }) => id === panel.between[1]);
+  const longitudinals = table.longitudinals.toSpliced(place, 0, line);
+  const split: LinesTable = { ...table, longitudinals };
+  const halves = [`${panel.between[0]}-${line.id}`, `${line.id}-${panel.between[1]}`];
+  const standings = (lines: LinesTable) =>
+    panelInputs(bendLines(lines).value)
+      .filter((input) => halves.includes(panelIdOf(input)))
+      .flatMap((input) => {
+        const half = developPanel(input);
+        return 'reason' in half ? [] : [standingOf(half)];
+      });
+  const worst = (all: readonly Standing[]): Standing => ({
+    twistDeg: Math.max(...all.map((s) => s.twistDeg)),
+    strain: Math.max(...all.map((s) => s.strain)),
+  });
+  const remedy = (lines: readonly Longitudinal[], after: Standing): PanelRemedy => ({
+    kind: 'split',
+    panel: panel.id,
+    line: line.id,
+    lineName: line.name,
+    moves: [],
+    most: null,
+    before: standingOf(panel),
+    after,
+    lines,
+    edits: [{ path: ['lines', 'longitudinals'], value: lines }],
+  });
+  const plain = standings(split);
+  if (plain.length < 2) return undefined;
+  if (passes(worst(plain))) return remedy(longitudinals, worst(plain));
+  for (const half of halves) {
+    const moved = smallestMove(split, bendLines(split).value, line.id, half);
+    const after = moved && worst(standings({ ...split, longitudinals: [...moved.lines] }));
+    if (moved && after && passes(after)) return remedy(moved.lines, after);
+  }
+  return undefined;
+}
+
+/** A line on the panel at a fraction of every ruling, with a point at each station of its lower line. */
+function lineAcross(table: LinesTable, panel: Panel, share: number): Longitudinal {
+  const on = panel.rulings.map((r): Vec3 => lerp3(r.p, r.q, share));
+  const model = table.longitudinals.find(({ id }) => id === panel.between[1]);
+  const ends = [at(on, 0), at(on, -1)];
+  const inner = (model?.points ?? []).slice(1, -1).flatMap((point) => {
+    const k = on.findIndex((p, i) => i > 0 && at(on, i - 1)[0] <= point.x && p[0] > point.x);
+    if (k < 1) return [];
+    const [a, b] = [at(on, k - 1), at(on, k)];
+    return [{ station: point.station, at: lerp3(a, b, (point.x - a[0]) / (b[0] - a[0])) }];
+  });
+  const label = (end: 0 | -1) => (model ? at(model.points, end).station : '');
+  const first = { station: label(0), at: at(ends, 0) };
+  const last = { station: label(-1), at: at(ends, 1) };
+  const points = [first, ...inner, last].map(({ station, at: [x, y, z] }) => ({
+    station,
+    x: tenth(x),
+    halfBreadth: tenth(y),
+    height: tenth(z),
+  }));
+  const taken = new Set(table.longitudinals.map(({ id }) => id));
+  let count = 2;
+  while (taken.has(`chine-${count}`)) count++;
+  return { id: `chine-${count}`, name: `Chine ${count}`, points };
+}
+
+const tenth = (mm: number): number => Number(mm.toFixed(1));

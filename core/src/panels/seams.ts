@@ -1,0 +1,99 @@
+/**
+ * Where panels meet: that their edges are equally long, and the holes by which they are stitched.
+ *
+ * Holes are set at even steps of arc length along the line itself, so that those of both panels are as many, as far apart
+ * and face each other; numbered from the bow. On the flat each lies `inset` square in from the cut edge.
+ */
+import { at, distance2, lerp2, type Vec2 } from '../geometry';
+import type { Panel } from './panel';
+import type { PanelsPart } from './schema';
+import type { LaidRuling } from './strip';
+
+export type Seam = {
+  readonly line: string;
+  /** The panel below the line, at its upper edge, and the one above, at its lower. */
+  readonly panels: readonly [string, string];
+  readonly lengths: readonly [number, number];
+  /** The second less the first, mm. */
+  readonly difference: number;
+};
+
+/** The seams between neighbouring panels, lowest first. */
+export const seamsOf = (panels: readonly Panel[]): Seam[] =>
+  panels.slice(1).map((above, i) => {
+    const below = at(panels, i);
+    const lengths = [below.edges[1].length, above.edges[0].length] as const;
+    return { line: above.edges[0].line, panels: [below.id, above.id], lengths, difference: lengths[1] - lengths[0] };
+  });
+
+export type Stitch = {
+  readonly line: string;
+  /** From the bow, the same on both panels. */
+  readonly number: number;
+  readonly at: Vec2;
+};
+
+/** Nearer to an end than this the sheet would split. */
+const CLEAR_OF_END_MM = 40;
+
+/** The holes of one panel along the edges that it shares; the keel is shared with the panel's own mirror. */
+export function stitchesOf(panel: Panel, panels: readonly Panel[], stitches: PanelsPart['stitches']): Stitch[] {
+  if (stitches.spacing <= 0) return [];
+  const place = panels.indexOf(panel);
+  const isKeel = panel.rulings.every((r) => Math.abs(r.p[1]) < 0.05);
+  const ends = [
+    ...(place > 0 || isKeel || panel.spansCentreline ? (['P'] as const) : []),
+    ...(place < panels.length - 1 ? (['Q'] as const) : []),
+  ];
+  return ends.flatMap((end) => {
+    const line = panel.edges[end === 'P' ? 0 : 1].line;
+    return evenPlaces(panel.rulings, end, stitches.spacing).map((u, i) => ({
+      line,
+      number: i + 1,
+      at: insetPoint(panel.rulings, end, u, stitches.inset),
+    }));
+  });
+}
+
+const paramOf = (r: LaidRuling, end: 'P' | 'Q'): number => (end === 'P' ? r.s : r.t);
+const spaceOf = (r: LaidRuling, end: 'P' | 'Q') => (end === 'P' ? r.p : r.q);
+const flatOf = (r: LaidRuling, end: 'P' | 'Q'): Vec2 => (end === 'P' ? r.flatP : r.flatQ);
+
+/** Parameters of the line at even steps along it, the first and last clear of its ends. */
+function evenPlaces(rulings: readonly LaidRuling[], end: 'P' | 'Q', spacing: number): number[] {
+  const lengths = [0];
+  for (let k = 1; k < rulings.length; k++) {
+    const [a, b] = [spaceOf(at(rulings, k - 1), end), spaceOf(at(rulings, k), end)];
+    lengths.push(at(lengths, -1) + Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]));
+  }
+  const room = at(lengths, -1) - 2 * CLEAR_OF_END_MM;
+  if (room <= 0) return [];
+  const count = Math.max(1, Math.round(room / spacing));
+  let k = 1;
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const wanted = CLEAR_OF_END_MM + (i * room) / count;
+    while (k < rulings.length - 1 && at(lengths, k) < wanted) k++;
+    const [l0, l1] = [at(lengths, k - 1), at(lengths, k)];
+    const w = l1 > l0 ? (wanted - l0) / (l1 - l0) : 0;
+    const [u0, u1] = [paramOf(at(rulings, k - 1), end), paramOf(at(rulings, k), end)];
+    return u0 + w * (u1 - u0);
+  });
+}
+
+/** The flat place of the line's parameter u, moved in square to the edge. */
+function insetPoint(rulings: readonly LaidRuling[], end: 'P' | 'Q', u: number, inset: number): Vec2 {
+  let k = 1;
+  while (k < rulings.length - 1 && paramOf(at(rulings, k), end) < u) k++;
+  // in a fan the edge stands still for many rulings: the edge's direction is taken past it
+  let [i, j] = [k - 1, k];
+  const far = () => distance2(flatOf(at(rulings, i), end), flatOf(at(rulings, j), end)) > 1e-3;
+  while (!far() && (i > 0 || j < rulings.length - 1))
+    [i, j] = [Math.max(0, i - 1), Math.min(rulings.length - 1, j + 1)];
+  const [a, b] = [flatOf(at(rulings, i), end), flatOf(at(rulings, j), end)];
+  const [r0, r1] = [at(rulings, k - 1), at(rulings, k)];
+  const w = paramOf(r1, end) > paramOf(r0, end) ? (u - paramOf(r0, end)) / (paramOf(r1, end) - paramOf(r0, end)) : 0;
+  const on = lerp2(flatOf(r0, end), flatOf(r1, end), w);
+  const length = distance2(a, b) || 1;
+  const side = end === 'P' ? 1 : -1; // u runs aft and v from P to Q: inward is to the left of P's edge
+  return [on[0] - (side * inset * (b[1] - a[1])) / length, on[1] + (side * inset * (b[0] - a[0])) / length];
+}
