@@ -14,7 +14,7 @@ describe.each(['tamsel', 'orrin'] as const)('the hull of %s as a mesh', (name) =
   const facets = read(writeStl('hull', panels, transoms));
   it('has the area of the panels, both sides, and the transoms', () => {
     const wanted =
-      panels.reduce((sum, panel) => sum + panel.areaM2 * (panel.spansCentreline ? 1 : 2), 0) +
+      panels.reduce((sum, panel) => sum + panel.spaceAreaM2 * (panel.spansCentreline ? 1 : 2), 0) +
       transoms.reduce((sum, transom) => sum + transom.areaM2, 0);
     const twice = facets.reduce((sum, { corners: [a, b, c] }) => sum + length3(cross3(sub3(b, a), sub3(c, a))), 0);
     expect(Math.abs(twice / 2e6 / wanted - 1)).toBeLessThan(1e-4);

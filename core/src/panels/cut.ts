@@ -11,7 +11,20 @@
  * and transom have no allowance.
  * Conventions: space coordinates stay those of the lines; only what is flat changes.
  */
-import { add3, at, cross3, dot3, length3, lerp3, scale3, sub3, unit3, type Vec2, type Vec3 } from '../geometry';
+import {
+  add3,
+  at,
+  cross3,
+  distance2,
+  dot3,
+  length3,
+  lerp3,
+  scale3,
+  sub3,
+  unit3,
+  type Vec2,
+  type Vec3,
+} from '../geometry';
 import { CENTRELINE_MM } from '../lines';
 import type { LinesTo, Meeting } from './schema';
 import { withFlat, type Panel } from './panel';
@@ -32,8 +45,8 @@ export type EdgeAllowance = {
 export const MIDDLE_FROM_MM = 5;
 /** A sharper corner than this is not two panels edge to edge. */
 const SHARPEST_RAD = (2 * Math.PI) / 3;
-/** No edge moves further along a ruling than this share of it, and rulings nearly along the edge count as this steep. */
-const MOST_OF_RULING = 0.4;
+/** No corner slides further than this share of the panel's end, and an end nearly along the edge counts as this steep. */
+const MOST_OF_END = 0.4;
 const LEAST_SINE = 0.3;
 
 /** Outward from the lines to the middle of the skin, mm. */
@@ -48,9 +61,9 @@ export const depthOfInside = ({ thickness, linesTo }: Omit<Skin, 'meeting'>): nu
 export const cutPanels = (panels: readonly Panel[], skin: Skin): Panel[] =>
   panels.map((panel, i) => cutPanel(panel, { below: panels[i - 1], above: panels[i + 1] }, skin));
 
-type Neighbours = { readonly below: Panel | undefined; readonly above: Panel | undefined };
+export type Neighbours = { readonly below: Panel | undefined; readonly above: Panel | undefined };
 
-function cutPanel(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel {
+export function cutPanel(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel {
   const shift = middleOffset(skin);
   const move = (point: Vec3, normal: Vec3) => add3(point, scale3(normal, shift));
   const { rulings } = panel;
@@ -62,11 +75,10 @@ function cutPanel(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel
   const overP = panel.spansCentreline ? above : below;
   const setbackP = rulings.map((r) => setbackOf(r, 'P', { panel, other: overP, isMirrored: panel.spansCentreline }, skin)); // prettier-ignore
   const setbackQ = rulings.map((r) => setbackOf(r, 'Q', { panel, other: above, isMirrored: false }, skin));
-  const set = rulings.map((_, k) => ({
-    p: inward(flat.p, at(flat.q, k), k, at(setbackP, k)),
-    q: inward(flat.q, at(flat.p, k), k, at(setbackQ, k)),
-  }));
-  const cut = withFlat(panel, { p: set.map(({ p }) => p), q: set.map(({ q }) => q) });
+  const cut = withFlat(
+    panel,
+    untangled(setBack(flat.p, flat.q, setbackP, 1), setBack(flat.q, flat.p, setbackQ, -1), flat),
+  );
   const allowance = (k: 0 | 1, setbacks: readonly number[]): EdgeAllowance => ({
     line: panel.edges[k].line,
     longerBy: cut.edges[k].length - panel.edges[k].length,
@@ -112,16 +124,77 @@ function rulingAt(panel: Panel, end: 'P' | 'Q', u: number): Pick<LaidRuling, 'p'
   return { p: lerp3(a.p, b.p, w), q: lerp3(a.q, b.q, w), normal: unit3(lerp3(a.normal, b.normal, w)) };
 }
 
-/** The edge's point k moved towards the other end of its ruling, so that it lies `setback` in from the edge. */
-function inward(edge: readonly Vec2[], opposite: Vec2, k: number, setback: number): Vec2 {
-  const here = at(edge, k);
-  if (setback === 0) return here;
-  const [before, after] = [at(edge, Math.max(0, k - 2)), at(edge, Math.min(edge.length - 1, k + 2))];
-  const [tx, ty] = [after[0] - before[0], after[1] - before[1]];
-  const [dx, dy] = [opposite[0] - here[0], opposite[1] - here[1]];
-  const [along, across] = [Math.hypot(tx, ty), Math.hypot(dx, dy)];
-  if (across === 0) return here;
-  const sine = along === 0 ? 1 : Math.max(LEAST_SINE, Math.abs(tx * dy - ty * dx) / (along * across));
-  const share = Math.min(MOST_OF_RULING, setback / sine / across);
-  return [here[0] + share * dx, here[1] + share * dy];
+/**
+ * The edge set back square to itself; its ends slide along the panel's ends, and what would pass them stops there.
+ * `side` is 1 where inward is to the left of the edge's run, -1 to the right.
+ */
+function setBack(edge: readonly Vec2[], opposite: readonly Vec2[], setbacks: readonly number[], side: 1 | -1): Vec2[] {
+  if (setbacks.every((setback) => setback === 0)) return [...edge];
+  const last = edge.length - 1;
+  const directions = edge.map((_, k) => directionAt(edge, k));
+  const ends = [0, last].map((k) => slid(at(edge, k), at(opposite, k), at(directions, k), at(setbacks, k)));
+  const isPast = (p: Vec2, k: 0 | -1) => {
+    const [a, b] = [at(edge, k), at(opposite, k)];
+    const turn = (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);
+    return turn * (k === 0 ? 1 : -1) * side > 0;
+  };
+  const moved = edge.map((p, k): Vec2 => {
+    if (k === 0 || k === last) return at(ends, k === 0 ? 0 : 1);
+    const [c, s] = at(directions, k);
+    const square: Vec2 = [p[0] - side * at(setbacks, k) * s, p[1] + side * at(setbacks, k) * c];
+    return isPast(square, 0) ? at(ends, 0) : isPast(square, -1) ? at(ends, 1) : square;
+  });
+  // in a hollow tighter than the setback the edge would run back over itself: from the middle outward it stops instead
+  const middle = Math.floor(edge.length / 2);
+  const runsOn = (from: Vec2, to: Vec2, [c, s]: Vec2, way: 1 | -1) => way * (c * (to[0] - from[0]) + s * (to[1] - from[1])) >= 0; // prettier-ignore
+  for (let k = middle + 1; k < last; k++)
+    if (!runsOn(at(moved, k - 1), at(moved, k), at(directions, k), 1)) moved[k] = at(moved, k - 1);
+  for (let k = middle - 1; k > 0; k--)
+    if (!runsOn(at(moved, k + 1), at(moved, k), at(directions, k), -1)) moved[k] = at(moved, k + 1);
+  // nor may its last points pass where the ends have slid to
+  const before = (k: number, end: 0 | 1) => runsOn(at(ends, end), at(moved, k), at(directions, end === 0 ? 0 : last), end === 0 ? 1 : -1); // prettier-ignore
+  return moved.map((p, k) =>
+    k < middle && !before(k, 0) ? at(ends, 0) : k > middle && !before(k, 1) ? at(ends, 1) : p,
+  );
+}
+
+/** Along the edge, past the places where it stands still in a fan. */
+function directionAt(edge: readonly Vec2[], k: number): Vec2 {
+  let [i, j] = [Math.max(0, k - 1), Math.min(edge.length - 1, k + 1)];
+  while (distance2(at(edge, i), at(edge, j)) < STILL_MM && (i > 0 || j < edge.length - 1))
+    [i, j] = [Math.max(0, i - 1), Math.min(edge.length - 1, j + 1)];
+  const [a, b] = [at(edge, i), at(edge, j)];
+  const length = distance2(a, b) || 1;
+  return [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
+}
+
+const STILL_MM = 1e-3;
+
+/** A corner moved along the panel's end, so far that it lies `setback` square in from the edge. */
+function slid(corner: Vec2, opposite: Vec2, [c, s]: Vec2, setback: number): Vec2 {
+  const [dx, dy] = [opposite[0] - corner[0], opposite[1] - corner[1]];
+  const across = Math.hypot(dx, dy);
+  if (across < STILL_MM) return corner;
+  const sine = Math.max(LEAST_SINE, Math.abs(c * dy - s * dx) / across);
+  const share = Math.min(MOST_OF_END, setback / sine / across);
+  return [corner[0] + share * dx, corner[1] + share * dy];
+}
+
+/** Near the point of a panel the two edges set back pass each other: it ends where they meet. */
+function untangled(
+  p: readonly Vec2[],
+  q: readonly Vec2[],
+  whole: { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] },
+): { p: Vec2[]; q: Vec2[] } {
+  const isOpen = (k: number) => {
+    const [a, b, c, d] = [at(p, k), at(q, k), at(whole.p, k), at(whole.q, k)];
+    return (b[0] - a[0]) * (d[0] - c[0]) + (b[1] - a[1]) * (d[1] - c[1]) > 0;
+  };
+  const middle = Math.floor(p.length / 2);
+  const shut = p.map((_, k) => k).filter((k) => !isOpen(k));
+  const from = Math.min(middle, Math.max(-1, ...shut.filter((k) => k < middle)) + 1);
+  const to = Math.max(middle, Math.min(p.length, ...shut.filter((k) => k >= middle)) - 1);
+  const meet = (k: number): Vec2 => [(at(p, k)[0] + at(q, k)[0]) / 2, (at(p, k)[1] + at(q, k)[1]) / 2];
+  const trim = (edge: readonly Vec2[]) => edge.map((point, k) => (k < from ? meet(from) : k > to ? meet(to) : point));
+  return { p: trim(p), q: trim(q) };
 }

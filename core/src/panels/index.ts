@@ -1,14 +1,14 @@
 export { BASE_LINES, LINES_TO, MEETINGS, PANEL_DEFAULTS, panelsSchema } from './schema';
 export type { BaseLine, LinesTo, Meeting, PanelsPart } from './schema';
-export { cutPanels, depthOfInside, middleOffset, MIDDLE_FROM_MM } from './cut';
+export { cutPanel, cutPanels, depthOfInside, middleOffset, MIDDLE_FROM_MM } from './cut';
 export type { EdgeAllowance, Skin } from './cut';
 export { developPanel, developPanels, judgePanel, notMade, panelIdOf, panelInputs } from './panel';
 export type { Extreme, Panel, PanelEdge, PanelInput } from './panel';
 export type { LaidRuling } from './strip';
 export { bowOf, sectionAt } from './section';
 export type { SectionPoint } from './section';
-export { markingTable, stationMarks } from './marking';
-export type { MarkingRow, StationMark } from './marking';
+export { fromFrame, inFrame, levelMarks, markingTable, markOut, stationMarks } from './marking';
+export type { BaseFrame, MarkingOut, MarkingRow, StationMark } from './marking';
 export { findRemedies, needsRemedy, standingOf } from './remedy';
 export type { PanelRemedy, RemedyMove, Standing } from './remedy';
 export { bendShare, fieldPatches } from './fields';

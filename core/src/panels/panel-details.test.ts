@@ -12,7 +12,8 @@ import { findTransoms } from './transom';
 
 const tamsel = createDerive()(demoProject('tamsel', 'x'));
 const orrin = createDerive()(demoProject('orrin', 'x'));
-const side = at(tamsel.panels.value.panels, 1);
+// on the lines' own surface: what is cut is another length
+const side = at(developPanels(tamsel.lines.value, { thickness: 6 }).value, 1);
 
 const tableOf = (lines: Record<string, readonly Vec3[]>, knuckle?: number): LinesTable => ({
   longitudinals: Object.entries(lines).map(([id, points]) => ({

@@ -13,17 +13,30 @@ export type Seam = {
   readonly line: string;
   /** The panel below the line, at its upper edge, and the one above, at its lower. */
   readonly panels: readonly [string, string];
+  /** Of the two edges on the lines' surface, which must be equal. */
   readonly lengths: readonly [number, number];
   /** The second less the first, mm. */
   readonly difference: number;
+  /** The same of the edges as they are cut: with thick sheet one runs outside the other and is truly longer. */
+  readonly cutDifference: number;
 };
 
 /** The seams between neighbouring panels, lowest first. */
 export const seamsOf = (panels: readonly Panel[]): Seam[] =>
   panels.slice(1).map((above, i) => {
     const below = at(panels, i);
-    const lengths = [below.edges[1].length, above.edges[0].length] as const;
-    return { line: above.edges[0].line, panels: [below.id, above.id], lengths, difference: lengths[1] - lengths[0] };
+    const cut = [below.edges[1].length, above.edges[0].length] as const;
+    const lengths = [
+      cut[0] - (below.allowances?.[1].longerBy ?? 0),
+      cut[1] - (above.allowances?.[0].longerBy ?? 0),
+    ] as const;
+    return {
+      line: above.edges[0].line,
+      panels: [below.id, above.id],
+      lengths,
+      difference: lengths[1] - lengths[0],
+      cutDifference: cut[1] - cut[0],
+    };
   });
 
 export type Stitch = {

@@ -11,7 +11,7 @@ import { shapeFrames, type Frame } from '../frames';
 import { planJoints, type JointedPanel } from '../joints';
 import { drawLines, suspectsOf, type Hull, type HullLine } from '../lines';
 import {
-  cutPanels,
+  cutPanel,
   depthOfInside,
   developPanel,
   findTransoms,
@@ -138,7 +138,11 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
     const panels: Panel[] = [];
     for (const { input, panel } of made) collect(input, panel, thickness, { findings, panels });
     const { transoms, findings: about } = findTransoms(hull);
-    const cut = cutPanels(panels, { thickness, linesTo, meeting });
+    const cut = panels.map((panel, i) => {
+      const around = { below: panels[i - 1], above: panels[i + 1] };
+      const keys = [panel, around.below, around.above, thickness, linesTo, meeting];
+      return remember(`cut ${panel.id}`, keys, () => cutPanel(panel, around, { thickness, linesTo, meeting }));
+    });
     return { value: { panels: cut, transoms }, findings: [...findings, ...about], assumed: [] };
   });
 }

@@ -5,7 +5,8 @@ import { crossesItself, moved } from '../geometry';
 import { sentence } from '../findings';
 import type { LinesTable } from '../lines';
 import { faultsOf, nest } from '../sheets';
-import { linesOf } from '../lines';
+import { bendLines, linesOf } from '../lines';
+import { developPanels } from '../panels';
 import { demoProject } from './demos';
 import { allFindings, createDerive, type Derived } from './derive';
 
@@ -72,8 +73,9 @@ describe('plausible hulls', () => {
   it('develop without crossing rulings or outlines, areas and mating edges agreeing (seed 12)', () => {
     fc.assert(
       fc.property(plausible, (lines) => {
-        const { panels } = derive(lines).panels.value;
+        const { value: panels } = developPanels(bendLines(lines).value, { thickness: 6 });
         expect(panels).toHaveLength(2);
+        for (const cut of derive(lines).panels.value.panels) expect(crossesItself(cut.outline)).toBe(false);
         for (const panel of panels) {
           expect(crossesItself(panel.outline)).toBe(false);
           panel.rulings.slice(1).forEach((ruling, i) => {

@@ -6,6 +6,8 @@ import { applyEdits, resolvePath } from './edits';
 import { readProject } from './migrations';
 import version1 from './old-versions/version-1.json';
 import version2 from './old-versions/version-2.json';
+import version3 from './old-versions/version-3.json';
+import { PANEL_DEFAULTS, seamsOf } from '../panels';
 
 describe.each(DEMO_IDS.filter((id) => id !== 'slips'))('the demo %s', (id) => {
   const project = demoProject(id, 'demo');
@@ -16,17 +18,13 @@ describe.each(DEMO_IDS.filter((id) => id !== 'slips'))('the demo %s', (id) => {
     expect(allFindings(derived).filter((finding) => finding.severity === 'stop')).toEqual([]);
   });
   it('has mating edges equal to 0.01 mm', () => {
-    const { panels } = derived.panels.value;
-    panels.slice(1).forEach((panel, i) => {
-      const below = panels[i];
-      expect(Math.abs((below?.edges[1].length ?? 0) - panel.edges[0].length)).toBeLessThan(0.01);
-    });
+    for (const seam of seamsOf(derived.panels.value.panels)) expect(Math.abs(seam.difference)).toBeLessThan(0.01);
   });
   it('leaves no figure that is not one', () => {
     expect(JSON.stringify(derived)).not.toMatch(/NaN|Infinity/);
     // JSON writes NaN as null; the only nulls allowed are radii of flat rulings
     const nulls = JSON.stringify(derived, (key, value: unknown) =>
-      key === 'bendRadius' || key === 'minBendRadius' ? 0 : value,
+      key === 'bendRadius' || key === 'minBendRadius' || key === 'endRadii' ? 0 : value,
     );
     expect(nulls).not.toContain('null');
   });
@@ -113,6 +111,11 @@ describe('readProject', () => {
     expect(read.ok && [read.fromVersion, read.project.version]).toEqual([2, PROJECT_VERSION]);
     expect(read.ok && read.project.lines).toMatchObject({ heightsFrom: null, fairingTolerance: 3, underlays: [] });
     expect(read.ok && read.project.lines.longitudinals).toEqual(version2.lines.longitudinals);
+  });
+  it('brings the frozen third version up: what panels had to be told is at its usual value', () => {
+    const read = readProject(version3);
+    expect(read.ok && [read.fromVersion, read.project.version]).toEqual([3, PROJECT_VERSION]);
+    expect(read.ok && read.project.panels).toEqual({ ...version3.panels, ...PANEL_DEFAULTS });
   });
   it.each<[string, unknown, RegExp]>([
     ['a list', [], /not a Kalotrope project/],

@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import { at, distance2, type Vec3 } from '../geometry';
+import { bendLines } from '../lines';
+import { bendShare, fieldPatches } from './fields';
+import { leastRadius } from './bending';
+import { obliqueCylinder, tableOf } from './fixtures/exact-shapes';
+import { fromFrame, inFrame, levelMarks, markOut } from './marking';
+import { developPanels, type Panel } from './panel';
+import { BASE_LINES } from './schema';
+
+const side = (curves: readonly ((w: number) => Vec3)[]): Panel =>
+  developPanels(bendLines(tableOf(curves)).value, { thickness: 6 }).value.find((p) => !p.spansCentreline) as Panel;
+const plate = side([(w) => [3000 * w, 500, 100], (w) => [3000 * w, 500, 500]]);
+const shape = obliqueCylinder({ radius: 1500, leanRad: 0.2, arcRad: 1.2, height: 450 });
+const bent = side([shape.p, shape.q]);
+
+describe.each(BASE_LINES)('marking out from a line %s the panel', (base) => {
+  const out = markOut(bent, 150, base);
+  it('gives points of the outline, at even steps', () => {
+    out.rows.slice(1, -2).forEach((_, i) => expect(at(out.rows, i + 1).u % 150).toBeCloseTo(0, 6));
+    for (const row of out.rows.slice(1, -1))
+      for (const v of [row.lower, row.upper]) {
+        const place = fromFrame(out.frame, [row.u, v]);
+        expect(Math.min(...bent.outline.map((p) => distance2(p, place)))).toBeLessThan(12);
+      }
+  });
+  it('loses nothing on the way to the line and back', () => {
+    for (const p of bent.outline.slice(0, 20))
+      expect(distance2(fromFrame(out.frame, inFrame(out.frame, p)), p)).toBeLessThan(1e-9);
+  });
+  it('checks by diagonals that do not depend on the line', () => {
+    expect(out.diagonals).toEqual(markOut(bent, 150, 'under').diagonals);
+  });
+});
+
+describe('base lines', () => {
+  it('through the panel asks for the shortest square', () => {
+    const reach = (base: (typeof BASE_LINES)[number]) => markOut(bent, 150, base).reach;
+    expect(reach('through')).toBeLessThan(reach('under'));
+    expect(reach('through')).toBeLessThan(reach('ends'));
+    // of a plate half its depth
+    expect(markOut(plate, 150, 'through').reach).toBeCloseTo(200, 3);
+  });
+  it('a plate 3 m by 400 has the diagonals of a plate 3 m by 400', () => {
+    for (const diagonal of markOut(plate, 200, 'under').diagonals)
+      expect(diagonal).toBeCloseTo(Math.hypot(3000, 400), 6);
+  });
+});
+
+describe('a height marked on a panel', () => {
+  it('is a line along a plate, at its height', () => {
+    const [run, ...more] = levelMarks(plate, 250);
+    expect(more).toEqual([]);
+    for (const [, v] of run ?? []) expect(v).toBeCloseTo(150, 6);
+    expect(Math.max(...(run ?? []).map(([u]) => u))).toBeCloseTo(3000, 3);
+  });
+  it('leaves the panel and comes back where the edge dips under it', () => {
+    const hollow = side([(w) => [3000 * w, 500, 100], (w) => [3000 * w, 500, 500 - 400 * Math.sin(Math.PI * w) * 0.5]]);
+    const runs = levelMarks(hollow, 400);
+    expect(runs).toHaveLength(2);
+    expect(levelMarks(hollow, 900)).toEqual([]);
+  });
+});
+
+describe('fields on a panel', () => {
+  it('a cylinder takes everywhere the share that its radius asks for', () => {
+    const shares = bent.rulings.slice(20, -20).map((_, i) => bendShare(bent, i + 20, 0.5, 6));
+    const angles = bent.rulings
+      .slice(20, -20)
+      .map((r) => Math.atan2(r.flatQ[1] - r.flatP[1], r.flatQ[0] - r.flatP[0]) - Math.PI / 2);
+    shares.forEach((share, i) => expect(Math.abs(share / (leastRadius(6, at(angles, i)) / 1500) - 1)).toBeLessThan(0.01)); // prettier-ignore
+  });
+  it('is drawn in patches that cover the panel once', () => {
+    for (const field of ['bend', 'stretch'] as const) {
+      const patches = fieldPatches(bent, field, 6);
+      const cornersArea = (ps: readonly (readonly [number, number])[]) =>
+        ps.reduce((sum, [x, y], i) => sum + x * at(ps, (i + 1) % ps.length)[1] - at(ps, (i + 1) % ps.length)[0] * y, 0) / 2; // prettier-ignore
+      const covered = patches.reduce((sum, { flat }) => sum + Math.abs(cornersArea(flat)), 0) / 1e6;
+      expect(Math.abs(covered / bent.areaM2 - 1)).toBeLessThan(2e-3);
+    }
+  });
+  it('a plate neither bends nor stretches; a twisted one stretches most where the figure says', () => {
+    for (const field of ['bend', 'stretch'] as const)
+      for (const { share } of fieldPatches(plate, field, 6)) expect(share).toBeLessThan(0.01);
+    const twisted = side([(w) => [3000 * w, 300, 100], (w) => [3000 * w, 700 + 300 * w, 500 - 400 * w]]);
+    const most = Math.max(...twisted.strainField.cells.map(Math.abs));
+    expect(most).toBeCloseTo(twisted.maxStrain.value, 12);
+    expect(most).toBeGreaterThan(1e-3);
+    // a sheet that is in balance stretches somewhere and is pressed elsewhere
+    expect(Math.min(...twisted.strainField.cells)).toBeLessThan(0);
+    expect(Math.max(...twisted.strainField.cells)).toBeGreaterThan(0);
+  });
+});
