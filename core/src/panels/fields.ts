@@ -30,6 +30,19 @@ export function bendShare(panel: Panel, k: number, w: number, thicknessMm: numbe
   return leastRadius(thicknessMm, slope - Math.PI / 2) / Math.max(radius, 1);
 }
 
+/** The field as a share of what the sheet takes, at a fraction w of ruling k. */
+export function shareAt(
+  panel: Panel,
+  field: Field,
+  { k, w, thickness }: { readonly k: number; readonly w: number; readonly thickness: number },
+): number {
+  if (field === 'bend') return bendShare(panel, k, w, thickness);
+  const { columns, across, cells } = panel.strainField;
+  const bay = Math.max(0, columns.findIndex((column) => column > k) - 1); // prettier-ignore
+  const column = k >= at(columns, -1) ? columns.length - 2 : bay;
+  return Math.abs(at(cells, column * (across - 1) + Math.min(across - 2, Math.floor(w * (across - 1))))) / STRAIN_LIMITS.value.joints; // prettier-ignore
+}
+
 /** The panel in patches, each with the field in its middle. */
 export function fieldPatches(panel: Panel, field: Field, thicknessMm: number): Patch[] {
   return field === 'bend' ? bendPatches(panel, thicknessMm) : stretchPatches(panel);

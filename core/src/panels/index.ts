@@ -11,8 +11,10 @@ export { fromFrame, inFrame, levelMarks, markingTable, markOut, stationMarks } f
 export type { BaseFrame, MarkingOut, MarkingRow, StationMark } from './marking';
 export { findRemedies, needsRemedy, standingOf } from './remedy';
 export type { PanelRemedy, RemedyMove, Standing } from './remedy';
-export { bendShare, fieldPatches } from './fields';
+export { bendShare, fieldPatches, shareAt } from './fields';
 export type { Field, Patch } from './fields';
+export { foldHull } from './fold';
+export type { FoldedRuling } from './fold';
 export { layByHand } from './hand';
 export type { HandLayout } from './hand';
 export { seamsOf, stitchesOf } from './seams';

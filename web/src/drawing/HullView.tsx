@@ -7,19 +7,33 @@ import { useTheme } from '@mui/material/styles';
 import { OrbitControls } from '@react-three/drei/core/OrbitControls';
 import { Canvas, invalidate } from '@react-three/fiber';
 import { memo, useEffect, useLayoutEffect, useMemo, useState } from 'react';
-import { BufferAttribute, BufferGeometry, DoubleSide } from 'three';
+import { BufferAttribute, BufferGeometry, Color, DoubleSide } from 'three';
 import { pointOnTape } from '@kalotrope/core/lines';
-import type { Panel, Transom } from '@kalotrope/core/panels';
+import { foldHull, shareAt, type Field, type FoldedRuling, type Panel, type Transom } from '@kalotrope/core/panels';
 import { picked } from '../app/screen-slice';
-import { selectDerived, selectPicked, selectTape } from '../app/selectors';
+import { selectDerived, selectPicked, selectProject, selectTape } from '../app/selectors';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { BANDS, bandOf } from './bands';
 
-export default function HullView() {
-  const [isLarge, setIsLarge] = useState(false);
+type Props = {
+  /** Shown over the skin, in bands. */
+  readonly field?: Field | undefined;
+  /** Folded up so far: 0 is flat, 1 the hull. */
+  readonly folded?: number | undefined;
+  /** Fills the place of the drawing rather than its corner. */
+  readonly isFilling?: boolean;
+};
+
+export default function HullView({ field, folded, isFilling = false }: Props) {
+  const [isGrown, setIsGrown] = useState(false);
+  const isLarge = isFilling || isGrown;
+  const thickness = useAppSelector((state) => selectProject(state)?.panels.thickness ?? 6);
   const derived = useAppSelector(selectDerived);
   const theme = useTheme();
   if (!derived || derived.panels.value.panels.length === 0) return null;
   const { fromX, toX } = derived.lines.value;
+  const { panels, transoms } = derived.panels.value;
+  const shapes = folded === undefined ? panels.map(({ rulings }) => rulings) : foldHull(panels, folded);
   const length = toX - fromX;
   const size = isLarge
     ? { inset: 12, width: 'auto', height: 'auto' }
@@ -47,24 +61,22 @@ export default function HullView() {
         <directionalLight position={[2, -3, -2]} intensity={0.7} />
         {/* x aft, y to starboard, z up becomes x, z, −y of the picture's axes */}
         <group rotation={[-Math.PI / 2, 0, 0]} position={[-(fromX + toX) / 2, -length * 0.07, 0]}>
-          {derived.panels.value.panels.map((panel) => (
-            <PanelMesh key={panel.id} panel={panel} />
+          {panels.map((panel, i) => (
+            <PanelMesh key={panel.id} panel={panel} shape={shapes[i] ?? panel.rulings} field={field} thickness={thickness} />
           ))}
-          {derived.panels.value.transoms.map((transom) => (
-            <TransomMesh key={transom.id} transom={transom} />
-          ))}
-          <Bead size={length / 110} />
+          {(folded ?? 1) === 1 && transoms.map((transom) => <TransomMesh key={transom.id} transom={transom} />)}
+          {folded === undefined && <Bead size={length / 110} />}
         </group>
         <OrbitControls makeDefault enableDamping={false} />
       </Canvas>
-      <IconButton
+      {!isFilling && <IconButton
         size="small"
         aria-label={isLarge ? 'Make the hull small' : 'Make the hull large'}
-        onClick={() => setIsLarge(!isLarge)}
+        onClick={() => setIsGrown(!isGrown)}
         sx={{ position: 'absolute', top: 2, right: 2, color: theme.palette.text.secondary }}
       >
         {isLarge ? <CloseFullscreen fontSize="small" /> : <OpenInFull fontSize="small" />}
-      </IconButton>
+      </IconButton>}
     </Box>
   );
 }
@@ -83,11 +95,18 @@ function isDrawnInSoftware(): boolean {
   return inSoftware;
 }
 
-const PanelMesh = memo(function PanelMesh({ panel }: { readonly panel: Panel }) {
+type MeshProps = {
+  readonly panel: Panel;
+  readonly shape: readonly FoldedRuling[];
+  readonly field: Field | undefined;
+  readonly thickness: number;
+};
+
+const PanelMesh = memo(function PanelMesh({ panel, shape, field, thickness }: MeshProps) {
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
   const theme = useTheme();
-  const geometry = useStrip(panel);
+  const geometry = useStrip(panel, shape, field, thickness);
   const isPicked = choice?.kind === 'panel' && choice.id === panel.id;
   const colour = isPicked ? theme.palette.secondary.main : '#E3CFA4';
   const sides = panel.spansCentreline ? [1] : [1, -1];
@@ -101,7 +120,11 @@ const PanelMesh = memo(function PanelMesh({ panel }: { readonly panel: Panel }) 
         dispatch(picked({ kind: 'panel', id: panel.id }));
       }}
     >
-      <meshLambertMaterial color={colour} side={DoubleSide} />
+      {field ? (
+        <meshLambertMaterial key="field" vertexColors side={DoubleSide} />
+      ) : (
+        <meshLambertMaterial key="plain" color={colour} side={DoubleSide} />
+      )}
     </mesh>
   ));
 });
@@ -126,21 +149,38 @@ const TransomMesh = memo(function TransomMesh({ transom }: { readonly transom: T
 });
 
 /** The strip of the panel's rulings; written over in place while their number stays, so that an edit makes no new buffers. */
-function useStrip(panel: Panel): BufferGeometry {
-  const count = panel.rulings.length;
+function useStrip(
+  panel: Panel,
+  shape: readonly FoldedRuling[],
+  field: Field | undefined,
+  thickness: number,
+): BufferGeometry {
+  const count = shape.length;
   const geometry = useMemo(() => emptyStrip(count), [count]);
   useEffect(() => () => geometry.dispose(), [geometry]);
   useLayoutEffect(() => {
-    const [positions, normals] = [geometry.getAttribute('position'), geometry.getAttribute('normal')];
-    panel.rulings.forEach(({ p, q, normal: [nx, ny, nz] }, k) => {
+    const [positions, normals, colours] = (['position', 'normal', 'color'] as const).map((name) => geometry.getAttribute(name)); // prettier-ignore
+    if (!positions || !normals || !colours) return; // made with all three
+    shape.forEach(({ p, q }, k) => {
       positions.setXYZ(2 * k, p[0], p[1], p[2]).setXYZ(2 * k + 1, q[0], q[1], q[2]);
-      normals.setXYZ(2 * k, nx, ny, nz).setXYZ(2 * k + 1, nx, ny, nz);
     });
+    const isHull = shape === panel.rulings;
+    if (isHull)
+      panel.rulings.forEach(({ normal: [nx, ny, nz] }, k) => normals.setXYZ(2 * k, nx, ny, nz).setXYZ(2 * k + 1, nx, ny, nz)); // prettier-ignore
+    else geometry.computeVertexNormals();
+    if (field)
+      panel.rulings.forEach((_, k) =>
+        [0, 1].forEach((w) => {
+          const { r, g, b } = new Color(BANDS[bandOf(shareAt(panel, field, { k, w, thickness }))]?.colour);
+          colours.setXYZ(2 * k + w, r, g, b);
+        }),
+      );
     positions.needsUpdate = true;
     normals.needsUpdate = true;
+    colours.needsUpdate = true;
     geometry.computeBoundingSphere();
     invalidate();
-  }, [geometry, panel]);
+  }, [geometry, panel, shape, field, thickness]);
   return geometry;
 }
 
@@ -148,6 +188,7 @@ function emptyStrip(count: number): BufferGeometry {
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(new Float32Array(count * 6), 3));
   geometry.setAttribute('normal', new BufferAttribute(new Float32Array(count * 6), 3));
+  geometry.setAttribute('color', new BufferAttribute(new Float32Array(count * 6), 3));
   geometry.setIndex(
     Array.from({ length: count - 1 }, (_, k) => [0, 1, 2, 1, 3, 2].map((corner) => 2 * k + corner)).flat(),
   );

@@ -1,5 +1,7 @@
 /** The table of jobs: name → pure core function. What the worker runs, and what tests may run directly. */
 import { createDerive, type Derived, type Project } from '@kalotrope/core/project';
+import type { LinesTable } from '@kalotrope/core/lines';
+import { findRemedies, type PanelRemedy } from '@kalotrope/core/panels';
 import { faultsOf, nest, type NestJob, type NestResult } from '@kalotrope/core/sheets';
 
 export type NestInput = { readonly job: NestJob; readonly seed: number; readonly seconds: number };
@@ -9,6 +11,9 @@ const derive = createDerive();
 
 export const JOBS = {
   derive: (project: Project): Derived => derive(project),
+  /** What would cure a panel that does not develop. */
+  remedies: ({ lines, panel }: { readonly lines: LinesTable; readonly panel: string }): PanelRemedy[] =>
+    findRemedies(lines, panel),
   nest: ({ job, seed, seconds }: NestInput, onProgress: (progress: NestProgress) => void): NestResult => {
     const start = performance.now();
     const result = nest(job, {
