@@ -37,6 +37,21 @@ export function writePdf(drawing: Drawing, layout: PdfLayout): Uint8Array {
   return layout.kind === 'whole' ? wholePage(drawing) : tiles(drawing, PAPERS[layout.paper]);
 }
 
+/** Pages that are drawn already, each with its lower left corner at (0, 0). */
+export function writePages(
+  title: string,
+  pages: readonly Drawing[],
+  size: { width: number; height: number },
+): Uint8Array {
+  const format = [size.width, size.height] as const;
+  const doc = startDocument(title, format);
+  pages.forEach((page, i) => {
+    if (i > 0) doc.addPage([...format], size.width > size.height ? 'landscape' : 'portrait');
+    drawAll({ doc, left: 0, top: size.height, unitMm: 1 }, page);
+  });
+  return new Uint8Array(doc.output('arraybuffer'));
+}
+
 /** Where the page's top left corner is in the drawing, and one unit of the page in mm. */
 type Pen = { readonly doc: jsPDF; readonly left: number; readonly top: number; readonly unitMm: number };
 

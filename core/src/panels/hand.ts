@@ -29,18 +29,23 @@ export function layByHand(panel: Panel, xs: readonly number[]): HandLayout {
     const i = Math.min(rulings.length - 2, Math.floor(k));
     return lerp3(at(rulings, i)[end], at(rulings, i + 1)[end], k - i);
   };
-  const readFlat = (end: 'flatP' | 'flatQ', k: number): Vec2 => {
+  // compared on the lines' own surface, shown over what is cut
+  const own = layFlat(rulings.map((r) => r.p), rulings.map((r) => r.q)); // prettier-ignore
+  const cut = { p: rulings.map((r) => r.flatP), q: rulings.map((r) => r.flatQ) };
+  const readFlat = (flat: readonly Vec2[], k: number): Vec2 => {
     const i = Math.min(rulings.length - 2, Math.floor(k));
-    return lerp2(at(rulings, i)[end], at(rulings, i + 1)[end], k - i);
+    return lerp2(at(flat, i), at(flat, i + 1), k - i);
   };
   const from = (places: readonly number[]) => [...places.slice(0, count - 1), at(places, -1)];
   const [lowerAt, upperAt] = [from(lower), from(upper)];
   const ps = lowerAt.map((k) => read('p', k));
   const qs = upperAt.map((k) => read('q', k));
   const hand = layFlat(ps, qs);
-  const target = [...lowerAt.map((k) => readFlat('flatP', k)), ...upperAt.map((k) => readFlat('flatQ', k))];
-  const laid = laidOver([...hand.p, ...hand.q], target);
-  const offs = laid.map((p, i) => distance2(p, at(target, i)));
+  const corners = [...hand.p, ...hand.q];
+  const placesOn = (flat: { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] }) => [...lowerAt.map((k) => readFlat(flat.p, k)), ...upperAt.map((k) => readFlat(flat.q, k))]; // prettier-ignore
+  const target = placesOn(own);
+  const offs = laidOver(corners, target).map((p, i) => distance2(p, at(target, i)));
+  const laid = laidOver(corners, placesOn(cut));
   const worst = offs.indexOf(Math.max(...offs));
   return {
     lower: laid.slice(0, ps.length),

@@ -2,7 +2,8 @@ export { BASE_LINES, LINES_TO, MEETINGS, PANEL_DEFAULTS, panelsSchema } from './
 export type { BaseLine, LinesTo, Meeting, PanelsPart } from './schema';
 export { cutPanel, cutPanels, depthOfInside, middleOffset, MIDDLE_FROM_MM } from './cut';
 export type { EdgeAllowance, Skin } from './cut';
-export { developPanel, developPanels, judgePanel, notMade, panelIdOf, panelInputs } from './panel';
+export { developPanel, developPanels, judgePanel, notMade, panelIdOf, panelInputs, withFlat } from './panel';
+export { layFlat } from './strip';
 export type { Extreme, Panel, PanelEdge, PanelInput } from './panel';
 export type { LaidRuling } from './strip';
 export { bowOf, sectionAt } from './section';

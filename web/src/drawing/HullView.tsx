@@ -62,21 +62,31 @@ export default function HullView({ field, folded, isFilling = false }: Props) {
         {/* x aft, y to starboard, z up becomes x, z, −y of the picture's axes */}
         <group rotation={[-Math.PI / 2, 0, 0]} position={[-(fromX + toX) / 2, -length * 0.07, 0]}>
           {panels.map((panel, i) => (
-            <PanelMesh key={panel.id} panel={panel} shape={shapes[i] ?? panel.rulings} field={field} thickness={thickness} />
+            <PanelMesh
+              key={panel.id}
+              panel={panel}
+              shape={shapes[i] ?? panel.rulings}
+              field={field}
+              thickness={thickness}
+              isAlternate={i % 2 === 1}
+              hasEdges={isLarge}
+            />
           ))}
           {(folded ?? 1) === 1 && transoms.map((transom) => <TransomMesh key={transom.id} transom={transom} />)}
           {folded === undefined && <Bead size={length / 110} />}
         </group>
         <OrbitControls makeDefault enableDamping={false} />
       </Canvas>
-      {!isFilling && <IconButton
-        size="small"
-        aria-label={isLarge ? 'Make the hull small' : 'Make the hull large'}
-        onClick={() => setIsGrown(!isGrown)}
-        sx={{ position: 'absolute', top: 2, right: 2, color: theme.palette.text.secondary }}
-      >
-        {isLarge ? <CloseFullscreen fontSize="small" /> : <OpenInFull fontSize="small" />}
-      </IconButton>}
+      {!isFilling && (
+        <IconButton
+          size="small"
+          aria-label={isLarge ? 'Make the hull small' : 'Make the hull large'}
+          onClick={() => setIsGrown(!isGrown)}
+          sx={{ position: 'absolute', top: 2, right: 2, color: theme.palette.text.secondary }}
+        >
+          {isLarge ? <CloseFullscreen fontSize="small" /> : <OpenInFull fontSize="small" />}
+        </IconButton>
+      )}
     </Box>
   );
 }
@@ -100,32 +110,55 @@ type MeshProps = {
   readonly shape: readonly FoldedRuling[];
   readonly field: Field | undefined;
   readonly thickness: number;
+  /** A little darker, so that neighbours are told apart. */
+  readonly isAlternate: boolean;
+  readonly hasEdges: boolean;
 };
 
-const PanelMesh = memo(function PanelMesh({ panel, shape, field, thickness }: MeshProps) {
+const PanelMesh = memo(function PanelMesh({ panel, shape, field, thickness, isAlternate, hasEdges }: MeshProps) {
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
   const theme = useTheme();
   const geometry = useStrip(panel, shape, field, thickness);
   const isPicked = choice?.kind === 'panel' && choice.id === panel.id;
-  const colour = isPicked ? theme.palette.secondary.main : '#E3CFA4';
+  const colour = isPicked ? theme.palette.secondary.main : isAlternate ? '#D5BC88' : '#E9D8B2';
+  const outline = useOutline(geometry);
   const sides = panel.spansCentreline ? [1] : [1, -1];
   return sides.map((side) => (
-    <mesh
-      key={side}
-      geometry={geometry}
-      scale={[1, side, 1]}
-      onClick={(event) => {
-        event.stopPropagation();
-        dispatch(picked({ kind: 'panel', id: panel.id }));
-      }}
-    >
-      {field ? (
-        <meshLambertMaterial key="field" vertexColors side={DoubleSide} />
-      ) : (
-        <meshLambertMaterial key="plain" color={colour} side={DoubleSide} />
+    <group key={side} scale={[1, side, 1]}>
+      <mesh
+        geometry={geometry}
+        onClick={(event) => {
+          event.stopPropagation();
+          dispatch(picked({ kind: 'panel', id: panel.id }));
+        }}
+      >
+        {field ? (
+          <meshLambertMaterial
+            key="field"
+            polygonOffset
+            polygonOffsetFactor={1}
+            polygonOffsetUnits={1}
+            vertexColors
+            side={DoubleSide}
+          />
+        ) : (
+          <meshLambertMaterial
+            key="plain"
+            polygonOffset
+            polygonOffsetFactor={1}
+            polygonOffsetUnits={1}
+            color={colour}
+            side={DoubleSide}
+          />
+        )}
+      </mesh>
+      {hasEdges && (
+        <lineLoop geometry={outline}>
+          <lineBasicMaterial color="#1D2C36" />
+        </lineLoop>
       )}
-    </mesh>
+    </group>
   ));
 });
 
@@ -182,6 +215,20 @@ function useStrip(
     invalidate();
   }, [geometry, panel, shape, field, thickness]);
   return geometry;
+}
+
+/** The edge of a strip, over the strip's own points. */
+function useOutline(strip: BufferGeometry): BufferGeometry {
+  const outline = useMemo(() => {
+    const made = new BufferGeometry();
+    const positions = strip.getAttribute('position');
+    made.setAttribute('position', positions);
+    const ends = Array.from({ length: positions.count / 2 }, (_, k) => 2 * k);
+    made.setIndex([...ends, ...ends.map((k) => k + 1).reverse()]);
+    return made;
+  }, [strip]);
+  useEffect(() => () => outline.dispose(), [outline]);
+  return outline;
 }
 
 function emptyStrip(count: number): BufferGeometry {

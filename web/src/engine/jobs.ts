@@ -1,5 +1,6 @@
 /** The table of jobs: name → pure core function. What the worker runs, and what tests may run directly. */
 import { createDerive, type Derived, type Project } from '@kalotrope/core/project';
+import { cardModel, type CardModel, type CardOptions } from '@kalotrope/core/exchange';
 import type { LinesTable } from '@kalotrope/core/lines';
 import { findRemedies, type PanelRemedy } from '@kalotrope/core/panels';
 import { faultsOf, nest, type NestJob, type NestResult } from '@kalotrope/core/sheets';
@@ -14,6 +15,8 @@ export const JOBS = {
   /** What would cure a panel that does not develop. */
   remedies: ({ lines, panel }: { readonly lines: LinesTable; readonly panel: string }): PanelRemedy[] =>
     findRemedies(lines, panel),
+  card: ({ project, options }: { readonly project: Project; readonly options: CardOptions }): CardModel =>
+    cardModel(project, createDerive()(project), options),
   nest: ({ job, seed, seconds }: NestInput, onProgress: (progress: NestProgress) => void): NestResult => {
     const start = performance.now();
     const result = nest(job, {

@@ -4,7 +4,7 @@ import { fieldPatches, type Field, type Panel } from '@kalotrope/core/panels';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { selectNotation } from '../../app/selectors';
 import { useAppSelector } from '../../app/store';
-import { pathOf } from '../../drawing/DrawingSurface';
+import { boxAround, pathOf } from '../../drawing/DrawingSurface';
 import { BANDS, bandOf, worstPlace } from '../../drawing/bands';
 
 type Props = { readonly panel: Panel; readonly field: Field; readonly thickness: number; readonly px: number };
@@ -19,6 +19,8 @@ export const FieldPicture = memo(function FieldPicture({ panel, field, thickness
     return paths;
   }, [panel, field, thickness]);
   const worst = worstPlace(panel, field);
+  const { minX, maxX } = boxAround(panel.outline);
+  const share = worst ? (worst.at[0] - minX) / (maxX - minX) : 0;
   return (
     <g pointerEvents="none">
       {bands.map((d, i) => (
@@ -39,7 +41,7 @@ export const FieldPicture = memo(function FieldPicture({ panel, field, thickness
             x={worst.at[0]}
             y={-worst.at[1] - 14 * px}
             fontSize={13 * px}
-            textAnchor="middle"
+            textAnchor={share < 0.2 ? 'start' : share > 0.8 ? 'end' : 'middle'}
             fill={palette.text.primary}
             stroke={palette.background.default}
             strokeWidth={3.5 * px}

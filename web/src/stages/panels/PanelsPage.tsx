@@ -1,49 +1,131 @@
-import { lazy, Suspense } from 'react';
+import Box from '@mui/material/Box';
+import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { formatArea, formatDeg, formatWithUnit } from '@kalotrope/core/measure';
-import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
+import type { Field, PanelRemedy } from '@kalotrope/core/panels';
 import { selectDerived, selectNotation, selectPicked, selectProject, selectStations } from '../../app/selectors';
 import { Figure, Slip } from '../../app/Slip';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppSelector } from '../../app/store';
+import { BANDS } from '../../drawing/bands';
+import { CardPages } from './CardPages';
 import { MarkingTable } from './MarkingTable';
 import { PanelsDrawing } from './PanelsDrawing';
+import { PanelsHead, type PanelsLook, type PanelsView } from './PanelsHead';
+import { Remedies } from './Remedies';
+import { Seams } from './Seams';
+import { SheetSettings } from './SheetSettings';
+import { TrueSection } from './TrueSection';
 
 const HullView = lazy(() => import('../../drawing/HullView'));
-
-const HULL = (
-  <Suspense fallback={null}>
-    <HullView />
-  </Suspense>
-);
 
 export default function PanelsPage() {
   const derived = useAppSelector(selectDerived);
   const project = useAppSelector(selectProject);
   const choice = useAppSelector(selectPicked);
   const stations = useAppSelector(selectStations);
+  const [view, setView] = useState<PanelsView>('flat');
+  const [look, setLook] = useState<PanelsLook>({ field: 'none', isByHand: false, hasHoles: false });
+  const [preview, setPreview] = useState<PanelRemedy | null>(null);
+  const [folded, setFolded] = useState(0);
+  const field = look.field === 'none' ? undefined : look.field;
+  const corner = useMemo(
+    () => (
+      <Suspense fallback={null}>
+        <HullView field={field} />
+      </Suspense>
+    ),
+    [field],
+  );
   if (!derived || !project) return null;
   const { panels, transoms } = derived.panels.value;
+  const { panels: part } = project;
   const panel = panels.find((other) => choice?.kind === 'panel' && other.id === choice.id) ?? panels[0];
   return (
     <>
-      <PanelsDrawing panels={panels} transoms={transoms} stations={stations} corner={HULL} />
+      <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
+        <PanelsHead view={view} onView={setView} look={look} onLook={setLook} />
+        {view === 'flat' && (
+          <PanelsDrawing
+            panels={panels}
+            transoms={transoms}
+            stations={stations}
+            part={part}
+            look={look}
+            preview={preview}
+            corner={corner}
+          />
+        )}
+        {view === 'flat' && field && <Legend field={field} />}
+        {view === 'card' && <CardPages project={project} />}
+        {view === 'fold' && <Folding share={folded} onShare={setFolded} />}
+      </Box>
       <Slip stage="panels" title={panel?.name ?? 'No panel'} numbers={<PanelNumbers />}>
-        {panel && <MarkingTable panel={panel} step={project.panels.markingStep} />}
+        {panel && <Remedies panel={panel} shown={preview} onShow={setPreview} />}
+        <SheetSettings panel={panel} part={part} />
+        <Seams panels={panels} />
+        {panel && <TrueSection panels={panels} picked={panel} stations={stations} />}
+        {panel && <MarkingTable panel={panel} part={part} />}
       </Slip>
+    </>
+  );
+}
+
+/** What the bands mean. */
+function Legend({ field }: { readonly field: Field }) {
+  const what =
+    field === 'bend'
+      ? 'Bend, as a share of the tightest that the sheet takes dry with its grain along'
+      : 'Stretch, as a share of what is lost in the joints';
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, px: 1.5, py: 0.75, fontSize: 13 }}>
+      <span>{what}:</span>
+      {BANDS.filter(({ name }) => name !== '').map(({ name, colour }) => (
+        <Box key={name} component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.5 }}>
+          <Box component="span" sx={{ width: 16, height: 12, bgcolor: colour, border: 1, borderColor: 'divider' }} />
+          {name}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** The hull between flat and bent. */
+function Folding({ share, onShare }: { readonly share: number; readonly onShare: (share: number) => void }) {
+  return (
+    <>
+      <Box sx={{ position: 'relative', flex: 1, minHeight: { xs: 300, md: 0 }, borderTop: 1, borderColor: 'divider' }}>
+        <Suspense fallback={null}>
+          <HullView folded={share} isFilling />
+        </Suspense>
+      </Box>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2.5, px: 3, py: 1 }}>
+        <Typography variant="body2">flat</Typography>
+        <Slider
+          aria-label="Folded up"
+          value={share}
+          min={0}
+          max={1}
+          step={0.01}
+          shiftStep={0.1}
+          onChange={(_event, value) => onShare(Number(value))}
+          getAriaValueText={(value) => `${Math.round(value * 100)} %`}
+          valueLabelDisplay="auto"
+          valueLabelFormat={(value) => `${Math.round(value * 100)} %`}
+        />
+        <Typography variant="body2">bent</Typography>
+      </Box>
     </>
   );
 }
 
 function PanelNumbers() {
   const derived = useAppSelector(selectDerived);
-  const project = useAppSelector(selectProject);
   const choice = useAppSelector(selectPicked);
   const notation = useAppSelector(selectNotation);
-  const dispatch = useAppDispatch();
   const panels = derived?.panels.value.panels ?? [];
   const panel = panels.find((other) => choice?.kind === 'panel' && other.id === choice.id) ?? panels[0];
-  if (!panel || !project)
+  if (!panel)
     return <Typography variant="body2">Two lines at least make a panel. Import a table on the Lines stage.</Typography>;
   const nameOf = (id: string) => derived?.lines.value.lines.find((line) => line.id === id)?.name ?? id;
   const [lower, upper] = panel.edges;
@@ -53,12 +135,12 @@ function PanelNumbers() {
       <Figure
         name={`Along the ${nameOf(lower.line).toLowerCase()}`}
         value={formatWithUnit(lower.length, notation)}
-        why="Length of the flat edge; the neighbour's is the same"
+        why="Length of the flat edge as it is cut"
       />
       <Figure
         name={`Along the ${nameOf(upper.line).toLowerCase()}`}
         value={formatWithUnit(upper.length, notation)}
-        why="Length of the flat edge; the neighbour's is the same"
+        why="Length of the flat edge as it is cut"
       />
       <Figure name="Area" value={formatArea(panel.areaM2)} why="Of one panel, measured on the flat" />
       <Figure
@@ -81,22 +163,6 @@ function PanelNumbers() {
         }
       />
       <Figure name="Cut" value={panel.spansCentreline ? 'one, across the centreline' : 'a mirrored pair'} />
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10, marginTop: 12 }}>
-        <LengthField
-          label="Skin thickness"
-          mm={project.panels.thickness}
-          onCommit={(mm) =>
-            dispatch(edited({ label: 'Skin thickness', edits: [{ path: ['panels', 'thickness'], value: mm }] }))
-          }
-        />
-        <LengthField
-          label="Marking step"
-          mm={project.panels.markingStep}
-          onCommit={(mm) =>
-            dispatch(edited({ label: 'Marking step', edits: [{ path: ['panels', 'markingStep'], value: mm }] }))
-          }
-        />
-      </div>
     </>
   );
 }

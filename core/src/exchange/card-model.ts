@@ -1,0 +1,310 @@
+/**
+ * A model of the hull to cut from card: every panel, transom and bulkhead at a scale, on as few pages as hold them.
+ *
+ * Card has no thickness worth counting, so panels are those of the lines themselves. Where an edge meets another it gets
+ * tabs to glue by (or none, to be taped), on one of the two only; letters say which edges meet. What is longer than a page
+ * is cut across where there is room, with a strip to glue the pieces by. Pages are filled by the sheets stage's own nesting.
+ * Conventions: figures in mm of card; page coordinates run up from the lower left corner.
+ */
+import {
+  at,
+  boundsOf,
+  counterClockwise,
+  distance2,
+  intersectionOf,
+  moved,
+  signedArea,
+  simplify,
+  unionOf,
+  type Outline,
+  type Vec2,
+} from '../geometry';
+import { cutOutline } from '../frames';
+import { stationMarks, withFlat, layFlat, type Panel } from '../panels';
+import type { Derived, Project } from '../project';
+import { nest, placedOutline, type NestJob, type NestResult } from '../sheets';
+import type { Drawing, DrawnPath, DrawnText } from './drawing';
+import { PAPERS, type Paper } from './pdf';
+
+export const CARD_EDGES = ['tabs', 'tape'] as const;
+export type CardOptions = {
+  /** Full size over model size. */
+  readonly scale: number;
+  readonly paper: Paper;
+  readonly edges: (typeof CARD_EDGES)[number];
+};
+
+export type CardPart = {
+  readonly id: string;
+  readonly name: string;
+  /** To cut: tabs and strips included. */
+  readonly outline: Outline;
+  /** To score and mark, open lines. */
+  readonly marks: readonly (readonly Vec2[])[];
+  readonly texts: readonly DrawnText[];
+};
+
+export type CardModel = {
+  readonly pages: readonly Drawing[];
+  readonly parts: readonly CardPart[];
+  /** Names of parts that fit on no page. */
+  readonly unplaced: readonly string[];
+};
+
+export const CARD_SCALES = { least: 5, most: 20 } as const;
+const PAGE_MARGIN_MM = 10;
+const GAP_MM = 3;
+const TAB_MM = { length: 18, depth: 5, gap: 2 } as const;
+const STRIP_MM = 7;
+const SMALL_TEXT_MM = 3;
+/** Chords of the card's edges keep this near the curve. */
+const CURVE_MM = 0.02;
+const ROUNDS = 8;
+/** The bar to lay a rule on. */
+const BAR_MM = 50;
+
+/** All parts on their pages. Throws a RangeError for a scale outside its range. */
+export function cardModel(project: Project, derived: Derived, options: CardOptions): CardModel {
+  if (!(options.scale >= CARD_SCALES.least && options.scale <= CARD_SCALES.most))
+    throw new RangeError(`The scale is 1:${options.scale}; expected 1:${CARD_SCALES.least} to 1:${CARD_SCALES.most}.`);
+  const parts = cardParts(derived, options);
+  const { width, height } = pageSize(options.paper);
+  const job: NestJob = {
+    gap: GAP_MM,
+    margin: PAGE_MARGIN_MM,
+    sheets: [{ id: 'page', width, height, qty: parts.length }],
+    parts: parts.map(({ id, outline }) => ({
+      id,
+      outline: outline.map(([x, y]): [number, number] => [x, y]),
+      holes: [],
+      qty: 1,
+      rotations: [0, 90, 180, 270],
+      mirror: false,
+    })),
+  };
+  const result = parts.length > 0 ? nest(job, { seed: 1, rounds: ROUNDS }) : { sheets: [], unplaced: [] };
+  const pages = result.sheets.map((sheet, i) =>
+    pageOf(sheet, parts, { title: `${project.name}, card model 1:${options.scale}, page ${i + 1} of ${result.sheets.length}` }),
+  ); // prettier-ignore
+  return { pages, parts, unplaced: result.unplaced.map(({ part }) => parts.find(({ id }) => id === part)?.name ?? part) }; // prettier-ignore
+}
+
+/** Pages lie on their side. */
+export const pageSize = (paper: Paper) => ({ width: PAPERS[paper].height, height: PAPERS[paper].width });
+
+function cardParts(derived: Derived, options: CardOptions): CardPart[] {
+  const { panels, transoms } = derived.panels.value;
+  const { stations } = derived.lines.value;
+  const page = pageSize(options.paper);
+  const spare = 2 * PAGE_MARGIN_MM + 2 * TAB_MM.depth + STRIP_MM + 1;
+  const room = { long: page.width - spare, high: page.height - spare };
+  const skin = panels.flatMap((panel, i) => {
+    const whole = withFlat(panel, layFlat(panel.rulings.map((r) => r.p), panel.rulings.map((r) => r.q))); // prettier-ignore
+    const starboard = panelPart(whole, { above: panels[i + 1], index: i, stations, options });
+    const hands = panel.spansCentreline ? [starboard] : [starboard, otherHand(starboard)];
+    return hands.flatMap((part) => inPieces(part, room));
+  });
+  const flat = [
+    ...transoms.map(({ id, name, outline }) => ({ id: id as string, name, outline })),
+    ...derived.frames.value.map((frame) => ({
+      id: frame.id,
+      name: frame.name,
+      outline: cutOutline(frame, 'filleted', 0),
+    })),
+  ].map(({ id, name, outline }): RawPart => {
+    const edge = outline.map((p) => small(p, options.scale));
+    return { id, name, body: edge, tabs: [], marks: [], texts: [label(edge, name)] };
+  });
+  return [...skin, ...flat.flatMap((part) => inPieces(part, room))];
+}
+
+/** A part before its tabs are joined on. */
+type RawPart = {
+  readonly id: string;
+  readonly name: string;
+  readonly body: Outline;
+  readonly tabs: readonly Outline[];
+  readonly marks: readonly (readonly Vec2[])[];
+  readonly texts: readonly DrawnText[];
+};
+
+const small = ([x, y]: Vec2, scale: number): Vec2 => [x / scale, y / scale];
+
+type PanelPlace = {
+  readonly above: Panel | undefined;
+  readonly index: number;
+  readonly stations: readonly { label: string; x: number }[];
+  readonly options: CardOptions;
+};
+
+function panelPart(panel: Panel, { above, index, stations, options }: PanelPlace): RawPart {
+  const shrink = (points: readonly Vec2[]) => points.map((p) => small(p, options.scale));
+  const body = shrink(panel.outline);
+  const upper = simplify(shrink(panel.rulings.map((r) => r.flatQ)), CURVE_MM);
+  const lower = simplify(shrink(panel.rulings.map((r) => r.flatP)), CURVE_MM);
+  const marks = stationMarks(panel, stations);
+  const letters = [
+    ...(index > 0 ? [edgeText(lower, LETTERS[index - 1] ?? '', 1)] : []),
+    ...(above ? [edgeText(upper, LETTERS[index] ?? '', -1)] : []),
+  ];
+  return {
+    id: panel.id,
+    name: panel.name,
+    body,
+    tabs: above && options.edges === 'tabs' ? tabsAlong(upper) : [],
+    marks: [...marks.map(({ curve }) => shrink(curve)), ...(above && options.edges === 'tabs' ? [upper] : [])],
+    texts: [
+      label(body, panel.spansCentreline ? panel.name : `${panel.name}, starboard`),
+      foreText(body),
+      ...letters,
+      ...marks.map(({ label: text, curve }): DrawnText => ({ at: small(at(curve, 0), options.scale), heightMm: SMALL_TEXT_MM * 0.8, text })), // prettier-ignore
+    ],
+  };
+}
+
+const LETTERS = 'abcdefgh';
+
+/** Turned over: its mirror, seen from the same side. */
+function otherHand(part: RawPart): RawPart {
+  const over = (points: readonly Vec2[]) => points.map(([x, y]): Vec2 => [x, -y]);
+  return {
+    id: `${part.id}.port`,
+    name: `${part.name}, port`,
+    body: over(part.body),
+    tabs: part.tabs.map(over),
+    marks: part.marks.map(over),
+    texts: part.texts.map((text) => ({ ...text, at: [text.at[0], -text.at[1]], text: text.text.replace('starboard', 'port') })), // prettier-ignore
+  };
+}
+
+const label = (outline: Outline, text: string): DrawnText => {
+  const box = boundsOf(outline);
+  return { at: [(box.minX + box.maxX) / 2 - text.length * 0.9, (box.minY + box.maxY) / 2], heightMm: SMALL_TEXT_MM, text }; // prettier-ignore
+};
+
+const foreText = (outline: Outline): DrawnText => {
+  const box = boundsOf(outline);
+  return { at: [box.minX + 0.08 * (box.maxX - box.minX), (box.minY + box.maxY) / 2], heightMm: SMALL_TEXT_MM * 0.8, text: 'FORE' }; // prettier-ignore
+};
+
+/** The letter of a seam, just inside its edge. */
+const edgeText = (edge: readonly Vec2[], text: string, side: 1 | -1): DrawnText => {
+  const [x, y] = at(edge, Math.floor(edge.length / 2));
+  return { at: [x + 4, y + (side === 1 ? 1.5 : -1.5 - SMALL_TEXT_MM)], heightMm: SMALL_TEXT_MM, text };
+};
+
+/** Tabs outside an edge that has the part to the right of its run from forward aft: wide at the edge, narrower outside. */
+function tabsAlong(edge: readonly Vec2[]): Outline[] {
+  const total = edge.slice(1).reduce((sum, p, i) => sum + distance2(p, at(edge, i)), 0);
+  const count = Math.floor(total / (TAB_MM.length + TAB_MM.gap));
+  const pitch = total / Math.max(count, 1);
+  return Array.from({ length: count }, (_, i) => {
+    const [a, b] = [alongEdge(edge, i * pitch + TAB_MM.gap / 2), alongEdge(edge, (i + 1) * pitch - TAB_MM.gap / 2)];
+    const length = distance2(a, b);
+    const [ex, ey] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
+    const place = (from: Vec2, along: number, out: number): Vec2 => [from[0] + along * ex - out * ey, from[1] + along * ey + out * ex]; // prettier-ignore
+    const d = TAB_MM.depth;
+    // a hair inside the part, so that the two make one outline on a hollow edge too
+    return [place(a, 0, -SINK_MM), place(b, 0, -SINK_MM), place(b, -d * 0.7, d), place(a, d * 0.7, d)];
+  });
+}
+
+const SINK_MM = 0.6;
+
+function alongEdge(edge: readonly Vec2[], length: number): Vec2 {
+  let left = length;
+  for (let i = 1; i < edge.length; i++) {
+    const [a, b] = [at(edge, i - 1), at(edge, i)];
+    const step = distance2(a, b);
+    if (left <= step && step > 0) return [a[0] + (left / step) * (b[0] - a[0]), a[1] + (left / step) * (b[1] - a[1])];
+    left -= step;
+  }
+  return at(edge, -1);
+}
+
+/** A part that is too long is cut across into equal lengths, all but the last with a strip under the joint. */
+function inPieces(part: RawPart, room: { readonly long: number; readonly high: number }): CardPart[] {
+  const box = boundsOf(part.body);
+  // what is higher than a page lies across it
+  const longest = box.maxY - box.minY > room.high ? room.high : room.long;
+  const count = Math.ceil((box.maxX - box.minX) / longest);
+  if (count <= 1) return [finished(part)];
+  const step = (box.maxX - box.minX) / count;
+  return Array.from({ length: count }, (_, i) => {
+    const [from, to] = [box.minX + i * step, box.minX + (i + 1) * step];
+    const isLast = i === count - 1;
+    const cut = (outline: Outline, x0: number, x1: number): Outline[] => intersectionOf([outline], [band(box, x0, x1)]);
+    const [own] = cut(part.body, from - (i === 0 ? 1 : 0), to + (isLast ? 1 : 0));
+    const strips = isLast ? [] : cut(part.body, to - SINK_MM, to + STRIP_MM).map((strip) => narrowed(strip));
+    const isOwn = (points: readonly Vec2[]) => points.every(([x]) => x >= from - SINK_MM && x <= to + SINK_MM);
+    return finished({
+      id: `${part.id}.${i + 1}`,
+      name: `${part.name}, piece ${i + 1} of ${count}`,
+      body: own ?? part.body,
+      tabs: [...part.tabs.flatMap((tab) => cut(tab, from, to)), ...strips],
+      marks: [
+        ...part.marks.flatMap((mark) => (isOwn(mark) ? [mark] : within(mark, from, to))),
+        ...(isLast || !own ? [] : [upright(own, to - 0.01)]),
+      ],
+      texts: [
+        ...part.texts.filter(({ at: [x] }) => x >= from && x < to),
+        ...(i === 0 ? [] : [{ at: [from + 2, (box.minY + box.maxY) / 2] as const, heightMm: SMALL_TEXT_MM * 0.8, text: `${part.name} ${i + 1}` }]), // prettier-ignore
+      ],
+    });
+  });
+}
+
+const band = (box: ReturnType<typeof boundsOf>, x0: number, x1: number): Outline => [
+  [x0, box.minY - 50],
+  [x1, box.minY - 50],
+  [x1, box.maxY + 50],
+  [x0, box.maxY + 50],
+];
+
+/** A glue strip a little narrower than the part, so that it does not show past the edge. */
+function narrowed(strip: Outline): Outline {
+  const box = boundsOf(strip);
+  const middle = (box.minY + box.maxY) / 2;
+  return strip.map(([x, y]): Vec2 => [x, middle + (y - middle) * (x > box.minX + SINK_MM * 1.5 ? 0.88 : 1)]);
+}
+
+/** The stretches of an open line between two x. */
+function within(line: readonly Vec2[], from: number, to: number): Vec2[][] {
+  const inside = line.filter(([x]) => x >= from && x <= to);
+  return inside.length > 1 ? [inside] : [];
+}
+
+function upright(outline: Outline, x: number): Vec2[] {
+  const ys = outline.filter((p) => Math.abs(p[0] - x) < 0.5).map((p) => p[1]);
+  return ys.length > 1 ? [[x, Math.min(...ys)], [x, Math.max(...ys)]] : []; // prettier-ignore
+}
+
+/** Tabs joined on; the largest outline is the part. */
+function finished({ id, name, body, tabs, marks, texts }: RawPart): CardPart {
+  const joined = tabs.length > 0 ? unionOf([body, ...tabs]) : [body];
+  const [outline] = [...joined].sort((a, b) => Math.abs(signedArea(b)) - Math.abs(signedArea(a)));
+  const closed = counterClockwise(outline ?? body);
+  const middle = Math.floor(closed.length / 2);
+  const first = simplify(closed.slice(0, middle + 1), CURVE_MM);
+  const second = simplify([...closed.slice(middle), at(closed, 0)], CURVE_MM);
+  return { id, name, outline: [...first.slice(0, -1), ...second.slice(0, -1)], marks: marks.filter((mark) => mark.length > 1), texts }; // prettier-ignore
+}
+
+function pageOf(
+  sheet: NestResult['sheets'][number],
+  parts: readonly CardPart[],
+  { title }: { readonly title: string },
+): Drawing {
+  const paths: DrawnPath[] = [];
+  const texts: DrawnText[] = [{ at: [PAGE_MARGIN_MM + BAR_MM + 6, 4], heightMm: SMALL_TEXT_MM, text: `${title}; the bar is ${BAR_MM} mm: print at 100 %` }]; // prettier-ignore
+  for (const placement of sheet.placements) {
+    const part = parts.find(({ id }) => id === placement.part);
+    if (!part) continue;
+    const put = (points: readonly Vec2[]): Outline => placedOutline(points, placement);
+    paths.push({ layer: 'cut', points: put(part.outline), isClosed: true });
+    for (const mark of part.marks) paths.push({ layer: 'mark', points: put(mark), isClosed: false });
+    for (const text of part.texts) texts.push({ ...text, at: at(put([text.at]), 0) });
+  }
+  paths.push({ layer: 'mark', points: moved([[0, 0], [BAR_MM, 0]], PAGE_MARGIN_MM, 4), isClosed: false }); // prettier-ignore
+  return { name: title, paths, texts };
+}

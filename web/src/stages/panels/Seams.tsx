@@ -1,0 +1,32 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { formatFine, unitLabel } from '@kalotrope/core/measure';
+import { seamsOf, type Panel } from '@kalotrope/core/panels';
+import { PlainTable } from '../../app/PlainTable';
+import { selectNotation } from '../../app/selectors';
+import { useAppSelector } from '../../app/store';
+import { useNames } from './SheetSettings';
+
+const COLUMNS = [{ name: 'edge' }, { name: 'length', isFigure: true }, { name: 'apart', isFigure: true }, { name: 'as cut', isFigure: true }]; // prettier-ignore
+
+/** That the edges of neighbouring panels are equally long. */
+export function Seams({ panels }: { readonly panels: readonly Panel[] }) {
+  const notation = useAppSelector(selectNotation);
+  const nameOf = useNames();
+  const seams = seamsOf(panels);
+  if (seams.length === 0) return null;
+  const rows = seams.map(({ line, lengths, difference, cutDifference }) => ({
+    key: line,
+    cells: [nameOf(line), formatFine(lengths[0], notation), Math.abs(difference).toFixed(3), cutDifference.toFixed(2)],
+  }));
+  return (
+    <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
+      <Typography variant="h2">Edges that meet</Typography>
+      <Typography variant="body2" color="text.secondary">
+        In {unitLabel(notation)}; apart in mm. As cut, with thick sheet, the upper edge may truly be longer or shorter
+        than the lower: one runs outside the other.
+      </Typography>
+      <PlainTable label="Edges that meet" columns={COLUMNS} rows={rows} />
+    </Box>
+  );
+}

@@ -1,0 +1,132 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { EditValue } from '@kalotrope/core/findings';
+import { formatFine, formatWithUnit, unitLabel, type Notation } from '@kalotrope/core/measure';
+import { MIDDLE_FROM_MM, type LinesTo, type Meeting, type Panel, type PanelsPart } from '@kalotrope/core/panels';
+import { edited } from '../../app/document-slice';
+import { LengthField } from '../../app/LengthField';
+import { Figure } from '../../app/Slip';
+import { selectDerived, selectNotation } from '../../app/selectors';
+import { useAppDispatch, useAppSelector } from '../../app/store';
+
+const LINES: Readonly<Record<LinesTo, string>> = {
+  outside: 'outside of the skin',
+  middle: 'middle of the skin',
+  inside: 'inside of the skin',
+};
+const MEETING: Readonly<Record<Meeting, string>> = {
+  stitched: 'inner corners touching',
+  lapped: 'upper lapping the lower',
+};
+
+/** The sheet, how panels meet, and what is marked on them; with what the thickness changed on the picked one. */
+export function SheetSettings({ panel, part }: { readonly panel: Panel | undefined; readonly part: PanelsPart }) {
+  const notation = useAppSelector(selectNotation);
+  const dispatch = useAppDispatch();
+  const set = (label: string, path: readonly string[], value: EditValue) =>
+    dispatch(edited({ label, edits: [{ path: ['panels', ...path], value }] }));
+  return (
+    <Box component="section" aria-label="The sheet" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
+      <Typography variant="h2">The sheet and its edges</Typography>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, my: 1.25 }} className="no-print">
+        <LengthField
+          label="Skin thickness"
+          mm={part.thickness}
+          onCommit={(mm) => set('Skin thickness', ['thickness'], mm)}
+        />
+        <TextField
+          select
+          label="Lines are to the"
+          value={part.linesTo}
+          onChange={({ target }) => set('Lines to the skin', ['linesTo'], target.value)}
+          sx={{ '& .MuiSelect-select': { fontSize: 14 } }}
+        >
+          {Object.entries(LINES).map(([key, name]) => (
+            <MenuItem key={key} value={key}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          label="Panels meet"
+          value={part.meeting}
+          onChange={({ target }) => set('How panels meet', ['meeting'], target.value)}
+          sx={{ '& .MuiSelect-select': { fontSize: 14 } }}
+        >
+          {Object.entries(MEETING).map(([key, name]) => (
+            <MenuItem key={key} value={key}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <LengthField
+          label="Holes every"
+          mm={part.stitches.spacing}
+          onCommit={(mm) => set('Spacing of holes', ['stitches', 'spacing'], mm)}
+        />
+        <LengthField
+          label="Holes from the edge"
+          mm={part.stitches.inset}
+          onCommit={(mm) => set('Holes from the edge', ['stitches', 'inset'], mm)}
+        />
+        {part.waterline === null ? (
+          <Button onClick={() => set('Waterline', ['waterline'], 150)}>Mark a waterline</Button>
+        ) : (
+          <Box>
+            <LengthField
+              label="Waterline at height"
+              mm={part.waterline}
+              onCommit={(mm) => set('Waterline', ['waterline'], mm)}
+            />
+            <Button size="small" onClick={() => set('No waterline', ['waterline'], null)}>
+              Take it off
+            </Button>
+          </Box>
+        )}
+      </Box>
+      {panel?.allowances && <Allowances panel={panel} part={part} notation={notation} />}
+    </Box>
+  );
+}
+
+function Allowances({
+  panel,
+  part,
+  notation,
+}: {
+  readonly panel: Panel;
+  readonly part: PanelsPart;
+  readonly notation: Notation;
+}) {
+  // prettier-ignore
+  const nameOf = useNames();
+  const signed = (mm: number) => `${mm < 0 ? '−' : '+'}${formatFine(Math.abs(mm), notation)} ${unitLabel(notation)}`;
+  return (
+    <>
+      <Typography variant="body2" color="text.secondary">
+        {part.thickness >= MIDDLE_FROM_MM
+          ? 'Developed at the middle of the sheet, which keeps its length when it is bent.'
+          : `Under ${formatWithUnit(MIDDLE_FROM_MM, notation)} the sheet is developed on the lines themselves.`}{' '}
+        Thickness changes the edges by:
+      </Typography>
+      {panel.allowances?.map(({ line, longerBy, setback }) => (
+        <Figure
+          key={line}
+          name={nameOf(line)}
+          value={`${signed(longerBy)} long, ${formatFine(setback.least, notation)} to ${formatFine(setback.most, notation)} in`}
+          why="Length of the cut edge less that of the line, and how far the edge stands back from it"
+        />
+      ))}
+    </>
+  );
+}
+
+/** Names of lines by their ids. */
+export function useNames(): (id: string) => string {
+  const derived = useAppSelector(selectDerived);
+  return (id) => derived?.lines.value.lines.find((line) => line.id === id)?.name ?? id;
+}
