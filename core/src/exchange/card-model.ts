@@ -20,6 +20,7 @@ import {
   type Vec2,
 } from '../geometry';
 import { cutOutline } from '../frames';
+import { CENTRELINE_MM } from '../lines';
 import { stationMarks, withFlat, layFlat, type Panel } from '../panels';
 import type { Derived, Project } from '../project';
 import { nest, placedOutline, type NestJob, type NestResult } from '../sheets';
@@ -101,7 +102,8 @@ function cardParts(derived: Derived, options: CardOptions): CardPart[] {
   const skin = panels.flatMap((panel, i) => {
     const whole = withFlat(panel, layFlat(panel.rulings.map((r) => r.p), panel.rulings.map((r) => r.q))); // prettier-ignore
     const starboard = panelPart(whole, { above: panels[i + 1], index: i, stations, options });
-    const hands = panel.spansCentreline ? [starboard] : [starboard, otherHand(starboard)];
+    // the keel's tabs are on one hand only, the port side is glued to them
+    const hands = panel.spansCentreline ? [starboard] : [withKeel(starboard, whole, options), otherHand(starboard)];
     return hands.flatMap((part) => inPieces(part, room));
   });
   const flat = [
@@ -160,6 +162,14 @@ function panelPart(panel: Panel, { above, index, stations, options }: PanelPlace
       ...marks.map(({ label: text, curve }): DrawnText => ({ at: small(at(curve, 0), options.scale), heightMm: SMALL_TEXT_MM * 0.8, text })), // prettier-ignore
     ],
   };
+}
+
+/** With tabs along an edge that lies on the centreline. */
+function withKeel(part: RawPart, panel: Panel, { scale, edges }: CardOptions): RawPart {
+  const isKeel = panel.rulings.every(({ p }) => Math.abs(p[1]) <= CENTRELINE_MM);
+  if (!isKeel || edges !== 'tabs') return part;
+  const keel = simplify(panel.rulings.map((r) => small(r.flatP, scale)), CURVE_MM); // prettier-ignore
+  return { ...part, tabs: [...part.tabs, ...tabsAlong([...keel].reverse())], marks: [...part.marks, keel] };
 }
 
 const LETTERS = 'abcdefgh';

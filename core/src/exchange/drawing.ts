@@ -8,7 +8,7 @@ import type { Frame } from '../frames';
 import { cutOutline } from '../frames';
 import type { JointedPanel } from '../joints';
 import type { Station } from '../lines';
-import { stationMarks, type Panel, type Transom } from '../panels';
+import { levelMarks, stationMarks, stitchesOf, type Panel, type PanelsPart, type Transom } from '../panels';
 import { jobPartName, placedOutline, type CutPart, type NestBatch, type UsedSheet } from '../sheets';
 
 /** What a line is for; also the name of its layer in a file. */
@@ -55,9 +55,37 @@ function thinned(outline: Outline): Vec2[] {
   return [...first.slice(0, -1), ...second.slice(0, -1)];
 }
 
-/** A panel with its stations, joints and name. Its drawn face is the inside of the starboard one. */
-export function panelDrawing(panel: Panel, stations: readonly Station[], jointed?: JointedPanel): Drawing {
+/** What is marked on a panel besides its own shape. */
+export type PanelMarks = {
+  readonly stations: readonly Station[];
+  readonly frames: readonly Frame[];
+  /** All panels of a side: holes of a seam are set from both. */
+  readonly panels: readonly Panel[];
+  readonly part: Pick<PanelsPart, 'stitches' | 'waterline'>;
+  readonly jointed?: JointedPanel | undefined;
+};
+
+const HOLE_MM = 1.5;
+/** A hole, as files without circles have it. */
+const hole = ([u, v]: Vec2): DrawnPath => ({
+  layer: 'mark',
+  layerName: 'holes',
+  isClosed: true,
+  points: Array.from({ length: 8 }, (_, i): Vec2 => [u + HOLE_MM * Math.cos((i * Math.PI) / 4), v + HOLE_MM * Math.sin((i * Math.PI) / 4)]), // prettier-ignore
+});
+
+/**
+ * A panel with its stations, both faces of its frames, joints, holes, waterline and name. Its drawn face is the inside of
+ * the starboard one.
+ */
+export function panelDrawing(panel: Panel, { stations, frames, panels, part, jointed }: PanelMarks): Drawing {
   const marks = stationMarks(panel, stations);
+  const faces = frames.flatMap(({ name, x, width, face }) => [
+    { label: name, x },
+    { label: '', x: x + (face === 'fore' ? width : -width) },
+  ]);
+  const frameMarks = stationMarks(panel, faces);
+  const waterline = part.waterline === null ? [] : levelMarks(panel, part.waterline);
   const box = boundsOf(panel.outline);
   const joints = (jointed?.joints ?? []).flatMap(({ u, scarf, low, high }) =>
     [-scarf / 2, scarf / 2].map((d): DrawnPath => ({
@@ -72,7 +100,14 @@ export function panelDrawing(panel: Panel, stations: readonly Station[], jointed
   const hand = panel.spansCentreline ? 'inside face' : 'starboard inside, port outside';
   return {
     name: panel.id,
-    paths: [closed('cut', panel.outline), ...marks.map((mark) => open(mark.curve)), ...joints],
+    paths: [
+      closed('cut', panel.outline),
+      ...marks.map((mark) => open(mark.curve)),
+      ...frameMarks.map((mark) => ({ ...open(mark.curve), layerName: 'frames' })),
+      ...waterline.map((run) => ({ ...open(run), layerName: 'waterline' })),
+      ...joints,
+      ...stitchesOf(panel, panels, part.stitches).map((stitch) => hole(stitch.at)),
+    ],
     texts: [
       {
         at: [(box.minX + box.maxX) / 2 - 300, (box.minY + box.maxY) / 2],
@@ -85,6 +120,9 @@ export function panelDrawing(panel: Panel, stations: readonly Station[], jointed
         heightMm: TEXT_MM * 0.7,
         text: mark.label,
       })),
+      ...frameMarks
+        .filter(({ label }) => label !== '')
+        .map((mark): DrawnText => ({ at: at(mark.curve, -1), heightMm: TEXT_MM * 0.5, text: mark.label, layerName: 'frames' })), // prettier-ignore
     ],
   };
 }

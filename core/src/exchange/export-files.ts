@@ -28,7 +28,15 @@ export function allDrawings(
   const { parts, batches } = derived.sheets.value;
   return [
     ...linesDrawings(project, derived),
-    ...panels.map((panel) => panelDrawing(panel, stations, jointed.get(panel.id))),
+    ...panels.map((panel) =>
+      panelDrawing(panel, {
+        stations,
+        frames: derived.frames.value,
+        panels,
+        part: project.panels,
+        jointed: jointed.get(panel.id),
+      }),
+    ),
     ...transoms.map(transomDrawing),
     ...derived.frames.value.map((frame) => frameDrawing(frame, project.school, project.frames.filletGap)),
     ...batches.flatMap((batch, i) => (layouts[i]?.sheets ?? []).map((sheet) => sheetDrawing(sheet, batch, parts))),
@@ -80,7 +88,7 @@ function tables(project: Project, derived: Derived): ExportFile[] {
     ...table,
     ...derived.panels.value.panels.map((panel) => ({
       name: `marking-${fileName(panel.id)}.csv`,
-      content: markingCsv(panel, panels.markingStep),
+      content: markingCsv(panel, panels),
     })),
     ...derived.frames.value.map((frame) => ({ name: `${fileName(frame.id)}.csv`, content: frameCsv(frame) })),
     { name: 'epoxy-and-glass.csv', content: takeoffCsv(derived.epoxy.value) },

@@ -13,6 +13,7 @@ export { cardModel, CARD_EDGES, CARD_SCALES, pageSize } from './card-model';
 export type { CardModel, CardOptions, CardPart } from './card-model';
 export { writePages, writePdf, PAPERS } from './pdf';
 export type { Paper, PdfLayout } from './pdf';
+export { markingCsv } from './tables-csv';
 export { writeStl } from './stl';
 export { writeSvg } from './svg';
 export { PROJECT_FILE_ENDING, readProjectFile, writeProjectFile } from './project-file';

@@ -2,16 +2,20 @@
 import Papa from 'papaparse';
 import type { Takeoff } from '../epoxy';
 import type { Frame } from '../frames';
-import { markingTable, type Panel } from '../panels';
+import { markOut, type Panel, type PanelsPart } from '../panels';
 
 const csv = (head: readonly string[], rows: readonly (readonly (string | number)[])[]): string =>
   `${Papa.unparse([[...head], ...rows], { newline: '\n' })}\n`;
 const tenth = (value: number): number => Number(value.toFixed(1));
 
-export const markingCsv = (panel: Panel, step: number): string =>
+/** Offsets from the base line that the builder chose; negative is below it. */
+export const markingCsv = (
+  panel: Panel,
+  { markingStep, markingBase }: Pick<PanelsPart, 'markingStep' | 'markingBase'>,
+): string =>
   csv(
     ['along', 'lower_edge', 'upper_edge'],
-    markingTable(panel, step).map((row) => [row.u, row.lower, row.upper].map(tenth)),
+    markOut(panel, markingStep, markingBase).rows.map((row) => [row.u, row.lower, row.upper].map(tenth)),
   );
 
 export const frameCsv = (frame: Frame): string =>

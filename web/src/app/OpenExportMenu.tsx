@@ -11,6 +11,7 @@ import {
   EXPORT_KINDS,
   exportFiles,
   fileName,
+  markingCsv,
   writeDxf,
   writeOffsets,
   writePdf,
@@ -103,6 +104,15 @@ export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
           The offsets as plans print them, CSV
         </MenuItem>
       )}
+      {stage === 'panels' &&
+        derived.panels.value.panels.map((panel) => (
+          <MenuItem
+            key={panel.id}
+            onClick={act(() => saveTable(`${fileName(panel.id)}-marking`, markingCsv(panel, project.panels)))}
+          >
+            {panel.name}, offsets to mark out, CSV
+          </MenuItem>
+        ))}
       <Divider />
       <ListSubheader sx={{ lineHeight: 2 }}>Full size, millimetres, as</ListSubheader>
       <Box role="group" aria-label="Kind of file" sx={{ display: 'flex', px: 1 }}>
