@@ -165,6 +165,8 @@ function surfaceLength(
   const end = lerp2(at(rulings, to).flatP, at(rulings, to).flatQ, w1);
   let total = 0;
   let before = onRuling(rulings, from, w0);
+  // both at the point of a fan: there is no way between them
+  if (distance2(start, end) < SAME_FLAT_MM) return distance3(before, onRuling(rulings, to, w1));
   for (let k = from + 1; k <= to; k++) {
     const evenly = w0 + ((w1 - w0) * (k - from)) / (to - from);
     const here = onRuling(rulings, k, k === to ? w1 : crossingOf(at(rulings, k), start, end, evenly));

@@ -74,7 +74,7 @@ export function longitudinalsOf(rows: readonly (readonly [string, string, number
   const ids = [...new Set(rows.map(([line]) => line))];
   return ids.map((id) => ({
     id,
-    name: id.charAt(0).toUpperCase() + id.slice(1),
+    name: id.charAt(0).toUpperCase() + id.slice(1).replaceAll('-', ' '),
     points: rows
       .filter(([line]) => line === id)
       .map(([, station, x, halfBreadth, height]) => ({ station, x, halfBreadth, height })),

@@ -7,9 +7,9 @@ import { readProject } from './migrations';
 import version1 from './old-versions/version-1.json';
 import version2 from './old-versions/version-2.json';
 import version3 from './old-versions/version-3.json';
-import { PANEL_DEFAULTS, seamsOf } from '../panels';
+import { findRemedies, needsRemedy, PANEL_DEFAULTS, seamsOf, standingOf } from '../panels';
 
-describe.each(DEMO_IDS.filter((id) => id !== 'slips'))('the demo %s', (id) => {
+describe.each(['tamsel', 'orrin'] as const)('the demo %s', (id) => {
   const project = demoProject(id, 'demo');
   const derived = createDerive()(project);
   it('is a valid project', () => expect(projectSchema.safeParse(project).success).toBe(true));
@@ -96,6 +96,22 @@ describe('edits', () => {
   ])('refuse %j = %j with a reason', (path, value) => {
     const result = applyEdits(project, [{ path, value }]);
     expect(result.ok ? '' : result.reason).toMatch(/\w/);
+  });
+});
+
+describe('the demo veyra', () => {
+  const project = demoProject('veyra', 'demo');
+  const { panels } = createDerive()(project);
+  it('has one panel that will not develop, and says which', () => {
+    expect(panels.value.panels.filter((panel) => needsRemedy(standingOf(panel))).map(({ id }) => id)).toEqual([
+      'keel-chine',
+    ]);
+    expect(panels.findings.map(({ code }) => code)).toContain('panel-twist-high');
+  });
+  it('is cured by the smallest change offered, as edits of the project', () => {
+    const [first] = findRemedies(project.lines, 'keel-chine');
+    const cured = applyEdits(project, first?.edits ?? []);
+    expect(cured.ok && createDerive()(cured.project).panels.findings).toEqual([]);
   });
 });
 

@@ -4,20 +4,23 @@ import { longitudinalsOf, newProject } from '../defaults';
 import type { Project } from '../document';
 import { ORRIN_TABLE } from './orrin';
 import { TAMSEL_TABLE } from './tamsel';
+import { VEYRA_TABLE } from './veyra';
 
-export type DemoId = 'tamsel' | 'orrin' | 'slips';
-export const DEMO_IDS: readonly DemoId[] = ['tamsel', 'orrin', 'slips'];
+export type DemoId = 'tamsel' | 'orrin' | 'veyra' | 'slips';
+export const DEMO_IDS: readonly DemoId[] = ['tamsel', 'orrin', 'veyra', 'slips'];
 
 /** The name of each, as the list of projects has it. */
 export const DEMO_NAMES: Readonly<Record<DemoId, string>> = {
   tamsel: 'Tamsel 430',
   orrin: 'Orrin pram',
+  veyra: 'Veyra 520',
   slips: 'Tamsel table with slips',
 };
 
 /** A fresh copy of a demo under the given project id. */
 export function demoProject(demo: DemoId, id: string): Project {
   if (demo === 'slips') return slips(id);
+  if (demo === 'veyra') return veyra(id);
   return demo === 'tamsel' ? tamsel(id) : orrin(id);
 }
 
@@ -54,6 +57,26 @@ function orrin(id: string): Project {
     school: 'framed',
     frames: { frames: [frame(1, 609.6), frame(2, 1371.6), frame(3, 2057.4)], filletGap: 1.5 },
     epoxy: { ...base.epoxy, tapeLayersInside: 0, tapeLayersOutside: 1 },
+  };
+}
+
+function veyra(id: string): Project {
+  const lines = linesOf(longitudinalsOf(VEYRA_TABLE));
+  const base = newProject({ id, name: DEMO_NAMES.veyra, notation: 'mm', lines });
+  const bulkhead = (n: number, x: number) => ({
+    id: `frame.${n}`,
+    name: `Bulkhead ${n}`,
+    x,
+    width: 9,
+    face: n > 2 ? ('aft' as const) : ('fore' as const),
+  });
+  return {
+    ...base,
+    note: 'Double-ended pulling boat for the far islands. Her forefoot was drawn hollow, and the bottom will not lie on it: see Panels.',
+    frames: {
+      frames: [bulkhead(1, 900), bulkhead(2, 2000), bulkhead(3, 3200), bulkhead(4, 4300)],
+      filletGap: 1.5,
+    },
   };
 }
 

@@ -1,7 +1,7 @@
 import { useTheme } from '@mui/material/styles';
 import { memo, useMemo } from 'react';
 import { bendLines, placeOnTape, type Station } from '@kalotrope/core/lines';
-import { formatWithUnit } from '@kalotrope/core/measure';
+import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import {
   developPanel,
   layByHand,
@@ -229,7 +229,7 @@ function ByHand({
       <path d={diagonals} strokeDasharray={`${5 * px} ${4 * px}`} />
       <text
         x={box.maxX}
-        y={-box.maxY - 10 * px}
+        y={-box.minY + 16 * px}
         fontSize={13 * px}
         textAnchor="end"
         fill={palette.secondary.main}
@@ -237,7 +237,7 @@ function ByHand({
       >
         {' '}
         {/* prettier-ignore */}
-        by hand: {formatWithUnit(offMm, notation)} off at most
+        {`by hand: ${formatFine(offMm, notation)} ${unitLabel(notation)} off at most`}
       </text>
     </g>
   );
