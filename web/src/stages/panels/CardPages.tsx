@@ -45,8 +45,6 @@ export function CardPages({ project }: { readonly project: Project }) {
       role="group"
       aria-label="Card model"
     >
-      {' '}
-      {/* prettier-ignore */}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }} className="no-print">
         <TextField
           select
@@ -118,8 +116,6 @@ function CardPage({ page, size }: { readonly page: Drawing; readonly size: { wid
         aria-label={page.name}
         style={{ display: 'block' }}
       >
-        {' '}
-        {/* prettier-ignore */}
         <path d={paths('cut')} fill="#F3E9D2" stroke="#1D2C36" strokeWidth={0.35} />
         <path d={paths('mark')} fill="none" stroke={palette.info.main} strokeWidth={0.3} />
         {page.texts.map(({ at: [x, y], heightMm, text }, i) => (

@@ -35,8 +35,7 @@ export const FieldPicture = memo(function FieldPicture({ panel, field, thickness
             fill="none"
             stroke={palette.text.primary}
             strokeWidth={2 * px}
-          />{' '}
-          {/* prettier-ignore */}
+          />
           <text
             x={worst.at[0]}
             y={-worst.at[1] - 14 * px}

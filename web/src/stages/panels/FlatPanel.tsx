@@ -184,8 +184,7 @@ function Holes({ panel, panels, stitches, px }: HolesProps) {
             fill={palette.background.paper}
             stroke={palette.text.primary}
             strokeWidth={1.1 * px}
-          />{' '}
-          {/* prettier-ignore */}
+          />
           {number % NUMBERED === 0 && (
             <text
               x={u}
@@ -194,8 +193,6 @@ function Holes({ panel, panels, stitches, px }: HolesProps) {
               textAnchor="middle"
               fill={palette.text.secondary}
             >
-              {' '}
-              {/* prettier-ignore */}
               {number}
             </text>
           )}
@@ -235,8 +232,6 @@ function ByHand({
         fill={palette.secondary.main}
         stroke="none"
       >
-        {' '}
-        {/* prettier-ignore */}
         {`by hand: ${formatFine(offMm, notation)} ${unitLabel(notation)} off at most`}
       </text>
     </g>

@@ -43,8 +43,6 @@ export function Remedies({ panel, shown, onShow }: Props) {
       aria-label="What would cure it"
       sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}
     >
-      {' '}
-      {/* prettier-ignore */}
       <Typography variant="h2">What would cure it</Typography>
       {!found && search.kind !== 'busy' && (
         <Button variant="outlined" sx={{ mt: 1 }} onClick={() => void find()}>
