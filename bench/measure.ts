@@ -6,12 +6,13 @@
  */
 import { spawnSync } from 'node:child_process';
 import { minkowskiSum, solidSum, type Vec2 } from '@kalotrope/core/geometry';
-import { bendLines, battenAt } from '@kalotrope/core/lines';
-import { developPanel, panelInputs } from '@kalotrope/core/panels';
+import { bendLines, startLines } from '@kalotrope/core/lines';
+import { developPanel, fieldPatches, panelInputs } from '@kalotrope/core/panels';
 import { createDerive, demoProject } from '@kalotrope/core/project';
 import { faultsOf, nest } from '@kalotrope/core/sheets';
 import { cone, misfit, obliqueCylinder, tableOf, tangentDevelopable } from '../core/src/panels/fixtures/exact-shapes';
-import { findRulings, type EdgeCurve } from '../core/src/panels/rulings';
+import { edgesOf } from '../core/src/panels/panel';
+import { findRulings } from '../core/src/panels/rulings';
 import { layStrip } from '../core/src/panels/strip';
 
 const shapes = [
@@ -81,25 +82,30 @@ for (const shape of shapes) {
 }
 
 const project = demoProject('tamsel', 'bench');
-const hull = bendLines(project.lines).value;
-const edge = (k: number): EdgeCurve => {
-  const line = hull.lines[k];
-  if (!line) throw new Error('the demo has three lines');
-  return { at: (t, side) => battenAt(line.batten, t, side), knuckles: [] };
-};
-const pairs = [
-  [edge(0), edge(1)],
-  [edge(1), edge(2)],
-] as const;
-const both = (options: { grids: number[]; rulingCount: number }) => () =>
-  pairs.forEach(([P, Q]) => layStrip(P, Q, findRulings(P, Q, options)));
-both({ grids: [32, 96, 288], rulingCount: 200 })();
-const ours = timed(both({ grids: [32, 96, 288], rulingCount: 200 }), 21);
-const plain = timed(both({ grids: [400], rulingCount: 200 }), 5);
-console.log('\n## Developing both panels of the Tamsel 430 (medians, warm)');
-console.log(
-  `coarse grid and refinement ${ours.toFixed(1)} ms; full grid of 400 and refinement ${plain.toFixed(1)} ms; ratio ${(plain / ours).toFixed(1)}`,
-);
+const started = startLines('two-chine', {});
+if (!started.ok) throw new Error('the usual dimensions are within their range');
+const FULL = { grids: [400], rulingCount: 200 };
+console.log('\n## Developing (medians, warm; equal accuracy: every ruling refined to the same root)');
+for (const [name, lines] of [
+  ['the Tamsel 430, two panels a side', project.lines],
+  ['a hull of two chines, three panels a side', started.lines],
+] as const) {
+  const inputs = panelInputs(bendLines(lines).value);
+  const search = (options?: typeof FULL) => () =>
+    inputs.forEach((input) => layStrip(...edgesOf(input), findRulings(...edgesOf(input), options)));
+  const whole = () =>
+    inputs.forEach((input) => {
+      const panel = developPanel(input);
+      if ('reason' in panel) throw new Error(panel.reason);
+      fieldPatches(panel, 'bend', 6);
+      fieldPatches(panel, 'stretch', 6);
+    });
+  for (const run of [whole, search(), whole, search()]) run();
+  const [all, ours, plain] = [timed(whole, 41), timed(search(), 41), timed(search(FULL), 7)];
+  console.log(
+    `${name}: developed with strain and both fields ${all.toFixed(1)} ms; rulings and layout alone ${ours.toFixed(1)} ms, by the full grid of 400 ${plain.toFixed(1)} ms, ratio ${(plain / ours).toFixed(1)}`,
+  );
+}
 
 const derive = createDerive();
 derive(project);

@@ -10,22 +10,24 @@ import { LEAST_RADII } from './constants';
 
 /** @param grainAngleRad between the direction of bending (square to the rulings) and the face grain: 0 bends the grain */
 export function leastRadius(thicknessMm: number, grainAngleRad: number): number {
-  const along = fromTable(thicknessMm, 'alongFt');
-  const across = fromTable(thicknessMm, 'acrossFt');
+  const along = fromTable(thicknessMm, 'along');
+  const across = fromTable(thicknessMm, 'across');
   const share = Math.cos(grainAngleRad) ** 2;
   return along * share + across * (1 - share);
 }
 
-function fromTable(thicknessMm: number, column: 'alongFt' | 'acrossFt'): number {
-  const rows = LEAST_RADII.value.map((row) => ({
-    t: row.thicknessIn * MM_PER_INCH,
-    radius: row[column] * MM_PER_FOOT,
-  }));
-  const first = rows[0]!; // the table is never empty
-  const last = rows[rows.length - 1]!;
-  if (thicknessMm <= first.t) return (first.radius * thicknessMm) / first.t;
-  if (thicknessMm >= last.t) return (last.radius * thicknessMm) / last.t;
-  const i = rows.findIndex((row) => row.t >= thicknessMm);
-  const [a, b] = [rows[i - 1]!, rows[i]!]; // between first and last: both exist
-  return a.radius + ((b.radius - a.radius) * (thicknessMm - a.t)) / (b.t - a.t);
+const ROWS = LEAST_RADII.value.map(({ thicknessIn, alongFt, acrossFt }) => ({
+  t: thicknessIn * MM_PER_INCH,
+  along: alongFt * MM_PER_FOOT,
+  across: acrossFt * MM_PER_FOOT,
+}));
+
+function fromTable(thicknessMm: number, column: 'along' | 'across'): number {
+  const first = ROWS[0]!; // the table is never empty
+  const last = ROWS[ROWS.length - 1]!;
+  if (thicknessMm <= first.t) return (first[column] * thicknessMm) / first.t;
+  if (thicknessMm >= last.t) return (last[column] * thicknessMm) / last.t;
+  const i = ROWS.findIndex((row) => row.t >= thicknessMm);
+  const [a, b] = [ROWS[i - 1]!, ROWS[i]!]; // between first and last: both exist
+  return a[column] + ((b[column] - a[column]) * (thicknessMm - a.t)) / (b.t - a.t);
 }

@@ -33,7 +33,7 @@ export type Ruling = {
 
 /** `grids`: cells a line of each search for the path, coarsest first. */
 export type RulingOptions = { readonly grids: readonly number[]; readonly rulingCount: number };
-export const DEFAULT_RULINGS: RulingOptions = { grids: [32, 96, 288], rulingCount: 200 };
+export const DEFAULT_RULINGS: RulingOptions = { grids: [24, 72, 216], rulingCount: 200 };
 
 /** The rulings in order from the first ends to the last, `rulingCount` intervals or a few more where fans begin. */
 export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions = DEFAULT_RULINGS): Ruling[] {
@@ -155,7 +155,7 @@ function pathAt(path: readonly Corner[], k: number, c: number): Corner {
 }
 
 /** Widening windows, in grid cells, in which the root is looked for. */
-const WINDOWS = [0.3, 1.5, 4];
+const WINDOWS = [0.3, 1.5, 4, 8];
 /** Good to 1e-9 of a line: some 5e-6 mm. */
 const ROOT_TOLERANCE = 1e-9;
 
