@@ -41,7 +41,21 @@ for (const [key, name] of [
     await page.getByRole('slider').hover({ position: { x: 700, y: 20 } });
   }
   await shoot(name);
+  if (name !== 'panels') continue;
+  await page.getByRole('tab', { name: 'Fold it up' }).click();
+  await page.getByRole('slider', { name: 'Folded up' }).focus();
+  for (let i = 0; i < 5; i++) await page.keyboard.press('PageUp');
+  await shoot('fold');
+  await page.getByRole('tab', { name: 'Card model' }).click();
+  await page.getByText(/parts on/).waitFor();
+  await shoot('card-model');
 }
+await page.goto(`${base}/project/demo-veyra/panels`);
+await page.getByRole('button', { name: 'Find the smallest change' }).click();
+await page.getByRole('button', { name: 'Show' }).first().click();
+await page.getByLabel('Show', { exact: true }).click();
+await page.getByRole('option', { name: 'how hard it bends' }).click();
+await shoot('remedy');
 await page.goto(`${base}/projects`);
 await shoot('projects');
 await browser.close();

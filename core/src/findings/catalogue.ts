@@ -65,7 +65,7 @@ export const CATALOGUE = {
   ),
   'panel-twist-high': entry(
     (d, length) =>
-      `${d['panel']} twists ${fixed(d, 'twistDeg', 1)}° at ${length(num(d, 'xMm'))}; a developable panel stays under ${fixed(d, 'limitDeg', 0)}°. The end on the ${String(d['line']).toLowerCase()} turns more: change that line there, or split the panel.`,
+      `${d['panel']} twists ${fixed(d, 'twistDeg', 1)}° at ${length(num(d, 'xMm'))}; a developable panel stays under ${fixed(d, 'limitDeg', 0)}°. The ${String(d['line']).toLowerCase()} turns more there than the other line. The Panels stage finds the smallest change that cures it; or split the panel.`,
     { panel: 'Bottom', twistDeg: 4.2, limitDeg: 1, xMm: 640, line: 'Keel' },
   ),
   'panel-strain': entry(

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { at, distance2, distance3, distanceToSegment, type Vec3 } from '../geometry';
+import { at, crossesItself, distance2, distance3, distanceToSegment, type Vec3 } from '../geometry';
 import { bendLines } from '../lines';
+import { demoProject } from '../project';
 import { cutPanels, depthOfInside, middleOffset, type Skin } from './cut';
 import { cone, obliqueCylinder, tableOf } from './fixtures/exact-shapes';
 import { layByHand } from './hand';
@@ -48,6 +49,26 @@ describe('a bent sheet keeps its length in its middle', () => {
   it('is left on the lines’ surface under 5 mm, and frames still stand a skin inside', () => {
     expect(middleOffset({ thickness: 4, linesTo: 'outside' })).toBe(0);
     expect((['outside', 'middle', 'inside'] as const).map((linesTo) => depthOfInside({ thickness: 4, linesTo }))).toEqual([4, 2, 0]); // prettier-ignore
+  });
+});
+
+describe.each(['tamsel', 'orrin', 'veyra'] as const)('the panels of %s as they are cut', (boat) => {
+  const hull = bendLines(demoProject(boat, 'x').lines).value;
+  const panels = developPanels(hull, { thickness: 6 }).value;
+  it('lie everywhere along the lines’ own edge, as far in as the edges stand back', () => {
+    for (const [i, cut] of cutPanels(panels, skin({})).entries()) {
+      expect(crossesItself(cut.outline)).toBe(false);
+      const whole = at(panels, i);
+      // what is lost is the set back strip of each edge and the trimmed points, no more
+      const strips = cut.allowances?.reduce((sum, { setback }, k) => sum + setback.most * whole.edges[k as 0 | 1].length, 0) ?? 0; // prettier-ignore
+      const rest = (whole.areaM2 - cut.areaM2) * 1e6;
+      expect(rest).toBeGreaterThan(-0.002 * whole.areaM2 * 1e6);
+      expect(rest).toBeLessThan(1.1 * strips + 0.003 * whole.areaM2 * 1e6);
+      for (const k of [0, 1] as const) {
+        const [least, most] = [cut.allowances?.[k].longerBy ?? 0, whole.edges[k].length];
+        expect(Math.abs(least)).toBeLessThan(0.012 * most);
+      }
+    }
   });
 });
 

@@ -161,7 +161,7 @@ function setBack(edge: readonly Vec2[], opposite: readonly Vec2[], setbacks: rea
 /** Along the edge, past the places where it stands still in a fan. */
 function directionAt(edge: readonly Vec2[], k: number): Vec2 {
   let [i, j] = [Math.max(0, k - 1), Math.min(edge.length - 1, k + 1)];
-  while (distance2(at(edge, i), at(edge, j)) < STILL_MM && (i > 0 || j < edge.length - 1))
+  while (distance2(at(edge, i), at(edge, j)) < RUN_MM && (i > 0 || j < edge.length - 1))
     [i, j] = [Math.max(0, i - 1), Math.min(edge.length - 1, j + 1)];
   const [a, b] = [at(edge, i), at(edge, j)];
   const length = distance2(a, b) || 1;
@@ -169,6 +169,8 @@ function directionAt(edge: readonly Vec2[], k: number): Vec2 {
 }
 
 const STILL_MM = 1e-3;
+/** A run as long as this has a direction: in a fan the moved points lie a few hundredths apart, any way about. */
+const RUN_MM = 3;
 
 /** A corner moved along the panel's end, so far that it lies `setback` square in from the edge. */
 function slid(corner: Vec2, opposite: Vec2, [c, s]: Vec2, setback: number): Vec2 {

@@ -120,7 +120,7 @@ function edgeCurve(line: HullLine, isMirrored: boolean): EdgeCurve {
 }
 
 /** Points nearer than this in the flat are one point of the outline. */
-const SAME_FLAT_MM = 1e-6;
+const SAME_FLAT_MM = 1e-3;
 
 function outlineOf(rulings: readonly LaidRuling[]): Vec2[] {
   const round = [...rulings.map((r) => r.flatP), ...rulings.map((r) => r.flatQ).reverse()];

@@ -33,7 +33,7 @@ export type Ruling = {
 
 /** `grids`: cells a line of each search for the path, coarsest first. */
 export type RulingOptions = { readonly grids: readonly number[]; readonly rulingCount: number };
-export const DEFAULT_RULINGS: RulingOptions = { grids: [24, 72, 216], rulingCount: 200 };
+export const DEFAULT_RULINGS: RulingOptions = { grids: [32, 96, 288], rulingCount: 200 };
 
 /** The rulings in order from the first ends to the last, `rulingCount` intervals or a few more where fans begin. */
 export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions = DEFAULT_RULINGS): Ruling[] {
