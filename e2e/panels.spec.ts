@@ -101,3 +101,33 @@ test('a card model as a file that is true to size', async ({ page }) => {
     expect(words).toContain('card model 1:12');
   }
 });
+
+test('what is marked out goes out as a table, from the line that was chosen', async ({ page }) => {
+  await openPanels(page, 'tamsel');
+  await choose(page, 'Base line', /ends of the lower edge/);
+  await page.getByLabel('Step', { exact: true }).fill('150');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Strike a straight line from end to end/)).toBeVisible();
+  const row = page.getByRole('table', { name: 'Offsets to mark out' }).getByRole('row').nth(3);
+  const shown = (await row.getByRole('cell').allTextContents()).map((text) => text.replace('−', '-'));
+  await page.getByRole('button', { name: 'Export' }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Bottom, offsets to mark out, CSV' }).click(),
+  ]);
+  const lines = (await readFile(await download.path(), 'utf8')).trim().split('\n');
+  expect(lines[0]).toBe('along,lower_edge,upper_edge');
+  const written = (lines[3] ?? '').split(',').map(Number);
+  shown.forEach((text, i) => expect(Math.abs(Number.parseFloat(text) - (written[i] ?? NaN))).toBeLessThan(1));
+  expect(written[0]).toBe(300);
+});
+
+test('on a narrow screen the page does not scroll sideways, whichever view', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 800 });
+  await openPanels(page, 'veyra');
+  for (const view of ['Flat shapes', 'Fold it up', 'Card model']) {
+    await page.getByRole('tab', { name: view }).click();
+    await expect(page.getByRole('tab', { name: view })).toHaveAttribute('aria-selected', 'true');
+    expect(await page.evaluate('document.documentElement.scrollWidth')).toBeLessThanOrEqual(390);
+  }
+});

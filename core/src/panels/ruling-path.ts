@@ -41,13 +41,13 @@ const NEAR_ENOUGH_RAD = 0.01;
 export function cheapestPath(P: EdgeCurve, Q: EdgeCurve, grids: readonly number[]): Corner[] {
   let path: Corner[] = [];
   let coarser = 0;
-  const finest = grids[grids.length - 1] ?? 1;
-  const [allP, allQ] = [sampleEdge(P, finest), sampleEdge(Q, finest)];
+  // the first grid mostly divides the second; the last is sampled only if it is wanted
+  const second = grids[1] ?? grids[0] ?? 1;
+  const [twoP, twoQ] = [sampleEdge(P, second), sampleEdge(Q, second)];
   for (const count of grids) {
-    // a grid that divides the finest evenly has its samples already
-    const isPart = finest % count === 0;
+    const isPart = second % count === 0;
     const [ps, qs] = isPart
-      ? [thinned(allP, count), thinned(allQ, count)]
+      ? [thinned(twoP, count), thinned(twoQ, count)]
       : [sampleEdge(P, count), sampleEdge(Q, count)];
     const found = searchBand(
       ps,

@@ -146,11 +146,6 @@ export function squareUp(flat: { readonly p: readonly Vec2[]; readonly q: readon
   return { p: turnedP.map(shift), q: turnedQ.map(shift) };
 }
 
-/**
- * Places along a ruling at which the bend is measured: the radius runs evenly along it, so the least is at an end. Towards the point of a fan the radius goes to nought on paper; the
- * sheet's own stiffness rounds that off, so there it is measured from half the ruling outward.
- */
-const PLACES = { plain: [0, 1], P: [0.5, 1], Q: [0, 0.5] } as const;
 /** The bend is measured over this much of the panel at least: nearer rulings carry the noise of a rounded table. */
 const BEND_SPAN_MM = 60;
 /** Rulings that close in to this share of their spread at one end are a fan in all but name. */
@@ -178,11 +173,12 @@ function radiusAt(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], k:
   const wideQ = distance3(at(points.q, span[0]), at(points.q, span[1]));
   const shape = wideP < FAN_SHARE * wideQ ? 'P' : wideQ < FAN_SHARE * wideP ? 'Q' : 'plain';
   const r = unit3(sub3(at(points.q, k), at(points.p, k)));
-  let apart = Infinity;
-  for (const w of PLACES[shape]) apart = Math.min(apart, squareDistance(points, span, w, r));
-  if (apart / turn >= FLAT_RADIUS_MM) return STRAIGHT;
   const [p, q] = [squareDistance(points, span, 0, r), squareDistance(points, span, 1, r)];
-  return { least: apart / turn, ends: [p / turn, q / turn] };
+  // the radius runs evenly along the ruling, so the least is at an end. Towards the point of a fan it goes to nought on
+  // paper; the sheet's own stiffness rounds that off, so there it is measured from half the ruling outward
+  const half = shape === 'plain' ? 0 : squareDistance(points, span, 0.5, r);
+  const apart = shape === 'plain' ? Math.min(p, q) : Math.min(half, shape === 'P' ? q : p);
+  return apart / turn < FLAT_RADIUS_MM ? { least: apart / turn, ends: [p / turn, q / turn] } : STRAIGHT;
 }
 
 /** Distance between two rulings at fraction w, measured square to the direction r. */
