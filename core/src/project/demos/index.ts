@@ -24,38 +24,28 @@ export function demoProject(demo: DemoId, id: string): Project {
   return demo === 'tamsel' ? tamsel(id) : orrin(id);
 }
 
+/** Frames from the bow aft: the first two have their fore face on the station, the others their after one. */
+const numbered = (kind: string, width: number, xs: readonly number[]): Project['frames']['frames'] =>
+  xs.map((x, i) => ({ id: `frame.${i + 1}`, name: `${kind} ${i + 1}`, x, width, face: i < 2 ? 'fore' : 'aft' }));
+
 function tamsel(id: string): Project {
   const lines = linesOf(longitudinalsOf(TAMSEL_TABLE));
   const base = newProject({ id, name: DEMO_NAMES.tamsel, notation: 'mm', lines });
-  const bulkhead = (n: number, x: number) => ({
-    id: `frame.${n}`,
-    name: `Bulkhead ${n}`,
-    x,
-    width: 9,
-    face: n > 2 ? ('aft' as const) : ('fore' as const),
-  });
   return {
     ...base,
     note: 'V-bottomed skiff of the Lough Arvel ringing station: two people and a bundle of net poles over shallow water.',
-    frames: { frames: [bulkhead(1, 1200), bulkhead(2, 2400), bulkhead(3, 3600)], filletGap: 1.5 },
+    frames: { frames: numbered('Bulkhead', 9, [1200, 2400, 3600]), filletGap: 1.5 },
   };
 }
 
 function orrin(id: string): Project {
   const lines = linesOf(longitudinalsOf(ORRIN_TABLE));
   const base = newProject({ id, name: DEMO_NAMES.orrin, notation: 'ft-in-8ths', lines });
-  const frame = (n: number, x: number) => ({
-    id: `frame.${n}`,
-    name: `Frame ${n}`,
-    x,
-    width: 20,
-    face: n > 2 ? ('aft' as const) : ('fore' as const),
-  });
   return {
     ...base,
     note: 'Flat-bottomed pram with a bow transom, framed, with chine logs: the tender that lives on the landing stage.',
     school: 'framed',
-    frames: { frames: [frame(1, 609.6), frame(2, 1371.6), frame(3, 2057.4)], filletGap: 1.5 },
+    frames: { frames: numbered('Frame', 20, [609.6, 1371.6, 2057.4]), filletGap: 1.5 },
     epoxy: { ...base.epoxy, tapeLayersInside: 0, tapeLayersOutside: 1 },
   };
 }
@@ -63,20 +53,10 @@ function orrin(id: string): Project {
 function veyra(id: string): Project {
   const lines = linesOf(longitudinalsOf(VEYRA_TABLE));
   const base = newProject({ id, name: DEMO_NAMES.veyra, notation: 'mm', lines });
-  const bulkhead = (n: number, x: number) => ({
-    id: `frame.${n}`,
-    name: `Bulkhead ${n}`,
-    x,
-    width: 9,
-    face: n > 2 ? ('aft' as const) : ('fore' as const),
-  });
   return {
     ...base,
     note: 'Double-ended pulling boat for the far islands. Her forefoot was drawn hollow, and the bottom will not lie on it: see Panels.',
-    frames: {
-      frames: [bulkhead(1, 900), bulkhead(2, 2000), bulkhead(3, 3200), bulkhead(4, 4300)],
-      filletGap: 1.5,
-    },
+    frames: { frames: numbered('Bulkhead', 9, [900, 2000, 3200, 4300]), filletGap: 1.5 },
   };
 }
 
