@@ -52,7 +52,7 @@ export const PanelsHead = memo(function PanelsHead({ view, onView, look, onLook 
             label="Show"
             value={look.field}
             onChange={({ target }) => onLook({ ...look, field: target.value as PanelsLook['field'] })} // one of the items below
-            sx={{ width: 150, '& .MuiSelect-select': { py: 0.6, fontSize: 14 } }}
+            sx={{ width: 205, '& .MuiSelect-select': { py: 0.6, fontSize: 14 } }}
           >
             <MenuItem value="none">the shapes</MenuItem>
             <MenuItem value="bend">how hard it bends</MenuItem>

@@ -24,7 +24,7 @@ export function Seams({ panels }: { readonly panels: readonly Panel[] }) {
       <Typography variant="h2">Edges that meet</Typography>
       <Typography variant="body2" color="text.secondary">
         In {unitLabel(notation)}; apart in mm. As cut, with thick sheet, the upper edge may truly be longer or shorter
-        than the lower: one runs outside the other.
+        than the lower: one runs outside the other, and a pointed panel is trimmed at its tip.
       </Typography>
       <PlainTable label="Edges that meet" columns={COLUMNS} rows={rows} />
     </Box>

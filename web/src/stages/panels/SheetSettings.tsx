@@ -13,13 +13,13 @@ import { selectDerived, selectNotation } from '../../app/selectors';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 
 const LINES: Readonly<Record<LinesTo, string>> = {
-  outside: 'outside of the skin',
-  middle: 'middle of the skin',
-  inside: 'inside of the skin',
+  outside: 'outside',
+  middle: 'middle',
+  inside: 'inside',
 };
 const MEETING: Readonly<Record<Meeting, string>> = {
-  stitched: 'inner corners touching',
-  lapped: 'upper lapping the lower',
+  stitched: 'inner corners',
+  lapped: 'upper laps',
 };
 
 /** The sheet, how panels meet, and what is marked on them; with what the thickness changed on the picked one. */
@@ -39,7 +39,7 @@ export function SheetSettings({ panel, part }: { readonly panel: Panel | undefin
         />
         <TextField
           select
-          label="Lines are to the"
+          label="Lines: skin’s"
           value={part.linesTo}
           onChange={({ target }) => set('Lines to the skin', ['linesTo'], target.value)}
           sx={{ '& .MuiSelect-select': { fontSize: 14 } }}
@@ -52,7 +52,7 @@ export function SheetSettings({ panel, part }: { readonly panel: Panel | undefin
         </TextField>
         <TextField
           select
-          label="Panels meet"
+          label="Panels meet by"
           value={part.meeting}
           onChange={({ target }) => set('How panels meet', ['meeting'], target.value)}
           sx={{ '& .MuiSelect-select': { fontSize: 14 } }}

@@ -33,7 +33,10 @@ export function TrueSection({ panels, picked, stations }: Props) {
   const place = ([y, z]: readonly [number, number]) => [12 + (y - box.minX) * scale, (z - box.minY) * scale + 12 - HIGH] as const; // prettier-ignore
   return (
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-      <Typography variant="h2">True section</Typography>
+      <Typography variant="h2">
+        True section at {stations.some((station) => station.label === label) ? `station ${label}, ` : ''}x{' '}
+        {formatWithUnit(x, notation)}
+      </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, my: 1.25 }} className="no-print">
         <TextField
           select
