@@ -43,7 +43,7 @@ test('a panel that will not develop: the remedy is found, seen, taken, undone', 
 
 test('how hard it bends, the hand method, holes and a waterline', async ({ page }) => {
   await openPanels(page, 'tamsel');
-  await choose(page, 'Show', 'how hard it bends');
+  await choose(page, 'Show', 'the bend');
   await expect(page.getByText(/^tightest, radius/)).toHaveCount(2);
   await expect(page.getByText('to all that it takes')).toBeVisible();
   await page.getByLabel('By hand').check();
@@ -52,7 +52,7 @@ test('how hard it bends, the hand method, holes and a waterline', async ({ page 
   await page.getByRole('button', { name: 'Mark a waterline' }).click();
   await expect(page.getByLabel('Waterline at height')).toHaveValue('150.0');
   await noFaults(page);
-  await choose(page, 'Show', 'where it would stretch');
+  await choose(page, 'Show', 'the stretch');
   await expect(page.getByText(/what is lost in the joints/)).toBeVisible();
 });
 

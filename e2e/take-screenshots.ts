@@ -54,7 +54,7 @@ await page.goto(`${base}/project/demo-veyra/panels`);
 await page.getByRole('button', { name: 'Find the smallest change' }).click();
 await page.getByRole('button', { name: 'Show' }).first().click();
 await page.getByLabel('Show', { exact: true }).click();
-await page.getByRole('option', { name: 'how hard it bends' }).click();
+await page.getByRole('option', { name: 'the bend' }).click();
 await shoot('remedy');
 await page.goto(`${base}/projects`);
 await shoot('projects');

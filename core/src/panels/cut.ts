@@ -115,10 +115,8 @@ function setbackOf(ruling: LaidRuling, end: 'P' | 'Q', { panel, other, isMirrore
 function rulingAt(panel: Panel, end: 'P' | 'Q', u: number): Pick<LaidRuling, 'p' | 'q' | 'normal'> {
   const { rulings } = panel;
   const of = (r: LaidRuling) => (end === 'P' ? r.s : r.t);
-  const k = Math.max(
-    1,
-    rulings.findIndex((r) => of(r) >= u),
-  );
+  const found = rulings.findIndex((r) => of(r) >= u);
+  const k = found === -1 ? rulings.length - 1 : Math.max(1, found);
   const [a, b] = [at(rulings, k - 1), at(rulings, k)];
   const w = of(b) > of(a) ? Math.min(1, Math.max(0, (u - of(a)) / (of(b) - of(a)))) : 0;
   return { p: lerp3(a.p, b.p, w), q: lerp3(a.q, b.q, w), normal: unit3(lerp3(a.normal, b.normal, w)) };
@@ -158,8 +156,8 @@ function setBack(edge: readonly Vec2[], opposite: readonly Vec2[], setbacks: rea
   );
 }
 
-/** Along the edge, past the places where it stands still in a fan. */
-function directionAt(edge: readonly Vec2[], k: number): Vec2 {
+/** Direction of an edge at its point k, read past the places where it stands still in a fan. */
+export function directionAt(edge: readonly Vec2[], k: number): Vec2 {
   let [i, j] = [Math.max(0, k - 1), Math.min(edge.length - 1, k + 1)];
   while (distance2(at(edge, i), at(edge, j)) < RUN_MM && (i > 0 || j < edge.length - 1))
     [i, j] = [Math.max(0, i - 1), Math.min(edge.length - 1, j + 1)];

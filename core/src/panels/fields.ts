@@ -1,20 +1,19 @@
 /**
- * How hard a panel bends and stretches from place to place, as bands to be drawn: on the flat and in the round.
+ * How hard a panel bends and stretches from place to place: in patches on the flat, by its rulings in the round.
  *
  * The bend at a place is the least radius that the sheet takes there, by its thickness and the angle to the face grain,
  * over the radius it has: 1 is as tight as it goes. Along a ruling the radius runs evenly from end to end.
  */
-import { at, lerp2, lerp3, type Vec2, type Vec3 } from '../geometry';
+import { at, lerp2, type Vec2 } from '../geometry';
 import { leastRadius } from './bending';
 import { STRAIN_LIMITS } from './constants';
 import type { Panel } from './panel';
 
 export type Field = 'bend' | 'stretch';
 
-/** A patch between two rulings: its corners flat and in space, round it, and the field there as a share of the limit. */
+/** A patch between two rulings: its corners on the flat, round it, and the field there as a share of the limit. */
 export type Patch = {
   readonly flat: readonly Vec2[];
-  readonly space: readonly Vec3[];
   readonly share: number;
 };
 
@@ -92,7 +91,6 @@ function patch(panel: Panel, [a, b]: [number, number], [w0, w1]: [number, number
   ] as const;
   return {
     flat: corners.map(([r, w]) => lerp2(r.flatP, r.flatQ, w)),
-    space: corners.map(([r, w]) => lerp3(r.p, r.q, w)),
     share,
   };
 }

@@ -55,7 +55,8 @@ function swing(through: Vec3, from: Vec3, to: Vec3, share: number): Motion {
 
 /** Where the upper edge of a folded panel has the line's parameter u. */
 function edgeAt({ rulings }: Panel, folded: readonly FoldedRuling[], u: number): Vec3 {
-  const k = Math.max(1, rulings.findIndex((r) => r.t >= u)); // prettier-ignore
+  const found = rulings.findIndex((r) => r.t >= u);
+  const k = found === -1 ? rulings.length - 1 : Math.max(1, found);
   const [a, b] = [at(rulings, k - 1), at(rulings, k)];
   return lerp3(at(folded, k - 1).q, at(folded, k).q, b.t > a.t ? (u - a.t) / (b.t - a.t) : 0);
 }

@@ -4,7 +4,9 @@
  * Holes are set at even steps of arc length along the line itself, so that those of both panels are as many, as far apart
  * and face each other; numbered from the bow. On the flat each lies `inset` square in from the cut edge.
  */
-import { at, distance2, lerp2, type Vec2 } from '../geometry';
+import { at, lerp2, type Vec2 } from '../geometry';
+import { CENTRELINE_MM } from '../lines';
+import { directionAt } from './cut';
 import type { Panel } from './panel';
 import type { PanelsPart } from './schema';
 import type { LaidRuling } from './strip';
@@ -53,7 +55,7 @@ const CLEAR_OF_END_MM = 40;
 export function stitchesOf(panel: Panel, panels: readonly Panel[], stitches: PanelsPart['stitches']): Stitch[] {
   if (stitches.spacing <= 0) return [];
   const place = panels.indexOf(panel);
-  const isKeel = panel.rulings.every((r) => Math.abs(r.p[1]) < 0.05);
+  const isKeel = panel.rulings.every((r) => Math.abs(r.p[1]) <= CENTRELINE_MM);
   const ends = [
     ...(place > 0 || isKeel || panel.spansCentreline ? (['P'] as const) : []),
     ...(place < panels.length - 1 ? (['Q'] as const) : []),
@@ -97,16 +99,13 @@ function evenPlaces(rulings: readonly LaidRuling[], end: 'P' | 'Q', spacing: num
 function insetPoint(rulings: readonly LaidRuling[], end: 'P' | 'Q', u: number, inset: number): Vec2 {
   let k = 1;
   while (k < rulings.length - 1 && paramOf(at(rulings, k), end) < u) k++;
-  // in a fan the edge stands still for many rulings: the edge's direction is taken past it
-  let [i, j] = [k - 1, k];
-  const far = () => distance2(flatOf(at(rulings, i), end), flatOf(at(rulings, j), end)) > 1e-3;
-  while (!far() && (i > 0 || j < rulings.length - 1))
-    [i, j] = [Math.max(0, i - 1), Math.min(rulings.length - 1, j + 1)];
-  const [a, b] = [flatOf(at(rulings, i), end), flatOf(at(rulings, j), end)];
+  const [c, s] = directionAt(
+    rulings.map((r) => flatOf(r, end)),
+    k,
+  );
   const [r0, r1] = [at(rulings, k - 1), at(rulings, k)];
   const w = paramOf(r1, end) > paramOf(r0, end) ? (u - paramOf(r0, end)) / (paramOf(r1, end) - paramOf(r0, end)) : 0;
   const on = lerp2(flatOf(r0, end), flatOf(r1, end), w);
-  const length = distance2(a, b) || 1;
-  const side = end === 'P' ? 1 : -1; // u runs aft and v from P to Q: inward is to the left of P's edge
-  return [on[0] - (side * inset * (b[1] - a[1])) / length, on[1] + (side * inset * (b[0] - a[0])) / length];
+  const side = end === 'P' ? inset : -inset; // u runs aft and v from P to Q: inward is to the left of P's edge
+  return [on[0] - side * s, on[1] + side * c];
 }

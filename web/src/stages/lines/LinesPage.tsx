@@ -1,8 +1,4 @@
-import Tab from '@mui/material/Tab';
-import Tabs from '@mui/material/Tabs';
 import Box from '@mui/material/Box';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { lazy, memo, Suspense, useState, type ReactNode } from 'react';
@@ -10,6 +6,7 @@ import type { Hull, LinesPart } from '@kalotrope/core/lines';
 import { selectLiveHull, selectProject } from '../../app/selectors';
 import { Slip } from '../../app/Slip';
 import { useAppSelector } from '../../app/store';
+import { Tick, ViewTabs } from '../../app/ViewTabs';
 import { Fairing } from './Fairing';
 import { LinesDrawing, type LinesLook } from './LinesDrawing';
 import { MarkOutDrawing, MarkOutList, type Board } from './MarkOut';
@@ -105,24 +102,13 @@ function LinesWithPictures({ look, tool, onTool }: PictureProps) {
 
 type HeadProps = LookProps & { readonly view: Show; readonly onView: (view: Show) => void };
 
+const VIEW_NAMES: Readonly<Record<Show, string>> = { drawing: 'Three views', table: 'The table', board: 'Mark out' };
+
 const Head = memo(function Head({ view, onView, look, onLook }: HeadProps) {
   return (
-    <Box
-      className="no-print"
-      sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between', rowGap: 1 }}
-    >
-      <Tabs
-        value={view}
-        onChange={(_event, next: Show) => onView(next)}
-        aria-label="Lines as a drawing, a table or a board"
-        sx={{ minHeight: 36, px: 1, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
-      >
-        <Tab value="drawing" label="Three views" />
-        <Tab value="table" label="The table" />
-        <Tab value="board" label="Mark out" />
-      </Tabs>
+    <ViewTabs label="Lines as a drawing, a table or a board" names={VIEW_NAMES} view={view} onView={onView}>
       {view === 'drawing' && <Looks look={look} onLook={onLook} />}
-    </Box>
+    </ViewTabs>
   );
 });
 
@@ -131,7 +117,7 @@ type LookProps = { readonly look: LinesLook; readonly onLook: (look: LinesLook) 
 /** How the views are drawn. */
 function Looks({ look, onLook }: LookProps) {
   return (
-    <Box sx={{ display: 'flex', gap: 2, px: 2, pt: { xs: 1, md: 0 } }} className="no-print">
+    <>
       <TextField
         select
         label="Curvature comb"
@@ -143,17 +129,12 @@ function Looks({ look, onLook }: LookProps) {
         <MenuItem value="seen">as each view shows it</MenuItem>
         <MenuItem value="true">of the true curve</MenuItem>
       </TextField>
-      <FormControlLabel
+      <Tick
         label="Sight along"
-        title="The length drawn at an eighth, as one looks along a batten: humps and flats stand out"
-        control={
-          <Checkbox
-            size="small"
-            checked={look.isSighted}
-            onChange={(_event, isSighted) => onLook({ ...look, isSighted })}
-          />
-        }
+        hint="The length drawn at an eighth, as one looks along a batten: humps and flats stand out"
+        isTicked={look.isSighted}
+        onTick={(isSighted) => onLook({ ...look, isSighted })}
       />
-    </Box>
+    </>
   );
 }
