@@ -23,9 +23,10 @@ export const GRID = 10_000;
 /** Positive when the outline runs counter-clockwise; mm². */
 export function signedArea(outline: Outline): number {
   let twice = 0;
-  for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
-    const [a, b] = [at(outline, j), at(outline, i)];
-    twice += a[0] * b[1] - b[0] * a[1];
+  let a = outline[outline.length - 1];
+  for (const b of outline) {
+    twice += a![0] * b[1] - b[0] * a![1]; // there is a last point where there is any
+    a = b;
   }
   return twice / 2;
 }

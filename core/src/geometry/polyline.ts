@@ -4,8 +4,11 @@ import { at, distance2, distance3, lerp2, type Vec2, type Vec3 } from './vec';
 export const polylineLength = (points: readonly Vec2[]): number =>
   points.reduce((sum, p, i) => (i === 0 ? 0 : sum + distance2(at(points, i - 1), p)), 0);
 
-export const polylineLength3 = (points: readonly Vec3[]): number =>
-  points.reduce((sum, p, i) => (i === 0 ? 0 : sum + distance3(at(points, i - 1), p)), 0);
+export function polylineLength3(points: readonly Vec3[]): number {
+  let sum = 0;
+  for (let i = 1; i < points.length; i++) sum += distance3(points[i - 1]!, points[i]!); // in bounds by the loop
+  return sum;
+}
 
 /** Length along to each point, from 0. */
 export function cumulativeLengths(points: readonly Vec2[]): number[] {

@@ -6,9 +6,10 @@
  * Conventions: `u` is the chord parameter in mm, from 0 to `uEnd`; it is close to, but not, the length along.
  * Accuracy: fourth order in the spacing of the points; at not-a-knot ends the constant is some ten times larger.
  */
-import { at, distance3, length3, type Vec3 } from './vec';
+import { at, distance3, length3, lerp3, type Vec3 } from './vec';
 
-export type CurvePoint = { readonly position: Vec3; readonly first: Vec3; readonly second: Vec3 };
+export type CurveTangent = { readonly position: Vec3; readonly first: Vec3 };
+export type CurvePoint = CurveTangent & { readonly second: Vec3 };
 
 export type Spline = {
   readonly knots: readonly number[];
@@ -86,33 +87,41 @@ export const uEnd = (spline: Spline): number => at(spline.knots, -1);
 
 /** Position and the first two derivatives by u; outside [0, uEnd] the end pieces go on. */
 export function evaluate(spline: Spline, u: number): CurvePoint {
+  const i = pieceOf(spline.knots, u); // and i + 1: in bounds
+  const u0 = spline.knots[i]!;
+  const b = (u - u0) / (spline.knots[i + 1]! - u0);
+  return { ...evaluateTangent(spline, u), second: lerp3(spline.seconds[i]!, spline.seconds[i + 1]!, b) };
+}
+
+/** Position and first derivative by u: written out, since this is the innermost step of every search. */
+export function evaluateTangent(spline: Spline, u: number): CurveTangent {
   const i = pieceOf(spline.knots, u); // and i + 1: in bounds, here and below
   const u0 = spline.knots[i]!;
   const h = spline.knots[i + 1]! - u0;
   const b = (u - u0) / h;
   const a = 1 - b;
-  const p0 = spline.points[i]!;
-  const p1 = spline.points[i + 1]!;
-  const s0 = spline.seconds[i]!;
-  const s1 = spline.seconds[i + 1]!;
-  const ca = ((a * a * a - a) * h * h) / 6;
-  const cb = ((b * b * b - b) * h * h) / 6;
-  const da = (-(3 * a * a - 1) * h) / 6;
-  const db = ((3 * b * b - 1) * h) / 6;
+  const p = spline.points[i]!;
+  const q = spline.points[i + 1]!;
+  const m = spline.seconds[i]!;
+  const n = spline.seconds[i + 1]!;
+  const sixth = h / 6;
+  const slope = 1 / h;
+  const dm = (1 - 3 * a * a) * sixth;
+  const dn = (3 * b * b - 1) * sixth;
+  const cm = (a * a - 1) * a * h * sixth;
+  const cn = (b * b - 1) * b * h * sixth;
   return {
-    position: combine(p0, p1, s0, s1, a, b, ca, cb),
-    first: combine(p0, p1, s0, s1, -1 / h, 1 / h, da, db),
-    second: [a * s0[0] + b * s1[0], a * s0[1] + b * s1[1], a * s0[2] + b * s1[2]],
+    position: [
+      a * p[0] + b * q[0] + cm * m[0] + cn * n[0],
+      a * p[1] + b * q[1] + cm * m[1] + cn * n[1],
+      a * p[2] + b * q[2] + cm * m[2] + cn * n[2],
+    ],
+    first: [
+      (q[0] - p[0]) * slope + dm * m[0] + dn * n[0],
+      (q[1] - p[1]) * slope + dm * m[1] + dn * n[1],
+      (q[2] - p[2]) * slope + dm * m[2] + dn * n[2],
+    ],
   };
-}
-
-/** a·p0 + b·p1 + c·s0 + d·s1, by coordinate: written out, since this is the innermost step of every search. */
-function combine(p0: Vec3, p1: Vec3, s0: Vec3, s1: Vec3, a: number, b: number, c: number, d: number): Vec3 {
-  return [
-    a * p0[0] + b * p1[0] + c * s0[0] + d * s1[0],
-    a * p0[1] + b * p1[1] + c * s0[1] + d * s1[1],
-    a * p0[2] + b * p1[2] + c * s0[2] + d * s1[2],
-  ];
 }
 
 function pieceOf(knots: readonly number[], u: number): number {

@@ -9,9 +9,11 @@ import {
   at,
   bracketedRoot,
   evaluate,
+  evaluateTangent,
   fitSpline,
   uEnd,
   type CurvePoint,
+  type CurveTangent,
   type Spline,
   type Vec3,
 } from '../geometry';
@@ -35,11 +37,16 @@ export function bendBatten(points: readonly Vec3[], knuckles: readonly number[] 
   return { pieces, breaks, chordMm };
 }
 
-/** Position and derivatives by t. At a knuckle `side` chooses the piece before (-1) or after (1). */
-export function battenAt(batten: Batten, t: number, side: -1 | 1 = 1): CurvePoint {
+/** Position and tangent by t. At a knuckle `side` chooses the piece before (-1) or after (1). */
+export function battenAt(batten: Batten, t: number, side: -1 | 1 = 1): CurveTangent {
   const i = pieceIndex(batten, t, side); // in bounds, there and here
-  const from = batten.breaks[i]!;
-  return evaluate(batten.pieces[i]!, (t - from) * batten.chordMm);
+  return evaluateTangent(batten.pieces[i]!, (t - batten.breaks[i]!) * batten.chordMm);
+}
+
+/** The same with the second derivative. */
+export function battenBendAt(batten: Batten, t: number, side: -1 | 1 = 1): CurvePoint {
+  const i = pieceIndex(batten, t, side); // in bounds, there and here
+  return evaluate(batten.pieces[i]!, (t - batten.breaks[i]!) * batten.chordMm);
 }
 
 function pieceIndex(batten: Batten, t: number, side: -1 | 1): number {
@@ -75,7 +82,7 @@ export function crossingsOfX(batten: Batten, x: number): number[] {
 const SCAN = 4;
 
 function crossingsOfPiece(piece: Spline, x: number): number[] {
-  const off = (u: number) => evaluate(piece, u).position[0] - x;
+  const off = (u: number) => evaluateTangent(piece, u).position[0] - x;
   const found: number[] = [];
   let before = 0;
   let offBefore = off(0);

@@ -1,6 +1,6 @@
 /** Curvature combs: how sharply a line bends along its length, which shows a hump or a flat that the eye passes over. */
 import { cross3, length3, type Vec3 } from '../geometry';
-import { battenAt } from './batten';
+import { battenAt, battenBendAt } from './batten';
 import type { HullLine } from './hull';
 
 export type Tooth = {
@@ -17,7 +17,7 @@ const TEETH = 81;
 /** Teeth at even steps of the batten's parameter. κ = |r′×r″| / |r′|³, the view's with the third coordinate left out. */
 export function combOf(line: HullLine, kind: CombKind): Tooth[] {
   return Array.from({ length: TEETH }, (_, i) => {
-    const { position, first, second } = battenAt(line.batten, i / (TEETH - 1));
+    const { position, first, second } = battenBendAt(line.batten, i / (TEETH - 1));
     return { position, curvature: curvatureOf(seen(first, kind), seen(second, kind), kind) };
   });
 }

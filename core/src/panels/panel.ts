@@ -75,7 +75,8 @@ export function developPanel(input: PanelInput): Panel | { readonly reason: stri
   const [P, Q] = edgesOf(input);
   const rulings = layStrip(P, Q, findRulings(P, Q));
   const outline = outlineOf(rulings);
-  if (outline.length < 3 || area(outline) < 1) return { reason: 'its two lines lie on one another' };
+  const areaMm2 = area(outline);
+  if (outline.length < 3 || areaMm2 < 1) return { reason: 'its two lines lie on one another' };
   const edges = [edgeOf(rulings, 'P', input.lower.id), edgeOf(rulings, 'Q', input.upper.id)] as const;
   return {
     id: panelIdOf(input),
@@ -86,7 +87,7 @@ export function developPanel(input: PanelInput): Panel | { readonly reason: stri
     edges,
     rulings,
     ...extremesOf(rulings),
-    areaM2: area(outline) / 1e6,
+    areaM2: areaMm2 / 1e6,
     spaceAreaM2: spaceArea(rulings) / 1e6,
   };
 }
@@ -123,14 +124,29 @@ function edgeCurve(line: HullLine, isMirrored: boolean): EdgeCurve {
 const SAME_FLAT_MM = 1e-3;
 
 function outlineOf(rulings: readonly LaidRuling[]): Vec2[] {
-  const round = [...rulings.map((r) => r.flatP), ...rulings.map((r) => r.flatQ).reverse()];
-  return round.filter((p, i) => distance2(p, at(round, i === 0 ? round.length - 1 : i - 1)) > SAME_FLAT_MM);
+  const outline: Vec2[] = [];
+  const add = (point: Vec2) => {
+    const before = outline[outline.length - 1];
+    if (!before || distance2(point, before) > SAME_FLAT_MM) outline.push(point);
+  };
+  for (const { flatP } of rulings) add(flatP);
+  for (let k = rulings.length - 1; k >= 0; k--) add(at(rulings, k).flatQ);
+  // the first point again: both edges begin in one
+  if (outline.length > 1 && distance2(at(outline, 0), at(outline, -1)) <= SAME_FLAT_MM) outline.pop();
+  return outline;
 }
 
 function edgeOf(rulings: readonly LaidRuling[], end: 'P' | 'Q', line: string): PanelEdge {
-  const all = rulings.map((r) => (end === 'P' ? { flat: r.flatP, space: r.p } : { flat: r.flatQ, space: r.q }));
-  const points = all.filter((p, i) => i === 0 || distance2(p.flat, at(all, i - 1).flat) > SAME_FLAT_MM);
-  const length = points.reduce((sum, p, i) => (i === 0 ? 0 : sum + distance2(at(points, i - 1).flat, p.flat)), 0);
+  const points: { flat: Vec2; space: Vec3 }[] = [];
+  let length = 0;
+  for (const r of rulings) {
+    const point = end === 'P' ? { flat: r.flatP, space: r.p } : { flat: r.flatQ, space: r.q };
+    const before = points[points.length - 1];
+    const step = before ? distance2(before.flat, point.flat) : Infinity;
+    if (step <= SAME_FLAT_MM) continue;
+    if (before) length += step;
+    points.push(point);
+  }
   return { line, length, points };
 }
 

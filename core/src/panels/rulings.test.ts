@@ -83,7 +83,7 @@ describe('the rulings between two lines', () => {
   });
   it('hardly change with a finer search: the grid is fine enough', () => {
     const [coarse, fine] = [
-      [32, 96, 288],
+      [32, 64, 288],
       [32, 128, 512],
     ].map((grids) => findRulings(edge(low), edge(high), { grids, rulingCount: 100 }));
     coarse?.forEach((ruling) => {

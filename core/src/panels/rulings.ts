@@ -33,7 +33,7 @@ export type Ruling = {
 
 /** `grids`: cells a line of each search for the path, coarsest first. */
 export type RulingOptions = { readonly grids: readonly number[]; readonly rulingCount: number };
-export const DEFAULT_RULINGS: RulingOptions = { grids: [32, 96, 288], rulingCount: 200 };
+export const DEFAULT_RULINGS: RulingOptions = { grids: [32, 64, 288], rulingCount: 200 };
 
 /** The rulings in order from the first ends to the last, `rulingCount` intervals or a few more where fans begin. */
 export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions = DEFAULT_RULINGS): Ruling[] {
@@ -43,6 +43,7 @@ export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions =
   const corners = refineFanEnds(path, twist, cell);
   const rulings: Ruling[] = [];
   let lean = 0;
+  const run: Run = { slope: 0 };
   const sums = parameterSums(corners, options.rulingCount);
   const read = pathReader(corners);
   let skipped: Corner | undefined;
@@ -53,7 +54,10 @@ export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions =
       skipped = guess;
       continue;
     }
-    const ruling = onwards(rulings, guess, guess.fan ? undefined : refine(guess.s, guess.t, lean, twist, cell), twist);
+    const found = guess.fan
+      ? undefined
+      : (follow(rulings, guess, twist, cell, run) ?? refine(guess.s, guess.t, lean, twist, cell));
+    const ruling = onwards(rulings, guess, found, twist);
     if (skipped) rulings.push(between(rulings, ruling, skipped, twist, cell));
     skipped = undefined;
     lean = ruling.s - ruling.t - guess.s + guess.t;
@@ -68,6 +72,48 @@ function onwards(rulings: readonly Ruling[], guess: Corner, found: Ruling | unde
   if (!found) return { ...guess, twistRad: 0 };
   const isOnward = !last || (found.s >= last.s && found.t >= last.t);
   return isOnward ? found : { s: guess.s, t: guess.t, twistRad: twist(guess.s, guess.t) };
+}
+
+/** How fast the twist changes with s − t where the last root was found; nought before there is one. */
+type Run = { slope: number };
+
+/** This little twist is a root: s − t is right to some 1e-9 there. */
+const ROOT_RAD = 1e-9;
+/** The run of the roots is trusted to this many cells; the bracket that is otherwise searched first is as wide. */
+const FOLLOW_CELLS = 0.3;
+const FOLLOW_STEPS = 5;
+
+/** The root to which the last two lead, by secants from where they point; undefined when it is not at once there. */
+function follow(found: readonly Ruling[], guess: Corner, twist: Twist, cell: number, run: Run): Ruling | undefined {
+  const a = found[found.length - 1];
+  const z = found[found.length - 3];
+  if (!a || !z || a.fan || z.fan || Math.abs(a.twistRad) > ROOT_RAD || Math.abs(z.twistRad) > ROOT_RAD)
+    return undefined;
+  const c = guess.s + guess.t;
+  const limit = Math.min(c, 2 - c);
+  const ca = a.s + a.t;
+  const share = (c - ca) / (ca - z.s - z.t);
+  const start = a.s - a.t + (a.s - a.t - z.s + z.t) * share + bowAhead(found, share);
+  let d = start;
+  let off = twist((c + d) / 2, (c - d) / 2);
+  for (let step = 0; step < FOLLOW_STEPS && Math.abs(off) > ROOT_RAD; step++) {
+    const next = run.slope === 0 ? d + 0.01 * cell : d - off / run.slope;
+    if (!(Math.abs(next - start) < FOLLOW_CELLS * cell && Math.abs(next) < limit)) return undefined;
+    const left = twist((c + next) / 2, (c - next) / 2);
+    run.slope = (left - off) / (next - d);
+    d = next;
+    off = left;
+  }
+  return Math.abs(off) > ROOT_RAD ? undefined : { s: (c + d) / 2, t: (c - d) / 2, twistRad: off };
+}
+
+/** How far the run of s − t leaves the straight through the last two found: as it left that through the two before. */
+function bowAhead(found: readonly Ruling[], share: number): number {
+  const y = found[found.length - 5];
+  if (!y || y.fan || Math.abs(share - 1) > 1e-6) return 0;
+  const z = found[found.length - 3]!; // there are five
+  const a = found[found.length - 1]!;
+  return a.s - a.t - 2 * (z.s - z.t) + y.s - y.t;
 }
 
 /** A ruling set between two found ones may keep this much twist: 0.0006°. */
@@ -159,15 +205,22 @@ const WINDOWS = [0.3, 1.5, 4, 8];
 /** Good to 1e-9 of a line: some 5e-6 mm. */
 const ROOT_TOLERANCE = 1e-9;
 
+/** The twist by d = s − t where s + t = c. */
+const twistAlong =
+  (c: number, twist: Twist): ((d: number) => number) =>
+  (d) =>
+    twist((c + d) / 2, (c - d) / 2);
+
 /** `lean` is how far the root before lay from the path: the next will lie about as far, so a narrow window finds it. */
 function refine(s0: number, t0: number, lean: number, twist: Twist, cell: number): Ruling {
   const c = s0 + t0;
   const limit = Math.min(c, 2 - c);
-  const f = (d: number) => twist((c + d) / 2, (c - d) / 2);
-  for (const [k, cells] of WINDOWS.entries()) {
+  const f = twistAlong(c, twist);
+  for (let k = 0; k < WINDOWS.length; k++) {
     const middle = s0 - t0 + (k === 0 ? lean : 0);
-    const low = Math.max(-limit, middle - cells * cell);
-    const high = Math.min(limit, middle + cells * cell);
+    const reach = WINDOWS[k]! * cell; // in bounds by the loop
+    const low = Math.max(-limit, middle - reach);
+    const high = Math.min(limit, middle + reach);
     if (high <= low) continue;
     const d = bracketedRoot(f, low, high, ROOT_TOLERANCE);
     if (d === undefined) continue;

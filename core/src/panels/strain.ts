@@ -184,9 +184,10 @@ function crossingOf(ruling: LaidRuling, a: Vec2, b: Vec2, otherwise: number): nu
   const dx = b[0] - a[0];
   const dy = b[1] - a[1];
   if (Math.hypot(dx, dy) < SAME_FLAT_MM) return otherwise;
-  const side = (p: Vec2) => dx * (p[1] - a[1]) - dy * (p[0] - a[0]);
-  const sp = side(ruling.flatP);
-  const sq = side(ruling.flatQ);
+  const p = ruling.flatP;
+  const q = ruling.flatQ;
+  const sp = dx * (p[1] - a[1]) - dy * (p[0] - a[0]);
+  const sq = dx * (q[1] - a[1]) - dy * (q[0] - a[0]);
   // past a hollow edge the line goes over the ruling's own continuation, but never far
   return sp === sq ? otherwise : Math.min(Math.max(sp / (sp - sq), -BEYOND), 1 + BEYOND);
 }

@@ -14,11 +14,9 @@ import {
   at,
   cross3,
   distance3,
-  dot3,
   length3,
   lerp3,
   polylineLength3,
-  scale3,
   sub3,
   unit3,
   type Vec2,
@@ -46,6 +44,9 @@ export type LaidRuling = {
 /** Flatter than this is flat: 1 km of radius lifts a 5 m panel by 3 mm, less than its own weight does. */
 const FLAT_RADIUS_MM = 1e6;
 
+/** Shorter than this a ruling has no direction. */
+const SHORT_RULING_MM = 1e-3;
+
 export function layStrip(P: EdgeCurve, Q: EdgeCurve, rulings: readonly Ruling[]): LaidRuling[] {
   const ps = rulings.map((ruling) => P.at(ruling.s));
   const qs = rulings.map((ruling) => Q.at(ruling.t));
@@ -70,10 +71,11 @@ type End = { readonly position: Vec3; readonly first: Vec3 };
 
 function normalAt(ruling: Ruling, p: End, q: End): Vec3 | undefined {
   const r = sub3(q.position, p.position);
-  const n1 = unit3(cross3(r, p.first));
-  const n2 = unit3(cross3(r, q.first));
-  const sum = ruling.fan === 'P' ? n2 : ruling.fan === 'Q' ? n1 : add3(n1, n2);
-  return length3(r) < 1e-3 || length3(sum) < 1e-6 ? undefined : unit3(sum);
+  if (length3(r) < SHORT_RULING_MM) return undefined;
+  // in a fan the surface touches the moving line only
+  if (ruling.fan) return unit3(cross3(r, ruling.fan === 'P' ? q.first : p.first));
+  const sum = add3(unit3(cross3(r, p.first)), unit3(cross3(r, q.first)));
+  return length3(sum) < 1e-6 ? undefined : unit3(sum);
 }
 
 /** A ruling without a normal (the tip of a pointed panel) takes its neighbour's. */
@@ -89,37 +91,48 @@ export const layFlat = (ps: readonly Vec3[], qs: readonly Vec3[]): { p: Vec2[]; 
 
 /** Triangle by triangle into the plane, the first ruling up the v axis. */
 function unroll(ps: readonly Vec3[], qs: readonly Vec3[]): { p: Vec2[]; q: Vec2[] } {
-  const p: Vec2[] = [[0, 0]];
-  const q: Vec2[] = [[0, length3(sub3(at(qs, 0), at(ps, 0)))]];
+  let fp: Vec2 = [0, 0];
+  let fq: Vec2 = [0, distance3(at(ps, 0), at(qs, 0))];
+  const p = [fp];
+  const q = [fq];
   for (let k = 1; k < ps.length; k++) {
-    const p0 = at(ps, k - 1);
-    const q0 = at(qs, k - 1);
-    const p1 = at(ps, k);
-    const q1 = at(qs, k);
-    const fp0 = at(p, k - 1);
-    const fq0 = at(q, k - 1);
+    const p0 = ps[k - 1]!; // in bounds, as all below: as many as there are rulings
+    const q0 = qs[k - 1]!;
+    const p1 = ps[k]!;
+    const q1 = qs[k]!;
     if (k % 2 === 0) {
-      p.push(lay(p0, q0, p1, fp0, fq0));
-      q.push(lay(p1, q0, q1, at(p, k), fq0));
+      const next = lay(p0, q0, p1, fp, fq);
+      fq = lay(p1, q0, q1, next, fq);
+      fp = next;
     } else {
-      q.push(lay(p0, q0, q1, fp0, fq0));
-      p.push(lay(p0, q1, p1, fp0, at(q, k)));
+      const next = lay(p0, q0, q1, fp, fq);
+      fp = lay(p0, q1, p1, fp, next);
+      fq = next;
     }
+    p.push(fp);
+    q.push(fq);
   }
   return { p, q };
 }
 
-/** The flat place of c, given those of a and b: to the right of the way from a to b. */
+/** The flat place of c, given those of a and b: to the right of the way from a to b. By coordinates: it is the kernel. */
 function lay(a: Vec3, b: Vec3, c: Vec3, fa: Vec2, fb: Vec2): Vec2 {
-  const ab = sub3(b, a);
-  const ac = sub3(c, a);
-  const base = length3(ab);
+  const bx = b[0] - a[0];
+  const by = b[1] - a[1];
+  const bz = b[2] - a[2];
+  const cx = c[0] - a[0];
+  const cy = c[1] - a[1];
+  const cz = c[2] - a[2];
+  const base2 = bx * bx + by * by + bz * bz;
   // a and b in one point: the panel's tip, where any direction will do; the whole is squared up afterwards
-  if (base < 1e-9) return [fa[0] + length3(ac), fa[1]];
-  const along = dot3(ac, ab) / base;
-  const across = length3(sub3(ac, scale3(ab, along / base)));
-  const ex = (fb[0] - fa[0]) / base;
-  const ey = (fb[1] - fa[1]) / base;
+  if (base2 < 1e-18) return [fa[0] + Math.sqrt(cx * cx + cy * cy + cz * cz), fa[1]];
+  const along = (bx * cx + by * cy + bz * cz) / base2; // of the base
+  const rx = cx - along * bx;
+  const ry = cy - along * by;
+  const rz = cz - along * bz;
+  const across = Math.sqrt((rx * rx + ry * ry + rz * rz) / base2);
+  const ex = fb[0] - fa[0];
+  const ey = fb[1] - fa[1];
   return [fa[0] + along * ex + across * ey, fa[1] + along * ey - across * ex];
 }
 
@@ -136,14 +149,18 @@ export function squareUp(flat: { readonly p: readonly Vec2[]; readonly q: readon
   if (length === 0) return { p: [...flat.p], q: [...flat.q] };
   const c = (to[0] - from[0]) / length;
   const s = (to[1] - from[1]) / length;
-  const turn = ([x, y]: Vec2): Vec2 => [c * x + s * y, -s * x + c * y];
-  const turnedP = flat.p.map(turn);
-  const turnedQ = flat.q.map(turn);
-  const all = [...turnedP, ...turnedQ];
-  const minU = Math.min(...all.map((p) => p[0]));
-  const minV = Math.min(...all.map((p) => p[1]));
-  const shift = ([u, v]: Vec2): Vec2 => [u - minU, v - minV];
-  return { p: turnedP.map(shift), q: turnedQ.map(shift) };
+  const turned = [...flat.p, ...flat.q].map((f): [number, number] => [c * f[0] + s * f[1], c * f[1] - s * f[0]]);
+  let minU = Infinity;
+  let minV = Infinity;
+  for (const f of turned) {
+    minU = Math.min(minU, f[0]);
+    minV = Math.min(minV, f[1]);
+  }
+  for (const f of turned) {
+    f[0] -= minU;
+    f[1] -= minV;
+  }
+  return { p: turned.slice(0, flat.p.length), q: turned.slice(flat.p.length) };
 }
 
 /** The bend is measured over this much of the panel at least: nearer rulings carry the noise of a rounded table. */
@@ -151,40 +168,55 @@ const BEND_SPAN_MM = 60;
 /** Rulings that close in to this share of their spread at one end are a fan in all but name. */
 const FAN_SHARE = 0.12;
 
+type Sides = { readonly p: readonly Vec3[]; readonly q: readonly Vec3[] };
 type Bend = { readonly least: number | null; readonly ends: readonly [number, number] | null };
 const STRAIGHT: Bend = { least: null, ends: null };
 
-function bendRadii(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], rulings: readonly Ruling[]): Bend[] {
+function bendRadii(points: Sides, normals: readonly Vec3[], rulings: readonly Ruling[]): Bend[] {
   const last = rulings.length - 1;
   const meanStep = (polylineLength3(points.p) + polylineLength3(points.q)) / 2 / last;
   const reach = Math.max(2, Math.ceil(BEND_SPAN_MM / 2 / meanStep));
   const radii: Bend[] = [];
   for (let k = 0; k <= last; k++)
-    radii.push(radiusAt(points, normals, k, [Math.max(0, k - reach), Math.min(last, k + reach)]));
+    radii.push(radiusAt(points, normals, k, Math.max(0, k - reach), Math.min(last, k + reach)));
   return radii;
 }
 
-function radiusAt(points: { p: Vec3[]; q: Vec3[] }, normals: readonly Vec3[], k: number, span: [number, number]): Bend {
-  const a = at(normals, span[0]);
-  const b = at(normals, span[1]);
-  const turn = Math.atan2(length3(cross3(a, b)), dot3(a, b));
+/** Of ruling k, from how far rulings i and j lie apart and how much the surface turns between them. */
+function radiusAt(points: Sides, normals: readonly Vec3[], k: number, i: number, j: number): Bend {
+  const turn = angleBetween(normals[i]!, normals[j]!); // in bounds by the caller, as all below
   if (turn === 0) return STRAIGHT;
-  const wideP = distance3(at(points.p, span[0]), at(points.p, span[1]));
-  const wideQ = distance3(at(points.q, span[0]), at(points.q, span[1]));
+  const wideP = distance3(points.p[i]!, points.p[j]!);
+  const wideQ = distance3(points.q[i]!, points.q[j]!);
   const shape = wideP < FAN_SHARE * wideQ ? 'P' : wideQ < FAN_SHARE * wideP ? 'Q' : 'plain';
-  const r = unit3(sub3(at(points.q, k), at(points.p, k)));
-  const [p, q] = [squareDistance(points, span, 0, r), squareDistance(points, span, 1, r)];
+  const r = sub3(points.q[k]!, points.p[k]!);
+  const p = squareDistance(points.p[i]!, points.p[j]!, r);
+  const q = squareDistance(points.q[i]!, points.q[j]!, r);
   // the radius runs evenly along the ruling, so the least is at an end. Towards the point of a fan it goes to nought on
   // paper; the sheet's own stiffness rounds that off, so there it is measured from half the ruling outward
-  const half = shape === 'plain' ? 0 : squareDistance(points, span, 0.5, r);
-  const apart = shape === 'plain' ? Math.min(p, q) : Math.min(half, shape === 'P' ? q : p);
+  const apart = shape === 'plain' ? Math.min(p, q) : Math.min(halfway(points, i, j, r), shape === 'P' ? q : p);
   return apart / turn < FLAT_RADIUS_MM ? { least: apart / turn, ends: [p / turn, q / turn] } : STRAIGHT;
 }
 
-/** Distance between two rulings at fraction w, measured square to the direction r. */
-function squareDistance(points: { p: Vec3[]; q: Vec3[] }, [i, j]: [number, number], w: number, r: Vec3): number {
-  const a = lerp3(at(points.p, i), at(points.q, i), w);
-  const b = lerp3(at(points.p, j), at(points.q, j), w);
-  const along = sub3(b, a);
-  return length3(sub3(along, scale3(r, dot3(along, r))));
+function angleBetween(a: Vec3, b: Vec3): number {
+  const x = a[1] * b[2] - a[2] * b[1];
+  const y = a[2] * b[0] - a[0] * b[2];
+  const z = a[0] * b[1] - a[1] * b[0];
+  return Math.atan2(Math.sqrt(x * x + y * y + z * z), a[0] * b[0] + a[1] * b[1] + a[2] * b[2]);
+}
+
+const halfway = ({ p, q }: Sides, i: number, j: number, r: Vec3): number =>
+  squareDistance(lerp3(p[i]!, q[i]!, 0.5), lerp3(p[j]!, q[j]!, 0.5), r);
+
+/** How far apart two points are, square to the direction r. */
+function squareDistance(a: Vec3, b: Vec3, r: Vec3): number {
+  const x = b[0] - a[0];
+  const y = b[1] - a[1];
+  const z = b[2] - a[2];
+  const r2 = r[0] * r[0] + r[1] * r[1] + r[2] * r[2];
+  const w = r2 > 0 ? (x * r[0] + y * r[1] + z * r[2]) / r2 : 0;
+  const dx = x - w * r[0];
+  const dy = y - w * r[1];
+  const dz = z - w * r[2];
+  return Math.sqrt(dx * dx + dy * dy + dz * dz);
 }
