@@ -43,6 +43,13 @@ describe('the strain of the best flattening', () => {
       expect(panel.maxStrain.value).toBeLessThan(5e-4 + 0.002 * (panel.maxTwist.value / 5));
     }
   });
+  it('is nought where several rulings lie in one place', () => {
+    for (const panel of createDerive()(demoProject('tamsel', 'x')).panels.value.panels) {
+      const marked = panel.rulings.map((r) => ({ ...r, twistDeg: 0.5 })); // as if it did not develop: the fine mesh
+      const repeated = marked.flatMap((r, k) => (k % 40 === 20 ? Array.from({ length: 9 }, () => r) : [r]));
+      expect(strainOf(repeated).max).toBeLessThan(1e-5);
+    }
+  });
   it('has a cell between each two rulings and places of its mesh', () => {
     for (const boat of ['tamsel', 'veyra'] as const)
       for (const panel of createDerive()(demoProject(boat, 'x')).panels.value.panels) {

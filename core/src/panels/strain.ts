@@ -178,18 +178,22 @@ function surfaceLength(
 
 const SAME_FLAT_MM = 1e-6;
 const BEYOND = 0.1;
+/** A line this nearly along a ruling, as between two rulings in one place, crosses it nowhere: what is left is rounding. */
+const ALONG_SINE = 1e-6;
 
 /** Where the straight flat line crosses a ruling, as a fraction of it; `otherwise` where it runs along it or is but a point, as in a fan. */
 function crossingOf(ruling: LaidRuling, a: Vec2, b: Vec2, otherwise: number): number {
   const dx = b[0] - a[0];
   const dy = b[1] - a[1];
-  if (Math.hypot(dx, dy) < SAME_FLAT_MM) return otherwise;
+  const run = Math.sqrt(dx * dx + dy * dy);
+  if (run < SAME_FLAT_MM) return otherwise;
   const p = ruling.flatP;
   const q = ruling.flatQ;
   const sp = dx * (p[1] - a[1]) - dy * (p[0] - a[0]);
   const sq = dx * (q[1] - a[1]) - dy * (q[0] - a[0]);
   // past a hollow edge the line goes over the ruling's own continuation, but never far
-  return sp === sq ? otherwise : Math.min(Math.max(sp / (sp - sq), -BEYOND), 1 + BEYOND);
+  const isAlong = Math.abs(sp - sq) <= ALONG_SINE * run * distance2(p, q);
+  return isAlong ? otherwise : Math.min(Math.max(sp / (sp - sq), -BEYOND), 1 + BEYOND);
 }
 
 /** One Gauss-Newton step, in place. Returns false when nothing moves any more. */
