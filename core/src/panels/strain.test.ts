@@ -5,6 +5,7 @@ import { createDerive, demoProject } from '../project';
 import { tableOf } from './fixtures/exact-shapes';
 import { developPanels, type Panel } from './panel';
 import { strainOf } from './strain';
+import type { LaidRuling } from './strip';
 
 const side = (curves: readonly ((w: number) => Vec3)[], count = 13): Panel =>
   developPanels(bendLines(tableOf(curves, count)).value, { thickness: 6 }).value.find(
@@ -14,6 +15,10 @@ const side = (curves: readonly ((w: number) => Vec3)[], count = 13): Panel =>
 /** Straight edges of 3 m, the upper turned by so many mm over its length: it twists by construction. */
 const twisted = (by: number, size = 1): Panel =>
   side([(w) => [3000 * size * w, 300 * size, 0], (w) => [3000 * size * w, (700 + by * w) * size, (500 - by * w) * size]]); // prettier-ignore
+
+/** One ruling fifteen times, as far apart on the flat as rounding leaves them. */
+const again = (r: LaidRuling): LaidRuling[] =>
+  Array.from({ length: 15 }, (_, i) => ({ ...r, flatP: [r.flatP[0] + 1e-12 * i, r.flatP[1] - 3e-12 * ((i * 7) % 15)] }));
 
 describe('the strain of the best flattening', () => {
   it('grows with the twist, faster than in proportion', () => {
@@ -43,11 +48,11 @@ describe('the strain of the best flattening', () => {
       expect(panel.maxStrain.value).toBeLessThan(5e-4 + 0.002 * (panel.maxTwist.value / 5));
     }
   });
-  it('is nought where several rulings lie in one place', () => {
+  it('is no more where several rulings lie in one place', () => {
     for (const panel of createDerive()(demoProject('tamsel', 'x')).panels.value.panels) {
       const marked = panel.rulings.map((r) => ({ ...r, twistDeg: 0.5 })); // as if it did not develop: the fine mesh
-      const repeated = marked.flatMap((r, k) => (k % 40 === 20 ? Array.from({ length: 9 }, () => r) : [r]));
-      expect(strainOf(repeated).max).toBeLessThan(1e-5);
+      const repeated = marked.flatMap((r, k) => (k % 40 === 20 ? again(r) : [r]));
+      expect(strainOf(repeated).max).toBeLessThan(1.05 * strainOf(marked).max + 1e-6);
     }
   });
   it('has a cell between each two rulings and places of its mesh', () => {
