@@ -61,7 +61,7 @@ export type PanelMarks = {
   readonly frames: readonly Frame[];
   /** All panels of a side: holes of a seam are set from both. */
   readonly panels: readonly Panel[];
-  readonly part: Pick<PanelsPart, 'stitches' | 'waterline'>;
+  readonly part: Pick<PanelsPart, 'stitches' | 'roundedChines' | 'waterline'>;
   readonly jointed?: JointedPanel | undefined;
 };
 
@@ -106,7 +106,7 @@ export function panelDrawing(panel: Panel, { stations, frames, panels, part, joi
       ...frameMarks.map((mark) => ({ ...open(mark.curve), layerName: 'frames' })),
       ...waterline.map((run) => ({ ...open(run), layerName: 'waterline' })),
       ...joints,
-      ...stitchesOf(panel, panels, part.stitches).map((stitch) => hole(stitch.at)),
+      ...stitchesOf(panel, panels, part).map((stitch) => hole(stitch.at)),
     ],
     texts: [
       {

@@ -78,6 +78,24 @@ export const CATALOGUE = {
       `${d['panel']} bends to a radius of ${length(num(d, 'radiusMm'))} at ${length(num(d, 'xMm'))}; ${d['thicknessMm']} mm sheet takes ${length(num(d, 'leastMm'))} dry. Two thinner layers, hot wet cloths or kerfs, or ease the curve.`,
     { panel: 'Bottom', radiusMm: 480, leastMm: 600, thicknessMm: 6, xMm: 300 },
   ),
+  'rounding-without-corner': entry(
+    (d) => `No two panels meet at the ${d['line']}, so there is no corner to round. Take the rounding off.`,
+    { line: 'sheer' },
+  ),
+  'rounding-hollow': entry(
+    (d) => `The panels meet at the ${d['line']} in a hollow all along; only a corner that stands out is rounded.`,
+    { line: 'chine' },
+  ),
+  'rounding-wide': entry(
+    (d, length) =>
+      `Rounding the ${d['line']} takes ${length(num(d, 'takesMm'))} of the ${length(num(d, 'hasMm'))} that ${d['panel']} has at ${length(num(d, 'xMm'))}. A smaller radius there, or one that tapers.`,
+    { line: 'chine', panel: 'Bottom', xMm: 900, takesMm: 140, hasMm: 260 },
+  ),
+  'rounding-tight': entry(
+    (d, length) =>
+      `The ${d['line']}’s mould has a radius of ${length(num(d, 'radiusMm'))}; a layer of ${d['layerMm']} mm bends dry to ${length(num(d, 'leastMm'))}. More and thinner layers, hot wet cloths, or a larger radius.`,
+    { line: 'chine', radiusMm: 90, leastMm: 200, layerMm: 2, layers: 3 },
+  ),
   'transom-not-flat': entry(
     (d, length) =>
       `${d['transom']}: the ends of the lines lie up to ${length(num(d, 'offMm'))} off one plane. A flat transom needs them in line when seen from the side.`,

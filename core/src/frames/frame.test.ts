@@ -81,7 +81,7 @@ describe('the frame of a hull of planes', () => {
 
 it('a frame off the boat is a stop that says where the boat is', () => {
   const part = { frames: [{ id: 'f', name: 'F', x: 9000, width: 9, face: 'fore' as const }], filletGap: 1.5 };
-  const { findings, value } = shapeFrames(hull, panels, part, 6);
+  const { findings, value } = shapeFrames(hull, panels, part, { skin: 6 });
   expect(value).toHaveLength(0);
   expect(findings[0]).toMatchObject({ severity: 'stop', code: 'frame-outside' });
 });

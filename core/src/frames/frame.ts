@@ -13,7 +13,8 @@ import { at, lerp3, unit3, add3, scale3, type Vec2 } from '../geometry';
 import type { Finding, StageResult } from '../findings';
 import type { Hull } from '../lines';
 import { toDeg } from '../measure';
-import { bowOf, sectionAt, type Panel, type SectionPoint } from '../panels';
+import { bowOf, sectionAt, type Panel, type RoundedStrip, type SectionPoint } from '../panels';
+import { roundCorner } from './round-corner';
 import type { FramePlan, FramesPart } from './schema';
 
 export type FrameEdgePoint = {
@@ -46,7 +47,13 @@ export type Frame = {
   readonly edges: readonly FrameEdge[];
 };
 
-export type FrameOptions = { readonly skin: number; readonly width: number; readonly face: 'fore' | 'aft' };
+export type FrameOptions = {
+  readonly skin: number;
+  readonly width: number;
+  readonly face: 'fore' | 'aft';
+  /** Rounded chines, where the corner is an arc within the strip. */
+  readonly strips?: readonly RoundedStrip[];
+};
 
 /** The frame at x, or undefined where no panel is cut there. */
 export function frameAt(
@@ -59,6 +66,7 @@ export function frameAt(
     .filter(({ points }) => points.length > 1);
   if (cuts.length === 0) return undefined;
   trimToEachOther(cuts.map((cut) => cut.points));
+  roundCorners(cuts, x, options);
   const toOtherFace = options.face === 'fore' ? 1 : -1;
   const edges = cuts.map(({ panel, points }): FrameEdge => ({
     panel: panel.id,
@@ -102,6 +110,26 @@ function startAtCentreline(points: SectionPoint[]): void {
   // an edge that starts off the centreline (abaft the end of the keel) starts where it starts
   if (Math.abs(a.space[1]) > MEET_REACH_MM || dy <= 0) return;
   points[0] = mix(a, b, -a.space[1] / dy);
+}
+
+/** The corner at a rounded chine becomes an arc inside the strip, half of it on either panel's edge. */
+function roundCorners(
+  cuts: readonly { readonly panel: Panel; readonly points: SectionPoint[] }[],
+  x: number,
+  { strips = [], skin }: FrameOptions,
+): void {
+  for (let i = 1; i < cuts.length; i++) {
+    const [lower, upper] = [at(cuts, i - 1), at(cuts, i)];
+    const strip = strips.find(({ id }) => id === upper.panel.edges[0].line);
+    if (strip) roundCorner(lower.points, upper.points, radiusAt(strip, x) - skin);
+  }
+}
+
+/** The outside radius of a strip where it passes x; at its ends beyond them. */
+function radiusAt({ places }: RoundedStrip, x: number): number {
+  const k = places.findIndex((place) => place.x >= x);
+  const [a, b] = [at(places, Math.max(0, k - 1)), at(places, k)]; // none further aft: −1 is the last
+  return b.x > a.x ? a.radius + ((b.radius - a.radius) * (x - a.x)) / (b.x - a.x) : b.radius;
 }
 
 /** Edges further apart than this are not brought together: they do not meet on this hull. */
@@ -160,20 +188,25 @@ export function shapeFrames(
   hull: Hull,
   panels: readonly Panel[],
   part: FramesPart,
-  skin: number,
+  { skin, strips = [] }: { readonly skin: number; readonly strips?: readonly RoundedStrip[] },
 ): StageResult<readonly Frame[]> {
   const findings: Finding[] = [];
-  const frames = part.frames.flatMap((plan) => shapeOne(plan, { hull, panels, skin }, findings));
+  const frames = part.frames.flatMap((plan) => shapeOne(plan, { hull, panels, skin, strips }, findings));
   return { value: frames, findings, assumed: [] };
 }
 
 function shapeOne(
   plan: FramePlan,
-  { hull, panels, skin }: { hull: Hull; panels: readonly Panel[]; skin: number },
+  {
+    hull,
+    panels,
+    skin,
+    strips,
+  }: { hull: Hull; panels: readonly Panel[]; skin: number; strips: readonly RoundedStrip[] },
   findings: Finding[],
 ): Frame[] {
   const where = { stage: 'frames', part: plan.id, x: plan.x } as const;
-  const shape = frameAt(panels, plan.x, { skin, width: plan.width, face: plan.face });
+  const shape = frameAt(panels, plan.x, { skin, width: plan.width, face: plan.face, strips });
   if (!shape) {
     const data = { xMm: plan.x, fromMm: hull.fromX, toMm: hull.toX };
     findings.push({ severity: 'stop', code: 'frame-outside', where, data });

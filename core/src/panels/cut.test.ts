@@ -90,7 +90,7 @@ describe('a seam of two cones', () => {
     const stitches = { spacing: 150, inset: 9 };
     const [below, above] = cut.slice(-2) as [Panel, Panel];
     const line = above.edges[0].line;
-    const [lower, upper] = [below, above].map((panel) => stitchesOf(panel, cut, stitches).filter((s) => s.line === line)); // prettier-ignore
+    const [lower, upper] = [below, above].map((panel) => stitchesOf(panel, cut, { stitches, roundedChines: [] }).filter((s) => s.line === line)); // prettier-ignore
     expect(lower?.map((s) => s.number)).toEqual(upper?.map((s) => s.number));
     expect(upper?.length).toBeGreaterThan(20);
     for (const [panel, holes, k] of [
@@ -116,7 +116,7 @@ describe('a seam of two cones', () => {
     places[0]?.forEach((p, i) => expect(distance3(p, at(places[1] ?? [], i))).toBeLessThan(40));
   });
   it('has none when no spacing is asked for', () => {
-    expect(stitchesOf(at(cut, -1), cut, { spacing: 0, inset: 9 })).toEqual([]);
+    expect(stitchesOf(at(cut, -1), cut, { stitches: { spacing: 0, inset: 9 }, roundedChines: [] })).toEqual([]);
   });
 });
 

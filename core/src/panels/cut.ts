@@ -26,11 +26,17 @@ import {
   type Vec3,
 } from '../geometry';
 import { CENTRELINE_MM } from '../lines';
-import type { LinesTo, Meeting } from './schema';
+import type { LinesTo, Meeting, RoundedChine } from './schema';
 import { withFlat, type Panel } from './panel';
 import { layFlat, type LaidRuling } from './strip';
 
-export type Skin = { readonly thickness: number; readonly linesTo: LinesTo; readonly meeting: Meeting };
+export type Skin = {
+  readonly thickness: number;
+  readonly linesTo: LinesTo;
+  readonly meeting: Meeting;
+  /** Along these lines the panels stand back to where the rounding begins. */
+  readonly roundedChines?: readonly RoundedChine[];
+};
 
 /** What the thickness changed along one edge, mm. */
 export type EdgeAllowance = {
@@ -50,11 +56,11 @@ const MOST_OF_END = 0.4;
 const LEAST_SINE = 0.3;
 
 /** Outward from the lines to the middle of the skin, mm. */
-export const middleOffset = ({ thickness, linesTo }: Omit<Skin, 'meeting'>): number =>
+export const middleOffset = ({ thickness, linesTo }: Pick<Skin, 'thickness' | 'linesTo'>): number =>
   thickness < MIDDLE_FROM_MM ? 0 : { outside: -0.5, middle: 0, inside: 0.5 }[linesTo] * thickness;
 
 /** From the lines inward to the skin's inner face, mm. */
-export const depthOfInside = ({ thickness, linesTo }: Omit<Skin, 'meeting'>): number =>
+export const depthOfInside = ({ thickness, linesTo }: Pick<Skin, 'thickness' | 'linesTo'>): number =>
   ({ outside: 1, middle: 0.5, inside: 0 })[linesTo] * thickness;
 
 /** The panels as they are cut; lowest first, as they come. */
@@ -63,7 +69,16 @@ export const cutPanels = (panels: readonly Panel[], skin: Skin): Panel[] =>
 
 export type Neighbours = { readonly below: Panel | undefined; readonly above: Panel | undefined };
 
-export function cutPanel(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel {
+/** A panel that rounding leaves less of is cut as if there were none. */
+const LEAST_LEFT = 0.02;
+
+export function cutPanel(panel: Panel, around: Neighbours, skin: Skin): Panel {
+  const cut = cutEdges(panel, around, skin);
+  const isGone = skin.roundedChines?.length && cut.areaM2 < LEAST_LEFT * panel.areaM2;
+  return isGone ? cutEdges(panel, around, { ...skin, roundedChines: [] }) : cut;
+}
+
+function cutEdges(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel {
   const shift = middleOffset(skin);
   const move = (point: Vec3, normal: Vec3) => add3(point, scale3(normal, shift));
   const { rulings } = panel;
@@ -87,11 +102,36 @@ export function cutPanel(panel: Panel, { below, above }: Neighbours, skin: Skin)
   return { ...cut, allowances: [allowance(0, setbackP), allowance(1, setbackQ)] };
 }
 
-type Meets = { readonly panel: Panel; readonly other: Panel | undefined; readonly isMirrored: boolean };
+export type Meets = { readonly panel: Panel; readonly other: Panel | undefined; readonly isMirrored: boolean };
 
-function setbackOf(ruling: LaidRuling, end: 'P' | 'Q', { panel, other, isMirrored }: Meets, skin: Skin): number {
+function setbackOf(ruling: LaidRuling, end: 'P' | 'Q', meets: Meets, skin: Skin): number {
+  const corner = cornerAt(ruling, end, meets);
+  if (!corner || corner.turnRad > SHARPEST_RAD) return 0;
+  const { panel } = meets;
+  const inner = depthOfInside(skin);
+  const rounded = skin.roundedChines?.find(({ id }) => id === panel.edges[end === 'P' ? 0 : 1].line);
+  if (rounded && !corner.isKeel && !corner.isHollow)
+    return Math.max(0, radiusOnLines(rounded, end === 'P' ? ruling.s : ruling.t, skin)) * Math.tan(corner.turnRad / 2);
+  const depth = corner.isHollow ? skin.thickness - inner : inner;
+  const laps = skin.meeting === 'lapped' && end === 'P' && !corner.isKeel && !panel.spansCentreline && !corner.isHollow;
+  return (laps ? inner - skin.thickness : depth) * Math.tan(corner.turnRad / 2);
+}
+
+/** The radius of a rounded chine at the line's parameter t, on the surface that the lines lie on. */
+export const radiusOnLines = ({ radiusFore, radiusAft }: RoundedChine, t: number, skin: Skin): number =>
+  radiusFore + (radiusAft - radiusFore) * t - (skin.thickness - depthOfInside(skin));
+
+type Corner = {
+  readonly normal: Vec3;
+  readonly turnRad: number;
+  readonly isHollow: boolean;
+  readonly isKeel: boolean;
+};
+
+/** How the other panel meets this one at the end of a ruling; undefined where nothing does. `normal` is the other's. */
+export function cornerAt(ruling: LaidRuling, end: 'P' | 'Q', { panel, other, isMirrored }: Meets): Corner | undefined {
   const isKeel = end === 'P' && !other && Math.abs(ruling.p[1]) <= CENTRELINE_MM;
-  if (!other && !isKeel) return 0;
+  if (!other && !isKeel) return undefined;
   const mirror = ([x, y, z]: Vec3): Vec3 => [x, -y, z];
   const across = unit3(sub3(ruling.q, ruling.p));
   let [normal, away] = [mirror(ruling.normal), mirror(across)];
@@ -102,13 +142,8 @@ function setbackOf(ruling: LaidRuling, end: 'P' | 'Q', { panel, other, isMirrore
     [normal, away] = [there.normal, end2 === 'P' ? outward : scale3(outward, -1)];
     if (isMirrored) [normal, away] = [mirror(normal), mirror(away)];
   }
-  const turn = Math.atan2(length3(cross3(ruling.normal, normal)), dot3(ruling.normal, normal));
-  if (turn > SHARPEST_RAD) return 0;
-  const isHollow = dot3(ruling.normal, away) > 0;
-  const inner = depthOfInside(skin);
-  const depth = isHollow ? skin.thickness - inner : inner;
-  const laps = skin.meeting === 'lapped' && end === 'P' && !isKeel && !panel.spansCentreline && !isHollow;
-  return (laps ? inner - skin.thickness : depth) * Math.tan(turn / 2);
+  const turnRad = Math.atan2(length3(cross3(ruling.normal, normal)), dot3(ruling.normal, normal));
+  return { normal, turnRad, isHollow: dot3(ruling.normal, away) > 0, isKeel };
 }
 
 /** Direction and normal of the panel at a place on one of its edges, between its rulings. */

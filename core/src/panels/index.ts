@@ -1,5 +1,5 @@
 export { BASE_LINES, LINES_TO, MEETINGS, PANEL_DEFAULTS, panelsSchema } from './schema';
-export type { BaseLine, LinesTo, Meeting, PanelsPart } from './schema';
+export type { BaseLine, LinesTo, Meeting, PanelsPart, PanelSplit, RoundedChine } from './schema';
 export { cutPanel, cutPanels, depthOfInside, middleOffset, MIDDLE_FROM_MM } from './cut';
 export type { EdgeAllowance, Skin } from './cut';
 export { developPanel, developPanels, judgePanel, notMade, panelIdOf, panelInputs, withFlat } from './panel';
@@ -18,6 +18,8 @@ export { foldHull } from './fold';
 export type { FoldedRuling } from './fold';
 export { layByHand } from './hand';
 export type { HandLayout } from './hand';
+export { judgeRounding, roundedStrip } from './rounding';
+export type { RoundedStrip, RoundingPlace, StripBuying, StripPiece, StripSheet } from './rounding';
 export { seamsOf, stitchesOf } from './seams';
 export type { Seam, Stitch } from './seams';
 export { findTransoms } from './transom';

@@ -82,6 +82,10 @@ const ROOT_RAD = 1e-9;
 /** The run of the roots is trusted to this many cells; the bracket that is otherwise searched first is as wide. */
 const FOLLOW_CELLS = 0.3;
 const FOLLOW_STEPS = 5;
+/** The roots keep this near to the path, in cells: the path keeps to them within a cell or two of its own grid. */
+const STRAY_CELLS = 6;
+/** Twist, rad, over the whole of the lines: a panel this nearly plane has no rulings of its own. */
+const PLANE_SLOPE = 1e-3;
 
 /** The root to which the last two lead, by secants from where they point; undefined when it is not at once there. */
 function follow(found: readonly Ruling[], guess: Corner, twist: Twist, cell: number, run: Run): Ruling | undefined {
@@ -94,13 +98,16 @@ function follow(found: readonly Ruling[], guess: Corner, twist: Twist, cell: num
   const ca = a.s + a.t;
   const share = (c - ca) / (ca - z.s - z.t);
   const start = a.s - a.t + (a.s - a.t - z.s + z.t) * share + bowAhead(found, share);
+  if (Math.abs(start - guess.s + guess.t) > STRAY_CELLS * cell || Math.abs(start) >= limit) return undefined;
   let d = start;
   let off = twist((c + d) / 2, (c - d) / 2);
-  for (let step = 0; step < FOLLOW_STEPS && Math.abs(off) > ROOT_RAD; step++) {
+  for (let step = 0; step < FOLLOW_STEPS && (Math.abs(off) > ROOT_RAD || run.slope === 0); step++) {
     const next = run.slope === 0 ? d + 0.01 * cell : d - off / run.slope;
     if (!(Math.abs(next - start) < FOLLOW_CELLS * cell && Math.abs(next) < limit)) return undefined;
     const left = twist((c + next) / 2, (c - next) / 2);
     run.slope = (left - off) / (next - d);
+    // in a plane every ruling is a root: there the path alone says where they run
+    if (Math.abs(run.slope) < PLANE_SLOPE) return undefined;
     d = next;
     off = left;
   }

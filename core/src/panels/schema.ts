@@ -11,6 +11,28 @@ export type Meeting = (typeof MEETINGS)[number];
 export const BASE_LINES = ['under', 'through', 'ends'] as const;
 export type BaseLine = (typeof BASE_LINES)[number];
 
+/** A corner between two panels replaced by a strip bent to a radius, of two or more thin layers over a mould. */
+export const roundedChineSchema = z.object({
+  /** Id of the line that it takes the place of. */
+  id: z.string().min(1).max(60),
+  /** Of the outside, at the line's fore and after end; even between them along the line. */
+  radiusFore: z.number().min(5).max(5000),
+  radiusAft: z.number().min(5).max(5000),
+  layers: z.number().int().min(2).max(8),
+  layerThickness: z.number().min(0.4).max(12),
+  /** How far the chine may leave a straight piece of the strip. */
+  sag: z.number().min(0.2).max(50),
+});
+
+/** A panel cut in two along a line drawn on it: shares of the way from the lower edge to the upper. */
+export const splitSchema = z.object({
+  /** Id of the panel. */
+  id: z.string().min(1).max(130),
+  fore: z.number().min(0.05).max(0.95),
+  middle: z.number().min(0.05).max(0.95),
+  aft: z.number().min(0.05).max(0.95),
+});
+
 export const panelsSchema = z.object({
   /** Of the skin: sides and bottom. */
   thickness: z.number().min(1).max(40),
@@ -25,9 +47,15 @@ export const panelsSchema = z.object({
   stitches: z.object({ spacing: z.number().min(0).max(1000), inset: z.number().min(1).max(100) }),
   /** Height of a line to mark, such as the waterline; null is none. */
   waterline: z.number().min(-100_000).max(100_000).nullable(),
+  roundedChines: z.array(roundedChineSchema).max(20),
+  splits: z.array(splitSchema).max(20),
+  /** Radius athwart of a transom bent as a part of a cylinder, hollow side forward; null is flat. */
+  transomRadius: z.number().min(100).max(100_000).nullable(),
 });
 
 export type PanelsPart = z.infer<typeof panelsSchema>;
+export type RoundedChine = z.infer<typeof roundedChineSchema>;
+export type PanelSplit = z.infer<typeof splitSchema>;
 
 /** What a builder need not have decided yet. */
 export const PANEL_DEFAULTS = {
@@ -36,4 +64,7 @@ export const PANEL_DEFAULTS = {
   meeting: 'stitched',
   stitches: { spacing: 150, inset: 9 },
   waterline: null,
-} as const satisfies Partial<PanelsPart>;
+  roundedChines: [],
+  splits: [],
+  transomRadius: null,
+} satisfies Partial<PanelsPart>;

@@ -51,8 +51,12 @@ export type Stitch = {
 /** Nearer to an end than this the sheet would split. */
 const CLEAR_OF_END_MM = 40;
 
-/** The holes of one panel along the edges that it shares; the keel is shared with the panel's own mirror. */
-export function stitchesOf(panel: Panel, panels: readonly Panel[], stitches: PanelsPart['stitches']): Stitch[] {
+/** The holes of one panel along the edges that it shares, but for a rounded chine, which is not stitched; the keel is shared with the panel's own mirror. */
+export function stitchesOf(
+  panel: Panel,
+  panels: readonly Panel[],
+  { stitches, roundedChines }: Pick<PanelsPart, 'stitches' | 'roundedChines'>,
+): Stitch[] {
   if (stitches.spacing <= 0) return [];
   const place = panels.indexOf(panel);
   const isKeel = panel.rulings.every((r) => Math.abs(r.p[1]) <= CENTRELINE_MM);
@@ -62,6 +66,7 @@ export function stitchesOf(panel: Panel, panels: readonly Panel[], stitches: Pan
   ];
   return ends.flatMap((end) => {
     const line = panel.edges[end === 'P' ? 0 : 1].line;
+    if (roundedChines.some(({ id }) => id === line)) return [];
     return evenPlaces(panel.rulings, end, stitches.spacing).map((u, i) => ({
       line,
       number: i + 1,

@@ -18,7 +18,10 @@ const twisted = (by: number, size = 1): Panel =>
 
 /** One ruling fifteen times, as far apart on the flat as rounding leaves them. */
 const again = (r: LaidRuling): LaidRuling[] =>
-  Array.from({ length: 15 }, (_, i) => ({ ...r, flatP: [r.flatP[0] + 1e-12 * i, r.flatP[1] - 3e-12 * ((i * 7) % 15)] }));
+  Array.from({ length: 15 }, (_, i) => ({
+    ...r,
+    flatP: [r.flatP[0] + 1e-12 * i, r.flatP[1] - 3e-12 * ((i * 7) % 15)],
+  }));
 
 describe('the strain of the best flattening', () => {
   it('grows with the twist, faster than in proportion', () => {

@@ -19,6 +19,7 @@ export function newProject({ id, name, notation, lines }: NewProject): Project {
     id,
     name,
     note: '',
+    revision: 1,
     notation,
     school: 'filleted',
     lines,

@@ -6,6 +6,7 @@
  * lines: moving the sheer leaves the bottom alone.
  */
 import type { Finding, Stage, StageResult } from '../findings';
+import { at } from '../geometry';
 import { takeOff, type Takeoff } from '../epoxy';
 import { shapeFrames, type Frame } from '../frames';
 import { planJoints, type JointedPanel } from '../joints';
@@ -16,11 +17,16 @@ import {
   developPanel,
   findTransoms,
   judgePanel,
+  judgeRounding,
   notMade,
   panelIdOf,
   panelInputs,
+  roundedStrip,
   type Panel,
   type PanelInput,
+  type RoundedChine,
+  type RoundedStrip,
+  type StripSheet,
   type Transom,
 } from '../panels';
 import { listParts, nestBatches, type CutPart, type NestBatch } from '../sheets';
@@ -28,7 +34,12 @@ import type { Project } from './document';
 
 export type Derived = {
   readonly lines: StageResult<Hull>;
-  readonly panels: StageResult<{ readonly panels: readonly Panel[]; readonly transoms: readonly Transom[] }>;
+  readonly panels: StageResult<{
+    readonly panels: readonly Panel[];
+    readonly transoms: readonly Transom[];
+    /** Of the rounded chines. */
+    readonly strips: readonly RoundedStrip[];
+  }>;
   readonly frames: StageResult<readonly Frame[]>;
   readonly joints: StageResult<readonly JointedPanel[]>;
   readonly sheets: StageResult<{
@@ -80,9 +91,9 @@ function deriveWith(project: Project, remember: Remember): Derived {
   );
   const hull = lines.value;
   const panels = derivePanels(hull, project, remember);
-  const { panels: skin, transoms } = panels.value;
+  const { panels: skin, transoms, strips } = panels.value;
   const frames = remember('frames', [panels, text(project.frames), thickness], () =>
-    shapeFrames(hull, skin, project.frames, depthOfInside(project.panels)),
+    shapeFrames(hull, skin, project.frames, { skin: depthOfInside(project.panels), strips }),
   );
   const joints = remember('joints', [panels, frames, text(project.joints), text(project.sheets), thickness], () =>
     planJoints(skin, { frames: frames.value, thickness, sheet: sheetFor(project), part: project.joints }),
@@ -124,7 +135,8 @@ function deriveWith(project: Project, remember: Remember): Derived {
 }
 
 function derivePanels(hull: Hull, project: Project, remember: Remember): Derived['panels'] {
-  const { thickness, linesTo, meeting } = project.panels;
+  const { thickness, linesTo, meeting, roundedChines } = project.panels;
+  const rounded = text(roundedChines);
   const made = panelInputs(hull).map((input) => ({
     input,
     panel: remember(`panel ${panelIdOf(input)}`, [input.name, linePoints(input.lower), linePoints(input.upper)], () =>
@@ -133,17 +145,25 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
   }));
   const keys = made.map(({ panel }) => panel);
   const ends = text(hull.lines.map((line) => [line.points[0], line.points[line.points.length - 1]]));
-  return remember('panels', [...keys, ends, thickness, linesTo, meeting], () => {
+  const stripSheets = roundedChines.map((chine) => stripSheetFor(project, chine));
+  return remember('panels', [...keys, ends, thickness, linesTo, meeting, rounded, text(stripSheets)], () => {
     const findings: Finding[] = [];
     const panels: Panel[] = [];
     for (const { input, panel } of made) collect(input, panel, thickness, { findings, panels });
     const { transoms, findings: about } = findTransoms(hull);
+    const skin = { thickness, linesTo, meeting, roundedChines };
     const cut = panels.map((panel, i) => {
       const around = { below: panels[i - 1], above: panels[i + 1] };
-      const keys = [panel, around.below, around.above, thickness, linesTo, meeting];
-      return remember(`cut ${panel.id}`, keys, () => cutPanel(panel, around, { thickness, linesTo, meeting }));
+      const keys = [panel, around.below, around.above, thickness, linesTo, meeting, rounded];
+      return remember(`cut ${panel.id}`, keys, () => cutPanel(panel, around, skin));
     });
-    return { value: { panels: cut, transoms }, findings: [...findings, ...about], assumed: [] };
+    const strips = roundedChines.flatMap((chine, i) => {
+      const strip = roundedStrip(panels, chine, skin, at(stripSheets, i));
+      const name = hull.lines.find(({ id }) => id === chine.id)?.name ?? chine.id;
+      findings.push(...judgeRounding(panels, { chine, name: name.toLowerCase(), strip }));
+      return strip ? [strip] : [];
+    });
+    return { value: { panels: cut, transoms, strips }, findings: [...findings, ...about], assumed: [] };
   });
 }
 
@@ -168,6 +188,12 @@ function sheetFor(project: Project): { width: number; height: number; margin: nu
   const mine = project.sheets.stock.filter((sheet) => sheet.thickness === project.panels.thickness && sheet.qty > 0);
   const [longest] = [...mine].sort((a, b) => b.width - a.width);
   return { width: longest?.width ?? 2440, height: longest?.height ?? 1220, margin: project.sheets.margin };
+}
+
+/** What the strip of a rounded chine is cut from: a sheet of its layers' thickness in stock, or the usual size. */
+function stripSheetFor(project: Project, chine: RoundedChine): StripSheet {
+  const stock = project.sheets.stock.find(({ thickness, qty }) => thickness === chine.layerThickness && qty > 0);
+  return { length: stock?.width ?? 2440, width: stock?.height ?? 1220, kerf: project.sheets.gap };
 }
 
 /** All findings in the order of the stages. */

@@ -42,6 +42,13 @@ const STEPS: readonly ((before: Json) => Json)[] = [
       waterline: null,
     },
   }),
+  // 4 → 5: a revision; rounded chines, panels split along a line drawn on them, transoms bent athwart
+  (before) => ({
+    ...before,
+    version: 5,
+    revision: 1,
+    panels: { ...(before['panels'] as Json | undefined), roundedChines: [], splits: [], transomRadius: null },
+  }),
 ];
 
 export type ReadProject =

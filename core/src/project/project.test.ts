@@ -7,6 +7,7 @@ import { readProject } from './migrations';
 import version1 from './old-versions/version-1.json';
 import version2 from './old-versions/version-2.json';
 import version3 from './old-versions/version-3.json';
+import version4 from './old-versions/version-4.json';
 import { findRemedies, needsRemedy, PANEL_DEFAULTS, seamsOf, standingOf } from '../panels';
 
 describe.each(['tamsel', 'orrin'] as const)('the demo %s', (id) => {
@@ -132,6 +133,16 @@ describe('readProject', () => {
     const read = readProject(version3);
     expect(read.ok && [read.fromVersion, read.project.version]).toEqual([3, PROJECT_VERSION]);
     expect(read.ok && read.project.panels).toEqual({ ...version3.panels, ...PANEL_DEFAULTS });
+  });
+  it('brings the frozen fourth version up: no rounding, no split, a flat transom, the first revision', () => {
+    const read = readProject(version4);
+    expect(read.ok && [read.fromVersion, read.project.version, read.project.revision]).toEqual([4, PROJECT_VERSION, 1]);
+    expect(read.ok && read.project.panels).toEqual({
+      ...version4.panels,
+      roundedChines: [],
+      splits: [],
+      transomRadius: null,
+    });
   });
   it.each<[string, unknown, RegExp]>([
     ['a list', [], /not a Kalotrope project/],

@@ -112,7 +112,7 @@ export const FlatPanel = memo(function FlatPanel({ panel, panels, dx, dy, statio
         px={px}
       />
       {part.waterline !== null && <Waterline panel={panel} heightMm={part.waterline} px={px} />}
-      {look.hasHoles && <Holes panel={panel} panels={panels} stitches={part.stitches} px={px} />}
+      {look.hasHoles && <Holes panel={panel} panels={panels} part={part} px={px} />}
       {look.isByHand && <ByHand panel={panel} stations={stations} px={px} />}
       {preview && <Preview remedy={preview} panel={panel} px={px} />}
       {isPicked && <TapeBead panel={panel} px={px} />}
@@ -162,16 +162,16 @@ function Waterline({ panel, heightMm, px }: { readonly panel: Panel; readonly he
 type HolesProps = {
   readonly panel: Panel;
   readonly panels: readonly Panel[];
-  readonly stitches: PanelsPart['stitches'];
+  readonly part: PanelsPart;
   readonly px: number;
 };
 
 /** Every fifth hole has its number: they are matched by counting. */
 const NUMBERED = 5;
 
-function Holes({ panel, panels, stitches, px }: HolesProps) {
+function Holes({ panel, panels, part, px }: HolesProps) {
   const { palette } = useTheme();
-  const holes = useMemo(() => stitchesOf(panel, panels, stitches), [panel, panels, stitches]);
+  const holes = useMemo(() => stitchesOf(panel, panels, part), [panel, panels, part]);
   const middle = panel.outline.reduce((sum, p) => sum + p[1], 0) / panel.outline.length;
   return (
     <g pointerEvents="none">
