@@ -10,7 +10,7 @@ import { writeProjectFile } from './project-file';
 import { writePdf } from './pdf';
 import { writeStl } from './stl';
 import { writeSvg } from './svg';
-import { frameCsv, markingCsv, takeoffCsv } from './tables-csv';
+import { frameCsv, markingCsv, stripCsv, takeoffCsv } from './tables-csv';
 
 export const EXPORT_KINDS = ['dxf', 'svg', 'pdf', 'csv', 'stl'] as const;
 export type ExportKind = (typeof EXPORT_KINDS)[number];
@@ -89,6 +89,10 @@ function tables(project: Project, derived: Derived): ExportFile[] {
     ...derived.panels.value.panels.map((panel) => ({
       name: `marking-${fileName(panel.id)}.csv`,
       content: markingCsv(panel, panels),
+    })),
+    ...derived.panels.value.strips.map((strip) => ({
+      name: `rounded-${fileName(strip.id)}.csv`,
+      content: stripCsv(strip),
     })),
     ...derived.frames.value.map((frame) => ({ name: `${fileName(frame.id)}.csv`, content: frameCsv(frame) })),
     { name: 'epoxy-and-glass.csv', content: takeoffCsv(derived.epoxy.value) },

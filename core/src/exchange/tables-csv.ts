@@ -2,7 +2,8 @@
 import Papa from 'papaparse';
 import type { Takeoff } from '../epoxy';
 import type { Frame } from '../frames';
-import { markOut, type Panel, type PanelsPart } from '../panels';
+import { toDeg } from '../measure';
+import { markOut, type Panel, type PanelsPart, type RoundedStrip } from '../panels';
 
 const csv = (head: readonly string[], rows: readonly (readonly (string | number)[])[]): string =>
   `${Papa.unparse([[...head], ...rows], { newline: '\n' })}\n`;
@@ -45,3 +46,26 @@ export const takeoffCsv = (takeoff: Takeoff): string =>
       Number(line.tapeM.toFixed(2)),
     ]),
   );
+
+/** The pieces of a rounded chine, then how it stands along the line. Cuts off square: positive leaves the lower side long. */
+export const stripCsv = (strip: RoundedStrip): string => {
+  const degrees = (rad: number) => Number(toDeg(rad).toFixed(2));
+  return [
+    csv(
+      ['layer', 'piece', 'length', 'width_fore', 'width_aft', 'cut_fore_deg', 'cut_aft_deg'],
+      strip.pieces.map((p) => [
+        p.layer,
+        p.number,
+        ...[p.length, p.widthFore, p.widthAft].map(tenth),
+        degrees(p.cutForeRad),
+        degrees(p.cutAftRad),
+      ]),
+    ),
+    csv(
+      ['x', 'turn_deg', 'radius', 'panels_stand_back', 'outside_width'],
+      strip.places
+        .filter((_, i) => i % 10 === 0)
+        .map((p) => [tenth(p.x), degrees(p.turnRad), ...[p.radius, p.setback, p.outsideWidth].map(tenth)]),
+    ),
+  ].join('\n');
+};

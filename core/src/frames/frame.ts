@@ -66,16 +66,19 @@ export function frameAt(
     .filter(({ points }) => points.length > 1);
   if (cuts.length === 0) return undefined;
   trimToEachOther(cuts.map((cut) => cut.points));
-  roundCorners(cuts, x, options);
+  const bows = cuts.map(({ points }) => bowOf(points)); // the panels' own, without the round of a corner
+  roundCorners(cuts, x, options, options.skin);
   const toOtherFace = options.face === 'fore' ? 1 : -1;
-  const edges = cuts.map(({ panel, points }): FrameEdge => ({
+  const edges = cuts.map(({ panel, points }, i): FrameEdge => ({
     panel: panel.id,
     panelName: panel.name,
     between: panel.between,
     points: points.map((point) => edgePoint(point, toOtherFace, options.width)),
-    sectionBow: bowOf(points),
+    sectionBow: at(bows, i),
   }));
-  const skin = panels.flatMap((panel) => halfSection(panel, x, 0).map((p): Vec2 => [p.space[1], p.space[2]]));
+  const outer = panels.map((panel) => ({ panel, points: halfSection(panel, x, 0) }));
+  roundCorners(outer, x, options, 0);
+  const skin = outer.flatMap(({ points }) => points.map((p): Vec2 => [p.space[1], p.space[2]]));
   const outline = withoutRepeats(edges.flatMap((edge) => edge.points.map((p): Vec2 => [p.y, p.z])));
   return { x, width: options.width, face: options.face, outline, skin: withoutRepeats(skin), edges };
 }
@@ -112,16 +115,17 @@ function startAtCentreline(points: SectionPoint[]): void {
   points[0] = mix(a, b, -a.space[1] / dy);
 }
 
-/** The corner at a rounded chine becomes an arc inside the strip, half of it on either panel's edge. */
+/** The corner at a rounded chine becomes an arc so far inside the strip, half of it on either panel's edge. */
 function roundCorners(
   cuts: readonly { readonly panel: Panel; readonly points: SectionPoint[] }[],
   x: number,
-  { strips = [], skin }: FrameOptions,
+  { strips = [] }: FrameOptions,
+  inside: number,
 ): void {
   for (let i = 1; i < cuts.length; i++) {
     const [lower, upper] = [at(cuts, i - 1), at(cuts, i)];
     const strip = strips.find(({ id }) => id === upper.panel.edges[0].line);
-    if (strip) roundCorner(lower.points, upper.points, radiusAt(strip, x) - skin);
+    if (strip) roundCorner(lower.points, upper.points, radiusAt(strip, x) - inside);
   }
 }
 

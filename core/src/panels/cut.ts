@@ -90,10 +90,8 @@ function cutEdges(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel
   const overP = panel.spansCentreline ? above : below;
   const setbackP = rulings.map((r) => setbackOf(r, 'P', { panel, other: overP, isMirrored: panel.spansCentreline }, skin)); // prettier-ignore
   const setbackQ = rulings.map((r) => setbackOf(r, 'Q', { panel, other: above, isMirrored: false }, skin));
-  const cut = withFlat(
-    panel,
-    untangled(setBack(flat.p, flat.q, setbackP, 1), setBack(flat.q, flat.p, setbackQ, -1), flat),
-  );
+  const untied = untangled(setBack(flat.p, flat.q, setbackP, 1), setBack(flat.q, flat.p, setbackQ, -1), flat);
+  const cut = withFlat(panel, skin.roundedChines?.length ? uncrossed(untied) : untied);
   const allowance = (k: 0 | 1, setbacks: readonly number[]): EdgeAllowance => ({
     line: panel.edges[k].line,
     longerBy: cut.edges[k].length - panel.edges[k].length,
@@ -232,4 +230,42 @@ function untangled(
   const meet = (k: number): Vec2 => [(at(p, k)[0] + at(q, k)[0]) / 2, (at(p, k)[1] + at(q, k)[1]) / 2];
   const trim = (edge: readonly Vec2[]) => edge.map((point, k) => (k < from ? meet(from) : k > to ? meet(to) : point));
   return { p: trim(p), q: trim(q) };
+}
+
+/** A wide setback takes the whole of a pointed panel's end: from its middle outward it ends where the edges first cross. */
+function uncrossed({ p, q }: { p: Vec2[]; q: Vec2[] }): { p: Vec2[]; q: Vec2[] } {
+  const fore = firstCrossing(p, q, -1);
+  const aft = firstCrossing(p, q, 1);
+  const trim = (edge: readonly Vec2[], of: 'i' | 'j') =>
+    edge.map((point, k) => (fore && k < fore[of] ? fore.at : aft && k > aft[of] ? aft.at : point));
+  return { p: trim(p, 'i'), q: trim(q, 'j') };
+}
+
+/** Where two edges cross going from their middles forward (−1) or aft (1): beyond point i of p and j of q. */
+function firstCrossing(p: readonly Vec2[], q: readonly Vec2[], way: 1 | -1) {
+  const middle = Math.floor(p.length / 2);
+  const left = way === 1 ? p.length - 1 - middle : middle;
+  for (let reach = 1; reach <= left; reach++) {
+    for (let back = 1; back <= reach; back++) {
+      // every pair of segments of which the further one lies `reach` out
+      for (const [m, n] of back === reach
+        ? [[reach, reach] as const]
+        : [[reach, back] as const, [back, reach] as const]) {
+        const [i, j] = [middle + way * (m - 1), middle + way * (n - 1)];
+        const found = crossingOf(at(p, i), at(p, i + way), at(q, j), at(q, j + way));
+        if (found) return { i, j, at: found };
+      }
+    }
+  }
+  return undefined;
+}
+
+/** Where two segments cross between their ends. */
+function crossingOf(a: Vec2, b: Vec2, c: Vec2, d: Vec2): Vec2 | undefined {
+  const [abx, aby, cdx, cdy] = [b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]];
+  const cross = abx * cdy - aby * cdx;
+  if (cross === 0) return undefined;
+  const w = ((c[0] - a[0]) * cdy - (c[1] - a[1]) * cdx) / cross;
+  const v = ((c[0] - a[0]) * aby - (c[1] - a[1]) * abx) / cross;
+  return w >= 0 && w <= 1 && v >= 0 && v <= 1 ? [a[0] + w * abx, a[1] + w * aby] : undefined;
 }

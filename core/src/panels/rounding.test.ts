@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { at, type Vec3 } from '../geometry';
+import { at, crossesItself, type Vec3 } from '../geometry';
 import { bendLines } from '../lines';
+import { createDerive, demoProject } from '../project';
 import { cutPanels, type Skin } from './cut';
 import { tableOf } from './fixtures/exact-shapes';
 import { developPanels, type Panel } from './panel';
@@ -81,6 +82,14 @@ describe('a rounded chine between flat panels', () => {
   it('asks for a mould tighter by the springback of its layers', () => {
     expect(strip?.insideRadius).toEqual([194, 194]);
     strip?.mouldRadius.forEach((radius) => expect(radius).toBeCloseTo((194 * 8) / 9, 9));
+  });
+  it('ends a pointed panel where its edges first meet, and never ties a knot in it', () => {
+    const boat = demoProject('tamsel', 'x');
+    for (const radius of [40, 120, 200, 320]) {
+      const rounded = [rounding(prism, { id: 'chine', radiusFore: radius, radiusAft: radius })];
+      const { panels } = createDerive()({ ...boat, panels: { ...boat.panels, roundedChines: rounded } }).panels.value;
+      for (const panel of panels) expect(crossesItself(panel.outline)).toBe(false);
+    }
   });
   it('counts strips and sheets for both sides', () => {
     // a side: two of 1500, then 750, 1500, 750, then two of 1500; a strip of 2440 takes one of 1500 and one of 750

@@ -13,6 +13,7 @@ import { MarkingTable } from './MarkingTable';
 import { PanelsDrawing } from './PanelsDrawing';
 import { PanelsHead, type PanelsLook, type PanelsView } from './PanelsHead';
 import { Remedies } from './Remedies';
+import { RoundedChines } from './RoundedChines';
 import { Seams } from './Seams';
 import { SheetSettings } from './SheetSettings';
 import { TrueSection } from './TrueSection';
@@ -38,7 +39,7 @@ export default function PanelsPage() {
     [field],
   );
   if (!derived || !project) return null;
-  const { panels, transoms } = derived.panels.value;
+  const { panels, transoms, strips } = derived.panels.value;
   const { panels: part } = project;
   const panel = panels.find((other) => choice?.kind === 'panel' && other.id === choice.id) ?? panels[0];
   return (
@@ -64,6 +65,7 @@ export default function PanelsPage() {
         {panel && <Remedies panel={panel} shown={preview} onShow={setPreview} />}
         <SheetSettings panel={panel} part={part} />
         <Seams panels={panels} />
+        <RoundedChines panels={panels} strips={strips} part={part} />
         {panel && <TrueSection panels={panels} picked={panel} stations={stations} />}
         {panel && <MarkingTable panel={panel} part={part} />}
       </Slip>
