@@ -43,6 +43,8 @@ export type Panel = {
   readonly spaceAreaM2: number;
   /** What the skin's thickness changed along the lower and the upper edge; absent where the lines' surface is meant. */
   readonly allowances?: readonly [EdgeAllowance, EdgeAllowance];
+  /** Of a panel cut in two: the id of the whole. */
+  readonly partOf?: string;
 };
 
 export type PanelInput = {
@@ -73,21 +75,26 @@ export const panelIdOf = (input: PanelInput): string => `${input.lower.id}-${inp
 /** Develops one panel, or says why it cannot be. */
 export function developPanel(input: PanelInput): Panel | { readonly reason: string } {
   const [P, Q] = edgesOf(input);
-  const rulings = layStrip(P, Q, findRulings(P, Q));
+  const { name, spansCentreline } = input;
+  const between = [input.lower.id, input.upper.id] as const;
+  const panel = panelOf(layStrip(P, Q, findRulings(P, Q)), { id: panelIdOf(input), name, between, spansCentreline });
+  if (panel.outline.length < 3 || panel.areaM2 * 1e6 < 1) return { reason: 'its two lines lie on one another' };
+  return panel;
+}
+
+/** What a panel is, beside its shape. */
+export type PanelNames = Pick<Panel, 'id' | 'name' | 'between' | 'spansCentreline' | 'partOf'>;
+
+/** The panel of these rulings, with all that is measured on it. */
+export function panelOf(rulings: readonly LaidRuling[], names: PanelNames): Panel {
   const outline = outlineOf(rulings);
-  const areaMm2 = area(outline);
-  if (outline.length < 3 || areaMm2 < 1) return { reason: 'its two lines lie on one another' };
-  const edges = [edgeOf(rulings, 'P', input.lower.id), edgeOf(rulings, 'Q', input.upper.id)] as const;
   return {
-    id: panelIdOf(input),
-    name: input.name,
-    between: [input.lower.id, input.upper.id],
-    spansCentreline: input.spansCentreline,
+    ...names,
     outline,
-    edges,
+    edges: [edgeOf(rulings, 'P', names.between[0]), edgeOf(rulings, 'Q', names.between[1])],
     rulings,
     ...extremesOf(rulings),
-    areaM2: areaMm2 / 1e6,
+    areaM2: area(outline) / 1e6,
     spaceAreaM2: spaceArea(rulings) / 1e6,
   };
 }

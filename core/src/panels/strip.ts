@@ -53,7 +53,7 @@ export function layStrip(P: EdgeCurve, Q: EdgeCurve, rulings: readonly Ruling[])
   const points = { p: ps.map((p) => p.position), q: qs.map((q) => q.position) };
   const normals = fillGaps(rulings.map((ruling, k) => normalAt(ruling, at(ps, k), at(qs, k))));
   const flat = layFlat(points.p, points.q);
-  const radii = bendRadii(points, normals, rulings);
+  const radii = bendRadii(points, normals);
   return rulings.map((ruling, k) => ({
     ...ruling,
     p: at(points.p, k),
@@ -169,11 +169,12 @@ const BEND_SPAN_MM = 60;
 const FAN_SHARE = 0.12;
 
 type Sides = { readonly p: readonly Vec3[]; readonly q: readonly Vec3[] };
-type Bend = { readonly least: number | null; readonly ends: readonly [number, number] | null };
+export type Bend = { readonly least: number | null; readonly ends: readonly [number, number] | null };
 const STRAIGHT: Bend = { least: null, ends: null };
 
-function bendRadii(points: Sides, normals: readonly Vec3[], rulings: readonly Ruling[]): Bend[] {
-  const last = rulings.length - 1;
+/** How tightly each ruling's neighbourhood bends. */
+export function bendRadii(points: Sides, normals: readonly Vec3[]): Bend[] {
+  const last = normals.length - 1;
   const meanStep = (polylineLength3(points.p) + polylineLength3(points.q)) / 2 / last;
   const reach = Math.max(2, Math.ceil(BEND_SPAN_MM / 2 / meanStep));
   const radii: Bend[] = [];

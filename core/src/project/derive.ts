@@ -22,6 +22,7 @@ import {
   panelIdOf,
   panelInputs,
   roundedStrip,
+  splitPanel,
   type Panel,
   type PanelInput,
   type RoundedChine,
@@ -139,17 +140,15 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
   const rounded = text(roundedChines);
   const made = panelInputs(hull).map((input) => ({
     input,
-    panel: remember(`panel ${panelIdOf(input)}`, [input.name, linePoints(input.lower), linePoints(input.upper)], () =>
-      developPanel(input),
-    ),
+    parts: derivePanel(input, project, remember),
   }));
-  const keys = made.map(({ panel }) => panel);
+  const keys = made.map(({ parts }) => parts);
   const ends = text(hull.lines.map((line) => [line.points[0], line.points[line.points.length - 1]]));
   const stripSheets = roundedChines.map((chine) => stripSheetFor(project, chine));
   return remember('panels', [...keys, ends, thickness, linesTo, meeting, rounded, text(stripSheets)], () => {
     const findings: Finding[] = [];
     const panels: Panel[] = [];
-    for (const { input, panel } of made) collect(input, panel, thickness, { findings, panels });
+    for (const { input, parts } of made) collect(input, parts, thickness, { findings, panels });
     const { transoms, findings: about } = findTransoms(hull);
     const skin = { thickness, linesTo, meeting, roundedChines };
     const cut = panels.map((panel, i) => {
@@ -167,20 +166,34 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
   });
 }
 
+/** The panel between two lines, in two where it is cut along a line drawn on it. */
+function derivePanel(input: PanelInput, project: Project, remember: Remember): Parts {
+  const id = panelIdOf(input);
+  const panel = remember(`panel ${id}`, [input.name, linePoints(input.lower), linePoints(input.upper)], () =>
+    developPanel(input),
+  );
+  const split = project.panels.splits.find((other) => other.id === id);
+  return remember(`parts ${id}`, [panel, text(split ?? null)], () =>
+    'reason' in panel ? panel : splitPanel(panel, split),
+  );
+}
+
+type Parts = readonly Panel[] | { readonly reason: string };
+
 const linePoints = (line: HullLine): string => text(line.points);
 
 function collect(
   input: PanelInput,
-  panel: ReturnType<typeof developPanel>,
+  parts: Parts,
   thickness: number,
   into: { findings: Finding[]; panels: Panel[] },
 ): void {
-  if ('reason' in panel) {
-    into.findings.push(notMade(input, panel.reason));
+  if ('reason' in parts) {
+    into.findings.push(notMade(input, parts.reason));
     return;
   }
-  into.panels.push(panel);
-  into.findings.push(...judgePanel(panel, input, thickness));
+  into.panels.push(...parts);
+  into.findings.push(...parts.flatMap((part) => judgePanel(part, input, thickness)));
 }
 
 /** The longest sheet in stock of the skin's thickness; the usual size when there is none. */

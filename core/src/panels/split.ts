@@ -1,0 +1,69 @@
+/**
+ * A panel cut in two along a line drawn on it, as where it is deeper than the sheet.
+ *
+ * Method: the line is drawn on the developed panel: so many shares of the way along each ruling from the lower edge to the
+ * upper, a parabola through three of them from the fore end to the after one. Both parts keep their piece of every
+ * ruling, so that bent they are the very same surface, and flat they fit together along the line.
+ * Conventions: along the line both parts have the mean of the two edges' parameters. A bottom that spans the centreline is
+ * cut along the centreline, whatever the shares: that gives a mirrored pair.
+ */
+import { lerp2, lerp3 } from '../geometry';
+import { panelOf, type Panel } from './panel';
+import type { PanelSplit } from './schema';
+import { bendRadii, type LaidRuling } from './strip';
+
+/** Name of the line along which a panel is cut. */
+export const splitLineOf = (panelId: string): string => `${panelId}.cut`;
+export const isSplitLine = (line: string): boolean => line.endsWith('.cut');
+
+/** How near to an edge the line may come. */
+const NEAREST = 0.05;
+
+/** The panel, or the parts that it is cut into: the lower first; of a bottom across the centreline the starboard half. */
+export function splitPanel(panel: Panel, split: PanelSplit | undefined): readonly Panel[] {
+  if (!split) return [panel];
+  const line = splitLineOf(panel.id);
+  const partOf = panel.id;
+  if (panel.spansCentreline) {
+    const names = { id: `${panel.id}.half`, name: `${panel.name}, half`, between: [line, panel.between[1]] as const };
+    return [panelOf(piece(panel, centrelineShare, 'upper'), { ...names, spansCentreline: false, partOf })];
+  }
+  const share = (ruling: LaidRuling) => splitShareAt(split, middleOf(ruling));
+  const lower = { id: `${panel.id}.lower`, name: `${panel.name}, lower`, between: [panel.between[0], line] as const };
+  const upper = { id: `${panel.id}.upper`, name: `${panel.name}, upper`, between: [line, panel.between[1]] as const };
+  return [
+    panelOf(piece(panel, share, 'lower'), { ...lower, spansCentreline: false, partOf }),
+    panelOf(piece(panel, share, 'upper'), { ...upper, spansCentreline: false, partOf }),
+  ];
+}
+
+const middleOf = ({ s, t }: LaidRuling): number => (s + t) / 2;
+
+/** The parabola through the three shares, kept off the edges. */
+export function splitShareAt({ fore, middle, aft }: PanelSplit, along: number): number {
+  const value = fore * (1 - along) * (1 - 2 * along) + middle * 4 * along * (1 - along) + aft * along * (2 * along - 1);
+  return Math.min(1 - NEAREST, Math.max(NEAREST, value));
+}
+
+/** Where a ruling passes the centreline; midway where it does not. */
+function centrelineShare({ p, q }: LaidRuling): number {
+  const across = q[1] - p[1];
+  return across > 0 ? Math.min(1, Math.max(0, -p[1] / across)) : 0.5;
+}
+
+function piece(panel: Panel, share: (ruling: LaidRuling) => number, part: 'lower' | 'upper'): LaidRuling[] {
+  const isLower = part === 'lower';
+  const cut = panel.rulings.map((r) => {
+    const w = share(r);
+    const [space, flat] = [lerp3(r.p, r.q, w), lerp2(r.flatP, r.flatQ, w)];
+    const own = isLower
+      ? { t: middleOf(r), q: space, flatQ: flat, twistDeg: r.twistDeg * w }
+      : { s: middleOf(r), p: space, flatP: flat, twistDeg: r.twistDeg * (1 - w) };
+    return { ...r, ...own };
+  });
+  const bends = bendRadii(
+    { p: cut.map(({ p }) => p), q: cut.map(({ q }) => q) },
+    cut.map(({ normal }) => normal),
+  );
+  return cut.map((r, k) => ({ ...r, bendRadius: bends[k]?.least ?? null, endRadii: bends[k]?.ends ?? null }));
+}
