@@ -51,8 +51,9 @@ export type EdgeAllowance = {
 export const MIDDLE_FROM_MM = 5;
 /** A sharper corner than this is not two panels edge to edge. */
 const SHARPEST_RAD = (2 * Math.PI) / 3;
-/** No corner slides further than this share of the panel's end, and an end nearly along the edge counts as this steep. */
+/** No corner slides further than this share of the panel's end, a rounded one this; an end nearly along the edge counts as this steep. */
 const MOST_OF_END = 0.4;
+const MOST_OF_ROUNDED_END = 0.95;
 const LEAST_SINE = 0.3;
 
 /** Outward from the lines to the middle of the skin, mm. */
@@ -90,7 +91,8 @@ function cutEdges(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel
   const overP = panel.spansCentreline ? above : below;
   const setbackP = rulings.map((r) => setbackOf(r, 'P', { panel, other: overP, isMirrored: panel.spansCentreline }, skin)); // prettier-ignore
   const setbackQ = rulings.map((r) => setbackOf(r, 'Q', { panel, other: above, isMirrored: false }, skin));
-  const untied = untangled(setBack(flat.p, flat.q, setbackP, 1), setBack(flat.q, flat.p, setbackQ, -1), flat);
+  const isRounded = (k: 0 | 1) => skin.roundedChines?.some(({ id }) => id === panel.edges[k].line) === true;
+  const untied = untangled(setBack({ edge: flat.p, opposite: flat.q, isRounded: isRounded(0) }, setbackP, 1), setBack({ edge: flat.q, opposite: flat.p, isRounded: isRounded(1) }, setbackQ, -1), flat); // prettier-ignore
   const cut = withFlat(panel, skin.roundedChines?.length ? uncrossed(untied) : untied);
   const allowance = (k: 0 | 1, setbacks: readonly number[]): EdgeAllowance => ({
     line: panel.edges[k].line,
@@ -155,15 +157,17 @@ function rulingAt(panel: Panel, end: 'P' | 'Q', u: number): Pick<LaidRuling, 'p'
   return { p: lerp3(a.p, b.p, w), q: lerp3(a.q, b.q, w), normal: unit3(lerp3(a.normal, b.normal, w)) };
 }
 
+type Edge = { readonly edge: readonly Vec2[]; readonly opposite: readonly Vec2[]; readonly isRounded: boolean };
+
 /**
  * The edge set back square to itself; its ends slide along the panel's ends, and what would pass them stops there.
  * `side` is 1 where inward is to the left of the edge's run, -1 to the right.
  */
-function setBack(edge: readonly Vec2[], opposite: readonly Vec2[], setbacks: readonly number[], side: 1 | -1): Vec2[] {
+function setBack({ edge, opposite, isRounded }: Edge, setbacks: readonly number[], side: 1 | -1): Vec2[] {
   if (setbacks.every((setback) => setback === 0)) return [...edge];
   const last = edge.length - 1;
   const directions = edge.map((_, k) => directionAt(edge, k));
-  const ends = [0, last].map((k) => slid(at(edge, k), at(opposite, k), at(directions, k), at(setbacks, k)));
+  const ends = [0, last].map((k) => slid([at(edge, k), at(opposite, k)], at(directions, k), at(setbacks, k), isRounded ? MOST_OF_ROUNDED_END : MOST_OF_END)); // prettier-ignore
   const isPast = (p: Vec2, k: 0 | -1) => {
     const [a, b] = [at(edge, k), at(opposite, k)];
     const turn = (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);
@@ -204,12 +208,12 @@ const STILL_MM = 1e-3;
 const RUN_MM = 3;
 
 /** A corner moved along the panel's end, so far that it lies `setback` square in from the edge. */
-function slid(corner: Vec2, opposite: Vec2, [c, s]: Vec2, setback: number): Vec2 {
+function slid([corner, opposite]: readonly [Vec2, Vec2], [c, s]: Vec2, setback: number, most: number): Vec2 {
   const [dx, dy] = [opposite[0] - corner[0], opposite[1] - corner[1]];
   const across = Math.hypot(dx, dy);
   if (across < STILL_MM) return corner;
   const sine = Math.max(LEAST_SINE, Math.abs(c * dy - s * dx) / across);
-  const share = Math.min(MOST_OF_END, setback / sine / across);
+  const share = Math.min(most, setback / sine / across);
   return [corner[0] + share * dx, corner[1] + share * dy];
 }
 

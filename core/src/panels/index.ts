@@ -22,7 +22,7 @@ export { judgeRounding, roundedStrip } from './rounding';
 export type { RoundedStrip, RoundingPlace, StripBuying, StripPiece, StripSheet } from './rounding';
 export { seamsOf, stitchesOf } from './seams';
 export type { Seam, Stitch } from './seams';
-export { isSplitLine, splitLineOf, splitPanel, splitShareAt } from './split';
+export { isSplitLine, splitLineOf, splitPanel, splitShareAt, straightMiddle } from './split';
 export { findTransoms } from './transom';
 export type { Transom } from './transom';
 export { leastRadius } from './bending';

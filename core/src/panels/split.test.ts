@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { at, crossesItself, distance2, distance3, polylineLength } from '../geometry';
 import { allFindings, applyEdits, createDerive, demoProject, type Project } from '../project';
 import { seamsOf } from './seams';
-import { isSplitLine, splitLineOf, splitPanel, splitShareAt } from './split';
+import { isSplitLine, splitLineOf, splitPanel, splitShareAt, straightMiddle } from './split';
 import type { Panel } from './panel';
 
 const tamsel = demoProject('tamsel', 'x');
@@ -52,6 +52,15 @@ describe('a panel cut along a line drawn on it', () => {
         expect(part.areaM2).toBeGreaterThan(0);
         expect(crossesItself(part.outline)).toBe(false);
       }
+  });
+  it('is straight on the flat panel with the middle share worked out for it, on the whole and on a part', () => {
+    const ends = { fore: 0.3, aft: 0.7 };
+    const middle = straightMiddle(side, ends);
+    const [part] = splitPanel(side, { id: side.id, ...ends, middle });
+    const line = (part as Panel).rulings.map(({ flatQ }) => flatQ);
+    const chord = distance2(at(line, 0), at(line, -1));
+    expect(polylineLength(line) / chord - 1).toBeLessThan(1e-4);
+    expect(straightMiddle(lower, ends, split)).toBeCloseTo(middle, 9);
   });
   it('names its parts, and the line between them', () => {
     expect([lower.name, upper.name]).toEqual(['Side, lower', 'Side, upper']);

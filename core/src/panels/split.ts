@@ -7,7 +7,7 @@
  * Conventions: along the line both parts have the mean of the two edges' parameters. A bottom that spans the centreline is
  * cut along the centreline, whatever the shares: that gives a mirrored pair.
  */
-import { lerp2, lerp3 } from '../geometry';
+import { at, lerp2, lerp3 } from '../geometry';
 import { panelOf, type Panel } from './panel';
 import type { PanelSplit } from './schema';
 import { bendRadii, type LaidRuling } from './strip';
@@ -43,6 +43,30 @@ const middleOf = ({ s, t }: LaidRuling): number => (s + t) / 2;
 export function splitShareAt({ fore, middle, aft }: PanelSplit, along: number): number {
   const value = fore * (1 - along) * (1 - 2 * along) + middle * 4 * along * (1 - along) + aft * along * (2 * along - 1);
   return Math.min(1 - NEAREST, Math.max(NEAREST, value));
+}
+
+/** The middle share with which the line is straight on the flat panel, as a batten or a chalk line lies; `cut` is the
+ * whole panel or its lower part, whose upper edge is a line already `drawn`. */
+export function straightMiddle(
+  cut: Panel,
+  { fore, aft }: Pick<PanelSplit, 'fore' | 'aft'>,
+  drawn?: PanelSplit,
+): number {
+  const { rulings } = cut;
+  const alongOf = (r: LaidRuling) => (drawn ? r.t : middleOf(r)); // the lower part's upper edge has the mean of the whole's
+  const on = (k: number, share: number) => {
+    const r = at(rulings, k);
+    return lerp2(r.flatP, r.flatQ, drawn ? share / splitShareAt(drawn, alongOf(r)) : share);
+  };
+  const [a, b] = [on(0, fore), on(-1, aft)];
+  const k = Math.max(0, rulings.findIndex((r) => alongOf(r) >= 0.5)); // prettier-ignore
+  const side = (share: number) => {
+    const p = on(k, share);
+    return (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);
+  };
+  const [low, high] = [side(0), side(1)];
+  const share = low === high ? 0.5 : low / (low - high);
+  return Math.min(1 - NEAREST, Math.max(NEAREST, share));
 }
 
 /** Where a ruling passes the centreline; midway where it does not. */

@@ -15,6 +15,7 @@ import { formatFine, formatShare, formatMass, unitLabel, type Notation } from '@
 import type { Derived } from '@kalotrope/core/project';
 import type { NestResult } from '@kalotrope/core/sheets';
 import type { DerivedState } from './derived-slice';
+import { pickedPanel } from './picked-panel';
 import type { Picked } from './screen-slice';
 import type { RootState } from './store';
 
@@ -117,7 +118,7 @@ export const selectTape = createSelector([selectDerived, selectPicked], (derived
 function tapeOf(derived: Derived, picked: Picked | null): Tape | undefined {
   const { lines, stations } = derived.lines.value;
   if (picked?.kind === 'panel') {
-    const panel = derived.panels.value.panels.find((other) => other.id === picked.id);
+    const panel = pickedPanel(derived.panels.value.panels, picked);
     const line = lines.find((other) => other.id === panel?.edges[1].line);
     return (
       panel &&

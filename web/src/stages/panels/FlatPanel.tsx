@@ -22,6 +22,7 @@ import { PlyShape } from '../../drawing/Ply';
 import { stationStyle } from '../../drawing/station-style';
 import { FieldPicture } from './FieldPicture';
 import type { PanelsLook } from './PanelsHead';
+import { SplitHandles } from './SplitHandles';
 
 /** One ruling in so many is drawn: enough to see how they run. */
 const EVERY = 6;
@@ -47,7 +48,8 @@ export const FlatPanel = memo(function FlatPanel({ panel, panels, dx, dy, statio
   const isPicked = choice?.kind === 'panel' && choice.id === panel.id;
   const marks = useMemo(() => stationMarks(panel, stations), [panel, stations]);
   const box = boxAround(panel.outline);
-  const [middle, half] = [(box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2];
+  // clear of the handle in the middle of a cut
+  const [middle, half] = [box.minX + (panel.partOf ? 0.3 : 0.5) * (box.maxX - box.minX), -(box.minY + box.maxY) / 2];
   const rulings = panel.rulings
     .filter((_, k) => k % EVERY === 0)
     .map((r) => pathOf([r.flatP, r.flatQ]))
@@ -115,6 +117,7 @@ export const FlatPanel = memo(function FlatPanel({ panel, panels, dx, dy, statio
       {look.hasHoles && <Holes panel={panel} panels={panels} part={part} px={px} />}
       {look.isByHand && <ByHand panel={panel} stations={stations} px={px} />}
       {preview && <Preview remedy={preview} panel={panel} px={px} />}
+      {panel.partOf !== undefined && panel.id.endsWith('.lower') && <SplitHandles panel={panel} px={px} />}
       {isPicked && <TapeBead panel={panel} px={px} />}
     </g>
   );

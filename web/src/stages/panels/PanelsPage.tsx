@@ -5,17 +5,19 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { formatArea, formatDeg, formatWithUnit } from '@kalotrope/core/measure';
 import type { Field, PanelRemedy } from '@kalotrope/core/panels';
 import { selectDerived, selectNotation, selectPicked, selectProject, selectStations } from '../../app/selectors';
+import { pickedPanel } from '../../app/picked-panel';
 import { Figure, Slip } from '../../app/Slip';
 import { useAppSelector } from '../../app/store';
 import { BANDS } from '../../drawing/bands';
 import { CardPages } from './CardPages';
+import { CutInTwo } from './CutInTwo';
 import { MarkingTable } from './MarkingTable';
 import { PanelsDrawing } from './PanelsDrawing';
 import { PanelsHead, type PanelsLook, type PanelsView } from './PanelsHead';
 import { Remedies } from './Remedies';
 import { RoundedChines } from './RoundedChines';
 import { Seams } from './Seams';
-import { SheetSettings } from './SheetSettings';
+import { SheetSettings, useNames } from './SheetSettings';
 import { TrueSection } from './TrueSection';
 
 const HullView = lazy(() => import('../../drawing/HullView'));
@@ -41,7 +43,7 @@ export default function PanelsPage() {
   if (!derived || !project) return null;
   const { panels, transoms, strips } = derived.panels.value;
   const { panels: part } = project;
-  const panel = panels.find((other) => choice?.kind === 'panel' && other.id === choice.id) ?? panels[0];
+  const panel = pickedPanel(panels, choice);
   return (
     <>
       <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
@@ -65,6 +67,7 @@ export default function PanelsPage() {
         {panel && <Remedies panel={panel} shown={preview} onShow={setPreview} />}
         <SheetSettings panel={panel} part={part} />
         <Seams panels={panels} />
+        {panel && <CutInTwo panel={panel} panels={panels} part={part} />}
         <RoundedChines panels={panels} strips={strips} part={part} />
         {panel && <TrueSection panels={panels} picked={panel} stations={stations} />}
         {panel && <MarkingTable panel={panel} part={part} />}
@@ -125,11 +128,11 @@ function PanelNumbers() {
   const derived = useAppSelector(selectDerived);
   const choice = useAppSelector(selectPicked);
   const notation = useAppSelector(selectNotation);
+  const nameOf = useNames();
   const panels = derived?.panels.value.panels ?? [];
-  const panel = panels.find((other) => choice?.kind === 'panel' && other.id === choice.id) ?? panels[0];
+  const panel = pickedPanel(panels, choice);
   if (!panel)
     return <Typography variant="body2">Two lines at least make a panel. Import a table on the Lines stage.</Typography>;
-  const nameOf = (id: string) => derived?.lines.value.lines.find((line) => line.id === id)?.name ?? id;
   const [lower, upper] = panel.edges;
   const { maxTwist, maxStrain, minBendRadius } = panel;
   return (

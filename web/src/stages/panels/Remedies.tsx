@@ -28,6 +28,12 @@ export function Remedies({ panel, shown, onShow }: Props) {
   const dispatch = useAppDispatch();
   const [search, setSearch] = useState<Search>({ kind: 'none' });
   if (!lines || !needsRemedy(standingOf(panel))) return null;
+  if (panel.partOf !== undefined)
+    return (
+      <Typography variant="body2" sx={{ mt: 1.5 }}>
+        What would cure it is worked out for whole panels: make it whole again, look, and cut it afterwards.
+      </Typography>
+    );
   const find = async () => {
     const stopping = new AbortController();
     setSearch({ kind: 'busy', stop: () => stopping.abort() });

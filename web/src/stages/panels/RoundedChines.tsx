@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { EditValue } from '@kalotrope/core/findings';
 import { formatDeg, formatFine, formatLength, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
-import type { Panel, PanelsPart, RoundedChine, RoundedStrip } from '@kalotrope/core/panels';
+import { isSplitLine, type Panel, type PanelsPart, type RoundedChine, type RoundedStrip } from '@kalotrope/core/panels';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
 import { NumberField } from '../../app/NumberField';
@@ -27,7 +27,10 @@ export function RoundedChines({ panels, strips, part }: Props) {
   const nameOf = useNames();
   const dispatch = useAppDispatch();
   const chines = part.roundedChines;
-  const corners = panels.slice(1).map((panel) => panel.edges[0].line);
+  const corners = panels
+    .slice(1)
+    .map((panel) => panel.edges[0].line)
+    .filter((line) => !isSplitLine(line));
   const sharp = corners.filter((line) => !chines.some(({ id }) => id === line));
   const set = (label: string, value: readonly RoundedChine[]) =>
     dispatch(edited({ label, edits: [{ path: ['panels', 'roundedChines'], value: value as EditValue }] })); // a plain list

@@ -5,7 +5,14 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { EditValue } from '@kalotrope/core/findings';
 import { formatFine, formatWithUnit, unitLabel, type Notation } from '@kalotrope/core/measure';
-import { MIDDLE_FROM_MM, type LinesTo, type Meeting, type Panel, type PanelsPart } from '@kalotrope/core/panels';
+import {
+  isSplitLine,
+  MIDDLE_FROM_MM,
+  type LinesTo,
+  type Meeting,
+  type Panel,
+  type PanelsPart,
+} from '@kalotrope/core/panels';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
 import { Figure } from '../../app/Slip';
@@ -128,5 +135,6 @@ function Allowances({
 /** Names of lines by their ids. */
 export function useNames(): (id: string) => string {
   const derived = useAppSelector(selectDerived);
-  return (id) => derived?.lines.value.lines.find((line) => line.id === id)?.name ?? id;
+  return (id) =>
+    derived?.lines.value.lines.find((line) => line.id === id)?.name ?? (isSplitLine(id) ? 'Line of the cut' : id);
 }
