@@ -69,6 +69,16 @@ describe('tabs', () => {
     expect(area(part(tabbed, 'keel-chine'))).toBeGreaterThan(area(part(tabbed, 'keel-chine.port')) + 100);
     expect(area(part(tabbed, 'chine-sheer'))).toBeCloseTo(area(part(plain, 'chine-sheer')), 6);
   });
+  it('stand round the transom and the bulkheads, but not along their tops', () => {
+    for (const id of ['transom', 'frame.1', 'frame.2', 'frame.3']) {
+      const [bare, tabs] = [part(plain, id), part(tabbed, id)];
+      expect(crossesItself(tabs)).toBe(false);
+      expect(area(tabs)).toBeGreaterThan(area(bare) + 20);
+      expect(total(intersectionOf([tabs], [bare])) / area(bare)).toBeGreaterThan(0.999);
+      const top = (outline: Outline) => Math.max(...outline.map(([, z]) => z));
+      expect(top(tabs)).toBeLessThan(top(bare) + 1); // a tab at the side may lean up by a hair
+    }
+  });
 });
 
 describe('the pages as a file', () => {

@@ -2,7 +2,7 @@
  * A model of the hull to cut from card: every panel, transom and bulkhead at a scale, on as few pages as hold them.
  *
  * Card has no thickness worth counting, so panels are those of the lines themselves. Where an edge meets another it gets
- * tabs to glue by (or none, to be taped), on one of the two only; letters say which edges meet. What is longer than a page
+ * tabs to glue by (or none, to be taped), on one of the two only, the transom's and bulkheads' on those; letters say which edges meet. What is longer than a page
  * is cut across where there is room, with a strip to glue the pieces by. Pages are filled by the sheets stage's own nesting.
  * Conventions: figures in mm of card; page coordinates run up from the lower left corner.
  */
@@ -85,7 +85,7 @@ export function cardModel(project: Project, derived: Derived, options: CardOptio
   };
   const result = parts.length > 0 ? nest(job, { seed: 1, rounds: ROUNDS }) : { sheets: [], unplaced: [] };
   const pages = result.sheets.map((sheet, i) =>
-    pageOf(sheet, parts, { title: `${project.name}, card model 1:${options.scale}, page ${i + 1} of ${result.sheets.length}` }),
+    pageOf(sheet, parts, { title: `${project.name} rev ${project.revision}, card model 1:${options.scale}, page ${i + 1} of ${result.sheets.length}` }),
   ); // prettier-ignore
   return { pages, parts, unplaced: result.unplaced.map(({ part }) => parts.find(({ id }) => id === part)?.name ?? part) }; // prettier-ignore
 }
@@ -115,9 +115,35 @@ function cardParts(derived: Derived, options: CardOptions): CardPart[] {
     })),
   ].map(({ id, name, outline }): RawPart => {
     const edge = outline.map((p) => small(p, options.scale));
-    return { id, name, body: edge, tabs: [], marks: [], texts: [label(edge, name)] };
+    const folds = options.edges === 'tabs' ? runsBelowTop(edge) : [];
+    return { id, name, body: edge, tabs: folds.flatMap(tabsAlong), marks: folds, texts: [label(edge, name)] };
   });
   return [...skin, ...flat.flatMap((part) => inPieces(part, room))];
+}
+
+/** A corner that turns more than this ends a run of tabs. */
+const CORNER_RAD = 0.35;
+
+/**
+ * The edges of a transom or bulkhead that lie against the skin, each with the part to the right of its run: all but the
+ * top, which goes from starboard to port. Outlines run counter-clockwise.
+ */
+function runsBelowTop(outline: Outline): Vec2[][] {
+  const top = outline.findIndex(([y], i) => y > 0 && at(outline, (i + 1) % outline.length)[0] < 0);
+  const open = [...outline.slice(top + 1), ...outline.slice(0, top + 1)].reverse();
+  const runs: Vec2[][] = [[at(open, 0)]];
+  for (let i = 1; i < open.length; i++) {
+    const here = at(open, i);
+    at(runs, -1).push(here);
+    const next = open[i + 1];
+    if (next && turnAt(at(open, i - 1), here, next) > CORNER_RAD) runs.push([here]);
+  }
+  return runs;
+}
+
+function turnAt(a: Vec2, b: Vec2, c: Vec2): number {
+  const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], c[0] - b[0], c[1] - b[1]];
+  return Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy));
 }
 
 /** A part before its tabs are joined on. */
@@ -206,7 +232,7 @@ const edgeText = (edge: readonly Vec2[], text: string, side: 1 | -1): DrawnText 
 /** Tabs outside an edge that has the part to the right of its run from forward aft: wide at the edge, narrower outside. */
 function tabsAlong(edge: readonly Vec2[]): Outline[] {
   const total = edge.slice(1).reduce((sum, p, i) => sum + distance2(p, at(edge, i)), 0);
-  const count = Math.floor(total / (TAB_MM.length + TAB_MM.gap));
+  const count = Math.max(Math.floor(total / (TAB_MM.length + TAB_MM.gap)), total > LEAST_TAB_MM ? 1 : 0);
   const pitch = total / Math.max(count, 1);
   return Array.from({ length: count }, (_, i) => {
     const [a, b] = [alongEdge(edge, i * pitch + TAB_MM.gap / 2), alongEdge(edge, (i + 1) * pitch - TAB_MM.gap / 2)];
@@ -220,6 +246,8 @@ function tabsAlong(edge: readonly Vec2[]): Outline[] {
 }
 
 const SINK_MM = 0.6;
+/** A shorter edge has no tab: what is next to it holds it. */
+const LEAST_TAB_MM = 12;
 
 function alongEdge(edge: readonly Vec2[], length: number): Vec2 {
   let left = length;

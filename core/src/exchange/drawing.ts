@@ -207,3 +207,11 @@ export function sheetDrawing(sheet: UsedSheet, batch: NestBatch, parts: readonly
 export function drawingBounds(drawing: Drawing) {
   return boundsOf(drawing.paths.flatMap((path) => path.points));
 }
+
+/** The drawing with the revision on it: after its name, or after every part's on a sheet that is cut from. */
+export const stamped = (drawing: Drawing, revision: number, which: 'name' | 'every part' = 'name'): Drawing => ({
+  ...drawing,
+  texts: drawing.texts.map((text, i) =>
+    i === 0 || which === 'every part' ? { ...text, text: `${text.text}, rev ${revision}` } : text,
+  ),
+});

@@ -1,7 +1,7 @@
 /** Every drawing and table that goes out, as files with names; the same list on screen and in the batch command. */
 import type { Derived, Project } from '../project';
 import type { NestResult } from '../sheets';
-import { frameDrawing, panelDrawing, sheetDrawing, transomDrawing, type Drawing } from './drawing';
+import { frameDrawing, panelDrawing, sheetDrawing, stamped, transomDrawing, type Drawing } from './drawing';
 import { writeDxf } from './dxf';
 import { writeOffsets } from './offsets-csv';
 import { bodyPlanDrawing, linesDrawing, sectionDrawing } from './lines-drawing';
@@ -26,7 +26,8 @@ export function allDrawings(
   const { stations } = derived.lines.value;
   const jointed = new Map(derived.joints.value.map((panel) => [panel.panel, panel]));
   const { parts, batches } = derived.sheets.value;
-  return [
+  const { revision } = project;
+  const named = [
     ...linesDrawings(project, derived),
     ...panels.map((panel) =>
       panelDrawing(panel, {
@@ -39,7 +40,13 @@ export function allDrawings(
     ),
     ...transoms.map(transomDrawing),
     ...derived.frames.value.map((frame) => frameDrawing(frame, project.school, project.frames.filletGap)),
-    ...batches.flatMap((batch, i) => (layouts[i]?.sheets ?? []).map((sheet) => sheetDrawing(sheet, batch, parts))),
+  ];
+  const sheets = batches.flatMap((batch, i) =>
+    (layouts[i]?.sheets ?? []).map((sheet) => sheetDrawing(sheet, batch, parts)),
+  );
+  return [
+    ...named.map((drawing) => stamped(drawing, revision)),
+    ...sheets.map((drawing) => stamped(drawing, revision, 'every part')),
   ];
 }
 

@@ -6,15 +6,16 @@ import Undo from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
+import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { memo, type ReactNode } from 'react';
+import { memo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Stage } from '@kalotrope/core/findings';
 import { NOTATIONS, type Notation } from '@kalotrope/core/measure';
-import { redone, undone } from './document-slice';
+import { edited, redone, undone } from './document-slice';
 import { ExportMenu } from './ExportMenu';
 import { ImportButton } from './ImportButton';
 import { findTurned, notationSet } from './screen-slice';
@@ -51,6 +52,7 @@ export const TopBar = memo(function TopBar({ stage }: { readonly stage: Stage })
       >
         {name} ▾
       </Button>
+      <Revision />
       <HowSaved />
       <Box sx={{ flex: 1 }} />
       <Button
@@ -87,6 +89,34 @@ export const TopBar = memo(function TopBar({ stage }: { readonly stage: Stage })
     </Box>
   );
 });
+
+/** The revision that is printed on everything, and the next one begun. */
+function Revision() {
+  const dispatch = useAppDispatch();
+  const revision = useAppSelector((state) => state.document.project?.revision ?? 1);
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const begin = () => {
+    setAnchor(null);
+    dispatch(edited({ label: `Revision ${revision + 1}`, edits: [{ path: ['revision'], value: revision + 1 }] }));
+  };
+  return (
+    <>
+      <Button
+        color="inherit"
+        size="small"
+        aria-haspopup="menu"
+        aria-label={`Revision ${revision}`}
+        sx={{ minWidth: 0, fontSize: 14 }}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        rev {revision}
+      </Button>
+      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        <MenuItem onClick={begin}>Begin revision {revision + 1}, and print it on all that follows</MenuItem>
+      </Menu>
+    </>
+  );
+}
 
 function HowSaved() {
   const saveState = useAppSelector((state) => state.document.saveState);
