@@ -4,8 +4,8 @@
  * Method: two triangles between successive rulings of every panel, to starboard and mirrored to port, and the transoms;
  * normals outward. The surface is the one the lines were drawn to, without thickness.
  */
-import { cross3, sub3, unit3, type Vec3 } from '../geometry';
-import type { Panel, Transom } from '../panels';
+import { cross3, lerp3, sub3, unit3, type Vec3 } from '../geometry';
+import { endPoints, transomTriangles, type Panel, type Transom } from '../panels';
 
 type Triangle = readonly [Vec3, Vec3, Vec3];
 
@@ -16,11 +16,26 @@ export function writeStl(name: string, panels: readonly Panel[], transoms: reado
     const side = strip(panel);
     return panel.spansCentreline ? side : [...side, ...side.map(mirrored)];
   });
-  const facets = [...skin, ...transoms.flatMap(fan)].flatMap((triangle) => facetOf(triangle));
+  const facets = [...skin, ...transoms.flatMap(transomTriangles)].flatMap((triangle) => facetOf(triangle));
   return [`solid ${title}`, ...facets, `endsolid ${title}`, ''].join('\n');
 }
 
-function strip({ rulings }: Panel): Triangle[] {
+function strip(panel: Panel): Triangle[] {
+  const { rulings } = panel;
+  const end = panel.aftCurve ? endStrip(panel) : [];
+  return [...end, ...between(rulings)];
+}
+
+/** From the last ruling to an end set out from it. */
+function endStrip(panel: Panel): Triangle[] {
+  const points = endPoints(panel);
+  const last = points.length - 1;
+  const [p, q] = [points[0], points[last]];
+  if (!p || !q) return [];
+  return between(points.map((out, i) => ({ p: lerp3(p, q, i / last), q: out }))).map(([a, b, c]) => [a, c, b]);
+}
+
+function between(rulings: readonly { readonly p: Vec3; readonly q: Vec3 }[]): Triangle[] {
   return rulings.slice(1).flatMap((b, k): Triangle[] => {
     const a = rulings[k]!; // the one before b
     return [
@@ -29,9 +44,6 @@ function strip({ rulings }: Panel): Triangle[] {
     ];
   });
 }
-
-const fan = ({ corners }: Transom): Triangle[] =>
-  corners.slice(2).map((c, i): Triangle => [corners[0]!, corners[i + 1]!, c]); // a transom has three corners or more
 
 const mirror = ([x, y, z]: Vec3): Vec3 => [x, -y, z];
 const mirrored = ([a, b, c]: Triangle): Triangle => [mirror(a), mirror(c), mirror(b)];

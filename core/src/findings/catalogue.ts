@@ -101,6 +101,21 @@ export const CATALOGUE = {
       `${d['transom']}: the ends of the lines lie up to ${length(num(d, 'offMm'))} off one plane. A flat transom needs them in line when seen from the side.`,
     { transom: 'Transom', offMm: 6 },
   ),
+  'transom-too-round': entry(
+    (d, length) =>
+      `A transom bent to a radius of ${length(num(d, 'radiusMm'))} does not reach a half-breadth of ${length(num(d, 'breadthMm'))}: it is drawn flat. A larger radius.`,
+    { radiusMm: 400, breadthMm: 560 },
+  ),
+  'transom-off-bend': entry(
+    (d, length) =>
+      `The ends of the lines lie up to ${length(num(d, 'offMm'))} off a transom bent to ${length(num(d, 'radiusMm'))}. End each line on it.`,
+    { offMm: 24, radiusMm: 2000 },
+  ),
+  'transom-bend-tight': entry(
+    (d, length) =>
+      `The transom bends to a radius of ${length(num(d, 'radiusMm'))}; ${d['thicknessMm']} mm sheet with its grain athwart takes ${length(num(d, 'leastMm'))} dry, with its grain upright ${length(num(d, 'acrossMm'))}. Layers, or a larger radius.`,
+    { radiusMm: 900, leastMm: 2400, thicknessMm: 9, acrossMm: 900 },
+  ),
   'frame-outside': entry(
     (d, length) =>
       `No section at ${length(num(d, 'xMm'))}: the hull runs from ${length(num(d, 'fromMm'))} to ${length(num(d, 'toMm'))}.`,

@@ -93,13 +93,23 @@ function cutEdges(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel
   const setbackQ = rulings.map((r) => setbackOf(r, 'Q', { panel, other: above, isMirrored: false }, skin));
   const isRounded = (k: 0 | 1) => skin.roundedChines?.some(({ id }) => id === panel.edges[k].line) === true;
   const untied = untangled(setBack({ edge: flat.p, opposite: flat.q, isRounded: isRounded(0) }, setbackP, 1), setBack({ edge: flat.q, opposite: flat.p, isRounded: isRounded(1) }, setbackQ, -1), flat); // prettier-ignore
-  const cut = withFlat(panel, skin.roundedChines?.length ? uncrossed(untied) : untied);
+  const untangledFlat = skin.roundedChines?.length ? uncrossed(untied) : untied;
+  const cut = withFlat(panel, untangledFlat, endShares(flat, untangledFlat));
   const allowance = (k: 0 | 1, setbacks: readonly number[]): EdgeAllowance => ({
     line: panel.edges[k].line,
     longerBy: cut.edges[k].length - panel.edges[k].length,
     setback: { least: Math.min(...setbacks), most: Math.max(...setbacks) },
   });
   return { ...cut, allowances: [allowance(0, setbackP), allowance(1, setbackQ)] };
+}
+
+type Flat = { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] };
+
+/** Between which shares of the last ruling its cut ends lie. */
+function endShares(whole: Flat, cut: Flat): readonly [number, number] {
+  const length = distance2(at(whole.p, -1), at(whole.q, -1));
+  if (length < STILL_MM) return [0, 1];
+  return [distance2(at(whole.p, -1), at(cut.p, -1)) / length, 1 - distance2(at(whole.q, -1), at(cut.q, -1)) / length];
 }
 
 export type Meets = { readonly panel: Panel; readonly other: Panel | undefined; readonly isMirrored: boolean };

@@ -23,7 +23,9 @@ export type { RoundedStrip, RoundingPlace, StripBuying, StripPiece, StripSheet }
 export { seamsOf, stitchesOf } from './seams';
 export type { Seam, Stitch } from './seams';
 export { isSplitLine, splitLineOf, splitPanel, splitShareAt, straightMiddle } from './split';
-export { findTransoms } from './transom';
+export { endOnCylinder, endPoints } from './curved-transom';
+export type { TransomCylinder } from './curved-transom';
+export { bentTransom, cylinderFor, findTransoms, transomTriangles } from './transom';
 export type { Transom } from './transom';
 export { leastRadius } from './bending';
 export { LEAST_RADII, STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';

@@ -43,6 +43,8 @@ export type Panel = {
   readonly spaceAreaM2: number;
   /** What the skin's thickness changed along the lower and the upper edge; absent where the lines' surface is meant. */
   readonly allowances?: readonly [EdgeAllowance, EdgeAllowance];
+  /** How far the after end lies beyond the last ruling, at even places from the lower edge to the upper; absent: on it. */
+  readonly aftCurve?: readonly number[];
   /** Of a panel cut in two: the id of the whole. */
   readonly partOf?: string;
 };
@@ -83,11 +85,11 @@ export function developPanel(input: PanelInput): Panel | { readonly reason: stri
 }
 
 /** What a panel is, beside its shape. */
-export type PanelNames = Pick<Panel, 'id' | 'name' | 'between' | 'spansCentreline' | 'partOf'>;
+export type PanelNames = Pick<Panel, 'id' | 'name' | 'between' | 'spansCentreline' | 'partOf' | 'aftCurve'>;
 
 /** The panel of these rulings, with all that is measured on it. */
 export function panelOf(rulings: readonly LaidRuling[], names: PanelNames): Panel {
-  const outline = outlineOf(rulings);
+  const outline = outlineOf(rulings, names.aftCurve);
   return {
     ...names,
     outline,
@@ -99,11 +101,34 @@ export function panelOf(rulings: readonly LaidRuling[], names: PanelNames): Pane
   };
 }
 
-/** The same panel with another flat shape: a place for each end of each ruling. */
-export function withFlat(panel: Panel, flat: { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] }): Panel {
+/** The same panel with its after end set out from the last ruling. */
+export const withAftCurve = (panel: Panel, aftCurve: readonly number[]): Panel =>
+  panelOf(panel.rulings, { ...panel, aftCurve });
+
+/** A stretch of an end's curve, from one share of the ruling to another. */
+export function partOfCurve(
+  curve: readonly number[] | undefined,
+  [from, to]: readonly [number, number],
+): number[] | undefined {
+  if (!curve) return undefined;
+  const last = curve.length - 1;
+  return curve.map((_, i) => {
+    const place = Math.min(last, Math.max(0, (from + ((to - from) * i) / last) * last));
+    const k = Math.min(last - 1, Math.floor(place));
+    return at(curve, k) + (place - k) * (at(curve, k + 1) - at(curve, k));
+  });
+}
+
+/** The same panel with another flat shape: a place for each end of each ruling. `ends`: the shares of the last ruling
+ * between which the after end is left. */
+export function withFlat(
+  panel: Panel,
+  flat: { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] },
+  ends: readonly [number, number] = [0, 1],
+): Panel {
   const square = squareUp(flat);
   const rulings = panel.rulings.map((r, k) => ({ ...r, flatP: at(square.p, k), flatQ: at(square.q, k) }));
-  const outline = outlineOf(rulings);
+  const outline = outlineOf(rulings, partOfCurve(panel.aftCurve, ends));
   const edges = [edgeOf(rulings, 'P', panel.between[0]), edgeOf(rulings, 'Q', panel.between[1])] as const;
   return { ...panel, rulings, outline, edges, areaM2: area(outline) / 1e6 };
 }
@@ -130,17 +155,29 @@ function edgeCurve(line: HullLine, isMirrored: boolean): EdgeCurve {
 /** Points nearer than this in the flat are one point of the outline. */
 const SAME_FLAT_MM = 1e-3;
 
-function outlineOf(rulings: readonly LaidRuling[]): Vec2[] {
+function outlineOf(rulings: readonly LaidRuling[], aftCurve?: readonly number[]): Vec2[] {
   const outline: Vec2[] = [];
   const add = (point: Vec2) => {
     const before = outline[outline.length - 1];
     if (!before || distance2(point, before) > SAME_FLAT_MM) outline.push(point);
   };
   for (const { flatP } of rulings) add(flatP);
+  if (aftCurve) for (const point of aftEnd(at(rulings, -1), aftCurve)) add(point);
   for (let k = rulings.length - 1; k >= 0; k--) add(at(rulings, k).flatQ);
   // the first point again: both edges begin in one
   if (outline.length > 1 && distance2(at(outline, 0), at(outline, -1)) <= SAME_FLAT_MM) outline.pop();
   return outline;
+}
+
+/** The after end, from the lower edge to the upper: u runs aft, so out is to the right of the way from P to Q. */
+function aftEnd({ flatP, flatQ }: LaidRuling, curve: readonly number[]): Vec2[] {
+  const length = distance2(flatP, flatQ);
+  if (length < SAME_FLAT_MM) return [];
+  const [du, dv] = [(flatQ[0] - flatP[0]) / length, (flatQ[1] - flatP[1]) / length];
+  return curve.map((out, i): Vec2 => {
+    const along = (length * i) / (curve.length - 1);
+    return [flatP[0] + along * du + out * dv, flatP[1] + along * dv - out * du];
+  });
 }
 
 function edgeOf(rulings: readonly LaidRuling[], end: 'P' | 'Q', line: string): PanelEdge {

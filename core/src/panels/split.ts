@@ -8,7 +8,7 @@
  * cut along the centreline, whatever the shares: that gives a mirrored pair.
  */
 import { at, lerp2, lerp3 } from '../geometry';
-import { panelOf, type Panel } from './panel';
+import { panelOf, partOfCurve, type Panel } from './panel';
 import type { PanelSplit } from './schema';
 import { bendRadii, type LaidRuling } from './strip';
 
@@ -26,15 +26,29 @@ export function splitPanel(panel: Panel, split: PanelSplit | undefined): readonl
   const partOf = panel.id;
   if (panel.spansCentreline) {
     const names = { id: `${panel.id}.half`, name: `${panel.name}, half`, between: [line, panel.between[1]] as const };
-    return [panelOf(piece(panel, centrelineShare, 'upper'), { ...names, spansCentreline: false, partOf })];
+    return [
+      panelOf(piece(panel, centrelineShare, 'upper'), {
+        ...names,
+        spansCentreline: false,
+        partOf,
+        ...curveOf(panel, [0.5, 1]),
+      }),
+    ];
   }
   const share = (ruling: LaidRuling) => splitShareAt(split, middleOf(ruling));
+  const atEnd = share(at(panel.rulings, -1));
   const lower = { id: `${panel.id}.lower`, name: `${panel.name}, lower`, between: [panel.between[0], line] as const };
   const upper = { id: `${panel.id}.upper`, name: `${panel.name}, upper`, between: [line, panel.between[1]] as const };
   return [
-    panelOf(piece(panel, share, 'lower'), { ...lower, spansCentreline: false, partOf }),
-    panelOf(piece(panel, share, 'upper'), { ...upper, spansCentreline: false, partOf }),
+    panelOf(piece(panel, share, 'lower'), { ...lower, spansCentreline: false, partOf, ...curveOf(panel, [0, atEnd]) }),
+    panelOf(piece(panel, share, 'upper'), { ...upper, spansCentreline: false, partOf, ...curveOf(panel, [atEnd, 1]) }),
   ];
+}
+
+/** Each part's stretch of a curved after end. */
+function curveOf(panel: Panel, part: readonly [number, number]): Pick<Panel, 'aftCurve'> {
+  const aftCurve = partOfCurve(panel.aftCurve, part);
+  return aftCurve ? { aftCurve } : {};
 }
 
 const middleOf = ({ s, t }: LaidRuling): number => (s + t) / 2;

@@ -8,6 +8,9 @@
 import { area, at, type Vec2, type Vec3 } from '../geometry';
 import type { Finding } from '../findings';
 import { CENTRELINE_MM, type Hull } from '../lines';
+import { leastRadius } from './bending';
+import { fitCylinder, rakeOf, remedyOnCylinder, rolledOut, type TransomCylinder } from './curved-transom';
+import type { Panel } from './panel';
 
 export type Transom = {
   readonly id: 'transom' | 'bow-transom';
@@ -19,6 +22,8 @@ export type Transom = {
   /** Lean from upright, rad; positive when the top lies further aft. */
   readonly rakeRad: number;
   readonly areaM2: number;
+  /** Of one bent athwart: rows of points across it from its lowest up, for drawing it in the round. */
+  readonly rows?: readonly (readonly Vec3[])[];
 };
 
 /** Ends further off the common plane than this do not make a flat transom. */
@@ -53,14 +58,7 @@ const LEAST_M2 = 0.005;
 function flatten(id: Transom['id'], ends: readonly Vec3[]): { transom: Transom; offMm: number } {
   const mean = (axis: 0 | 2) => ends.reduce((sum, p) => sum + p[axis], 0) / ends.length;
   const [mx, mz] = [mean(0), mean(2)];
-  const sum = (f: (dx: number, dz: number) => number) => ends.reduce((total, p) => total + f(p[0] - mx, p[2] - mz), 0);
-  // principal direction of the ends in the profile: up along the transom
-  const angle =
-    0.5 *
-    Math.atan2(
-      2 * sum((dx, dz) => dx * dz),
-      sum((dx, dz) => dz * dz - dx * dx),
-    );
+  const angle = rakeOf(ends); // up along the transom
   const [ux, uz] = [Math.sin(angle), Math.cos(angle)];
   const along = (p: Vec3) => (p[0] - mx) * ux + (p[2] - mz) * uz;
   const low = Math.min(...ends.map(along));
@@ -72,4 +70,64 @@ function flatten(id: Transom['id'], ends: readonly Vec3[]): { transom: Transom; 
   const corners = [...ends, ...backwards.map(([x, y, z]): Vec3 => [x, -y, z])];
   const name = id === 'transom' ? 'Transom' : 'Bow transom';
   return { transom: { id, name, outline, corners, rakeRad: angle, areaM2: area(outline) / 1e6 }, offMm };
+}
+
+/** What a transom bent athwart has to be told: the lines' ends, whether the sheet takes it, and where it lies. */
+export function cylinderFor(
+  hull: Hull,
+  { radius, thickness }: { readonly radius: number; readonly thickness: number },
+): { readonly cylinder: TransomCylinder | undefined; readonly findings: Finding[] } {
+  const ends = hull.lines.map((line) => at(line.points, -1)).map((p): Vec3 => [p.x, p.halfBreadth, p.height]);
+  const breadth = Math.max(0, ...ends.map(([, y]) => y));
+  if (breadth <= CENTRELINE_MM) return { cylinder: undefined, findings: [] };
+  const where = { stage: 'panels', panel: 'transom', x: ends[0]?.[0] ?? 0 } as const;
+  const cylinder = fitCylinder(ends, radius);
+  if (!cylinder) {
+    const data = { radiusMm: radius, breadthMm: breadth };
+    return { cylinder, findings: [{ severity: 'check', code: 'transom-too-round', where, data }] };
+  }
+  const findings: Finding[] = [];
+  const remedy = remedyOnCylinder(hull, cylinder);
+  if (cylinder.offMm > FLAT_MM)
+    findings.push({
+      severity: 'check',
+      code: 'transom-off-bend',
+      where,
+      data: { offMm: cylinder.offMm, radiusMm: radius },
+      remedies: remedy ? [remedy] : [],
+    });
+  const leastMm = leastRadius(thickness, 0); // its grain runs athwart
+  if (radius < leastMm)
+    findings.push({
+      severity: 'check',
+      code: 'transom-bend-tight',
+      where,
+      data: { radiusMm: radius, leastMm, thicknessMm: thickness, acrossMm: leastRadius(thickness, Math.PI / 2) },
+    });
+  return { cylinder, findings };
+}
+
+/** The transom rolled out, its edges where the panels meet it. */
+export function bentTransom(panels: readonly Panel[], cylinder: TransomCylinder): Transom {
+  const { outline, corners, rows } = rolledOut(panels, cylinder);
+  return {
+    id: 'transom',
+    name: 'Transom',
+    outline,
+    corners,
+    rows,
+    rakeRad: cylinder.rakeRad,
+    areaM2: area(outline) / 1e6,
+  };
+}
+
+/** The transom in the round as triangles, their outer side aft. */
+export function transomTriangles({ corners, rows }: Transom): (readonly [Vec3, Vec3, Vec3])[] {
+  if (!rows) return corners.slice(2).map((c, i) => [at(corners, 0), at(corners, i + 1), c] as const);
+  return rows.slice(1).flatMap((above, i) => {
+    const below = at(rows, i);
+    return above
+      .slice(1)
+      .flatMap((c, j) => [[at(below, j), at(above, j), c] as const, [at(below, j), c, at(below, j + 1)] as const]);
+  });
 }

@@ -12,9 +12,12 @@ import { shapeFrames, type Frame } from '../frames';
 import { planJoints, type JointedPanel } from '../joints';
 import { drawLines, suspectsOf, type Hull, type HullLine } from '../lines';
 import {
+  bentTransom,
   cutPanel,
+  cylinderFor,
   depthOfInside,
   developPanel,
+  endOnCylinder,
   findTransoms,
   judgePanel,
   judgeRounding,
@@ -29,6 +32,7 @@ import {
   type RoundedStrip,
   type StripSheet,
   type Transom,
+  type TransomCylinder,
 } from '../panels';
 import { listParts, nestBatches, type CutPart, type NestBatch } from '../sheets';
 import type { Project } from './document';
@@ -138,44 +142,66 @@ function deriveWith(project: Project, remember: Remember): Derived {
 function derivePanels(hull: Hull, project: Project, remember: Remember): Derived['panels'] {
   const { thickness, linesTo, meeting, roundedChines } = project.panels;
   const rounded = text(roundedChines);
+  const { transomRadius, transomThickness } = project.panels;
+  const bend =
+    transomRadius === null ? undefined : cylinderFor(hull, { radius: transomRadius, thickness: transomThickness });
   const made = panelInputs(hull).map((input) => ({
     input,
-    parts: derivePanel(input, project, remember),
+    parts: derivePanel(input, bend?.cylinder, project, remember),
   }));
   const keys = made.map(({ parts }) => parts);
   const ends = text(hull.lines.map((line) => [line.points[0], line.points[line.points.length - 1]]));
   const stripSheets = roundedChines.map((chine) => stripSheetFor(project, chine));
-  return remember('panels', [...keys, ends, thickness, linesTo, meeting, rounded, text(stripSheets)], () => {
-    const findings: Finding[] = [];
-    const panels: Panel[] = [];
-    for (const { input, parts } of made) collect(input, parts, thickness, { findings, panels });
-    const { transoms, findings: about } = findTransoms(hull);
-    const skin = { thickness, linesTo, meeting, roundedChines };
-    const cut = panels.map((panel, i) => {
-      const around = { below: panels[i - 1], above: panels[i + 1] };
-      const keys = [panel, around.below, around.above, thickness, linesTo, meeting, rounded];
-      return remember(`cut ${panel.id}`, keys, () => cutPanel(panel, around, skin));
-    });
-    const strips = roundedChines.flatMap((chine, i) => {
-      const strip = roundedStrip(panels, chine, skin, at(stripSheets, i));
-      const name = hull.lines.find(({ id }) => id === chine.id)?.name ?? chine.id;
-      findings.push(...judgeRounding(panels, { chine, name: name.toLowerCase(), strip }));
-      return strip ? [strip] : [];
-    });
-    return { value: { panels: cut, transoms, strips }, findings: [...findings, ...about], assumed: [] };
-  });
+  return remember(
+    'panels',
+    [...keys, ends, thickness, linesTo, meeting, rounded, text(stripSheets), text(bend ?? null)],
+    () => {
+      const findings: Finding[] = [];
+      const panels: Panel[] = [];
+      for (const { input, parts } of made) collect(input, parts, thickness, { findings, panels });
+      const flat = findTransoms(hull);
+      const isBent = (id: Transom['id']) => id === 'transom' && bend?.cylinder !== undefined;
+      const transoms = flat.transoms.map((transom) =>
+        isBent(transom.id) && bend?.cylinder ? bentTransom(panels, bend.cylinder) : transom,
+      );
+      const about = flat.findings.filter(({ where }) => !(where.panel === 'transom' && isBent('transom')));
+      const skin = { thickness, linesTo, meeting, roundedChines };
+      const cut = panels.map((panel, i) => {
+        const around = { below: panels[i - 1], above: panels[i + 1] };
+        const keys = [panel, around.below, around.above, thickness, linesTo, meeting, rounded];
+        return remember(`cut ${panel.id}`, keys, () => cutPanel(panel, around, skin));
+      });
+      const strips = roundedChines.flatMap((chine, i) => {
+        const strip = roundedStrip(panels, chine, skin, at(stripSheets, i));
+        const name = hull.lines.find(({ id }) => id === chine.id)?.name ?? chine.id;
+        findings.push(...judgeRounding(panels, { chine, name: name.toLowerCase(), strip }));
+        return strip ? [strip] : [];
+      });
+      return {
+        value: { panels: cut, transoms, strips },
+        findings: [...findings, ...about, ...(bend?.findings ?? [])],
+        assumed: [],
+      };
+    },
+  );
 }
 
 /** The panel between two lines, in two where it is cut along a line drawn on it. */
-function derivePanel(input: PanelInput, project: Project, remember: Remember): Parts {
+function derivePanel(
+  input: PanelInput,
+  cylinder: TransomCylinder | undefined,
+  project: Project,
+  remember: Remember,
+): Parts {
   const id = panelIdOf(input);
   const panel = remember(`panel ${id}`, [input.name, linePoints(input.lower), linePoints(input.upper)], () =>
     developPanel(input),
   );
   const split = project.panels.splits.find((other) => other.id === id);
-  return remember(`parts ${id}`, [panel, text(split ?? null)], () =>
-    'reason' in panel ? panel : splitPanel(panel, split),
-  );
+  return remember(`parts ${id}`, [panel, text(split ?? null), text(cylinder ?? null)], () => {
+    if ('reason' in panel) return panel;
+    return splitPanel(cylinder ? endOnCylinder(panel, cylinder) : panel, split);
+  });
 }
 
 type Parts = readonly Panel[] | { readonly reason: string };

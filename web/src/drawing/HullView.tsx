@@ -9,7 +9,15 @@ import { Canvas, invalidate } from '@react-three/fiber';
 import { memo, useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import { BufferAttribute, BufferGeometry, Color, DoubleSide } from 'three';
 import { pointOnTape } from '@kalotrope/core/lines';
-import { foldHull, shareAt, type Field, type FoldedRuling, type Panel, type Transom } from '@kalotrope/core/panels';
+import {
+  foldHull,
+  shareAt,
+  transomTriangles,
+  type Field,
+  type FoldedRuling,
+  type Panel,
+  type Transom,
+} from '@kalotrope/core/panels';
 import { picked } from '../app/screen-slice';
 import { selectDerived, selectPicked, selectProject, selectTape } from '../app/selectors';
 import { useAppDispatch, useAppSelector } from '../app/store';
@@ -165,10 +173,7 @@ const PanelMesh = memo(function PanelMesh({ panel, shape, field, thickness, isAl
 const TransomMesh = memo(function TransomMesh({ transom }: { readonly transom: Transom }) {
   const geometry = useMemo(() => {
     const made = new BufferGeometry();
-    const { corners } = transom;
-    const positions = corners
-      .slice(1, -1)
-      .flatMap((_, i) => [corners[0], corners[i + 1], corners[i + 2]].flatMap((p) => (p ? [...p] : [])));
+    const positions = transomTriangles(transom).flatMap((triangle) => triangle.flatMap((p) => [...p]));
     made.setAttribute('position', new BufferAttribute(new Float32Array(positions), 3));
     made.computeVertexNormals();
     return made;

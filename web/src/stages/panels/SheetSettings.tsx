@@ -29,10 +29,14 @@ const MEETING: Readonly<Record<Meeting, string>> = {
   lapped: 'upper laps',
 };
 
+/** What a bent transom starts from. */
+const START_RADIUS_MM = 2500;
+
 /** The sheet, how panels meet, and what is marked on them; with what the thickness changed on the picked one. */
 export function SheetSettings({ panel, part }: { readonly panel: Panel | undefined; readonly part: PanelsPart }) {
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
+  const hasTransom = useAppSelector(selectDerived)?.panels.value.transoms.some(({ id }) => id === 'transom') === true;
   const set = (label: string, path: readonly string[], value: EditValue) =>
     dispatch(edited({ label, edits: [{ path: ['panels', ...path], value }] }));
   return (
@@ -91,6 +95,22 @@ export function SheetSettings({ panel, part }: { readonly panel: Panel | undefin
             />
             <Button size="small" onClick={() => set('No waterline', ['waterline'], null)}>
               Take it off
+            </Button>
+          </Box>
+        )}
+        {part.transomRadius === null ? (
+          hasTransom && (
+            <Button onClick={() => set('Transom bent', ['transomRadius'], START_RADIUS_MM)}>Bend the transom</Button>
+          )
+        ) : (
+          <Box>
+            <LengthField
+              label="Transom’s radius"
+              mm={part.transomRadius}
+              onCommit={(mm) => set('Transom’s radius', ['transomRadius'], mm)}
+            />
+            <Button size="small" onClick={() => set('Transom flat', ['transomRadius'], null)}>
+              Make it flat
             </Button>
           </Box>
         )}
