@@ -131,3 +131,71 @@ test('on a narrow screen the page does not scroll sideways, whichever view', asy
     expect(await page.evaluate('document.documentElement.scrollWidth')).toBeLessThanOrEqual(390);
   }
 });
+
+test('a chine made round: the panels stand back, the strip is listed, frames turn round too', async ({ page }) => {
+  await openPanels(page, 'tamsel');
+  const along = page.getByText('Along the chine', { exact: true }).locator('..');
+  const sharp = await along.textContent();
+  await page.getByRole('button', { name: 'Round the chine' }).click();
+  const rounding = page.getByRole('group', { name: 'Rounding of the chine' });
+  await expect(rounding.getByText(/^4018 mm long, 183\.\d to 230\.\d wide$/)).toBeVisible();
+  await expect(along).not.toHaveText(sharp ?? '');
+  const pieces = rounding.getByRole('table', { name: 'Pieces of the strip' }).locator('tbody tr');
+  await expect(pieces).toHaveCount(46); // four layers, every other begun half a piece later
+  await expect(page.getByText(/Rounding the chine takes/)).toBeVisible();
+  // tapered to the bow there is room
+  await rounding.getByLabel('Radius, fore').fill('60');
+  await rounding.getByLabel('Radius, fore').press('Enter');
+  await expect(rounding.getByText(/^Strip/).locator('..')).toContainText('long');
+  await rounding.getByLabel('Layers').fill('40');
+  await expect(rounding.getByText('Expected a whole number from 2 to 8')).toBeVisible();
+  await rounding.getByLabel('Layers').press('Enter');
+  await expect(rounding.getByLabel('Layers')).toHaveValue('4');
+  await noFaults(page);
+  await page.getByRole('link', { name: /Frames/ }).click();
+  await expect(page.getByText('Bulkhead 1').first()).toBeVisible();
+  await page.getByRole('link', { name: /Panels/ }).click();
+  await page.getByRole('button', { name: 'Make it sharp' }).click();
+  await expect(along).toHaveText(sharp ?? '');
+});
+
+test('a panel cut in two along a line that is dragged, and made whole again', async ({ page }) => {
+  await openPanels(page, 'tamsel');
+  await page.locator('path[data-part="Side"]').click();
+  await page.getByRole('button', { name: 'Cut the side in two' }).click();
+  await expect(page.locator('path[data-part="Side, lower"]')).toBeVisible();
+  await expect(page.locator('path[data-part="Side, upper"]')).toBeVisible();
+  const aft = page.getByLabel('Aft %');
+  await expect(aft).toHaveValue('50');
+  const handle = await page.locator('[data-cut-handle="aft"]').boundingBox();
+  if (!handle) throw new Error('no handle');
+  const [x, y] = [handle.x + handle.width / 2, handle.y + handle.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x, y - 12, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await aft.inputValue())).toBeGreaterThan(53);
+  await page.getByRole('button', { name: 'Make the line straight' }).click();
+  await expect(page.getByRole('table', { name: 'Edges that meet' }).getByText('Line of the cut')).toBeVisible();
+  await noFaults(page);
+  await page.reload();
+  await expect(page.locator('path[data-part="Side, upper"]')).toBeVisible();
+  await page.locator('path[data-part="Side, upper"]').click();
+  await page.getByRole('button', { name: 'Make it whole again' }).click();
+  await expect(page.locator('path[data-part="Side"]')).toBeVisible();
+});
+
+test('a transom bent, the lines ended on it, and a new revision printed on what is cut', async ({ page }) => {
+  await openPanels(page, 'tamsel');
+  await page.getByRole('button', { name: 'Bend the transom' }).click();
+  await page.getByRole('button', { name: 'End the lines on the bent transom' }).click();
+  await expect(page.getByText('Nothing wrong that can be seen from here.')).toBeVisible();
+  await page.getByRole('button', { name: 'Revision 1' }).click();
+  await page.getByRole('menuitem', { name: /^Begin revision 2/ }).click();
+  await page.getByRole('button', { name: 'Export' }).click();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('menuitemradio', { name: 'SVG' }).click();
+  await page.getByRole('menuitem', { name: /transom/i }).click();
+  const drawing = await readFile(await (await saved).path(), 'utf8');
+  expect(drawing).toContain('Transom, aft face, rev 2');
+});

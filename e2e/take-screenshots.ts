@@ -42,6 +42,14 @@ for (const [key, name] of [
   }
   await shoot(name);
   if (name !== 'panels') continue;
+  await page.getByRole('button', { name: 'Round the chine' }).click();
+  const radius = page.getByLabel('Radius, fore');
+  await radius.fill('60');
+  await radius.press('Enter');
+  const rounding = page.getByRole('group', { name: 'Rounding of the chine' });
+  await rounding.evaluate((group) => group.scrollIntoView({ block: 'start' }));
+  await shoot('rounded-chine');
+  await page.getByRole('button', { name: 'Make it sharp' }).click();
   await page.getByRole('tab', { name: 'Fold it up' }).click();
   await page.getByRole('slider', { name: 'Folded up' }).focus();
   for (let i = 0; i < 5; i++) await page.keyboard.press('PageUp');

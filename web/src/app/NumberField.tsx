@@ -15,6 +15,15 @@ function readNumber(text: string): Read {
   return text.trim() !== '' && Number.isFinite(value) ? { ok: true, value } : { ok: false, expected: 'a number' };
 }
 
+/** Reads a number within bounds, or says which would do. */
+export const numberBetween =
+  (min: number, max: number, isWhole = false): ((text: string) => Read) =>
+  (text) => {
+    const found = readNumber(text);
+    const isIn = found.ok && found.value >= min && found.value <= max && (!isWhole || Number.isInteger(found.value));
+    return isIn ? found : { ok: false, expected: `a ${isWhole ? 'whole ' : ''}number from ${min} to ${max}` };
+  };
+
 /** A figure that is no length: Enter or leaving the field commits, Esc restores. */
 export function NumberField({ label, value, onCommit, read = readNumber }: Props) {
   const [typed, setTyped] = useState<string | null>(null);

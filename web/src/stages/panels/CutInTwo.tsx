@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import type { EditValue } from '@kalotrope/core/findings';
 import { straightMiddle, type Panel, type PanelsPart, type PanelSplit } from '@kalotrope/core/panels';
 import { edited } from '../../app/document-slice';
-import { NumberField } from '../../app/NumberField';
+import { NumberField, numberBetween } from '../../app/NumberField';
 import { useAppDispatch } from '../../app/store';
 
 type Props = { readonly panel: Panel; readonly panels: readonly Panel[]; readonly part: PanelsPart };
@@ -54,6 +54,8 @@ export function CutInTwo({ panel, panels, part }: Props) {
   );
 }
 
+const SHARE = numberBetween(5, 95);
+
 type LineProps = {
   readonly split: PanelSplit;
   /** The part under the line. */
@@ -65,6 +67,7 @@ function SplitLine({ split, lower, onChange }: LineProps) {
   const percent = (key: 'fore' | 'middle' | 'aft', label: string) => (
     <NumberField
       label={label}
+      read={SHARE}
       value={Number((split[key] * 100).toFixed(1))}
       onCommit={(value) => onChange({ ...split, [key]: value / 100 })}
     />

@@ -6,7 +6,7 @@ import { formatDeg, formatFine, formatLength, formatWithUnit, unitLabel } from '
 import { isSplitLine, type Panel, type PanelsPart, type RoundedChine, type RoundedStrip } from '@kalotrope/core/panels';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
-import { NumberField } from '../../app/NumberField';
+import { NumberField, numberBetween } from '../../app/NumberField';
 import { PlainTable } from '../../app/PlainTable';
 import { Figure } from '../../app/Slip';
 import { selectNotation } from '../../app/selectors';
@@ -72,6 +72,8 @@ export function RoundedChines({ panels, strips, part }: Props) {
   );
 }
 
+const LAYERS = numberBetween(2, 8, true);
+
 type OneProps = {
   readonly chine: RoundedChine;
   readonly strip: RoundedStrip | undefined;
@@ -92,7 +94,7 @@ function OneRounding({ chine, strip, onChange, onRemove }: OneProps) {
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, my: 1 }} className="no-print">
         <LengthField label="Radius, fore" mm={chine.radiusFore} onCommit={(radiusFore) => onChange({ radiusFore })} />
         <LengthField label="Radius, aft" mm={chine.radiusAft} onCommit={(radiusAft) => onChange({ radiusAft })} />
-        <NumberField label="Layers" value={chine.layers} onCommit={(layers) => onChange({ layers })} />
+        <NumberField label="Layers" value={chine.layers} read={LAYERS} onCommit={(layers) => onChange({ layers })} />
         <LengthField
           label="Each layer"
           mm={chine.layerThickness}
