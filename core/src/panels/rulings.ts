@@ -13,13 +13,13 @@
  * not developable there and the ruling of the path is kept, its twist reported.
  * Cost: about 10 twists a ruling beside those of the path.
  */
-import { at, bracketedRoot, type Vec3 } from '../geometry';
+import { at, bracketedRoot, type CurveTangent } from '../geometry';
 import { cheapestPath, type Corner } from './ruling-path';
 import { twistOf } from './twist';
 
 /** One edge of a panel: a curve by t in [0, 1], and the t of its knuckles. `side` says which tangent a knuckle has. */
 export type EdgeCurve = {
-  readonly at: (t: number, side?: -1 | 1) => { readonly position: Vec3; readonly first: Vec3 };
+  readonly at: (t: number, side?: -1 | 1) => CurveTangent;
   readonly knuckles: readonly number[];
 };
 
@@ -29,7 +29,10 @@ export type Ruling = {
   readonly t: number;
   readonly twistRad: number;
   readonly fan?: 'P' | 'Q';
+  /** The lines there, where they have been read already. */
+  readonly ends?: Ends;
 };
+export type Ends = readonly [CurveTangent, CurveTangent];
 
 /** `grids`: cells a line of each search for the path, coarsest first. */
 export type RulingOptions = { readonly grids: readonly number[]; readonly rulingCount: number };
@@ -39,7 +42,8 @@ export const DEFAULT_RULINGS: RulingOptions = { grids: [32, 64, 288], rulingCoun
 export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions = DEFAULT_RULINGS): Ruling[] {
   const path = cheapestPath(P, Q, options.grids);
   const cell = 1 / at(options.grids, -1);
-  const twist = twistOn(P, Q);
+  const last: LastRead = { s: NaN, t: NaN, ends: undefined };
+  const twist = twistOn(P, Q, last);
   const corners = refineFanEnds(path, twist, cell);
   const rulings: Ruling[] = [];
   let lean = 0;
@@ -57,8 +61,8 @@ export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions =
     const found = guess.fan
       ? undefined
       : (follow(rulings, guess, twist, cell, run) ?? refine(guess.s, guess.t, lean, twist, cell));
-    const ruling = onwards(rulings, guess, found, twist);
-    if (skipped) rulings.push(between(rulings, ruling, skipped, twist, cell));
+    const ruling = withEnds(onwards(rulings, guess, found, twist), last);
+    if (skipped) rulings.push(withEnds(between(rulings, ruling, skipped, twist, cell), last));
     skipped = undefined;
     lean = ruling.s - ruling.t - guess.s + guess.t;
     rulings.push(ruling);
@@ -152,12 +156,21 @@ function bendBetween(found: readonly Ruling[], next: Ruling, share: number): num
   return (-share * (1 - share) * (cn - ca) ** 2 * rise) / (cn - cz);
 }
 
+/** Where the twist was last taken: mostly that is the ruling found, and its ends need not be read again. */
+type LastRead = { s: number; t: number; ends: Ends | undefined };
+
+const withEnds = (ruling: Ruling, last: LastRead): Ruling =>
+  last.ends && last.s === ruling.s && last.t === ruling.t ? { ...ruling, ends: last.ends } : ruling;
+
 type Twist = (s: number, t: number) => number;
 const twistOn =
-  (P: EdgeCurve, Q: EdgeCurve): Twist =>
+  (P: EdgeCurve, Q: EdgeCurve, last: LastRead): Twist =>
   (s, t) => {
     const p = P.at(s);
     const q = Q.at(t);
+    last.s = s;
+    last.t = t;
+    last.ends = [p, q];
     return twistOf(p.position, p.first, q.position, q.first);
   };
 
@@ -263,6 +276,7 @@ function keepMonotone(rulings: readonly Ruling[], twist: Twist): Ruling[] {
     }
     s = Math.max(s, ruling.s);
     t = Math.max(t, ruling.t);
-    return { ...ruling, s, t, twistRad: ruling.fan ? 0 : twist(s, t) };
+    const level = { s, t, twistRad: ruling.fan ? 0 : twist(s, t) };
+    return ruling.fan ? { ...level, fan: ruling.fan } : level;
   });
 }

@@ -48,20 +48,22 @@ const FLAT_RADIUS_MM = 1e6;
 const SHORT_RULING_MM = 1e-3;
 
 export function layStrip(P: EdgeCurve, Q: EdgeCurve, rulings: readonly Ruling[]): LaidRuling[] {
-  const ps = rulings.map((ruling) => P.at(ruling.s));
-  const qs = rulings.map((ruling) => Q.at(ruling.t));
+  const ps = rulings.map((ruling) => ruling.ends?.[0] ?? P.at(ruling.s));
+  const qs = rulings.map((ruling) => ruling.ends?.[1] ?? Q.at(ruling.t));
   const points = { p: ps.map((p) => p.position), q: qs.map((q) => q.position) };
   const normals = fillGaps(rulings.map((ruling, k) => normalAt(ruling, at(ps, k), at(qs, k))));
   const flat = layFlat(points.p, points.q);
   const radii = bendRadii(points, normals);
-  return rulings.map((ruling, k) => ({
-    ...ruling,
+  return rulings.map(({ s, t, twistRad, fan }, k) => ({
+    s,
+    t,
+    ...(fan && { fan }),
     p: at(points.p, k),
     q: at(points.q, k),
     flatP: at(flat.p, k),
     flatQ: at(flat.q, k),
     normal: at(normals, k),
-    twistDeg: toDeg(ruling.twistRad),
+    twistDeg: toDeg(twistRad),
     bendRadius: at(radii, k).least,
     endRadii: at(radii, k).ends,
   }));

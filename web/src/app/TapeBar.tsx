@@ -79,7 +79,14 @@ function TapeDrawing({ tape, mark, notation, scale, width }: DrawingProps) {
       ? `${tape.name}: ${formatWithUnit(tape.length, notation)}`
       : `${tape.name}: ${formatWithUnit(mark, notation)}`;
   return (
-    <svg width={width} height={HEIGHT - 1} aria-hidden="true" fontSize={13} fill={palette.text.secondary}>
+    <svg
+      width={width}
+      height={HEIGHT - 1}
+      style={{ display: 'block' }}
+      aria-hidden="true"
+      fontSize={13}
+      fill={palette.text.secondary}
+    >
       <line x1={MARGIN} x2={x(tape.length)} y1={1} y2={1} stroke={palette.text.secondary} />
       {Array.from({ length: count + 1 }, (_, i) => (
         <g key={i}>
