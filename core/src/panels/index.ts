@@ -18,6 +18,7 @@ export { foldHull } from './fold';
 export type { FoldedRuling } from './fold';
 export { layByHand } from './hand';
 export type { HandLayout } from './hand';
+export { roundTransom } from './round-transom';
 export { judgeRounding, roundedStrip } from './rounding';
 export type { RoundedStrip, RoundingPlace, StripBuying, StripPiece, StripSheet } from './rounding';
 export { seamsOf, stitchesOf } from './seams';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { at, crossesItself, type Vec3 } from '../geometry';
+import { area, at, crossesItself, type Vec3 } from '../geometry';
 import { bendLines } from '../lines';
 import { createDerive, demoProject } from '../project';
 import { cutPanels, type Skin } from './cut';
@@ -194,5 +194,34 @@ describe('what will not be rounded', () => {
               for (const panel of cut) expect(panel.areaM2).toBeGreaterThan(0);
             }
           }
+  });
+});
+
+describe('a transom where the chine is rounded', () => {
+  const boat = demoProject('tamsel', 'x');
+  const transomWith = (radius: number, transomRadius: number | null = null) => {
+    const roundedChines = [rounding(prism, { id: 'chine', radiusFore: 40, radiusAft: radius })];
+    const { panels } = createDerive()({ ...boat, panels: { ...boat.panels, roundedChines, transomRadius } });
+    return at(panels.value.transoms, 0);
+  };
+  const sharp = at(createDerive()(boat).panels.value.transoms, 0);
+
+  it('loses what a circle leaves out of its two corners', () => {
+    // a corner that turns by φ loses r²·(tan(φ/2) − φ/2)
+    const [a, b, c] = [at(sharp.outline, 0), at(sharp.outline, 1), at(sharp.outline, 2)];
+    const turn = Math.atan2(c[1] - b[1], c[0] - b[0]) - Math.atan2(b[1] - a[1], b[0] - a[0]);
+    for (const radius of [60, 150]) {
+      const lost = sharp.areaM2 * 1e6 - area(transomWith(radius).outline);
+      expect(lost).toBeCloseTo(2 * radius ** 2 * (Math.tan(turn / 2) - turn / 2), -1);
+    }
+  });
+  it.each([5, 150, 5000])('stays an outline without knots, the same on both sides, at a radius of %i', (radius) => {
+    for (const bent of [null, 4000]) {
+      const { outline } = transomWith(radius, bent);
+      expect(crossesItself(outline)).toBe(false);
+      expect(area(outline)).toBeLessThan(area(sharp.outline) * 1.02);
+      for (const [u, v] of outline)
+        expect(Math.min(...outline.map((p) => Math.hypot(p[0] + u, p[1] - v)))).toBeLessThan(1e-6);
+    }
   });
 });

@@ -25,6 +25,7 @@ import {
   panelIdOf,
   panelInputs,
   roundedStrip,
+  roundTransom,
   splitPanel,
   type Panel,
   type PanelInput,
@@ -178,7 +179,7 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
         return strip ? [strip] : [];
       });
       return {
-        value: { panels: cut, transoms, strips },
+        value: { panels: cut, transoms: transoms.map((transom) => roundTransom(transom, hull, strips)), strips },
         findings: [...findings, ...about, ...(bend?.findings ?? [])],
         assumed: [],
       };

@@ -112,6 +112,10 @@ const COLUMNS = [{ name: 'piece' }, { name: 'long', isFigure: true }, { name: 'w
 function StripFigures({ strip }: { readonly strip: RoundedStrip }) {
   const notation = useAppSelector(selectNotation);
   const fine = (mm: number) => formatFine(mm, notation);
+  // feet, inches and eighths are wide: the after end's goes under the fore one's
+  const both = (fore: string, aft: string) => (
+    <span style={{ whiteSpace: 'pre-line' }}>{`${fore}${notation === 'ft-in-8ths' ? '\n' : ' '}${aft}`}</span>
+  );
   const whole = (mm: number) => formatLength(mm, notation);
   const range = (a: number, b: number) => (Math.abs(a - b) < 0.05 ? fine(a) : `${fine(a)} to ${fine(b)}`);
   const { width, mouldRadius, insideRadius, buying } = strip;
@@ -154,8 +158,8 @@ function StripFigures({ strip }: { readonly strip: RoundedStrip }) {
           cells: [
             `${piece.layer}.${piece.number}`,
             fine(piece.length),
-            `${whole(piece.widthFore)} ${whole(piece.widthAft)}`,
-            `${signedDeg(piece.cutForeRad)} ${signedDeg(piece.cutAftRad)}`,
+            both(whole(piece.widthFore), whole(piece.widthAft)),
+            both(signedDeg(piece.cutForeRad), signedDeg(piece.cutAftRad)),
           ],
         }))}
       />
