@@ -42,13 +42,13 @@ describe('the path of rulings, coarse to fine', () => {
     const inputs = panelInputs(bendLines(drawnHull(seed).table).value);
     const input = inputs.find((other) => panelIdOf(other) === id) ?? at(inputs, 0);
     const [P, Q] = edgesOf(input);
-    const [banded, whole] = [cheapestPath(P, Q, [32, 96]), cheapestPath(P, Q, [96])];
+    const [banded, whole] = [cheapestPath(P, Q, [32, 96]).corners, cheapestPath(P, Q, [96]).corners];
     expect(costOf(banded, P, Q)).toBeLessThan(1.1 * costOf(whole, P, Q) + 1e-3);
   });
   it('runs on in both parameters from the first ends to the last, on any grids', () => {
     for (let seed = 1; seed <= 12; seed++)
       for (const input of panelInputs(bendLines(drawnHull(seed).table).value)) {
-        const path = cheapestPath(...edgesOf(input), [16, 48, 144]);
+        const { corners: path } = cheapestPath(...edgesOf(input), [16, 48, 144]);
         expect([at(path, 0).s, at(path, 0).t, at(path, -1).s, at(path, -1).t]).toEqual([0, 0, 1, 1]);
         path.slice(1).forEach(({ s, t }, k) => expect(s >= at(path, k).s && t >= at(path, k).t).toBe(true));
       }
@@ -56,13 +56,13 @@ describe('the path of rulings, coarse to fine', () => {
   it('takes grids that do not divide one another, and one alone', () => {
     const [P, Q] = [edge((w) => [3000 * w, 300 + 200 * w * (1 - w), 100]), edge((w) => [3100 * w, 480 + 220 * w * (1 - w), 480])]; // prettier-ignore
     for (const grids of [[20, 50], [7, 31, 90], [64]]) {
-      const path = cheapestPath(P, Q, grids);
+      const { corners: path } = cheapestPath(P, Q, grids);
       for (const { s, t } of path) expect(Math.abs(s - t)).toBeLessThan(0.12);
     }
   });
   it('fans out from a knuckle', () => {
     const bent = (w: number): Vec3 => [3000 * w, 300, 100 + 260 * Math.max(0, w - 0.5)];
-    const path = cheapestPath(edge(bent, [6]), edge((w) => [3000 * w, 700, 500 + 130 * w]), [24, 72]); // prettier-ignore
+    const { corners: path } = cheapestPath(edge(bent, [6]), edge((w) => [3000 * w, 700, 500 + 130 * w]), [24, 72]); // prettier-ignore
     expect(path.some(({ s, fan }) => fan === 'P' && Math.abs(s - 0.5) < 0.02)).toBe(true);
   });
 });

@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { at, type Vec3 } from '../geometry';
-import { battenAt, bendBatten } from '../lines';
+import { battenAt, bendBatten, bendLines } from '../lines';
 import { findRulings, type EdgeCurve, type Ruling } from './rulings';
 import { twistOf } from './twist';
+import { drawnHull } from './fixtures/drawn-hulls';
 import { obliqueCylinder } from './fixtures/exact-shapes';
+import { edgesOf, panelInputs } from './panel';
 
 const edge = (curve: (w: number) => Vec3, count = 21): EdgeCurve => {
   const batten = bendBatten(Array.from({ length: count }, (_, i) => curve(i / (count - 1))));
@@ -83,12 +85,23 @@ describe('the rulings between two lines', () => {
   });
   it('hardly change with a finer search: the grid is fine enough', () => {
     const [coarse, fine] = [
-      [32, 64, 288],
+      [24, 48, 288],
       [32, 128, 512],
     ].map((grids) => findRulings(edge(low), edge(high), { grids, rulingCount: 100 }));
     coarse?.forEach((ruling) => {
       const near = fine?.find((other) => Math.abs(other.s + other.t - ruling.s - ruling.t) < 1e-9);
       if (near && !near.fan && !ruling.fan) expect(Math.abs(near.s - ruling.s)).toBeLessThan(1e-6);
     });
+  });
+
+  it.each([11, 83, 95, 134, 181, 283])('leave no more twist than the finest grid does: drawn hull %i', (seed) => {
+    // on each of these a coarse path lies too far from some roots for them to be found from it
+    for (const input of panelInputs(bendLines(drawnHull(seed).table).value)) {
+      const [P, Q] = edgesOf(input);
+      const worst = (rulings: readonly Ruling[]) =>
+        Math.max(...rulings.slice(1, -1).map(({ twistRad, fan }) => (fan ? 0 : Math.abs(twistRad))));
+      const finest = worst(findRulings(P, Q, { grids: [288], rulingCount: 200 }));
+      expect(worst(findRulings(P, Q))).toBeLessThan(finest + 0.002); // 0.1°
+    }
   });
 });

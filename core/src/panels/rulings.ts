@@ -36,11 +36,22 @@ export type Ends = readonly [CurveTangent, CurveTangent];
 
 /** `grids`: cells a line of each search for the path, coarsest first. */
 export type RulingOptions = { readonly grids: readonly number[]; readonly rulingCount: number };
-export const DEFAULT_RULINGS: RulingOptions = { grids: [32, 64, 288], rulingCount: 200 };
+export const DEFAULT_RULINGS: RulingOptions = { grids: [24, 48, 288], rulingCount: 200 };
 
 /** The rulings in order from the first ends to the last, `rulingCount` intervals or a few more where fans begin. */
 export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions = DEFAULT_RULINGS): Ruling[] {
   const path = cheapestPath(P, Q, options.grids);
+  const found = rulingsAlong(path.corners, P, Q, options);
+  // a coarse path may lie too far off for its roots to be found: then the finest shows the way
+  return path.isFinest || found.every(({ twistRad, fan }) => fan || Math.abs(twistRad) < LEFT_RAD)
+    ? found
+    : rulingsAlong(cheapestPath(P, Q, options.grids, 0).corners, P, Q, options);
+}
+
+/** 0.03°: a ruling that was found has a millionth of it. */
+const LEFT_RAD = 5e-4;
+
+function rulingsAlong(path: readonly Corner[], P: EdgeCurve, Q: EdgeCurve, options: RulingOptions): Ruling[] {
   const cell = 1 / at(options.grids, -1);
   const last: LastRead = { s: NaN, t: NaN, ends: undefined };
   const twist = twistOn(P, Q, last);
