@@ -11,7 +11,7 @@ import { add3, at, lerp3, scale3, unit3, type Vec3 } from '../geometry';
 import type { SectionPoint } from '../panels';
 
 /** Points of half the arc: within 0.02 mm at a radius of 300 and a turn of 90°. */
-const HALF_ARC_POINTS = 24;
+const HALF_ARC_POINTS = 36;
 /** The rounding leaves this share of an edge. */
 const LEAST_LEFT = 0.1;
 /** A corner that turns less is none. */

@@ -61,7 +61,7 @@ export function rakeOf(points: readonly Vec3[]): number {
 }
 
 /** Places along the panel's end at which it is set out. */
-const END_PLACES = 65;
+const END_PLACES = 97;
 
 /** The panel with its after end on the cylinder. */
 export function endOnCylinder(panel: Panel, cylinder: TransomCylinder): Panel {

@@ -11,7 +11,7 @@ import type { RoundedStrip } from './rounding';
 import type { Transom } from './transom';
 
 /** Points of an arc: within 0.02 mm at a radius of 300 and a turn of 90°. */
-const ARC_POINTS = 48;
+const ARC_POINTS = 72;
 /** Of each side of the corner this share may go. */
 const MOST_OF_SIDE = 0.45;
 
