@@ -13,6 +13,7 @@ import {
   distance2,
   intersectionOf,
   moved,
+  pointAtLength,
   signedArea,
   simplify,
   unionOf,
@@ -235,7 +236,10 @@ function tabsAlong(edge: readonly Vec2[]): Outline[] {
   const count = Math.max(Math.floor(total / (TAB_MM.length + TAB_MM.gap)), total > LEAST_TAB_MM ? 1 : 0);
   const pitch = total / Math.max(count, 1);
   return Array.from({ length: count }, (_, i) => {
-    const [a, b] = [alongEdge(edge, i * pitch + TAB_MM.gap / 2), alongEdge(edge, (i + 1) * pitch - TAB_MM.gap / 2)];
+    const [a, b] = [
+      pointAtLength(edge, i * pitch + TAB_MM.gap / 2),
+      pointAtLength(edge, (i + 1) * pitch - TAB_MM.gap / 2),
+    ];
     const length = distance2(a, b);
     const [ex, ey] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
     const place = (from: Vec2, along: number, out: number): Vec2 => [from[0] + along * ex - out * ey, from[1] + along * ey + out * ex]; // prettier-ignore
@@ -248,17 +252,6 @@ function tabsAlong(edge: readonly Vec2[]): Outline[] {
 const SINK_MM = 0.6;
 /** A shorter edge has no tab: what is next to it holds it. */
 const LEAST_TAB_MM = 12;
-
-function alongEdge(edge: readonly Vec2[], length: number): Vec2 {
-  let left = length;
-  for (let i = 1; i < edge.length; i++) {
-    const [a, b] = [at(edge, i - 1), at(edge, i)];
-    const step = distance2(a, b);
-    if (left <= step && step > 0) return [a[0] + (left / step) * (b[0] - a[0]), a[1] + (left / step) * (b[1] - a[1])];
-    left -= step;
-  }
-  return at(edge, -1);
-}
 
 /** A part that is too long is cut across into equal lengths, all but the last with a strip under the joint. */
 function inPieces(part: RawPart, room: { readonly long: number; readonly high: number }): CardPart[] {

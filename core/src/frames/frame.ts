@@ -9,7 +9,7 @@
  * Conventions: half outline from the centreline up to the sheer, y to starboard, z up. A bevel is positive where the edge
  * falls inward toward the other face.
  */
-import { at, lerp3, unit3, add3, scale3, type Vec2 } from '../geometry';
+import { at, crossLines, distance2, lerp3, unit3, add3, scale3, type Vec2 } from '../geometry';
 import type { Finding, StageResult } from '../findings';
 import type { Hull } from '../lines';
 import { toDeg } from '../measure';
@@ -143,11 +143,16 @@ function meet(lower: SectionPoint[], upper: SectionPoint[]): void {
   for (let i = lower.length - 1; i > 0; i--) {
     for (let j = 1; j < upper.length; j++) {
       const isLast = i === lower.length - 1;
-      const crossing = crossingOf(at(lower, i - 1), at(lower, i), at(upper, j - 1), at(upper, j));
+      const crossing = crossLines(
+        flat(at(lower, i - 1)),
+        flat(at(lower, i)),
+        flat(at(upper, j - 1)),
+        flat(at(upper, j)),
+      );
       if (!crossing) continue;
       const { w, v } = crossing;
       const isInside = w >= 0 && v <= 1 && (isLast || w <= 1) && (j === 1 || v >= 0);
-      if (!isInside || !isNear(crossing, at(lower, -1))) continue;
+      if (!isInside || !isNear(crossing.point, at(lower, -1))) continue;
       const corner = mix(at(lower, i - 1), at(lower, i), w);
       const cornerUp = mix(at(upper, j - 1), at(upper, j), v);
       lower.splice(i, lower.length - i, corner);
@@ -157,19 +162,9 @@ function meet(lower: SectionPoint[], upper: SectionPoint[]): void {
   }
 }
 
-const isNear = (crossing: { y: number; z: number }, end: SectionPoint): boolean =>
-  Math.hypot(crossing.y - end.space[1], crossing.z - end.space[2]) < MEET_REACH_MM;
+const isNear = (crossing: Vec2, end: SectionPoint): boolean => distance2(crossing, flat(end)) < MEET_REACH_MM;
 
-/** Where the lines through a-b and c-d cross, as fractions of each. */
-function crossingOf(a: SectionPoint, b: SectionPoint, c: SectionPoint, d: SectionPoint) {
-  const [ay, az, by, bz] = [a.space[1], a.space[2], b.space[1], b.space[2]];
-  const [cy, cz, dy, dz] = [c.space[1], c.space[2], d.space[1], d.space[2]];
-  const cross = (by - ay) * (dz - cz) - (bz - az) * (dy - cy);
-  if (Math.abs(cross) < 1e-12) return undefined;
-  const w = ((cy - ay) * (dz - cz) - (cz - az) * (dy - cy)) / cross;
-  const v = ((cy - ay) * (bz - az) - (cz - az) * (by - ay)) / cross;
-  return { w, v, y: ay + w * (by - ay), z: az + w * (bz - az) };
-}
+const flat = ({ space }: SectionPoint): Vec2 => [space[1], space[2]];
 
 function edgePoint(point: SectionPoint, toOtherFace: 1 | -1, width: number): FrameEdgePoint {
   const bevel = Math.asin(Math.max(-1, Math.min(1, point.normal[0] * toOtherFace)));
@@ -262,21 +257,13 @@ function joinAtCorner(before: Vec2[], next: Vec2[]): Vec2[] {
   const last = before.length - 1;
   for (let i = last; i > Math.max(0, last - CORNER_POINTS); i--) {
     for (let j = 1; j < Math.min(next.length, CORNER_POINTS); j++) {
-      const found = meetOf(at(before, i - 1), at(before, i), at(next, j - 1), at(next, j));
+      const found = crossLines(at(before, i - 1), at(before, i), at(next, j - 1), at(next, j));
       if (found && found.w >= 0 && found.w <= 1 && found.v >= 0 && found.v <= 1)
         return [...before.slice(0, i), found.point, ...next.slice(j)];
     }
   }
-  const found = meetOf(at(before, -2), at(before, -1), at(next, 0), at(next, 1));
+  const found = crossLines(at(before, -2), at(before, -1), at(next, 0), at(next, 1));
   const end = at(before, -1);
   const isNearEnd = found && Math.hypot(found.point[0] - end[0], found.point[1] - end[1]) < RUN_ON_MM;
   return isNearEnd && found.w >= 1 && found.v <= 0 ? [...before, found.point, ...next] : [...before, ...next];
-}
-
-function meetOf(a: Vec2, b: Vec2, c: Vec2, d: Vec2): { w: number; v: number; point: Vec2 } | undefined {
-  const turn = (b[0] - a[0]) * (d[1] - c[1]) - (b[1] - a[1]) * (d[0] - c[0]);
-  if (Math.abs(turn) < 1e-12) return undefined; // along one another
-  const w = ((c[0] - a[0]) * (d[1] - c[1]) - (c[1] - a[1]) * (d[0] - c[0])) / turn;
-  const v = ((c[0] - a[0]) * (b[1] - a[1]) - (c[1] - a[1]) * (b[0] - a[0])) / turn;
-  return { w, v, point: [a[0] + w * (b[0] - a[0]), a[1] + w * (b[1] - a[1])] };
 }

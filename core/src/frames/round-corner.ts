@@ -7,7 +7,7 @@
  * Accuracy: the radius is that of the strip square to the chine; a chine that slants through the frame stretches the
  * section by the secant of its slant, one part in a hundred at 8°.
  */
-import { add3, at, lerp3, scale3, unit3, type Vec3 } from '../geometry';
+import { add3, arcWeights, at, lerp3, scale3, unit3 } from '../geometry';
 import type { SectionPoint } from '../panels';
 
 /** Points of half the arc: within 0.02 mm at a radius of 300 and a turn of 90°. */
@@ -30,7 +30,7 @@ export function roundCorner(lower: SectionPoint[], upper: SectionPoint[], radius
   const from = cutBack(lower, back);
   const to = cutBack(upper.reverse(), back);
   upper.reverse();
-  const arc = arcBetween(from, corner, to, Math.cos(turn / 2));
+  const arc = arcBetween(from, corner, to, turn);
   lower.push(...arc.slice(1, HALF_ARC_POINTS + 1));
   upper.unshift(...arc.slice(HALF_ARC_POINTS, -1));
 }
@@ -64,13 +64,11 @@ function cutBack(points: SectionPoint[], by: number): SectionPoint {
   }
 }
 
-function arcBetween(from: SectionPoint, corner: SectionPoint, to: SectionPoint, weight: number): SectionPoint[] {
+function arcBetween(from: SectionPoint, corner: SectionPoint, to: SectionPoint, turnRad: number): SectionPoint[] {
   const count = 2 * HALF_ARC_POINTS;
-  return Array.from({ length: count + 1 }, (_, i) => {
-    const w = i / count;
-    const [a, b, c] = [(1 - w) ** 2, 2 * w * (1 - w) * weight, w ** 2];
-    const sum = add3(add3(scale3(from.space, a), scale3(corner.space, b)), scale3(to.space, c));
-    const space: Vec3 = scale3(sum, 1 / (a + b + c));
-    return { space, flat: from.flat, normal: unit3(lerp3(from.normal, to.normal, w)) };
-  });
+  return arcWeights(turnRad, count).map(([a, b, c], i) => ({
+    space: add3(add3(scale3(from.space, a), scale3(corner.space, b)), scale3(to.space, c)),
+    flat: from.flat,
+    normal: unit3(lerp3(from.normal, to.normal, i / count)),
+  }));
 }

@@ -18,15 +18,39 @@ export function cumulativeLengths(points: readonly Vec2[]): number[] {
 }
 
 /** The point at length `s` from the start; before the start or past the end, the end itself. */
-export function pointAtLength(points: readonly Vec2[], s: number): Vec2 {
+export const pointAtLength = (points: readonly Vec2[], s: number): Vec2 => placeAtLength(points, s).point;
+
+/** The same, with the index of the polyline's point after it. */
+export function placeAtLength(points: readonly Vec2[], s: number): { readonly point: Vec2; readonly next: number } {
   let left = Math.max(0, s);
   for (let i = 1; i < points.length; i++) {
     const step = distance2(at(points, i - 1), at(points, i));
-    if (left <= step && step > 0) return lerp2(at(points, i - 1), at(points, i), left / step);
+    if (left <= step && step > 0) return { point: lerp2(at(points, i - 1), at(points, i), left / step), next: i };
     left -= step;
   }
-  return at(points, -1);
+  return { point: at(points, -1), next: points.length - 1 };
 }
+
+/** Where the straight lines through a-b and c-d cross, and at which fractions of the two; undefined where they are parallel. */
+export function crossLines(a: Vec2, b: Vec2, c: Vec2, d: Vec2): { w: number; v: number; point: Vec2 } | undefined {
+  const turn = (b[0] - a[0]) * (d[1] - c[1]) - (b[1] - a[1]) * (d[0] - c[0]);
+  if (Math.abs(turn) < 1e-12) return undefined; // along one another
+  const w = ((c[0] - a[0]) * (d[1] - c[1]) - (c[1] - a[1]) * (d[0] - c[0])) / turn;
+  const v = ((c[0] - a[0]) * (b[1] - a[1]) - (c[1] - a[1]) * (b[0] - a[0])) / turn;
+  return { w, v, point: [a[0] + w * (b[0] - a[0]), a[1] + w * (b[1] - a[1])] };
+}
+
+/**
+ * Weights of the start, the corner and the end at even places of the arc that touches both sides of a corner: the rational
+ * quadratic of middle weight cos(φ/2), a circle where both sides are cut back equally (φ is the turn at the corner).
+ */
+export const arcWeights = (turnRad: number, count: number): (readonly [number, number, number])[] =>
+  Array.from({ length: count + 1 }, (_, i) => {
+    const w = i / count;
+    const [a, b, c] = [(1 - w) ** 2, 2 * w * (1 - w) * Math.cos(turnRad / 2), w ** 2];
+    const sum = a + b + c;
+    return [a / sum, b / sum, c / sum];
+  });
 
 export function distanceToSegment(p: Vec2, a: Vec2, b: Vec2): number {
   const [dx, dy] = [b[0] - a[0], b[1] - a[1]];

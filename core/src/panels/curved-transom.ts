@@ -138,7 +138,7 @@ function rowAt(p: Vec3, { radius, rakeRad }: TransomCylinder): Vec3[] {
 }
 
 /** Ends every line on the cylinder that passes the aftmost of them: cut back along its own batten. */
-export function remedyOnCylinder(hull: Hull, { radius, rakeRad }: TransomCylinder): Remedy | undefined {
+export function remedyOnCylinder(hull: Hull, { radius, rakeRad }: TransomCylinder): Remedy {
   const cylinder = { radius, rakeRad };
   const level = Math.min(...hull.lines.map((line) => levelOf(endOf(line), cylinder)));
   const edits = hull.lines.flatMap((line) => {

@@ -15,6 +15,7 @@ import {
   add3,
   at,
   cross3,
+  crossLines,
   distance2,
   dot3,
   length3,
@@ -92,9 +93,11 @@ function cutEdges(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel
   const setbackP = rulings.map((r) => setbackOf(r, 'P', { panel, other: overP, isMirrored: panel.spansCentreline }, skin)); // prettier-ignore
   const setbackQ = rulings.map((r) => setbackOf(r, 'Q', { panel, other: above, isMirrored: false }, skin));
   const isRounded = (k: 0 | 1) => skin.roundedChines?.some(({ id }) => id === panel.edges[k].line) === true;
-  const untied = untangled(setBack({ edge: flat.p, opposite: flat.q, isRounded: isRounded(0) }, setbackP, 1), setBack({ edge: flat.q, opposite: flat.p, isRounded: isRounded(1) }, setbackQ, -1), flat); // prettier-ignore
-  const untangledFlat = skin.roundedChines?.length ? uncrossed(untied) : untied;
-  const cut = withFlat(panel, untangledFlat, endShares(flat, untangledFlat));
+  const p = setBack({ edge: flat.p, opposite: flat.q, isRounded: isRounded(0) }, setbackP, 1);
+  const q = setBack({ edge: flat.q, opposite: flat.p, isRounded: isRounded(1) }, setbackQ, -1);
+  const apart = untangled(p, q, flat);
+  const cutFlat = isRounded(0) || isRounded(1) ? uncrossed(apart) : apart;
+  const cut = withFlat(panel, cutFlat, endShares(flat, cutFlat));
   const allowance = (k: 0 | 1, setbacks: readonly number[]): EdgeAllowance => ({
     line: panel.edges[k].line,
     longerBy: cut.edges[k].length - panel.edges[k].length,
@@ -228,11 +231,7 @@ function slid([corner, opposite]: readonly [Vec2, Vec2], [c, s]: Vec2, setback: 
 }
 
 /** Near the point of a panel the two edges set back pass each other: it ends where they meet. */
-function untangled(
-  p: readonly Vec2[],
-  q: readonly Vec2[],
-  whole: { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] },
-): { p: Vec2[]; q: Vec2[] } {
+function untangled(p: readonly Vec2[], q: readonly Vec2[], whole: Flat): Flat {
   const isOpen = (k: number) => {
     const [a, b, c, d] = [at(p, k), at(q, k), at(whole.p, k), at(whole.q, k)];
     return (b[0] - a[0]) * (d[0] - c[0]) + (b[1] - a[1]) * (d[1] - c[1]) > 0;
@@ -247,7 +246,7 @@ function untangled(
 }
 
 /** A wide setback takes the whole of a pointed panel's end: from its middle outward it ends where the edges first cross. */
-function uncrossed({ p, q }: { p: Vec2[]; q: Vec2[] }): { p: Vec2[]; q: Vec2[] } {
+function uncrossed({ p, q }: Flat): Flat {
   const fore = firstCrossing(p, q, -1);
   const aft = firstCrossing(p, q, 1);
   const trim = (edge: readonly Vec2[], of: 'i' | 'j') =>
@@ -262,24 +261,15 @@ function firstCrossing(p: readonly Vec2[], q: readonly Vec2[], way: 1 | -1) {
   for (let reach = 1; reach <= left; reach++) {
     for (let back = 1; back <= reach; back++) {
       // every pair of segments of which the further one lies `reach` out
-      for (const [m, n] of back === reach
-        ? [[reach, reach] as const]
-        : [[reach, back] as const, [back, reach] as const]) {
+      for (const [m, n] of [
+        [reach, back],
+        [back, reach],
+      ] as const) {
         const [i, j] = [middle + way * (m - 1), middle + way * (n - 1)];
-        const found = crossingOf(at(p, i), at(p, i + way), at(q, j), at(q, j + way));
-        if (found) return { i, j, at: found };
+        const found = crossLines(at(p, i), at(p, i + way), at(q, j), at(q, j + way));
+        if (found && found.w >= 0 && found.w <= 1 && found.v >= 0 && found.v <= 1) return { i, j, at: found.point };
       }
     }
   }
   return undefined;
-}
-
-/** Where two segments cross between their ends. */
-function crossingOf(a: Vec2, b: Vec2, c: Vec2, d: Vec2): Vec2 | undefined {
-  const [abx, aby, cdx, cdy] = [b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]];
-  const cross = abx * cdy - aby * cdx;
-  if (cross === 0) return undefined;
-  const w = ((c[0] - a[0]) * cdy - (c[1] - a[1]) * cdx) / cross;
-  const v = ((c[0] - a[0]) * aby - (c[1] - a[1]) * abx) / cross;
-  return w >= 0 && w <= 1 && v >= 0 && v <= 1 ? [a[0] + w * abx, a[1] + w * aby] : undefined;
 }

@@ -26,7 +26,7 @@ export type { Seam, Stitch } from './seams';
 export { isSplitLine, splitLineOf, splitPanel, splitShareAt, straightMiddle } from './split';
 export { endOnCylinder, endPoints } from './curved-transom';
 export type { TransomCylinder } from './curved-transom';
-export { bentTransom, cylinderFor, findTransoms, transomTriangles } from './transom';
+export { cylinderFor, findTransoms, transomTriangles } from './transom';
 export type { Transom } from './transom';
 export { leastRadius } from './bending';
 export { LEAST_RADII, STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';

@@ -45,8 +45,8 @@ export type Panel = {
   readonly allowances?: readonly [EdgeAllowance, EdgeAllowance];
   /** How far the after end lies beyond the last ruling, at even places from the lower edge to the upper; absent: on it. */
   readonly aftCurve?: readonly number[];
-  /** Of a panel cut in two: the id of the whole. */
-  readonly partOf?: string;
+  /** Of a panel cut in two: the id of the whole, and which part this is. */
+  readonly partOf?: { readonly id: string; readonly part: 'lower' | 'upper' | 'half' };
 };
 
 export type PanelInput = {

@@ -5,7 +5,7 @@
  * touches both: a circle where they are straight. The radius is that of the strip's outside at its end, square to the
  * chine; a chine that slants to the transom by a stretches the arc by the secant of a.
  */
-import { at, distance2, lerp2, type Vec2 } from '../geometry';
+import { arcWeights, at, distance2, placeAtLength, type Vec2 } from '../geometry';
 import type { Hull } from '../lines';
 import type { RoundedStrip } from './rounding';
 import type { Transom } from './transom';
@@ -45,16 +45,11 @@ function roundAt(outline: readonly Vec2[], corner: Vec2, radius: number): Vec2[]
   const turn = Math.atan2(into[0] * out[1] - into[1] * out[0], into[0] * out[0] + into[1] * out[1]);
   if (turn <= 0) return [...outline]; // hollow, or none
   const cut = Math.min(radius * Math.tan(turn / 2), MOST_OF_SIDE * sideOf(on), MOST_OF_SIDE * sideOf(back));
-  const [from, to] = [along(back, cut), along(on, cut)];
-  const arc = Array.from({ length: ARC_POINTS + 1 }, (_, i): Vec2 => {
-    const w = i / ARC_POINTS;
-    const [a, b, c] = [(1 - w) ** 2, 2 * w * (1 - w) * Math.cos(turn / 2), w ** 2];
-    const sum = a + b + c;
-    return [
-      (a * from.at[0] + b * corner[0] + c * to.at[0]) / sum,
-      (a * from.at[1] + b * corner[1] + c * to.at[1]) / sum,
-    ];
-  });
+  const [from, to] = [placeAtLength(back, cut), placeAtLength(on, cut)];
+  const arc = arcWeights(turn, ARC_POINTS).map(([a, b, c]): Vec2 => [
+    a * from.point[0] + b * corner[0] + c * to.point[0],
+    a * from.point[1] + b * corner[1] + c * to.point[1],
+  ]);
   return [...arc, ...on.slice(to.next, on.length - from.next + 1)];
 }
 
@@ -76,15 +71,4 @@ function sideOf(run: readonly Vec2[]): number {
     if (Math.abs(Math.atan2(a[0] * b[1] - a[1] * b[0], a[0] * b[0] + a[1] * b[1])) > SIDE_TURN_RAD) break;
   }
   return length;
-}
-
-/** The place so far along a run from its start, and the index of the point after it. */
-function along(run: readonly Vec2[], length: number): { readonly at: Vec2; readonly next: number } {
-  let left = length;
-  for (let i = 1; i < run.length; i++) {
-    const step = distance2(at(run, i - 1), at(run, i));
-    if (left <= step) return { at: lerp2(at(run, i - 1), at(run, i), step > 0 ? left / step : 0), next: i };
-    left -= step;
-  }
-  return { at: at(run, -1), next: run.length - 1 };
 }

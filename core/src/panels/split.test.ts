@@ -64,7 +64,10 @@ describe('a panel cut along a line drawn on it', () => {
   });
   it('names its parts, and the line between them', () => {
     expect([lower.name, upper.name]).toEqual(['Side, lower', 'Side, upper']);
-    expect([lower.partOf, upper.partOf]).toEqual([side.id, side.id]);
+    expect([lower.partOf, upper.partOf]).toEqual([
+      { id: side.id, part: 'lower' },
+      { id: side.id, part: 'upper' },
+    ]);
     expect([lower.between[1], upper.between[0]]).toEqual([splitLineOf(side.id), splitLineOf(side.id)]);
     expect([lower.between[1], 'chine'].map(isSplitLine)).toEqual([true, false]);
     expect(splitPanel(side, undefined)).toEqual([side]);

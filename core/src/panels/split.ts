@@ -23,32 +23,38 @@ const NEAREST = 0.05;
 export function splitPanel(panel: Panel, split: PanelSplit | undefined): readonly Panel[] {
   if (!split) return [panel];
   const line = splitLineOf(panel.id);
-  const partOf = panel.id;
-  if (panel.spansCentreline) {
-    const names = { id: `${panel.id}.half`, name: `${panel.name}, half`, between: [line, panel.between[1]] as const };
-    return [
-      panelOf(piece(panel, centrelineShare, 'upper'), {
-        ...names,
-        spansCentreline: false,
-        partOf,
-        ...curveOf(panel, [0.5, 1]),
-      }),
-    ];
-  }
+  if (panel.spansCentreline)
+    return [partOf(panel, { part: 'half', between: [line, panel.between[1]], from: centrelineShare, to: whole })];
   const share = (ruling: LaidRuling) => splitShareAt(split, middleOf(ruling));
-  const atEnd = share(at(panel.rulings, -1));
-  const lower = { id: `${panel.id}.lower`, name: `${panel.name}, lower`, between: [panel.between[0], line] as const };
-  const upper = { id: `${panel.id}.upper`, name: `${panel.name}, upper`, between: [line, panel.between[1]] as const };
   return [
-    panelOf(piece(panel, share, 'lower'), { ...lower, spansCentreline: false, partOf, ...curveOf(panel, [0, atEnd]) }),
-    panelOf(piece(panel, share, 'upper'), { ...upper, spansCentreline: false, partOf, ...curveOf(panel, [atEnd, 1]) }),
+    partOf(panel, { part: 'lower', between: [panel.between[0], line], from: none, to: share }),
+    partOf(panel, { part: 'upper', between: [line, panel.between[1]], from: share, to: whole }),
   ];
 }
 
-/** Each part's stretch of a curved after end. */
-function curveOf(panel: Panel, part: readonly [number, number]): Pick<Panel, 'aftCurve'> {
-  const aftCurve = partOfCurve(panel.aftCurve, part);
-  return aftCurve ? { aftCurve } : {};
+type Share = (ruling: LaidRuling) => number;
+const none: Share = () => 0;
+const whole: Share = () => 1;
+
+/** What is left of every ruling, as shares of it from the lower edge to the upper. */
+type Part = {
+  readonly part: 'lower' | 'upper' | 'half';
+  readonly between: readonly [string, string];
+  readonly from: Share;
+  readonly to: Share;
+};
+
+function partOf(panel: Panel, { part, between, from, to }: Part): Panel {
+  const last = at(panel.rulings, -1);
+  const aftCurve = partOfCurve(panel.aftCurve, [from(last), to(last)]);
+  return panelOf(piece(panel, from, to), {
+    id: `${panel.id}.${part}`,
+    name: `${panel.name}, ${part}`,
+    between,
+    spansCentreline: false,
+    partOf: { id: panel.id, part },
+    ...(aftCurve && { aftCurve }),
+  });
 }
 
 const middleOf = ({ s, t }: LaidRuling): number => (s + t) / 2;
@@ -89,15 +95,18 @@ function centrelineShare({ p, q }: LaidRuling): number {
   return across > 0 ? Math.min(1, Math.max(0, -p[1] / across)) : 0.5;
 }
 
-function piece(panel: Panel, share: (ruling: LaidRuling) => number, part: 'lower' | 'upper'): LaidRuling[] {
-  const isLower = part === 'lower';
+function piece(panel: Panel, from: Share, to: Share): LaidRuling[] {
   const cut = panel.rulings.map((r) => {
-    const w = share(r);
-    const [space, flat] = [lerp3(r.p, r.q, w), lerp2(r.flatP, r.flatQ, w)];
-    const own = isLower
-      ? { t: middleOf(r), q: space, flatQ: flat, twistDeg: r.twistDeg * w }
-      : { s: middleOf(r), p: space, flatP: flat, twistDeg: r.twistDeg * (1 - w) };
-    return { ...r, ...own };
+    const [a, b] = [from(r), to(r)];
+    return {
+      ...r,
+      s: a > 0 ? middleOf(r) : r.s,
+      t: b < 1 ? middleOf(r) : r.t,
+      // the panel's own edges stay as they are, to the last bit
+      ...(a > 0 && { p: lerp3(r.p, r.q, a), flatP: lerp2(r.flatP, r.flatQ, a) }),
+      ...(b < 1 && { q: lerp3(r.p, r.q, b), flatQ: lerp2(r.flatP, r.flatQ, b) }),
+      twistDeg: r.twistDeg * (b - a),
+    };
   });
   const bends = bendRadii(
     { p: cut.map(({ p }) => p), q: cut.map(({ q }) => q) },

@@ -29,7 +29,10 @@ export type Transom = {
 /** Ends further off the common plane than this do not make a flat transom. */
 const FLAT_MM = 1.5;
 
-export function findTransoms(hull: Hull): { transoms: Transom[]; findings: Finding[] } {
+/** What the after one is bent to, and the panels that meet it there. */
+export type TransomBend = { readonly cylinder: TransomCylinder; readonly panels: readonly Panel[] };
+
+export function findTransoms(hull: Hull, bend?: TransomBend): { transoms: Transom[]; findings: Finding[] } {
   const transoms: Transom[] = [];
   const findings: Finding[] = [];
   for (const end of ['bow-transom', 'transom'] as const) {
@@ -40,6 +43,10 @@ export function findTransoms(hull: Hull): { transoms: Transom[]; findings: Findi
       ends.map((p): Vec3 => [p.x, p.halfBreadth, p.height]),
     );
     if (transom.areaM2 < LEAST_M2) continue;
+    if (bend && end === 'transom') {
+      transoms.push(bentTransom(bend.panels, bend.cylinder));
+      continue;
+    }
     transoms.push(transom);
     if (offMm <= FLAT_MM) continue;
     findings.push({
@@ -87,14 +94,13 @@ export function cylinderFor(
     return { cylinder, findings: [{ severity: 'check', code: 'transom-too-round', where, data }] };
   }
   const findings: Finding[] = [];
-  const remedy = remedyOnCylinder(hull, cylinder);
   if (cylinder.offMm > FLAT_MM)
     findings.push({
       severity: 'check',
       code: 'transom-off-bend',
       where,
       data: { offMm: cylinder.offMm, radiusMm: radius },
-      remedies: remedy ? [remedy] : [],
+      remedies: [remedyOnCylinder(hull, cylinder)],
     });
   const leastMm = leastRadius(thickness, 0); // its grain runs athwart
   if (radius < leastMm)

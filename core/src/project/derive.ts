@@ -12,7 +12,6 @@ import { shapeFrames, type Frame } from '../frames';
 import { planJoints, type JointedPanel } from '../joints';
 import { drawLines, suspectsOf, type Hull, type HullLine } from '../lines';
 import {
-  bentTransom,
   cutPanel,
   cylinderFor,
   depthOfInside,
@@ -146,9 +145,10 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
   const { transomRadius, transomThickness } = project.panels;
   const bend =
     transomRadius === null ? undefined : cylinderFor(hull, { radius: transomRadius, thickness: transomThickness });
+  const cylinder = bend?.cylinder;
   const made = panelInputs(hull).map((input) => ({
     input,
-    parts: derivePanel(input, bend?.cylinder, project, remember),
+    parts: derivePanel(input, cylinder, project, remember),
   }));
   const keys = made.map(({ parts }) => parts);
   const ends = text(hull.lines.map((line) => [line.points[0], line.points[line.points.length - 1]]));
@@ -160,12 +160,7 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
       const findings: Finding[] = [];
       const panels: Panel[] = [];
       for (const { input, parts } of made) collect(input, parts, thickness, { findings, panels });
-      const flat = findTransoms(hull);
-      const isBent = (id: Transom['id']) => id === 'transom' && bend?.cylinder !== undefined;
-      const transoms = flat.transoms.map((transom) =>
-        isBent(transom.id) && bend?.cylinder ? bentTransom(panels, bend.cylinder) : transom,
-      );
-      const about = flat.findings.filter(({ where }) => !(where.panel === 'transom' && isBent('transom')));
+      const { transoms, findings: about } = findTransoms(hull, cylinder && { cylinder, panels });
       const skin = { thickness, linesTo, meeting, roundedChines };
       const cut = panels.map((panel, i) => {
         const around = { below: panels[i - 1], above: panels[i + 1] };

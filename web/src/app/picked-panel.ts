@@ -6,7 +6,7 @@ export const pickedPanel = (panels: readonly Panel[], choice: Picked | null): Pa
   const id = choice?.kind === 'panel' ? choice.id : undefined;
   return (
     panels.find((panel) => panel.id === id) ??
-    panels.find((panel) => id !== undefined && (panel.partOf === id || id.startsWith(`${panel.id}.`))) ??
+    panels.find((panel) => id !== undefined && (panel.partOf?.id === id || id.startsWith(`${panel.id}.`))) ??
     panels[0]
   );
 };

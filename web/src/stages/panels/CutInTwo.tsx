@@ -14,17 +14,17 @@ export function CutInTwo({ panel, panels, part }: Props) {
   const dispatch = useAppDispatch();
   const set = (label: string, splits: readonly PanelSplit[]) =>
     dispatch(edited({ label, edits: [{ path: ['panels', 'splits'], value: splits as EditValue }] })); // a plain list
-  const split = part.splits.find(({ id }) => id === panel.partOf);
+  const split = part.splits.find(({ id }) => id === panel.partOf?.id);
   const others = part.splits.filter((other) => other !== split);
   return (
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }} className="no-print">
       <Typography variant="h2">Cut in two</Typography>
       {split ? (
         <>
-          {!panel.id.endsWith('.half') && (
+          {panel.partOf?.part !== 'half' && (
             <SplitLine
               split={split}
-              lower={panels.find((other) => other.partOf === split.id) ?? panel}
+              lower={panels.find((other) => other.partOf?.id === split.id) ?? panel}
               onChange={(next) => set('Line of the cut', [...others, next])}
             />
           )}

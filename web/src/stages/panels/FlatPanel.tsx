@@ -117,7 +117,7 @@ export const FlatPanel = memo(function FlatPanel({ panel, panels, dx, dy, statio
       {look.hasHoles && <Holes panel={panel} panels={panels} part={part} px={px} />}
       {look.isByHand && <ByHand panel={panel} stations={stations} px={px} />}
       {preview && <Preview remedy={preview} panel={panel} px={px} />}
-      {panel.partOf !== undefined && panel.id.endsWith('.lower') && <SplitHandles panel={panel} px={px} />}
+      {panel.partOf?.part === 'lower' && <SplitHandles panel={panel} px={px} />}
       {isPicked && <TapeBead panel={panel} px={px} />}
     </g>
   );

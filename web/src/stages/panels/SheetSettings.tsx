@@ -29,7 +29,8 @@ const MEETING: Readonly<Record<Meeting, string>> = {
   lapped: 'upper laps',
 };
 
-/** What a bent transom starts from. */
+/** What a waterline and a bent transom start from. */
+const START_WATERLINE_MM = 150;
 const START_RADIUS_MM = 2500;
 
 /** The sheet, how panels meet, and what is marked on them; with what the thickness changed on the picked one. */
@@ -84,38 +85,48 @@ export function SheetSettings({ panel, part }: { readonly panel: Panel | undefin
           mm={part.stitches.inset}
           onCommit={(mm) => set('Holes from the edge', ['stitches', 'inset'], mm)}
         />
-        {part.waterline === null ? (
-          <Button onClick={() => set('Waterline', ['waterline'], 150)}>Mark a waterline</Button>
-        ) : (
-          <Box>
-            <LengthField
-              label="Waterline at height"
-              mm={part.waterline}
-              onCommit={(mm) => set('Waterline', ['waterline'], mm)}
-            />
-            <Button size="small" onClick={() => set('No waterline', ['waterline'], null)}>
-              Take it off
-            </Button>
-          </Box>
-        )}
-        {part.transomRadius === null ? (
-          hasTransom && (
-            <Button onClick={() => set('Transom bent', ['transomRadius'], START_RADIUS_MM)}>Bend the transom</Button>
-          )
-        ) : (
-          <Box>
-            <LengthField
-              label="Transom’s radius"
-              mm={part.transomRadius}
-              onCommit={(mm) => set('Transom’s radius', ['transomRadius'], mm)}
-            />
-            <Button size="small" onClick={() => set('Transom flat', ['transomRadius'], null)}>
-              Make it flat
-            </Button>
-          </Box>
+        <OptionalLength
+          mm={part.waterline}
+          label="Waterline at height"
+          offer="Mark a waterline"
+          remove="Take it off"
+          start={START_WATERLINE_MM}
+          onChange={(mm) => set(mm === null ? 'No waterline' : 'Waterline', ['waterline'], mm)}
+        />
+        {(hasTransom || part.transomRadius !== null) && (
+          <OptionalLength
+            mm={part.transomRadius}
+            label="Transom’s radius"
+            offer="Bend the transom"
+            remove="Make it flat"
+            start={START_RADIUS_MM}
+            onChange={(mm) => set(mm === null ? 'Transom flat' : 'Transom bent', ['transomRadius'], mm)}
+          />
         )}
       </Box>
       {panel?.allowances && <Allowances panel={panel} part={part} notation={notation} />}
+    </Box>
+  );
+}
+
+type OptionalProps = {
+  readonly mm: number | null;
+  readonly label: string;
+  readonly offer: string;
+  readonly remove: string;
+  readonly start: number;
+  readonly onChange: (mm: number | null) => void;
+};
+
+/** A length that there need not be: a button that asks for it, or its field with one that takes it off. */
+function OptionalLength({ mm, label, offer, remove, start, onChange }: OptionalProps) {
+  if (mm === null) return <Button onClick={() => onChange(start)}>{offer}</Button>;
+  return (
+    <Box>
+      <LengthField label={label} mm={mm} onCommit={onChange} />
+      <Button size="small" onClick={() => onChange(null)}>
+        {remove}
+      </Button>
     </Box>
   );
 }

@@ -19,7 +19,7 @@ export function SplitHandles({ panel, px }: { readonly panel: Panel; readonly px
   const { palette } = useTheme();
   const dispatch = useAppDispatch();
   const splits = useAppSelector(selectProject)?.panels.splits ?? [];
-  const split = splits.find(({ id }) => id === panel.partOf);
+  const split = splits.find(({ id }) => id === panel.partOf?.id);
   const [drawn, setDrawn] = useState<{ readonly key: Key; readonly split: PanelSplit } | null>(null);
   if (!split) return null;
   const shown = drawn?.split ?? split;
