@@ -7,6 +7,7 @@ import { tableOf } from './fixtures/exact-shapes';
 import { developPanels, type Panel } from './panel';
 import { judgeRounding, roundedStrip, type StripSheet } from './rounding';
 import type { RoundedChine } from './schema';
+import { seamsOf, stitchesOf } from './seams';
 
 const SHEET: StripSheet = { length: 2440, width: 1220, kerf: 4 };
 const OUTSIDE: Skin = { thickness: 6, linesTo: 'outside', meeting: 'stitched' };
@@ -64,6 +65,17 @@ describe('a rounded chine between flat panels', () => {
     });
     const edge = at(after, 1).allowances?.[0].setback;
     expect([edge?.least, edge?.most]).toEqual([expect.closeTo(off, 6), expect.closeTo(off, 6)]);
+  });
+  it('is no seam to be stitched or compared', () => {
+    const stitches = { spacing: 150, inset: 9 };
+    const holes = (roundedChines: RoundedChine[]) =>
+      prism
+        .flatMap((panel) => stitchesOf(panel, prism, { stitches, roundedChines }))
+        .filter(({ line }) => line === chine.id);
+    expect(seamsOf(prism).map(({ line }) => line)).toContain(chine.id);
+    expect(holes([]).length).toBeGreaterThan(0);
+    expect(seamsOf(prism, [chine]).map(({ line }) => line)).not.toContain(chine.id);
+    expect(holes([chine])).toEqual([]);
   });
   it('comes out of sheets in straight, square pieces, the second layer half a piece on', () => {
     const layer = (k: number) => (strip?.pieces ?? []).filter((piece) => piece.layer === k);

@@ -23,22 +23,25 @@ export type Seam = {
   readonly cutDifference: number;
 };
 
-/** The seams between neighbouring panels, lowest first. */
-export const seamsOf = (panels: readonly Panel[]): Seam[] =>
-  panels.slice(1).map((above, i) => {
+/** The seams between neighbouring panels, lowest first; at a rounded chine the panels do not meet. */
+export const seamsOf = (panels: readonly Panel[], roundedChines: PanelsPart['roundedChines'] = []): Seam[] =>
+  panels.slice(1).flatMap((above, i) => {
+    if (roundedChines.some(({ id }) => id === above.edges[0].line)) return [];
     const below = at(panels, i);
     const cut = [below.edges[1].length, above.edges[0].length] as const;
     const lengths = [
       cut[0] - (below.allowances?.[1].longerBy ?? 0),
       cut[1] - (above.allowances?.[0].longerBy ?? 0),
     ] as const;
-    return {
-      line: above.edges[0].line,
-      panels: [below.id, above.id],
-      lengths,
-      difference: lengths[1] - lengths[0],
-      cutDifference: cut[1] - cut[0],
-    };
+    return [
+      {
+        line: above.edges[0].line,
+        panels: [below.id, above.id],
+        lengths,
+        difference: lengths[1] - lengths[0],
+        cutDifference: cut[1] - cut[0],
+      },
+    ];
   });
 
 export type Stitch = {

@@ -68,12 +68,13 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
   );
 }
 
-/** The top bar is not printed: a sheet of paper says whose it is. */
+/** The top bar is not printed: a sheet of paper says whose it is, and of which revision. */
 function BoatOnPaper() {
   const name = useAppSelector((state) => state.document.project?.name ?? '');
+  const revision = useAppSelector((state) => state.document.project?.revision ?? 1);
   return (
     <Typography variant="h1" component="span" sx={{ display: 'none', '@media print': { display: 'inline' } }}>
-      {name}
+      {name}, rev {revision}
     </Typography>
   );
 }

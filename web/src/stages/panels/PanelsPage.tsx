@@ -66,7 +66,7 @@ export default function PanelsPage() {
       <Slip stage="panels" title={panel?.name ?? 'No panel'} numbers={<PanelNumbers />}>
         {panel && <Remedies panel={panel} shown={preview} onShow={setPreview} />}
         <SheetSettings panel={panel} part={part} />
-        <Seams panels={panels} />
+        <Seams panels={panels} part={part} />
         {panel && <CutInTwo panel={panel} panels={panels} part={part} />}
         <RoundedChines panels={panels} strips={strips} part={part} />
         {panel && <TrueSection panels={panels} picked={panel} stations={stations} />}

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { formatFine, unitLabel } from '@kalotrope/core/measure';
-import { seamsOf, type Panel } from '@kalotrope/core/panels';
+import { seamsOf, type Panel, type PanelsPart } from '@kalotrope/core/panels';
 import { PlainTable } from '../../app/PlainTable';
 import { selectNotation } from '../../app/selectors';
 import { useAppSelector } from '../../app/store';
@@ -9,11 +9,13 @@ import { useNames } from './SheetSettings';
 
 const COLUMNS = [{ name: 'edge' }, { name: 'length', isFigure: true }, { name: 'apart', isFigure: true }, { name: 'as cut', isFigure: true }]; // prettier-ignore
 
+type Props = { readonly panels: readonly Panel[]; readonly part: PanelsPart };
+
 /** That the edges of neighbouring panels are equally long. */
-export function Seams({ panels }: { readonly panels: readonly Panel[] }) {
+export function Seams({ panels, part }: Props) {
   const notation = useAppSelector(selectNotation);
   const nameOf = useNames();
-  const seams = seamsOf(panels);
+  const seams = seamsOf(panels, part.roundedChines);
   if (seams.length === 0) return null;
   const rows = seams.map(({ line, lengths, difference, cutDifference }) => ({
     key: line,
