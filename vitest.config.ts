@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
@@ -5,5 +6,9 @@ export default defineConfig({
     include: ['{core,cli,server,web}/src/**/*.test.{ts,tsx}'],
     environment: 'node',
     testTimeout: 60_000,
+    // all processors, and modules read once a worker: no test changes what another sees
+    maxWorkers: availableParallelism(),
+    pool: 'threads',
+    isolate: false,
   },
 });

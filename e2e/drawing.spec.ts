@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { expectNoFaults } from './no-faults';
 
 async function openDemo(page: Page): Promise<void> {
   await page.goto('/');
@@ -47,8 +47,7 @@ test('a drawing under the profile: brought to size and level, points taken from 
   await page.mouse.click(to.x, to.y - 5);
   await expect(page.getByText('Read off a drawing, to')).toBeVisible();
   await expect(page.getByLabel('Height', { exact: true })).not.toHaveValue('523.1');
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map((v) => `${v.id} ${v.nodes[0]?.html ?? ''}`)).toEqual([]);
+  await expectNoFaults(page);
 
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Export' }).click();
@@ -95,8 +94,7 @@ test('a section is marked out: a tick a point, both halves; a point that moves l
   await page.getByRole('button', { name: 'Mirrored half' }).click();
   await expect(page.getByText('3 of 3 to go')).toBeVisible();
   await page.getByRole('button', { name: 'The half', exact: true }).click();
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map((v) => `${v.id} ${v.nodes[0]?.html ?? ''}`)).toEqual([]);
+  await expectNoFaults(page);
   await page.getByRole('tab', { name: 'The table' }).click();
   await page.getByLabel('Chine 2, height', { exact: true }).fill('241');
   await page.keyboard.press('Enter');

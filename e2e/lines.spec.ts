@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { expectNoFaults } from './no-faults';
 
 /** A point of the table in one of the views: 0 profile, 1 plan, 2 body plan. */
 const grip = (page: Page, name: string, view: 0 | 1 | 2) => page.locator(`[data-grip="${name}"]`).nth(view);
@@ -69,7 +69,7 @@ test('a boat from a few dimensions opens as a new project, fair and developed; a
   await page.goto('/projects');
   await page.getByRole('button', { name: 'New from a few dimensions' }).click();
   const dialog = page.getByRole('dialog', { name: 'New from a few dimensions' });
-  expect((await new AxeBuilder({ page }).include('[role="dialog"]').analyze()).violations).toEqual([]);
+  await expectNoFaults(page, '[role="dialog"]');
   await dialog.getByLabel('Kind of hull').click();
   await page.getByRole('option', { name: 'Double-ender' }).click();
   await dialog.getByLabel(/^Depth amidships/).fill('9 ft');

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { expectNoFaults } from './no-faults';
 import { readPdf } from '../core/src/exchange/fixtures/read-pdf';
 
 const openPanels = async (page: Page, boat: string) => {
@@ -13,10 +13,6 @@ const choose = async (page: Page, field: string, option: string | RegExp) => {
   await page.getByLabel(field, { exact: true }).click();
   await page.getByRole('option', { name: option }).click();
 };
-const noFaults = async (page: Page) => {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
-};
 
 test('a panel that will not develop: the remedy is found, seen, taken, undone', async ({ page }) => {
   await openPanels(page, 'veyra');
@@ -28,7 +24,7 @@ test('a panel that will not develop: the remedy is found, seen, taken, undone', 
   await expect(cure.getByText(/^Split the panel by a new line/)).toBeVisible();
   await cure.getByRole('button', { name: 'Show' }).first().click();
   await expect(page.locator('[data-preview="keel"] path')).toHaveCount(1);
-  await noFaults(page);
+  await expectNoFaults(page);
   await cure.getByRole('button', { name: 'Take this' }).first().click();
   await expect(finding).toBeHidden();
   await expect(cure).toBeHidden();
@@ -51,7 +47,7 @@ test('how hard it bends, the hand method, holes and a waterline', async ({ page 
   await page.getByLabel('Holes', { exact: true }).check();
   await page.getByRole('button', { name: 'Mark a waterline' }).click();
   await expect(page.getByLabel('Waterline at height')).toHaveValue('150.0');
-  await noFaults(page);
+  await expectNoFaults(page);
   await choose(page, 'Show', 'the stretch');
   await expect(page.getByText(/what is lost in the joints/)).toBeVisible();
 });
@@ -81,7 +77,7 @@ test('the hull folds up by a slider, by keyboard too', async ({ page }) => {
   await page.keyboard.press('End');
   await expect(slider).toHaveAttribute('aria-valuetext', '100 %');
   await expect(page.getByRole('group', { name: /The hull in the round/ })).toBeVisible();
-  await noFaults(page);
+  await expectNoFaults(page);
 });
 
 test('a card model as a file that is true to size', async ({ page }) => {
@@ -89,7 +85,7 @@ test('a card model as a file that is true to size', async ({ page }) => {
   await page.getByRole('tab', { name: 'Card model' }).click();
   await choose(page, 'Scale', '1:12');
   await expect(page.getByText(/^\d+ parts on/)).toBeVisible();
-  await noFaults(page);
+  await expectNoFaults(page);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save the pages as PDF' }).click(),
@@ -151,7 +147,7 @@ test('a chine made round: the panels stand back, the strip is listed, frames tur
   await expect(rounding.getByText('Expected a whole number from 2 to 8')).toBeVisible();
   await rounding.getByLabel('Layers').press('Enter');
   await expect(rounding.getByLabel('Layers')).toHaveValue('4');
-  await noFaults(page);
+  await expectNoFaults(page);
   await page.getByRole('link', { name: /Frames/ }).click();
   await expect(page.getByText('Bulkhead 1').first()).toBeVisible();
   await page.getByRole('link', { name: /Panels/ }).click();
@@ -177,7 +173,7 @@ test('a panel cut in two along a line that is dragged, and made whole again', as
   await expect.poll(async () => Number(await aft.inputValue())).toBeGreaterThan(53);
   await page.getByRole('button', { name: 'Make the line straight' }).click();
   await expect(page.getByRole('table', { name: 'Edges that meet' }).getByText('Line of the cut')).toBeVisible();
-  await noFaults(page);
+  await expectNoFaults(page);
   await page.reload();
   await expect(page.locator('path[data-part="Side, upper"]')).toBeVisible();
   await page.locator('path[data-part="Side, upper"]').click();

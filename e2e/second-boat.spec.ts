@@ -23,7 +23,7 @@ test('the second school and the second unit, through every stage', async ({ page
   await page.getByRole('link', { name: /Joints/ }).click();
   await expect(page.getByRole('cell', { name: 'none' })).toBeVisible(); // the bottom comes out of one sheet
   await page.getByRole('link', { name: /Sheets/ }).click();
-  await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeEnabled({ timeout: 40_000 });
+  await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeEnabled();
   await expect(page.getByRole('row', { name: /Bow transom/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /Frame 1/ })).toBeHidden(); // sawn timber, not plywood
   await page.getByRole('link', { name: /Epoxy/ }).click();
@@ -33,7 +33,7 @@ test('the second school and the second unit, through every stage', async ({ page
 test('a laid-out sheet goes out as SVG at true scale', async ({ page }) => {
   await openOrrin(page);
   await page.getByRole('link', { name: /Sheets/ }).click();
-  await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeEnabled({ timeout: 40_000 });
+  await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeEnabled();
   await page.getByRole('button', { name: 'Export' }).click();
   const waiting = page.waitForEvent('download');
   await page.getByRole('menuitemradio', { name: 'SVG' }).click();

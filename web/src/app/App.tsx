@@ -3,16 +3,22 @@ import { ThemeProvider } from '@mui/material/styles';
 import { useMemo } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { FirstPage } from './FirstPage';
+import { PageFailed } from './PageFailed';
 import { ProjectPage } from './ProjectPage';
 import { ProjectsPage } from './ProjectsPage';
 import { useAppSelector } from './store';
 import { makeTheme } from './theme';
 
 const router = createBrowserRouter([
-  { path: '/', element: <FirstPage /> },
-  { path: '/projects', element: <ProjectsPage /> },
-  { path: '/project/:projectId/:stage?', element: <ProjectPage /> },
-  { path: '*', element: <FirstPage /> },
+  {
+    errorElement: <PageFailed />,
+    children: [
+      { path: '/', element: <FirstPage /> },
+      { path: '/projects', element: <ProjectsPage /> },
+      { path: '/project/:projectId/:stage?', element: <ProjectPage /> },
+      { path: '*', element: <FirstPage /> },
+    ],
+  },
 ]);
 
 export function App() {

@@ -2,10 +2,12 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Link, Navigate, useParams } from 'react-router';
 import { STAGES, type Stage } from '@kalotrope/core/findings';
 import { loadProject } from '../storage/projects';
 import { opened } from './document-slice';
+import { Failed } from './PageFailed';
 import { Shell } from './Shell';
 import { useAppDispatch, useAppSelector } from './store';
 
@@ -30,9 +32,11 @@ export function ProjectPage() {
   const Page = PAGES[known];
   return (
     <Shell stage={known}>
-      <Suspense fallback={null}>
-        <Page />
-      </Suspense>
+      <ErrorBoundary key={known} FallbackComponent={Failed}>
+        <Suspense fallback={null}>
+          <Page />
+        </Suspense>
+      </ErrorBoundary>
     </Shell>
   );
 }

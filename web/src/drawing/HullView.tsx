@@ -22,6 +22,7 @@ import { picked } from '../app/screen-slice';
 import { selectDerived, selectPicked, selectProject, selectTape } from '../app/selectors';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { BANDS, bandOf } from './bands';
+import { graphics } from './graphics';
 
 type Props = {
   /** Shown over the skin, in bands. */
@@ -56,7 +57,8 @@ export default function HullView({ field, folded, isFilling = false }: Props) {
       <Canvas
         key={String(isLarge)}
         frameloop="demand"
-        gl={{ antialias: !isDrawnInSoftware() }}
+        // smooth edges cost more than the whole hull without a graphics processor
+        gl={{ antialias: graphics() === 'processor' }}
         camera={{
           position: [-length * 0.95, length * 0.72, length * 1.15],
           fov: 28,
@@ -97,20 +99,6 @@ export default function HullView({ field, folded, isFilling = false }: Props) {
       )}
     </Box>
   );
-}
-
-let inSoftware: boolean | undefined;
-
-/** Whether the browser draws in the round without a graphics processor: smooth edges cost it more than the whole hull. */
-function isDrawnInSoftware(): boolean {
-  if (inSoftware === undefined) {
-    const gl = document.createElement('canvas').getContext('webgl2');
-    const told = gl?.getExtension('WEBGL_debug_renderer_info');
-    const name: unknown = told && gl?.getParameter(told.UNMASKED_RENDERER_WEBGL);
-    inSoftware = /swiftshader|llvmpipe|software|basic render/i.test(String(name));
-    gl?.getExtension('WEBGL_lose_context')?.loseContext();
-  }
-  return inSoftware;
 }
 
 type MeshProps = {

@@ -4,7 +4,6 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Frame } from '@kalotrope/core/frames';
 import { formatDeg, formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
-import { lazy, Suspense } from 'react';
 import { edited } from '../../app/document-slice';
 import { LengthField } from '../../app/LengthField';
 import { picked } from '../../app/screen-slice';
@@ -12,9 +11,8 @@ import { PlainTable } from '../../app/PlainTable';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../app/selectors';
 import { Figure, Slip } from '../../app/Slip';
 import { useAppDispatch, useAppSelector } from '../../app/store';
+import { InTheRound } from '../../drawing/InTheRound';
 import { FrameDrawing } from './FrameDrawing';
-
-const HullView = lazy(() => import('../../drawing/HullView'));
 
 export default function FramesPage() {
   const derived = useAppSelector(selectDerived);
@@ -26,16 +24,7 @@ export default function FramesPage() {
   return (
     <>
       {frame ? (
-        <FrameDrawing
-          frame={frame}
-          school={project.school}
-          gap={project.frames.filletGap}
-          corner={
-            <Suspense fallback={null}>
-              <HullView />
-            </Suspense>
-          }
-        />
+        <FrameDrawing frame={frame} school={project.school} gap={project.frames.filletGap} corner={<InTheRound />} />
       ) : (
         <Box sx={{ flex: 1, p: 3 }}>
           <Typography>

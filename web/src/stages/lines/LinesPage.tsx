@@ -1,12 +1,13 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { lazy, memo, Suspense, useState, type ReactNode } from 'react';
+import { memo, useState, type ReactNode } from 'react';
 import type { Hull, LinesPart } from '@kalotrope/core/lines';
 import { selectLiveHull, selectProject } from '../../app/selectors';
 import { Slip } from '../../app/Slip';
 import { useAppSelector } from '../../app/store';
 import { Tick, ViewTabs } from '../../app/ViewTabs';
+import { InTheRound } from '../../drawing/InTheRound';
 import { Fairing } from './Fairing';
 import { LinesDrawing, type LinesLook } from './LinesDrawing';
 import { MarkOutDrawing, MarkOutList, type Board } from './MarkOut';
@@ -15,13 +16,7 @@ import { PointNumbers } from './PointNumbers';
 import { TableTools } from './TableTools';
 import { Underlays, useClicked, type Tool } from './Underlays';
 
-const HullView = lazy(() => import('../../drawing/HullView'));
-
-const HULL = (
-  <Suspense fallback={null}>
-    <HullView />
-  </Suspense>
-);
+const HULL = <InTheRound />;
 
 type Show = 'drawing' | 'table' | 'board';
 

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { formatArea, formatDeg, formatWithUnit } from '@kalotrope/core/measure';
 import type { Field, PanelRemedy } from '@kalotrope/core/panels';
 import { selectDerived, selectNotation, selectPicked, selectProject, selectStations } from '../../app/selectors';
@@ -9,6 +9,7 @@ import { pickedPanel } from '../../app/picked-panel';
 import { Figure, Slip } from '../../app/Slip';
 import { useAppSelector } from '../../app/store';
 import { BANDS } from '../../drawing/bands';
+import { InTheRound } from '../../drawing/InTheRound';
 import { CardPages } from './CardPages';
 import { CutInTwo } from './CutInTwo';
 import { MarkingTable } from './MarkingTable';
@@ -20,8 +21,6 @@ import { Seams } from './Seams';
 import { SheetSettings, useNames } from './SheetSettings';
 import { TrueSection } from './TrueSection';
 
-const HullView = lazy(() => import('../../drawing/HullView'));
-
 export default function PanelsPage() {
   const derived = useAppSelector(selectDerived);
   const project = useAppSelector(selectProject);
@@ -32,14 +31,7 @@ export default function PanelsPage() {
   const [preview, setPreview] = useState<PanelRemedy | null>(null);
   const [folded, setFolded] = useState(0);
   const field = look.field === 'none' ? undefined : look.field;
-  const corner = useMemo(
-    () => (
-      <Suspense fallback={null}>
-        <HullView field={field} />
-      </Suspense>
-    ),
-    [field],
-  );
+  const corner = useMemo(() => <InTheRound field={field} />, [field]);
   if (!derived || !project) return null;
   const { panels, transoms, strips } = derived.panels.value;
   const { panels: part } = project;
@@ -100,9 +92,7 @@ function Folding({ share, onShare }: { readonly share: number; readonly onShare:
   return (
     <>
       <Box sx={{ position: 'relative', flex: 1, minHeight: { xs: 300, md: 0 }, borderTop: 1, borderColor: 'divider' }}>
-        <Suspense fallback={null}>
-          <HullView folded={share} isFilling />
-        </Suspense>
+        <InTheRound folded={share} isFilling />
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2.5, px: 3, py: 1 }}>
         <Typography variant="body2">flat</Typography>
