@@ -24,10 +24,10 @@ export type StrainField = {
 
 /** Rulings and places across; the coarse mesh is for panels whose rulings show no twist, and only confirms it. */
 const FINE = { rulings: 41, across: 5 } as const;
-const COARSE = { rulings: 13, across: 3 } as const;
+const COARSE = { rulings: 9, across: 2 } as const;
 const TWISTLESS_DEG = 0.02;
 /** One ruling in so many is enough to confirm it. */
-const COARSE_STEP = 3;
+const COARSE_STEP = 5;
 const STEPS = 6;
 /** A step this small changes no strain that is reported. */
 const SETTLED_MM = 1e-4;

@@ -9,19 +9,7 @@
  * drawing shows the inside face of the starboard panel, which is the outside face of its mirror to port.
  * Accuracy: chords for arcs, an error of h²/24R² of the length for rulings h apart on a curve of radius R.
  */
-import {
-  add3,
-  at,
-  cross3,
-  distance3,
-  length3,
-  lerp3,
-  polylineLength3,
-  sub3,
-  unit3,
-  type Vec2,
-  type Vec3,
-} from '../geometry';
+import { at, distance3, length3, lerp3, polylineLength3, sub3, type Vec2, type Vec3 } from '../geometry';
 import { toDeg } from '../measure';
 import type { EdgeCurve, Ruling } from './rulings';
 
@@ -54,30 +42,45 @@ export function layStrip(P: EdgeCurve, Q: EdgeCurve, rulings: readonly Ruling[])
   const normals = fillGaps(rulings.map((ruling, k) => normalAt(ruling, at(ps, k), at(qs, k))));
   const flat = layFlat(points.p, points.q);
   const radii = bendRadii(points, normals);
-  return rulings.map(({ s, t, twistRad, fan }, k) => ({
-    s,
-    t,
-    ...(fan && { fan }),
-    p: at(points.p, k),
-    q: at(points.q, k),
-    flatP: at(flat.p, k),
-    flatQ: at(flat.q, k),
-    normal: at(normals, k),
-    twistDeg: toDeg(twistRad),
-    bendRadius: at(radii, k).least,
-    endRadii: at(radii, k).ends,
-  }));
+  return rulings.map(({ s, t, twistRad, fan }, k) => {
+    const { least, ends } = radii[k]!; // one each, as all below
+    const laid = {
+      s,
+      t,
+      p: points.p[k]!,
+      q: points.q[k]!,
+      flatP: flat.p[k]!,
+      flatQ: flat.q[k]!,
+      normal: normals[k]!,
+      twistDeg: toDeg(twistRad),
+      bendRadius: least,
+      endRadii: ends,
+    };
+    return fan ? { ...laid, fan } : laid;
+  });
 }
 
 type End = { readonly position: Vec3; readonly first: Vec3 };
 
-function normalAt(ruling: Ruling, p: End, q: End): Vec3 | undefined {
+/** Halfway between the normals at its two ends. By coordinates: it is taken on every ruling. */
+function normalAt({ fan }: Ruling, p: End, q: End): Vec3 | undefined {
   const r = sub3(q.position, p.position);
   if (length3(r) < SHORT_RULING_MM) return undefined;
+  let x = 0;
+  let y = 0;
+  let z = 0;
   // in a fan the surface touches the moving line only
-  if (ruling.fan) return unit3(cross3(r, ruling.fan === 'P' ? q.first : p.first));
-  const sum = add3(unit3(cross3(r, p.first)), unit3(cross3(r, q.first)));
-  return length3(sum) < 1e-6 ? undefined : unit3(sum);
+  for (const { first } of fan === 'P' ? [q] : fan === 'Q' ? [p] : [p, q]) {
+    const nx = r[1] * first[2] - r[2] * first[1];
+    const ny = r[2] * first[0] - r[0] * first[2];
+    const nz = r[0] * first[1] - r[1] * first[0];
+    const share = 1 / (Math.sqrt(nx * nx + ny * ny + nz * nz) || 1);
+    x += nx * share;
+    y += ny * share;
+    z += nz * share;
+  }
+  const length = Math.sqrt(x * x + y * y + z * z);
+  return length < 1e-6 ? undefined : [x / length, y / length, z / length];
 }
 
 /** A ruling without a normal (the tip of a pointed panel) takes its neighbour's. */
