@@ -31,7 +31,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   export: {
     run: exportCommand,
     options: ['out', 'only'],
-    usage: 'export PROJECT.json --out DIR [--only dxf,svg,csv]',
+    usage: 'export PROJECT.json --out DIR [--only dxf,svg,pdf,csv,stl]',
   },
 };
 
@@ -45,7 +45,7 @@ export function run(args: readonly string[], io: Io): number {
     return answer(args, io);
   } catch (error) {
     if (error instanceof Refusal) {
-      io.err(`kalo: ${error.message}\n`);
+      io.err(`kalo: ${error.message.replace(/\s+/g, ' ')}\n`); // one line, whatever was found
       return 2;
     }
     io.err(`kalo: failed: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);

@@ -13,12 +13,16 @@ export type FileProblem = {
 /** A row with its place in the file. */
 export type SourceRow = { readonly row: number; readonly cells: readonly string[] };
 
-export const problem = (row: number, column: string, found: string, expected: string): FileProblem => ({
-  row,
-  column,
-  found: found.length > 40 ? `${found.slice(0, 40)}…` : found,
-  expected,
-});
+export function problem(row: number, column: string, text: string, expected: string): FileProblem {
+  const found = text.replace(/\s+/g, ' ');
+  return {
+    row,
+    column,
+    found: found.length > 40 ? `${found.slice(0, 40)}…` : found,
+    // only a cell in quotation marks goes on over the end of its line
+    expected: text.includes('\n') ? `${expected}; its quotation mark is not closed on this line` : expected,
+  };
+}
 
 /** The problem as one line: what, where, what would be accepted. */
 export const problemText = (p: FileProblem): string =>

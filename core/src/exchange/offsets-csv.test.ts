@@ -87,6 +87,11 @@ describe('readOffsets', () => {
       /row 8, column 1: found "11"; expected feet-inches-eighths/,
     ],
     ['figures beyond any boat', LONG.replace('1200,400', '1200,400000'), /figures under 100 m/],
+    [
+      'a quotation mark left open, in one line of words',
+      LONG.replace('1200,400', '1200,"400'),
+      /^row \d+, column half_breadth: found "400[^\n]*its quotation mark is not closed on this line\n/,
+    ],
     ['a heading and nothing else', 'line,station,x,half_breadth,height\n', /at least one point/],
   ])('refuses %s', (_name, text, wanted) => {
     const result = readOffsets(text);

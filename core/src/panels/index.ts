@@ -30,4 +30,5 @@ export { cylinderFor, findTransoms, transomTriangles } from './transom';
 export type { Transom } from './transom';
 export { leastRadius } from './bending';
 export { LEAST_RADII, STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
+export * as panelConstants from './constants';
 export { sectionCorners, sectionCurves } from './whole-section';
