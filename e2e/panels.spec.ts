@@ -40,8 +40,13 @@ test('a panel that will not develop: the remedy is found, seen, taken, undone', 
 test('how hard it bends, the hand method, holes and a waterline', async ({ page }) => {
   await openPanels(page, 'tamsel');
   await choose(page, 'Show', 'the bend');
-  await expect(page.getByText(/^tightest, radius/)).toHaveCount(2);
-  await expect(page.getByText('to all that it takes')).toBeVisible();
+  await expect(page.getByText(/: tightest \d+ mm$/)).toHaveCount(2);
+  await expect(page.locator('[data-field=bend] path').nth(5)).toBeAttached(); // many shades, without a step
+  await choose(page, 'Show', 'the twist');
+  await expect(page.getByText(/: no twist$/)).toHaveCount(2);
+  await choose(page, 'Show', 'the stretch');
+  await expect(page.getByText(/: no stretch$/)).toHaveCount(2);
+  await expect(page.getByText('all that it takes')).toBeVisible();
   await page.getByLabel('By hand').check();
   await expect(page.getByText(/^by hand: \d+\.\d mm off at most/)).toHaveCount(2);
   await page.getByLabel('Holes', { exact: true }).check();

@@ -1,24 +1,23 @@
 /**
- * How hard a panel bends and stretches from place to place: in patches on the flat, by its rulings in the round.
+ * How hard a panel is asked from place to place: bend, twist and stretch, each as a share of what plywood takes.
  *
  * The bend at a place is the least radius that the sheet takes there, by its thickness and the angle to the face grain,
- * over the radius it has: 1 is as tight as it goes. Along a ruling the radius runs evenly from end to end.
+ * over the radius it has: 1 is as tight as it goes. Along a ruling the radius runs evenly from end to end, so its share
+ * runs as a hyperbola, to infinity at the point of a fan. The twist is that of the ruling, of the twist limit; the stretch
+ * that of the best flattening, of what is lost in the joints.
+ * For drawing, the field is read on a grid of rulings × places across, and each cell is cut along the levels asked for
+ * (marching triangles; the bend by the reciprocal of its share, which is what runs evenly).
  */
 import { at, lerp2, type Vec2 } from '../geometry';
 import { leastRadius } from './bending';
-import { STRAIN_LIMITS } from './constants';
+import { STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
 import type { Panel } from './panel';
 
-export type Field = 'bend' | 'stretch';
+export const FIELDS = ['bend', 'twist', 'stretch'] as const;
+export type Field = (typeof FIELDS)[number];
 
-/** A patch between two rulings: its corners on the flat, round it, and the field there as a share of the limit. */
-export type Patch = {
-  readonly flat: readonly Vec2[];
-  readonly share: number;
-};
-
-const ALONG = 64;
-const ACROSS = 4;
+const ALONG = 100;
+const ACROSS = 8;
 
 /** Share of what the sheet takes of bend, at a fraction w of a ruling from P to Q. */
 export function bendShare(panel: Panel, k: number, w: number, thicknessMm: number): number {
@@ -30,67 +29,113 @@ export function bendShare(panel: Panel, k: number, w: number, thicknessMm: numbe
 }
 
 /** The field as a share of what the sheet takes, at a fraction w of ruling k. */
-export function shareAt(
+export type FieldReader = (k: number, w: number) => number;
+
+export function fieldReader(panel: Panel, field: Field, thicknessMm: number): FieldReader {
+  if (field === 'bend') return (k, w) => bendShare(panel, k, w, thicknessMm);
+  if (field === 'twist') return (k) => Math.abs(at(panel.rulings, k).twistDeg) / TWIST_LIMIT_DEG.value;
+  return stretchReader(panel);
+}
+
+/** Evenly between the corners of the strain's mesh, where each has the mean of the cells about it. */
+function stretchReader({ strainField }: Panel): FieldReader {
+  const { columns, across, cells } = strainField;
+  const rows = across - 1;
+  const corner = (column: number, row: number) => {
+    const about = [-1, 0].flatMap((i) =>
+      [-1, 0].flatMap((j) => {
+        const [c, r] = [column + i, row + j];
+        return c >= 0 && c < columns.length - 1 && r >= 0 && r < rows ? [Math.abs(at(cells, c * rows + r))] : [];
+      }),
+    );
+    return about.reduce((sum, strain) => sum + strain, 0) / about.length / STRAIN_LIMITS.value.joints;
+  };
+  const corners = columns.map((_, column) => Array.from({ length: across }, (__, row) => corner(column, row)));
+  return (k, w) => {
+    const next = columns.findIndex((column) => column > k);
+    const bay = next < 0 ? columns.length - 2 : Math.max(0, next - 1);
+    const [from, to] = [at(columns, bay), at(columns, bay + 1)];
+    const along = Math.min(1, (k - from) / (to - from));
+    const row = Math.min(rows - 1, Math.floor(w * rows));
+    const up = w * rows - row;
+    const on = (column: number) => {
+      const [low, high] = [at(at(corners, column), row), at(at(corners, column), row + 1)];
+      return low + up * (high - low);
+    };
+    return on(bay) + along * (on(bay + 1) - on(bay));
+  };
+}
+
+/** A place on the flat with the field there, in whatever runs evenly between places. */
+type Node = { readonly flat: Vec2; readonly value: number };
+
+/**
+ * The panel cut up by the field: for each band from one limit to the next, and the last beyond them all, polygons on the
+ * flat that cover it once. `limits` rise; the first band begins at nought.
+ */
+export function fieldBands(
   panel: Panel,
   field: Field,
-  { k, w, thickness }: { readonly k: number; readonly w: number; readonly thickness: number },
-): number {
-  if (field === 'bend') return bendShare(panel, k, w, thickness);
-  const { columns, across, cells } = panel.strainField;
-  const bay = Math.max(0, columns.findIndex((column) => column > k) - 1); // prettier-ignore
-  const column = k >= at(columns, -1) ? columns.length - 2 : bay;
-  return Math.abs(at(cells, column * (across - 1) + Math.min(across - 2, Math.floor(w * (across - 1))))) / STRAIN_LIMITS.value.joints; // prettier-ignore
+  { thickness, limits }: { readonly thickness: number; readonly limits: readonly number[] },
+): Vec2[][][] {
+  const even = field === 'bend' ? reciprocal : (share: number) => share;
+  const levels = limits.map(even);
+  const bands: Vec2[][][] = Array.from({ length: limits.length + 1 }, () => []);
+  const bandOf = (value: number) => {
+    const band = levels.findIndex((level) => value <= level);
+    return band < 0 ? levels.length : band;
+  };
+  const grid = nodesOf(panel, fieldReader(panel, field, thickness), even);
+  for (let i = 1; i < grid.length; i++)
+    for (let j = 1; j <= ACROSS; j++) {
+      const [before, here] = [at(grid, i - 1), at(grid, i)];
+      const cell = [at(before, j - 1), at(here, j - 1), at(here, j), at(before, j)] as const;
+      const found = cell.map(({ value }) => bandOf(value));
+      const [low, high] = [Math.min(...found), Math.max(...found)];
+      if (low === high) {
+        at(bands, low).push(cell.map(({ flat }) => flat));
+        continue;
+      }
+      const [a, b, c, d] = cell;
+      for (let band = low; band <= high; band++)
+        for (const triangle of [
+          [a, b, c],
+          [a, c, d],
+        ]) {
+          const part = within(triangle, levels[band - 1] ?? -Infinity, levels[band] ?? Infinity);
+          if (part.length > 2) at(bands, band).push(part.map(({ flat }) => flat));
+        }
+    }
+  return bands;
 }
 
-/** The panel in patches, each with the field in its middle. */
-export function fieldPatches(panel: Panel, field: Field, thicknessMm: number): Patch[] {
-  return field === 'bend' ? bendPatches(panel, thicknessMm) : stretchPatches(panel);
-}
+/** A share so small that the bend is as good as none. */
+const NO_BEND = 0.01;
+const reciprocal = (share: number): number => -1 / Math.max(share, NO_BEND);
 
-function bendPatches(panel: Panel, thicknessMm: number): Patch[] {
+function nodesOf(panel: Panel, read: FieldReader, even: (share: number) => number): Node[][] {
   const last = panel.rulings.length - 1;
   const columns = [...new Set(Array.from({ length: ALONG + 1 }, (_, i) => Math.round((i * last) / ALONG)))];
-  return columns.slice(1).flatMap((to, i) => {
-    const from = at(columns, i);
-    const middle = Math.round((from + to) / 2);
-    return Array.from({ length: ACROSS }, (_, j) =>
-      patch(
-        panel,
-        [from, to],
-        [j / ACROSS, (j + 1) / ACROSS],
-        bendShare(panel, middle, (j + 0.5) / ACROSS, thicknessMm),
-      ),
-    );
+  return columns.map((k) => {
+    const { flatP, flatQ } = at(panel.rulings, k);
+    return Array.from({ length: ACROSS + 1 }, (_, j) => {
+      const w = j / ACROSS;
+      return { flat: lerp2(flatP, flatQ, w), value: even(read(k, w)) };
+    });
   });
 }
 
-/** The share is of what is lost in the joints. */
-function stretchPatches(panel: Panel): Patch[] {
-  const { columns, across, cells } = panel.strainField;
-  return columns
-    .slice(1)
-    .flatMap((to, i) =>
-      Array.from({ length: across - 1 }, (_, j) =>
-        patch(
-          panel,
-          [at(columns, i), to],
-          [j / (across - 1), (j + 1) / (across - 1)],
-          Math.abs(at(cells, i * (across - 1) + j)) / STRAIN_LIMITS.value.joints,
-        ),
-      ),
-    );
-}
+/** The part of a polygon where the value lies between two levels, running evenly along its sides. */
+const within = (polygon: readonly Node[], low: number, high: number): Node[] => cut(cut(polygon, low, 1), high, -1);
 
-function patch(panel: Panel, [a, b]: [number, number], [w0, w1]: [number, number], share: number): Patch {
-  const [ra, rb] = [at(panel.rulings, a), at(panel.rulings, b)];
-  const corners = [
-    [ra, w0],
-    [rb, w0],
-    [rb, w1],
-    [ra, w1],
-  ] as const;
-  return {
-    flat: corners.map(([r, w]) => lerp2(r.flatP, r.flatQ, w)),
-    share,
-  };
+function cut(polygon: readonly Node[], level: number, sign: 1 | -1): Node[] {
+  if (!Number.isFinite(level)) return [...polygon];
+  return polygon.flatMap((b, i) => {
+    const a = at(polygon, i - 1);
+    const [past, here] = [sign * (a.value - level), sign * (b.value - level)];
+    const kept = here >= 0 ? [b] : [];
+    if (past >= 0 === here >= 0) return kept;
+    const w = past / (past - here);
+    return [{ flat: lerp2(a.flat, b.flat, w), value: level }, ...kept];
+  });
 }

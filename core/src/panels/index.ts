@@ -12,8 +12,8 @@ export { fromFrame, inFrame, levelMarks, markingTable, markOut, stationMarks } f
 export type { BaseFrame, MarkingOut, MarkingRow, StationMark } from './marking';
 export { findRemedies, needsRemedy, standingOf } from './remedy';
 export type { PanelRemedy, RemedyMove, Standing } from './remedy';
-export { bendShare, fieldPatches, shareAt } from './fields';
-export type { Field, Patch } from './fields';
+export { FIELDS, bendShare, fieldBands, fieldReader } from './fields';
+export type { Field, FieldReader } from './fields';
 export { foldHull } from './fold';
 export type { FoldedRuling } from './fold';
 export { layByHand } from './hand';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { at, distance2, type Vec3 } from '../geometry';
 import { bendLines } from '../lines';
-import { bendShare, fieldPatches } from './fields';
+import { bendShare, fieldBands, FIELDS, fieldReader } from './fields';
 import { leastRadius } from './bending';
 import { obliqueCylinder, tableOf } from './fixtures/exact-shapes';
 import { fromFrame, inFrame, levelMarks, markOut } from './marking';
@@ -13,6 +13,14 @@ const side = (curves: readonly ((w: number) => Vec3)[]): Panel =>
 const plate = side([(w) => [3000 * w, 500, 100], (w) => [3000 * w, 500, 500]]);
 const shape = obliqueCylinder({ radius: 1500, leanRad: 0.2, arcRad: 1.2, height: 450 });
 const bent = side([shape.p, shape.q]);
+
+/** A point of an upright cone about an apex abreast of the boat, r mm from it, turned by up to half a radian each way. */
+const CONE_HALF = 0.5;
+const coneAt = (w: number, r: number): Vec3 => [
+  1500 + r * Math.sin(CONE_HALF) * Math.sin(w - 0.5),
+  2600 - r * Math.sin(CONE_HALF) * Math.cos(w - 0.5),
+  3000 - r * Math.cos(CONE_HALF),
+];
 
 describe.each(BASE_LINES)('marking out from a line %s the panel', (base) => {
   const out = markOut(bent, 150, base);
@@ -70,18 +78,53 @@ describe('fields on a panel', () => {
       .map((r) => Math.atan2(r.flatQ[1] - r.flatP[1], r.flatQ[0] - r.flatP[0]) - Math.PI / 2);
     shares.forEach((share, i) => expect(Math.abs(share / (leastRadius(6, at(angles, i)) / 1500) - 1)).toBeLessThan(0.01)); // prettier-ignore
   });
-  it('is drawn in patches that cover the panel once', () => {
-    for (const field of ['bend', 'stretch'] as const) {
-      const patches = fieldPatches(bent, field, 6);
-      const cornersArea = (ps: readonly (readonly [number, number])[]) =>
-        ps.reduce((sum, [x, y], i) => sum + x * at(ps, (i + 1) % ps.length)[1] - at(ps, (i + 1) % ps.length)[0] * y, 0) / 2; // prettier-ignore
-      const covered = patches.reduce((sum, { flat }) => sum + Math.abs(cornersArea(flat)), 0) / 1e6;
-      expect(Math.abs(covered / bent.areaM2 - 1)).toBeLessThan(2e-3);
+  const areaOf = (ps: readonly (readonly [number, number])[]) =>
+    ps.reduce((sum, [x, y], i) => sum + x * at(ps, (i + 1) % ps.length)[1] - at(ps, (i + 1) % ps.length)[0] * y, 0) / 2;
+  const areasOf = (bands: readonly (readonly (readonly (readonly [number, number])[])[])[]) =>
+    bands.map((polygons) => polygons.reduce((sum, polygon) => sum + Math.abs(areaOf(polygon)), 0));
+  const limits = [0.1, 0.3, 0.5, 0.7, 1];
+  const cone = side([(w) => coneAt(w, 1400), (w) => coneAt(w, 2600)]);
+
+  it.each(FIELDS)('the %s is cut into bands that cover the panel once', (field) => {
+    for (const panel of [bent, cone]) {
+      const bands = fieldBands(panel, field, { thickness: 6, limits });
+      expect(bands).toHaveLength(limits.length + 1);
+      const covered = areasOf(bands).reduce((sum, area) => sum + area, 0) / 1e6;
+      expect(Math.abs(covered / panel.areaM2 - 1)).toBeLessThan(2e-3);
     }
   });
-  it('a plate neither bends nor stretches; a twisted one stretches most where the figure says', () => {
-    for (const field of ['bend', 'stretch'] as const)
-      for (const { share } of fieldPatches(plate, field, 6)) expect(share).toBeLessThan(0.01);
+  it('a cone’s bend changes band where its radius does: at a known distance from the apex', () => {
+    // of a circular cone the radius across a ruling is r·tan(half angle); the share is least radius over that
+    const mid = Math.round(cone.rulings.length / 2);
+    const least = bendShare(cone, mid, 0.5, 6) * 2000 * Math.tan(CONE_HALF);
+    const limit = least / (1800 * Math.tan(CONE_HALF));
+    const [under] = fieldBands(cone, 'bend', { thickness: 6, limits: [limit] });
+    const { flatP, flatQ } = at(cone.rulings, mid);
+    const from = (flat: readonly [number, number]) => 1400 + distance2(flatP, flat);
+    // the edge of the band on the middle ruling: the corner of its polygons nearest to P
+    const onRuling = (under ?? [])
+      .flat()
+      .filter((p) => Math.abs(distance2(p, flatP) + distance2(p, flatQ) - 1200) < 0.02);
+    expect(Math.min(...onRuling.map(from))).toBeGreaterThan(1795);
+    expect(Math.min(...onRuling.map(from))).toBeLessThan(1805);
+  });
+  it('a reader gives at the middle of a ruling what lies between its ends', () => {
+    const twisted = side([(w) => [3000 * w, 300, 100], (w) => [3000 * w, 700 + 300 * w, 500 - 400 * w]]);
+    for (const field of FIELDS) {
+      const read = fieldReader(twisted, field, 6);
+      for (const k of [0, 7, 60, twisted.rulings.length - 1])
+        for (const w of [0, 0.3, 1]) {
+          expect(Number.isFinite(read(k, w))).toBe(true);
+          expect(read(k, w)).toBeGreaterThanOrEqual(0);
+        }
+    }
+    expect(Math.max(...twisted.rulings.map((_, k) => fieldReader(twisted, 'twist', 6)(k, 0.5)))).toBeCloseTo(
+      Math.max(...twisted.rulings.map((r) => Math.abs(r.twistDeg))),
+      9,
+    );
+  });
+  it('a plate neither bends, twists nor stretches; a twisted one stretches most where the figure says', () => {
+    for (const field of FIELDS) expect(areasOf(fieldBands(plate, field, { thickness: 6, limits: [0.01] }))[1]).toBe(0);
     const twisted = side([(w) => [3000 * w, 300, 100], (w) => [3000 * w, 700 + 300 * w, 500 - 400 * w]]);
     const most = Math.max(...twisted.strainField.cells.map(Math.abs));
     expect(most).toBeCloseTo(twisted.maxStrain.value, 12);

@@ -22,19 +22,20 @@ import type { LaidRuling } from './strip';
 
 export type SectionPoint = { readonly space: Vec3; readonly flat: Vec2; readonly normal: Vec3 };
 
+/** `ruling` is the index of the one it lies on or just after, `across` the fraction of it from P to Q. */
+type PlacedPoint = SectionPoint & { readonly ruling: number; readonly across: number };
+
 /** Points from the P edge to the Q edge; empty where the plane misses the panel. */
-export function sectionAt(rulings: readonly LaidRuling[], x: number, inset = 0): SectionPoint[] {
-  const points: { order: number; point: SectionPoint }[] = [];
+export function sectionAt(rulings: readonly LaidRuling[], x: number, inset = 0): PlacedPoint[] {
+  const points: { order: number; point: PlacedPoint }[] = [];
   const past = (k: number, end: 'p' | 'q') => at(rulings, k)[end][0] - inset * at(rulings, k).normal[0] - x;
   for (let k = 0; k < rulings.length; k++) {
     const [xp, xq] = [past(k, 'p'), past(k, 'q')];
-    if (xp > 0 !== xq > 0)
-      points.push({ order: xp / (xp - xq), point: pointOn(at(rulings, k), xp / (xp - xq), inset) });
+    if (xp > 0 !== xq > 0) points.push({ order: xp / (xp - xq), point: pointOn(rulings, k, xp / (xp - xq), inset) });
     if (k === 0) continue;
-    const [before, here] = [at(rulings, k - 1), at(rulings, k)];
     const [bp, bq] = [past(k - 1, 'p'), past(k - 1, 'q')];
-    if (bp > 0 !== xp > 0) points.push({ order: -1, point: between(before, here, 'p', bp / (bp - xp), inset) });
-    if (bq > 0 !== xq > 0) points.push({ order: 2, point: between(before, here, 'q', bq / (bq - xq), inset) });
+    if (bp > 0 !== xp > 0) points.push({ order: -1, point: between(rulings, k, 'p', bp / (bp - xp), inset) });
+    if (bq > 0 !== xq > 0) points.push({ order: 2, point: between(rulings, k, 'q', bq / (bq - xq), inset) });
   }
   const ordered = points.sort((a, b) => a.order - b.order).map(({ point }) => point);
   // rulings of a fan, or of a plane, may cross the section in one point
@@ -44,18 +45,27 @@ export function sectionAt(rulings: readonly LaidRuling[], x: number, inset = 0):
 const moved = (r: LaidRuling, end: 'p' | 'q', inset: number): Vec3 =>
   inset === 0 ? r[end] : sub3(r[end], scale3(r.normal, inset));
 
-const pointOn = (r: LaidRuling, w: number, inset: number): SectionPoint => ({
-  space: lerp3(moved(r, 'p', inset), moved(r, 'q', inset), w),
-  flat: lerp2(r.flatP, r.flatQ, w),
-  normal: r.normal,
-});
+function pointOn(rulings: readonly LaidRuling[], k: number, w: number, inset: number): PlacedPoint {
+  const r = at(rulings, k);
+  return {
+    space: lerp3(moved(r, 'p', inset), moved(r, 'q', inset), w),
+    flat: lerp2(r.flatP, r.flatQ, w),
+    normal: r.normal,
+    ruling: k,
+    across: w,
+  };
+}
 
-function between(a: LaidRuling, b: LaidRuling, end: 'p' | 'q', w: number, inset: number): SectionPoint {
+/** On an edge, a fraction w of the way from the ruling before k to k. */
+function between(rulings: readonly LaidRuling[], k: number, end: 'p' | 'q', w: number, inset: number): PlacedPoint {
   const flat = end === 'p' ? 'flatP' : 'flatQ';
+  const [a, b] = [at(rulings, k - 1), at(rulings, k)];
   return {
     space: lerp3(moved(a, end, inset), moved(b, end, inset), w),
     flat: lerp2(a[flat], b[flat], w),
     normal: unit3(add3(scale3(a.normal, 1 - w), scale3(b.normal, w))),
+    ruling: k - 1,
+    across: end === 'p' ? 0 : 1,
   };
 }
 

@@ -1,6 +1,7 @@
 /** The shared drawing surface: world millimetres under pan and zoom, y up. Wheel or pinch zooms, drag pans, double-click fits. */
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom';
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
@@ -42,7 +43,12 @@ export function DrawingSurface({ label, bounds, children, corner, onKeyDown, onP
   const [view, setView] = useState<ZoomTransform>(zoomIdentity);
   const { minX, minY, maxX, maxY } = bounds;
   const settled = useSettled({ minX, minY, maxX, maxY });
-  const fitted = useMemo(() => fit(settled, width, height), [settled, width, height]);
+  const room = useMediaQuery(theme.breakpoints.up('sm')) ? CORNER.wide : CORNER.narrow;
+  const hasCorner = corner !== undefined;
+  const fitted = useMemo(
+    () => fit(settled, { width, height }, hasCorner ? room : undefined),
+    [settled, width, height, hasCorner, room],
+  );
   const behaviour = useMemo(
     () =>
       zoom<SVGSVGElement, unknown>()
@@ -132,11 +138,27 @@ function isNear(a: WorldBox, b: WorldBox): boolean {
   return (['minX', 'minY', 'maxX', 'maxY'] as const).every((side) => Math.abs(a[side] - b[side]) <= most);
 }
 
-function fit(box: WorldBox, width: number, height: number): ZoomTransform {
+/** What lies in the drawing's lower right corner, in pixels, and how far from its edges. */
+export const CORNER = { wide: { width: 260, height: 158 }, narrow: { width: 130, height: 84 }, margin: 10 } as const;
+
+type Size = { readonly width: number; readonly height: number };
+
+/** The drawing may be made smaller by this share to keep clear of the corner. */
+const LEAST_OF_WHOLE = 0.85;
+
+/** The whole drawing in view: clear of the corner, above it or to its left, where that costs little. */
+function fit(box: WorldBox, { width, height }: Size, corner: Size | undefined): ZoomTransform {
   const [w, h] = [Math.max(1, box.maxX - box.minX), Math.max(1, box.maxY - box.minY)];
-  const k = Math.max(1e-3, Math.min((width - 2 * BORDER) / w, (height - 2 * BORDER) / h));
-  const x = width / 2 - (k * (box.minX + box.maxX)) / 2;
-  const y = height / 2 + (k * (box.minY + box.maxY)) / 2;
+  const scaleIn = (room: Size) =>
+    Math.max(1e-3, Math.min((room.width - 2 * BORDER) / w, (room.height - 2 * BORDER) / h));
+  const whole = { width, height };
+  const above = corner && { width, height: height - corner.height };
+  const beside = corner && { width: width - corner.width, height };
+  const clear = above && beside && (scaleIn(above) >= scaleIn(beside) ? above : beside);
+  const room = clear && scaleIn(clear) >= LEAST_OF_WHOLE * scaleIn(whole) ? clear : whole;
+  const k = scaleIn(room);
+  const x = room.width / 2 - (k * (box.minX + box.maxX)) / 2;
+  const y = room.height / 2 + (k * (box.minY + box.maxY)) / 2;
   return zoomIdentity.translate(x, y).scale(k);
 }
 

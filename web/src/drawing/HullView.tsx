@@ -8,10 +8,11 @@ import { OrbitControls } from '@react-three/drei/core/OrbitControls';
 import { Canvas, invalidate } from '@react-three/fiber';
 import { memo, useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import { BufferAttribute, BufferGeometry, Color, DoubleSide } from 'three';
+import { lerp3 } from '@kalotrope/core/geometry';
 import { pointOnTape } from '@kalotrope/core/lines';
 import {
+  fieldReader,
   foldHull,
-  shareAt,
   transomTriangles,
   type Field,
   type FoldedRuling,
@@ -21,7 +22,8 @@ import {
 import { picked } from '../app/screen-slice';
 import { selectDerived, selectPicked, selectProject, selectTape } from '../app/selectors';
 import { useAppDispatch, useAppSelector } from '../app/store';
-import { BANDS, bandOf } from './bands';
+import { colourOf, worstPlace } from './bands';
+import { CORNER } from './DrawingSurface';
 import { graphics } from './graphics';
 
 type Props = {
@@ -46,7 +48,12 @@ export default function HullView({ field, folded, isFilling = false }: Props) {
   const length = toX - fromX;
   const size = isLarge
     ? { inset: 12, width: 'auto', height: 'auto' }
-    : { right: 10, bottom: 10, width: { xs: 130, sm: 260 }, height: { xs: 84, sm: 158 } };
+    : {
+        right: CORNER.margin,
+        bottom: CORNER.margin,
+        width: { xs: CORNER.narrow.width, sm: CORNER.wide.width },
+        height: { xs: CORNER.narrow.height, sm: CORNER.wide.height },
+      };
   return (
     <Box
       role="group"
@@ -118,8 +125,9 @@ const PanelMesh = memo(function PanelMesh({ panel, shape, field, thickness, isAl
   const geometry = useStrip(panel, shape, field, thickness);
   const isPicked = choice?.kind === 'panel' && choice.id === panel.id;
   const colour = isPicked ? theme.palette.secondary.main : isAlternate ? '#D5BC88' : '#E9D8B2';
-  const outline = useOutline(geometry);
+  const marks = useMarks(geometry, shape.length);
   const sides = panel.spansCentreline ? [1] : [1, -1];
+  const worst = field && hasEdges ? worstPlace(panel, field) : null;
   return sides.map((side) => (
     <group key={side} scale={[1, side, 1]}>
       <mesh
@@ -149,10 +157,21 @@ const PanelMesh = memo(function PanelMesh({ panel, shape, field, thickness, isAl
           />
         )}
       </mesh>
+      {worst && (
+        <mesh position={[...lerp3(worst.ruling.p, worst.ruling.q, worst.w)]}>
+          <sphereGeometry args={[WORST_MM, 12, 12]} />
+          <meshBasicMaterial color="#1D2C36" />
+        </mesh>
+      )}
       {hasEdges && (
-        <lineLoop geometry={outline}>
-          <lineBasicMaterial color="#1D2C36" />
-        </lineLoop>
+        <>
+          <lineLoop geometry={marks.edge}>
+            <lineBasicMaterial color="#1D2C36" />
+          </lineLoop>
+          <lineSegments geometry={marks.rulings}>
+            <lineBasicMaterial color="#3C6E71" transparent opacity={0.45} />
+          </lineSegments>
+        </>
       )}
     </group>
   ));
@@ -174,7 +193,14 @@ const TransomMesh = memo(function TransomMesh({ transom }: { readonly transom: T
   );
 });
 
-/** The strip of the panel's rulings; written over in place while their number stays, so that an edit makes no new buffers. */
+/** Of the bead where a field is greatest. */
+const WORST_MM = 22;
+
+/** Places across a ruling: two make the shape; a field between them is no straight run. */
+const PLAIN_ROWS = 2;
+const FIELD_ROWS = 9;
+
+/** The strip of the panel's rulings, place by place across each; written over while their number stays: an edit makes no new buffers. */
 function useStrip(
   panel: Panel,
   shape: readonly FoldedRuling[],
@@ -182,57 +208,68 @@ function useStrip(
   thickness: number,
 ): BufferGeometry {
   const count = shape.length;
-  const geometry = useMemo(() => emptyStrip(count), [count]);
+  const rows = field ? FIELD_ROWS : PLAIN_ROWS;
+  const geometry = useMemo(() => emptyStrip(count, rows), [count, rows]);
   useEffect(() => () => geometry.dispose(), [geometry]);
   useLayoutEffect(() => {
     const [positions, normals, colours] = (['position', 'normal', 'color'] as const).map((name) => geometry.getAttribute(name)); // prettier-ignore
     if (!positions || !normals || !colours) return; // made with all three
-    shape.forEach(({ p, q }, k) => {
-      positions.setXYZ(2 * k, p[0], p[1], p[2]).setXYZ(2 * k + 1, q[0], q[1], q[2]);
-    });
+    const read = field && fieldReader(panel, field, thickness);
     const isHull = shape === panel.rulings;
-    if (isHull)
-      panel.rulings.forEach(({ normal: [nx, ny, nz] }, k) => normals.setXYZ(2 * k, nx, ny, nz).setXYZ(2 * k + 1, nx, ny, nz)); // prettier-ignore
-    else geometry.computeVertexNormals();
-    if (field)
-      panel.rulings.forEach((_, k) =>
-        [0, 1].forEach((w) => {
-          const { r, g, b } = new Color(BANDS[bandOf(shareAt(panel, field, { k, w, thickness }))]?.colour);
-          colours.setXYZ(2 * k + w, r, g, b);
-        }),
-      );
+    shape.forEach(({ p, q }, k) => {
+      for (let row = 0; row < rows; row++) {
+        const [i, w] = [rows * k + row, row / (rows - 1)];
+        positions.setXYZ(i, ...lerp3(p, q, w));
+        if (isHull) normals.setXYZ(i, ...(panel.rulings[k]?.normal ?? UP));
+        if (!read) continue;
+        const { r, g, b } = new Color(colourOf(read(k, w)));
+        colours.setXYZ(i, r, g, b);
+      }
+    });
+    if (!isHull) geometry.computeVertexNormals();
     positions.needsUpdate = true;
     normals.needsUpdate = true;
     colours.needsUpdate = true;
     geometry.computeBoundingSphere();
     invalidate();
-  }, [geometry, panel, shape, field, thickness]);
+  }, [geometry, panel, shape, field, thickness, rows]);
   return geometry;
 }
 
-/** The edge of a strip, over the strip's own points. */
-function useOutline(strip: BufferGeometry): BufferGeometry {
-  const outline = useMemo(() => {
-    const made = new BufferGeometry();
+const UP = [0, 0, 1] as const;
+
+/** The places of every so many of a strip's rulings. */
+type Marks = { readonly edge: BufferGeometry; readonly rulings: BufferGeometry };
+const RULING_EVERY = 6;
+
+/** The edge of a strip, and some of its rulings, over the strip's own points. */
+function useMarks(strip: BufferGeometry, count: number): Marks {
+  const marks = useMemo((): Marks => {
     const positions = strip.getAttribute('position');
-    made.setAttribute('position', positions);
-    const ends = Array.from({ length: positions.count / 2 }, (_, k) => 2 * k);
-    made.setIndex([...ends, ...ends.map((k) => k + 1).reverse()]);
-    return made;
-  }, [strip]);
-  useEffect(() => () => outline.dispose(), [outline]);
-  return outline;
+    const rows = positions.count / count;
+    const over = (index: number[]) => new BufferGeometry().setAttribute('position', positions).setIndex(index);
+    const starts = Array.from({ length: count }, (_, k) => rows * k);
+    return {
+      edge: over([...starts, ...starts.map((i) => i + rows - 1).reverse()]),
+      rulings: over(starts.filter((_, k) => k % RULING_EVERY === 0).flatMap((i) => [i, i + rows - 1])),
+    };
+  }, [strip, count]);
+  useEffect(
+    () => () => {
+      marks.edge.dispose();
+      marks.rulings.dispose();
+    },
+    [marks],
+  );
+  return marks;
 }
 
-function emptyStrip(count: number): BufferGeometry {
+function emptyStrip(count: number, rows: number): BufferGeometry {
   const geometry = new BufferGeometry();
-  geometry.setAttribute('position', new BufferAttribute(new Float32Array(count * 6), 3));
-  geometry.setAttribute('normal', new BufferAttribute(new Float32Array(count * 6), 3));
-  geometry.setAttribute('color', new BufferAttribute(new Float32Array(count * 6), 3));
-  geometry.setIndex(
-    Array.from({ length: count - 1 }, (_, k) => [0, 1, 2, 1, 3, 2].map((corner) => 2 * k + corner)).flat(),
-  );
-  return geometry;
+  for (const name of ['position', 'normal', 'color'])
+    geometry.setAttribute(name, new BufferAttribute(new Float32Array(count * rows * 3), 3));
+  const cells = Array.from({ length: (count - 1) * (rows - 1) }, (_, i) => i + Math.floor(i / (rows - 1)));
+  return geometry.setIndex(cells.flatMap((i) => [i, i + 1, i + rows, i + 1, i + rows + 1, i + rows]));
 }
 
 /** Where the tape's mark lies on the hull. */

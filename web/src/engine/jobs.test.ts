@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '@kalotrope/core/project';
-import { BANDS, bandOf, worstPlace } from '../drawing/bands';
+import { bandColour, colourOf, LIMITS, OVER, RAMP, worstPlace } from '../drawing/bands';
 import { JOBS } from './jobs';
 
 describe('the jobs of the Panels stage', () => {
@@ -19,21 +19,22 @@ describe('the jobs of the Panels stage', () => {
   });
 });
 
-describe('the bands of a field', () => {
-  it('rise with the share, the last for all that is over the limit', () => {
-    const found = [0, 0.05, 0.2, 0.5, 0.99, 1, 1.01, 9].map(bandOf);
-    expect(found).toEqual([...found].sort((a, b) => a - b));
-    expect(bandOf(1)).toBe(BANDS.length - 2);
-    expect(bandOf(1.01)).toBe(BANDS.length - 1);
-    expect(new Set(BANDS.map(({ colour }) => colour)).size).toBe(BANDS.length);
+describe('the colours of a field', () => {
+  it('darken with the share, each band as its middle; over the limit they are of another kind', () => {
+    const light = (colour: string) => [1, 3, 5].reduce((sum, i) => sum + parseInt(colour.slice(i, i + 2), 16), 0);
+    const shades = LIMITS.map((_, i) => light(bandColour(i)));
+    expect(shades.slice(1).every((shade, i) => shade < (shades[i] ?? 0))).toBe(true);
+    expect(colourOf(0)).toBe(RAMP[0]?.[1]);
+    expect(colourOf(1)).toBe(RAMP.at(-1)?.[1]);
+    expect([bandColour(LIMITS.length), colourOf(1.001), colourOf(900)]).toEqual([OVER, OVER, OVER]);
   });
   it('has its worst place on the panel; none where nothing stretches', () => {
     for (const boat of ['tamsel', 'veyra'] as const)
       for (const panel of JOBS.derive(demoProject(boat, 'x')).panels.value.panels) {
         const worst = worstPlace(panel, 'bend');
-        const us = panel.outline.map(([u]) => u);
-        if (worst) expect(worst.at[0] >= Math.min(...us) && worst.at[0] <= Math.max(...us)).toBe(true);
-        if (boat === 'tamsel') expect(worstPlace(panel, 'stretch')).toBeNull();
+        expect(worst === null || panel.rulings.includes(worst.ruling)).toBe(true);
+        expect(worst?.value).toBe(panel.minBendRadius?.value);
+        if (boat === 'tamsel') expect([worstPlace(panel, 'stretch'), worstPlace(panel, 'twist')]).toEqual([null, null]);
       }
   });
 });

@@ -7,12 +7,23 @@ import { selectNotation, selectPicked, selectTape } from '../../app/selectors';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 import { Dimension } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
+import { spread } from '../../drawing/spread';
 import { stationStyle } from '../../drawing/station-style';
 import { Grip } from './Grip';
 import { Combs } from './Combs';
 import { useNudge } from './nudge';
 import { UnderlayPicture, type Lying } from './UnderlayPicture';
-import { bodyPlan, drawnLines, extentOf, isSameExtent, SIGHT, viewsOf, type Extent, type View } from './views';
+import {
+  bodyPlan,
+  drawnLines,
+  extentOf,
+  isSameExtent,
+  SIGHT,
+  viewsOf,
+  type BodySection,
+  type Extent,
+  type View,
+} from './views';
 
 export type LinesLook = {
   /** Teeth that show how sharply a line bends. */
@@ -105,19 +116,14 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
           <g fill="none">
             <path d={pathOf(body.axis)} stroke={palette.text.secondary} strokeWidth={px} />
             {body.sections.map((section) => (
-              <g key={section.label}>
-                <path d={pathOf(section.points)} strokeWidth={1.6 * px} {...stationStyle(section.index, px)} />
-                <text
-                  x={section.end[0]}
-                  y={-section.end[1] - 5 * px}
-                  fontSize={13 * px}
-                  textAnchor="middle"
-                  fill={stationStyle(section.index, px).stroke}
-                >
-                  {section.label}
-                </text>
-              </g>
+              <path
+                key={section.label}
+                d={pathOf(section.points)}
+                strokeWidth={1.6 * px}
+                {...stationStyle(section.index, px)}
+              />
             ))}
+            <SectionLabels sections={body.sections} px={px} />
             {body.grips.map(({ line, place, at, side }) => (
               <Grip
                 key={`${line.id} ${place}`}
@@ -143,6 +149,28 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
       )}
     </DrawingSurface>
   );
+}
+
+/** Each over the end of its section, or led to it from beside its neighbours: near ends must not share a label. */
+function SectionLabels({ sections, px }: { readonly sections: readonly BodySection[]; readonly px: number }) {
+  const size = 13 * px;
+  const widest = Math.max(1, ...sections.map(({ label }) => label.length));
+  const places = spread(sections.map(({ end }) => end[0]), size * (0.45 + 0.55 * widest)); // prettier-ignore
+  const isMoved = sections.map(({ end }, i) => Math.abs((places[i] ?? 0) - end[0]) > 2 * px);
+  const over = Math.max(...sections.filter((_, i) => isMoved[i]).map(({ end }) => end[1]), -Infinity) + 14 * px;
+  return sections.map(({ label, index, end }, i) => {
+    const x = places[i] ?? end[0];
+    const { stroke } = stationStyle(index, px);
+    const y = isMoved[i] ? over : end[1] + 5 * px;
+    return (
+      <g key={label} pointerEvents="none">
+        {isMoved[i] && <path d={pathOf([[x, y - 2 * px], end])} stroke={stroke} strokeWidth={0.8 * px} />}
+        <text x={x} y={-y} fontSize={size} textAnchor="middle" fill={stroke}>
+          {label}
+        </text>
+      </g>
+    );
+  });
 }
 
 const ARROWS: Readonly<Record<string, readonly [number, number]>> = {

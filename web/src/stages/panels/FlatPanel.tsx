@@ -20,7 +20,7 @@ import { Dimension } from '../../drawing/Dimension';
 import { boxAround, pathOf } from '../../drawing/DrawingSurface';
 import { PlyShape } from '../../drawing/Ply';
 import { stationStyle } from '../../drawing/station-style';
-import { FieldPicture } from './FieldPicture';
+import { FieldPicture, worstText } from './FieldPicture';
 import type { PanelsLook } from './PanelsHead';
 import { SplitHandles } from './SplitHandles';
 
@@ -103,6 +103,7 @@ export const FlatPanel = memo(function FlatPanel({ panel, panels, dx, dy, statio
         pointerEvents="none"
       >
         {panel.name}
+        {look.field !== 'none' && worstText(panel, look.field, notation)}
       </text>
       <text x={box.minX - 8 * px} y={half} fontSize={13 * px} textAnchor="end" fill={palette.text.secondary}>
         fore

@@ -4,6 +4,7 @@ import type { Station } from '@kalotrope/core/lines';
 import type { Panel, PanelRemedy, PanelsPart, Transom } from '@kalotrope/core/panels';
 import { DrawingSurface } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
+import { OverPattern } from './FieldPicture';
 import { FlatPanel } from './FlatPanel';
 import { longest, stack, wholeBox } from './layout';
 import type { PanelsLook } from './PanelsHead';
@@ -31,6 +32,7 @@ export function PanelsDrawing({ panels, transoms, stations, part, look, preview,
       {({ px }) => (
         <>
           <GrainPattern px={px} />
+          <OverPattern px={px} />
           {shelves.map((shelf) =>
             'rulings' in shelf.item ? (
               <FlatPanel

@@ -1,6 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { memo } from 'react';
+import type { Field } from '@kalotrope/core/panels';
 import { Tick, ViewTabs } from '../../app/ViewTabs';
 
 export type PanelsView = 'flat' | 'fold' | 'card';
@@ -11,7 +12,7 @@ const VIEW_NAMES: Readonly<Record<PanelsView, string>> = {
 };
 
 export type PanelsLook = {
-  readonly field: 'none' | 'bend' | 'stretch';
+  readonly field: 'none' | Field;
   readonly isByHand: boolean;
   readonly hasHoles: boolean;
 };
@@ -38,6 +39,7 @@ export const PanelsHead = memo(function PanelsHead({ view, onView, look, onLook 
           >
             <MenuItem value="none">the shapes</MenuItem>
             <MenuItem value="bend">the bend</MenuItem>
+            <MenuItem value="twist">the twist</MenuItem>
             <MenuItem value="stretch">the stretch</MenuItem>
           </TextField>
           <Tick

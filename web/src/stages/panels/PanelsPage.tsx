@@ -3,15 +3,15 @@ import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { formatArea, formatDeg, formatWithUnit } from '@kalotrope/core/measure';
-import type { Field, PanelRemedy } from '@kalotrope/core/panels';
+import type { PanelRemedy } from '@kalotrope/core/panels';
 import { selectDerived, selectNotation, selectPicked, selectProject, selectStations } from '../../app/selectors';
 import { pickedPanel } from '../../app/picked-panel';
 import { Figure, Slip } from '../../app/Slip';
 import { useAppSelector } from '../../app/store';
-import { BANDS } from '../../drawing/bands';
 import { InTheRound } from '../../drawing/InTheRound';
 import { CardPages } from './CardPages';
 import { CutInTwo } from './CutInTwo';
+import { FieldLegend } from './FieldLegend';
 import { MarkingTable } from './MarkingTable';
 import { PanelsDrawing } from './PanelsDrawing';
 import { PanelsHead, type PanelsLook, type PanelsView } from './PanelsHead';
@@ -51,7 +51,7 @@ export default function PanelsPage() {
             corner={corner}
           />
         )}
-        {view === 'flat' && field && <Legend field={field} />}
+        {view === 'flat' && field && <FieldLegend field={field} />}
         {view === 'card' && <CardPages project={project} />}
         {view === 'fold' && <Folding share={folded} onShare={setFolded} />}
       </Box>
@@ -61,29 +61,12 @@ export default function PanelsPage() {
         <Seams panels={panels} part={part} />
         {panel && <CutInTwo panel={panel} panels={panels} part={part} />}
         <RoundedChines panels={panels} strips={strips} part={part} />
-        {panel && <TrueSection panels={panels} picked={panel} stations={stations} />}
+        {panel && (
+          <TrueSection panels={panels} picked={panel} stations={stations} field={field} thickness={part.thickness} />
+        )}
         {panel && <MarkingTable panel={panel} part={part} />}
       </Slip>
     </>
-  );
-}
-
-/** What the bands mean. */
-function Legend({ field }: { readonly field: Field }) {
-  const what =
-    field === 'bend'
-      ? 'Bend, as a share of the tightest that the sheet takes dry with its grain along'
-      : 'Stretch, as a share of what is lost in the joints';
-  return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, px: 1.5, py: 0.75, fontSize: 13 }}>
-      <span>{what}:</span>
-      {BANDS.filter(({ name }) => name !== '').map(({ name, colour }) => (
-        <Box key={name} component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.5 }}>
-          <Box component="span" sx={{ width: 16, height: 12, bgcolor: colour, border: 1, borderColor: 'divider' }} />
-          {name}
-        </Box>
-      ))}
-    </Box>
   );
 }
 

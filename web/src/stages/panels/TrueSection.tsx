@@ -6,20 +6,28 @@ import { useTheme } from '@mui/material/styles';
 import { useState } from 'react';
 import type { Station } from '@kalotrope/core/lines';
 import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
-import { bowOf, sectionAt, type Panel } from '@kalotrope/core/panels';
+import { bowOf, fieldReader, sectionAt, type Field, type Panel } from '@kalotrope/core/panels';
 import { LengthField } from '../../app/LengthField';
 import { selectNotation } from '../../app/selectors';
 import { useAppSelector } from '../../app/store';
+import { colourOf } from '../../drawing/bands';
 import { boxAround, pathOf } from '../../drawing/DrawingSurface';
 
-type Props = { readonly panels: readonly Panel[]; readonly picked: Panel; readonly stations: readonly Station[] };
+type Props = {
+  readonly panels: readonly Panel[];
+  readonly picked: Panel;
+  readonly stations: readonly Station[];
+  /** Shown along the section in its colours. */
+  readonly field: Field | undefined;
+  readonly thickness: number;
+};
 
 const WIDE = 312;
 const HIGH = 150;
 const ELSEWHERE = 'elsewhere';
 
 /** The section of the bent panels at a station or anywhere: not straight across, and where the rulings cross it. */
-export function TrueSection({ panels, picked, stations }: Props) {
+export function TrueSection({ panels, picked, stations, field, thickness }: Props) {
   const { palette } = useTheme();
   const notation = useAppSelector(selectNotation);
   const [label, setLabel] = useState(stations[Math.floor(stations.length / 2)]?.label ?? ELSEWHERE);
@@ -71,8 +79,19 @@ export function TrueSection({ panels, picked, stations }: Props) {
                 key={panel.id}
                 d={pathOf(points.map(({ space }) => place([space[1], space[2]])))}
                 stroke={panel.id === picked.id ? palette.secondary.main : palette.text.primary}
+                strokeWidth={field ? 7 : undefined}
               />
             ))}
+            {field &&
+              curves.map(({ panel, points }) => {
+                const read = fieldReader(panel, field, thickness);
+                return points.slice(1).map((end, i) => {
+                  const from = points[i] ?? end; // there is one before each
+                  const run = [from, end].map(({ space }) => place([space[1], space[2]]));
+                  const colour = colourOf((read(from.ruling, from.across) + read(end.ruling, end.across)) / 2);
+                  return <path key={`${panel.id} ${i}`} d={pathOf(run)} stroke={colour} strokeWidth={4.4} />;
+                });
+              })}
             {own
               .filter((_, i) => i % 6 === 0)
               .map(({ space }, i) => {

@@ -1,0 +1,22 @@
+/**
+ * Labels that would lie on one another, moved apart as little as may be.
+ *
+ * Method: with the gap taken off step by step the wanted places must not fall; the nearest such row by least squares is
+ * found by pooling neighbours that fall (isotonic regression; Barlow and others 1972).
+ */
+export function spread(places: readonly number[], gap: number): number[] {
+  const order = places.map((_, i) => i).sort((a, b) => (places[a] ?? 0) - (places[b] ?? 0));
+  const pools: { sum: number; count: number }[] = [];
+  order.forEach((i, rank) => {
+    pools.push({ sum: (places[i] ?? 0) - rank * gap, count: 1 });
+    for (;;) {
+      const [before, last] = pools.slice(-2);
+      if (!before || !last || before.sum / before.count <= last.sum / last.count) break;
+      pools.splice(-2, 2, { sum: before.sum + last.sum, count: before.count + last.count });
+    }
+  });
+  const level = pools.flatMap(({ sum, count }) => new Array<number>(count).fill(sum / count));
+  const moved = [...places];
+  order.forEach((i, rank) => (moved[i] = (level[rank] ?? 0) + rank * gap));
+  return moved;
+}
