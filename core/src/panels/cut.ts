@@ -87,7 +87,7 @@ function cutEdges(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel
   const flat =
     shift === 0
       ? { p: rulings.map((r) => r.flatP), q: rulings.map((r) => r.flatQ) }
-      : layFlat(rulings.map((r) => move(r.p, r.normal)), rulings.map((r) => move(r.q, r.normal))); // prettier-ignore
+      : layFlat(rulings.map((r) => move(r.p, r.normal)), rulings.map((r) => move(r.q, r.normal)), rulings.map((r) => r.normal)); // prettier-ignore
   // where the bottom spans the centreline both its edges meet the side
   const overP = panel.spansCentreline ? above : below;
   const setbackP = rulings.map((r) => setbackOf(r, 'P', { panel, other: overP, isMirrored: panel.spansCentreline }, skin)); // prettier-ignore

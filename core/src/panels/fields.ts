@@ -12,21 +12,26 @@ import { at, lerp2, type Vec2 } from '../geometry';
 import { leastRadius } from './bending';
 import { STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
 import type { Panel } from './panel';
+import type { LaidRuling } from './strip';
 
 export const FIELDS = ['bend', 'twist', 'stretch'] as const;
 export type Field = (typeof FIELDS)[number];
 
+/** Bays along the panel into which it is cut. Across, one bay is enough for the bend and the twist, which run evenly. */
 const ALONG = 100;
-const ACROSS = 8;
 
 /** Share of what the sheet takes of bend, at a fraction w of a ruling from P to Q. */
 export function bendShare(panel: Panel, k: number, w: number, thicknessMm: number): number {
-  const { flatP, flatQ, endRadii } = at(panel.rulings, k);
-  if (!endRadii) return 0;
-  const radius = endRadii[0] + w * (endRadii[1] - endRadii[0]);
-  const slope = Math.atan2(flatQ[1] - flatP[1], flatQ[0] - flatP[0]);
-  return leastRadius(thicknessMm, slope - Math.PI / 2) / Math.max(radius, 1);
+  const ruling = at(panel.rulings, k);
+  return ruling.endRadii ? leastOn(ruling, thicknessMm) / radiusOn(ruling.endRadii, w) : 0;
 }
+
+function leastOn({ flatP, flatQ }: LaidRuling, thicknessMm: number): number {
+  const slope = Math.atan2(flatQ[1] - flatP[1], flatQ[0] - flatP[0]);
+  return leastRadius(thicknessMm, slope - Math.PI / 2);
+}
+
+const radiusOn = (ends: readonly [number, number], w: number): number => Math.max(ends[0] + w * (ends[1] - ends[0]), 1);
 
 /** The field as a share of what the sheet takes, at a fraction w of ruling k. */
 export type FieldReader = (k: number, w: number) => number;
@@ -85,9 +90,10 @@ export function fieldBands(
     const band = levels.findIndex((level) => value <= level);
     return band < 0 ? levels.length : band;
   };
-  const grid = nodesOf(panel, fieldReader(panel, field, thickness), even);
+  const rows = field === 'stretch' ? panel.strainField.across - 1 : 1;
+  const grid = nodesOf(panel, rows, fieldReader(panel, field, thickness), even);
   for (let i = 1; i < grid.length; i++)
-    for (let j = 1; j <= ACROSS; j++) {
+    for (let j = 1; j <= rows; j++) {
       const [before, here] = [at(grid, i - 1), at(grid, i)];
       const cell = [at(before, j - 1), at(here, j - 1), at(here, j), at(before, j)] as const;
       const found = cell.map(({ value }) => bandOf(value));
@@ -113,13 +119,13 @@ export function fieldBands(
 const NO_BEND = 0.01;
 const reciprocal = (share: number): number => -1 / Math.max(share, NO_BEND);
 
-function nodesOf(panel: Panel, read: FieldReader, even: (share: number) => number): Node[][] {
+function nodesOf(panel: Panel, rows: number, read: FieldReader, even: (share: number) => number): Node[][] {
   const last = panel.rulings.length - 1;
   const columns = [...new Set(Array.from({ length: ALONG + 1 }, (_, i) => Math.round((i * last) / ALONG)))];
   return columns.map((k) => {
     const { flatP, flatQ } = at(panel.rulings, k);
-    return Array.from({ length: ACROSS + 1 }, (_, j) => {
-      const w = j / ACROSS;
+    return Array.from({ length: rows + 1 }, (_, j) => {
+      const w = j / rows;
       return { flat: lerp2(flatP, flatQ, w), value: even(read(k, w)) };
     });
   });

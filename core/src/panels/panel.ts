@@ -182,16 +182,27 @@ function aftEnd({ flatP, flatQ }: LaidRuling, curve: readonly number[]): Vec2[] 
 
 function edgeOf(rulings: readonly LaidRuling[], end: 'P' | 'Q', line: string): PanelEdge {
   const points: { flat: Vec2; space: Vec3 }[] = [];
-  let length = 0;
   for (const r of rulings) {
     const point = end === 'P' ? { flat: r.flatP, space: r.p } : { flat: r.flatQ, space: r.q };
     const before = points[points.length - 1];
-    const step = before ? distance2(before.flat, point.flat) : Infinity;
-    if (step <= SAME_FLAT_MM) continue;
-    if (before) length += step;
-    points.push(point);
+    if (!before || distance2(before.flat, point.flat) > SAME_FLAT_MM) points.push(point);
   }
-  return { line, length, points };
+  return { line, length: smoothLength(points.map(({ flat }) => flat)), points };
+}
+
+/** Length of the smooth curve through close points: each chord longer by θ²/24, θ the turn from chord to chord at its ends,
+ * the lesser of both, so that a corner counts for nothing. */
+function smoothLength(points: readonly Vec2[]): number {
+  const steps = points.slice(1).map((b, i): Vec2 => [b[0] - points[i]![0], b[1] - points[i]![1]]); // i + 1 is in bounds
+  const turns2 = steps.slice(1).map(([x, y], i) => {
+    const [u, v] = steps[i]!; // the one before
+    return Math.atan2(u * y - v * x, u * x + v * y) ** 2;
+  });
+  return steps.reduce((sum, [x, y], i) => {
+    const turn2 = Math.min(turns2[i - 1] ?? Infinity, turns2[i] ?? Infinity);
+    const chord = Math.sqrt(x * x + y * y);
+    return sum + chord * (1 + (turn2 < Infinity ? turn2 / 24 : 0));
+  }, 0);
 }
 
 function extremesOf(rulings: readonly LaidRuling[]) {

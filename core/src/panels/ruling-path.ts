@@ -37,8 +37,8 @@ const REACH_CELLS = 2;
 /** 0.6°: a path through a developable panel strays from its rulings by half a cell of the second grid, and so by less. */
 const NEAR_ENOUGH_RAD = 0.01;
 
-/** The corners of the path; `isFinest` where the last grid was searched. */
-export type Path = { readonly corners: readonly Corner[]; readonly isFinest: boolean };
+/** The corners of the path, to a cell of `cell` of the lines; `isFinest` where the last grid was searched. */
+export type Path = { readonly corners: readonly Corner[]; readonly cell: number; readonly isFinest: boolean };
 
 /** @param grids cells a line of each search, coarsest first @param enoughRad a twist of the path with which it may stop early */
 export function cheapestPath(
@@ -67,7 +67,7 @@ export function cheapestPath(
     // a path this near to no twist shows where the roots lie well enough
     if (count !== grids[0] && found.twistRad < enoughRad) break;
   }
-  return { corners: path, isFinest: coarser === grids[grids.length - 1] };
+  return { corners: path, cell: 1 / coarser, isFinest: coarser === grids[grids.length - 1] };
 }
 
 /** Even samples with an apex at each end; at a knuckle the tangent before, the apex, the tangent after. */

@@ -14,7 +14,7 @@
  * Cost: about 10 twists a ruling beside those of the path.
  */
 import { at, bracketedRoot, type CurveTangent } from '../geometry';
-import { cheapestPath, type Corner } from './ruling-path';
+import { cheapestPath, type Corner, type Path } from './ruling-path';
 import { twistOf } from './twist';
 
 /** One edge of a panel: a curve by t in [0, 1], and the t of its knuckles. `side` says which tangent a knuckle has. */
@@ -41,17 +41,17 @@ export const DEFAULT_RULINGS: RulingOptions = { grids: [24, 48, 288], rulingCoun
 /** The rulings in order from the first ends to the last, `rulingCount` intervals or a few more where fans begin. */
 export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions = DEFAULT_RULINGS): Ruling[] {
   const path = cheapestPath(P, Q, options.grids);
-  const found = rulingsAlong(path.corners, P, Q, options);
+  const found = rulingsAlong(path, P, Q, options);
   // a coarse path may lie too far off for its roots to be found: then the finest shows the way
   return path.isFinest || found.every(({ twistRad, fan }) => fan || Math.abs(twistRad) < LEFT_RAD)
     ? found
-    : rulingsAlong(cheapestPath(P, Q, options.grids, 0).corners, P, Q, options);
+    : rulingsAlong(cheapestPath(P, Q, options.grids, 0), P, Q, options);
 }
 
 /** 0.03°: a ruling that was found has a millionth of it. */
 const LEFT_RAD = 5e-4;
 
-function rulingsAlong(path: readonly Corner[], P: EdgeCurve, Q: EdgeCurve, options: RulingOptions): Ruling[] {
+function rulingsAlong(path: Path, P: EdgeCurve, Q: EdgeCurve, options: RulingOptions): Ruling[] {
   const cell = 1 / at(options.grids, -1);
   const last: LastRead = { s: NaN, t: NaN, ends: undefined };
   const twist = twistOn(P, Q, last);
@@ -186,18 +186,23 @@ const twistOn =
   };
 
 /** Moves the point where a fan begins or ends to the root of the twist along the fan. */
-function refineFanEnds(path: readonly Corner[], twist: Twist, cell: number): Corner[] {
-  return path.map((corner, k): Corner => {
-    const next = path[k + 1];
+function refineFanEnds({ corners, cell: own }: Path, twist: Twist, cell: number): Corner[] {
+  return corners.map((corner, k): Corner => {
+    const [before, next] = [corners[k - 1], corners[k + 1]];
     const isIn = corner.fan !== undefined;
     const isOut = next?.fan !== undefined;
-    if (!next || k === 0 || isIn === isOut) return corner;
+    if (!before || !next || isIn === isOut) return corner;
     const fan = corner.fan ?? next.fan;
     const f = fan === 'P' ? (t: number) => twist(corner.s, t) : (s: number) => twist(s, corner.t);
-    const here = fan === 'P' ? corner.t : corner.s;
-    const root = bracketedRoot(f, Math.max(0, here - 2 * cell), Math.min(1, here + 2 * cell), 1e-12);
-    if (root === undefined) return corner;
-    return fan === 'P' ? { ...corner, t: root } : { ...corner, s: root };
+    const along = ({ s, t }: Corner) => (fan === 'P' ? t : s);
+    // a coarse path says where the fan ends to a cell of its own; past the rulings beside it, it does not reach
+    for (const reach of new Set([2 * cell, 2 * own])) {
+      const from = Math.max(0, along(corner) - reach, isIn ? 0 : along(before));
+      const to = Math.min(1, along(corner) + reach, isIn ? along(next) : 1);
+      const root = bracketedRoot(f, from, to, 1e-12);
+      if (root !== undefined) return fan === 'P' ? { ...corner, t: root } : { ...corner, s: root };
+    }
+    return corner;
   });
 }
 

@@ -29,7 +29,10 @@ describe('a panel cut along a line drawn on it', () => {
       expect(Math.abs(a.twistDeg) + Math.abs(b.twistDeg)).toBeCloseTo(Math.abs(whole.twistDeg), 9);
     });
     expect(lower.edges[1].length).toBeCloseTo(upper.edges[0].length, 9);
-    expect(lower.edges[1].length).toBeCloseTo(polylineLength(lower.edges[1].points.map(({ flat }) => flat)), 9);
+    // a smooth line is longer than its chords, by little
+    const over = lower.edges[1].length - polylineLength(lower.edges[1].points.map(({ flat }) => flat));
+    expect(over).toBeGreaterThan(0);
+    expect(over).toBeLessThan(1e-3);
   });
   it('passes through the three places asked for', () => {
     for (const [along, share] of [

@@ -7,8 +7,8 @@
  * difference left over.
  * Accuracy: 1e-5 on developable panels. Cost: some 400 unknowns of half-bandwidth 14: a millisecond.
  */
-import { at, distance2, distance3, lerp2, lerp3, type Vec2, type Vec3 } from '../geometry';
-import type { LaidRuling } from './strip';
+import { at, distance2, distance3, lerp2, lerp3, sub3, type Vec2, type Vec3 } from '../geometry';
+import { squareDistance, turnBetween2, type LaidRuling } from './strip';
 
 export type StrainField = {
   /** Greatest |relative difference of length|, a fraction. */
@@ -170,10 +170,17 @@ function surfaceLength(
   for (let k = from + 1; k <= to; k++) {
     const evenly = w0 + ((w1 - w0) * (k - from)) / (to - from);
     const here = onRuling(rulings, k, k === to ? w1 : crossingOf(at(rulings, k), start, end, evenly));
-    total += distance3(before, here);
+    total += bentDistance(at(rulings, k - 1), at(rulings, k), before, here);
     before = here;
   }
   return total;
+}
+
+/** From a place on one ruling to one on the next over the bend between them: see strip.ts. */
+function bentDistance(a: LaidRuling, b: LaidRuling, from: Vec3, to: Vec3): number {
+  const turn2 = turnBetween2(a.normal, b.normal);
+  const chord = distance3(from, to);
+  return turn2 === 0 ? chord : Math.sqrt(chord ** 2 + (turn2 * squareDistance(from, to, sub3(b.q, b.p)) ** 2) / 12);
 }
 
 const SAME_FLAT_MM = 1e-6;

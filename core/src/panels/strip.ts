@@ -7,7 +7,10 @@
  * change of the surface normal.
  * Conventions: P is the lower or inner line, Q the upper or outer; u runs aft along the panel, v from P towards Q. So the
  * drawing shows the inside face of the starboard panel, which is the outside face of its mirror to port.
- * Accuracy: chords for arcs, an error of h²/24R² of the length for rulings h apart on a curve of radius R.
+ * The straight way from one ruling to the next leaves the bent surface: over it the way is longer, as an arc over its
+ * chord. Where the surface turns by δ between two rulings that lie v apart at one end of the way and w at the other,
+ * square to them, length² grows by δ²·v·w/12 (derived here: exact to the fourth order on cylinders and cones).
+ * Accuracy: h⁴/R⁴ of the length for rulings h apart on a bend of radius R: a micron on any hull.
  */
 import { at, distance3, length3, lerp3, polylineLength3, sub3, type Vec2, type Vec3 } from '../geometry';
 import { toDeg } from '../measure';
@@ -40,7 +43,7 @@ export function layStrip(P: EdgeCurve, Q: EdgeCurve, rulings: readonly Ruling[])
   const qs = rulings.map((ruling) => ruling.ends?.[1] ?? Q.at(ruling.t));
   const points = { p: ps.map((p) => p.position), q: qs.map((q) => q.position) };
   const normals = fillGaps(rulings.map((ruling, k) => normalAt(ruling, at(ps, k), at(qs, k))));
-  const flat = layFlat(points.p, points.q);
+  const flat = layFlat(points.p, points.q, normals);
   const radii = bendRadii(points, normals);
   return rulings.map(({ s, t, twistRad, fan }, k) => {
     const { least, ends } = radii[k]!; // one each, as all below
@@ -91,11 +94,16 @@ function fillGaps(normals: readonly (Vec3 | undefined)[]): Vec3[] {
   });
 }
 
-/** A strip between two rows of points laid out flat, lying along u from (0, 0). */
-export const layFlat = (ps: readonly Vec3[], qs: readonly Vec3[]): { p: Vec2[]; q: Vec2[] } => squareUp(unroll(ps, qs));
+/** A strip between two rows of points laid out flat, lying along u from (0, 0). Without normals it is a strip of flat
+ * triangles, as one of card; with them its bends are as round between rulings as they are at them. */
+export const layFlat = (
+  ps: readonly Vec3[],
+  qs: readonly Vec3[],
+  normals?: readonly Vec3[],
+): { p: Vec2[]; q: Vec2[] } => squareUp(unroll(ps, qs, normals));
 
 /** Triangle by triangle into the plane, the first ruling up the v axis. */
-function unroll(ps: readonly Vec3[], qs: readonly Vec3[]): { p: Vec2[]; q: Vec2[] } {
+function unroll(ps: readonly Vec3[], qs: readonly Vec3[], normals?: readonly Vec3[]): { p: Vec2[]; q: Vec2[] } {
   let fp: Vec2 = [0, 0];
   let fq: Vec2 = [0, distance3(at(ps, 0), at(qs, 0))];
   const p = [fp];
@@ -105,13 +113,17 @@ function unroll(ps: readonly Vec3[], qs: readonly Vec3[]): { p: Vec2[]; q: Vec2[
     const q0 = qs[k - 1]!;
     const p1 = ps[k]!;
     const q1 = qs[k]!;
+    const turn2 = normals ? turnBetween2(normals[k - 1]!, normals[k]!) : 0;
+    const v = turn2 > 0 ? apart(p0, p1, q0, q1, 'p') : 0;
+    const w = turn2 > 0 ? apart(p0, p1, q0, q1, 'q') : 0;
+    const along = { p: (turn2 * v * v) / 12, q: (turn2 * w * w) / 12, diagonal: (turn2 * v * w) / 12 };
     if (k % 2 === 0) {
-      const next = lay(p0, q0, p1, fp, fq);
-      fq = lay(p1, q0, q1, next, fq);
+      const next = lay(p0, q0, p1, fp, fq, 0, along.p, along.diagonal);
+      fq = lay(p1, q0, q1, next, fq, along.diagonal, 0, along.q);
       fp = next;
     } else {
-      const next = lay(p0, q0, q1, fp, fq);
-      fp = lay(p0, q1, p1, fp, next);
+      const next = lay(p0, q0, q1, fp, fq, 0, along.diagonal, along.q);
+      fp = lay(p0, q1, p1, fp, next, along.diagonal, along.p, 0);
       fq = next;
     }
     p.push(fp);
@@ -120,22 +132,51 @@ function unroll(ps: readonly Vec3[], qs: readonly Vec3[]): { p: Vec2[]; q: Vec2[
   return { p, q };
 }
 
-/** The flat place of c, given those of a and b: to the right of the way from a to b. By coordinates: it is the kernel. */
-function lay(a: Vec3, b: Vec3, c: Vec3, fa: Vec2, fb: Vec2): Vec2 {
+/** A turn of more than 0.2 between neighbouring rulings is a crease or a slip of a normal, not a bend between them. */
+const ROUND_TURN2 = 0.2 ** 2;
+
+/** The square of the angle between two unit normals, for small ones; nought where that is no bend. */
+export function turnBetween2(a: Vec3, b: Vec3): number {
+  const x = b[0] - a[0];
+  const y = b[1] - a[1];
+  const z = b[2] - a[2];
+  const turn2 = x * x + y * y + z * z;
+  return turn2 < ROUND_TURN2 ? turn2 : 0;
+}
+
+/** How far two rulings lie apart at one end, square to the mean of them. */
+function apart(p0: Vec3, p1: Vec3, q0: Vec3, q1: Vec3, end: 'p' | 'q'): number {
+  const rx = q0[0] - p0[0] + q1[0] - p1[0];
+  const ry = q0[1] - p0[1] + q1[1] - p1[1];
+  const rz = q0[2] - p0[2] + q1[2] - p1[2];
+  const [a, b] = end === 'p' ? [p0, p1] : [q0, q1];
+  return squareDistance(a, b, [rx, ry, rz]);
+}
+
+/**
+ * The flat place of c, given those of a and b: to the right of the way from a to b. Over the bent surface the squares of
+ * ab, ac and bc are longer by so much. By coordinates: it is the kernel.
+ */
+function lay(a: Vec3, b: Vec3, c: Vec3, fa: Vec2, fb: Vec2, moreAb: number, moreAc: number, moreBc: number): Vec2 {
   const bx = b[0] - a[0];
   const by = b[1] - a[1];
   const bz = b[2] - a[2];
   const cx = c[0] - a[0];
   const cy = c[1] - a[1];
   const cz = c[2] - a[2];
-  const base2 = bx * bx + by * by + bz * bz;
+  const chord2 = bx * bx + by * by + bz * bz;
   // a and b in one point: the panel's tip, where any direction will do; the whole is squared up afterwards
-  if (base2 < 1e-18) return [fa[0] + Math.sqrt(cx * cx + cy * cy + cz * cz), fa[1]];
-  const along = (bx * cx + by * cy + bz * cz) / base2; // of the base
-  const rx = cx - along * bx;
-  const ry = cy - along * by;
-  const rz = cz - along * bz;
-  const across = Math.sqrt((rx * rx + ry * ry + rz * rz) / base2);
+  if (chord2 < 1e-18) return [fa[0] + Math.sqrt(cx * cx + cy * cy + cz * cz), fa[1]];
+  const base2 = chord2 + moreAb;
+  const straight = (bx * cx + by * cy + bz * cz) / chord2; // of the base
+  const rx = cx - straight * bx;
+  const ry = cy - straight * by;
+  const rz = cz - straight * bz;
+  const share = chord2 / base2;
+  const along = straight * share + (moreAb + moreAc - moreBc) / (2 * base2);
+  // the square of c's distance from the base, of the base; what the bend adds is nought without one, to the last digit
+  const added = straight * straight * share + moreAc / base2 - along * along;
+  const across = Math.sqrt(Math.max(0, (rx * rx + ry * ry + rz * rz) / base2 + added));
   const ex = fb[0] - fa[0];
   const ey = fb[1] - fa[1];
   return [fa[0] + along * ex + across * ey, fa[1] + along * ey - across * ex];
@@ -215,7 +256,7 @@ const halfway = ({ p, q }: Sides, i: number, j: number, r: Vec3): number =>
   squareDistance(lerp3(p[i]!, q[i]!, 0.5), lerp3(p[j]!, q[j]!, 0.5), r);
 
 /** How far apart two points are, square to the direction r. */
-function squareDistance(a: Vec3, b: Vec3, r: Vec3): number {
+export function squareDistance(a: Vec3, b: Vec3, r: Vec3): number {
   const x = b[0] - a[0];
   const y = b[1] - a[1];
   const z = b[2] - a[2];
