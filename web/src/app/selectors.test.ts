@@ -122,7 +122,7 @@ describe('the tape', () => {
     const panel = derived.panels.value.panels[0];
     const length = (panel?.edges[1].length ?? 0) - (panel?.allowances?.[1].longerBy ?? 0);
     const tape = selectTape(withPicked({ kind: 'panel', id: 'keel-chine' }));
-    expect(tape?.length).toBeCloseTo(length, 6);
+    expect(Math.abs((tape?.length ?? 0) - length)).toBeLessThan(0.01); // the tape lies along chords
     expect(tape?.ticks.map((tick) => tick.label)).toEqual(['1', '2', '3', '4', '5', '6']);
   });
   it('loses its mark when another thing is picked; units go round', () => {
