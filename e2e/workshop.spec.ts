@@ -165,3 +165,14 @@ test('a browser that cannot draw in the round loses that picture and nothing els
   await expect(page.getByRole('group', { name: /hull in the round/ })).toBeVisible();
   await expect(page.getByText(/does not draw in the round/)).toBeHidden();
 });
+
+test('a browser that keeps nothing says so, and what would help', async ({ page }) => {
+  await page.addInitScript(`
+    IDBFactory.prototype.open = () => { throw new DOMException('storage is blocked', 'SecurityError'); };
+  `);
+  await page.goto('/');
+  await expect(page.getByRole('alert')).toContainText(/does not keep projects .*Allow it to store data/s);
+  await page.getByRole('button', { name: 'New from the demo Orrin pram' }).click();
+  await expect(page.getByRole('alert')).toContainText(/blocked/);
+  await expect(page.getByRole('heading', { name: /projects in this browser/ })).toBeVisible();
+});

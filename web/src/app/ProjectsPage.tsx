@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
@@ -23,24 +24,37 @@ export function ProjectsPage() {
   const [deleted, setDeleted] = useState<ProjectRecord | null>(null);
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
+  const [failure, setFailure] = useState<string | null>(null);
+  /** Whatever is asked of the browser's store may be refused: blocked, full, or taken away. */
+  const tried = useCallback(async (act: () => Promise<unknown>) => {
+    try {
+      await act();
+      setFailure(null);
+    } catch (error) {
+      setFailure(reasonOf(error));
+    }
+  }, []);
   const refresh = useCallback(async () => setRecords(await listProjects()), []);
   useEffect(() => {
     dispatch(closed());
-    listProjects().then(setRecords, () => setRecords([]));
+    listProjects().then(setRecords, (error: unknown) => setFailure(reasonOf(error)));
   }, [dispatch]);
-  const add = async (project: Parameters<typeof addProject>[0]) => {
-    await addProject(project);
-    await navigate(`/project/${project.id}/lines`);
-  };
-  const remove = async (id: string) => {
-    setDeleted((await removeProject(id)) ?? null);
-    await refresh();
-  };
-  const restore = async () => {
-    if (deleted) await putBack(deleted);
-    setDeleted(null);
-    await refresh();
-  };
+  const add = (project: Parameters<typeof addProject>[0]) =>
+    tried(async () => {
+      await addProject(project);
+      await navigate(`/project/${project.id}/lines`);
+    });
+  const remove = (id: string) =>
+    tried(async () => {
+      setDeleted((await removeProject(id)) ?? null);
+      await refresh();
+    });
+  const restore = () =>
+    tried(async () => {
+      if (deleted) await putBack(deleted);
+      setDeleted(null);
+      await refresh();
+    });
   return (
     <Box component="main" sx={{ maxWidth: 900, mx: 'auto', p: 3, height: '100dvh', overflow: 'auto' }}>
       <Typography variant="h1" sx={{ color: 'primary.main', mb: 2 }}>
@@ -58,6 +72,12 @@ export function ProjectsPage() {
         ))}
       </Box>
       {isStarting && <StarterDialog onClose={() => setIsStarting(false)} onDraw={(project) => void add(project)} />}
+      {failure !== null && (
+        <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
+          This browser does not keep projects for this page ({failure}). Allow it to store data for this address, or
+          make room, then load the page again. Project files that you exported can be imported then.
+        </Alert>
+      )}
       {records?.length === 0 && (
         <Typography>
           Nothing here yet. Import a table of offsets (CSV) or a project file, or start from a demo.
@@ -86,6 +106,9 @@ export function ProjectsPage() {
     </Box>
   );
 }
+
+const reasonOf = (error: unknown): string =>
+  error instanceof Error && error.message !== '' ? error.message : String(error);
 
 type TableProps = {
   readonly records: readonly ProjectRecord[];
