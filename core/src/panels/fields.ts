@@ -90,10 +90,9 @@ export function fieldBands(
     const band = levels.findIndex((level) => value <= level);
     return band < 0 ? levels.length : band;
   };
-  const rows = field === 'stretch' ? panel.strainField.across - 1 : 1;
-  const grid = nodesOf(panel, rows, fieldReader(panel, field, thickness), even);
+  const grid = nodesOf(panel, field, fieldReader(panel, field, thickness), even);
   for (let i = 1; i < grid.length; i++)
-    for (let j = 1; j <= rows; j++) {
+    for (let j = 1; j < at(grid, i).length; j++) {
       const [before, here] = [at(grid, i - 1), at(grid, i)];
       const cell = [at(before, j - 1), at(here, j - 1), at(here, j), at(before, j)] as const;
       const found = cell.map(({ value }) => bandOf(value));
@@ -119,15 +118,21 @@ export function fieldBands(
 const NO_BEND = 0.01;
 const reciprocal = (share: number): number => -1 / Math.max(share, NO_BEND);
 
-function nodesOf(panel: Panel, rows: number, read: FieldReader, even: (share: number) => number): Node[][] {
-  const last = panel.rulings.length - 1;
-  const columns = [...new Set(Array.from({ length: ALONG + 1 }, (_, i) => Math.round((i * last) / ALONG)))];
+/** The places at which a field is read: on the strain's own mesh, or on even rulings. */
+function nodesOf(panel: Panel, field: Field, read: FieldReader, even: (share: number) => number): Node[][] {
+  const { strainField, rulings } = panel;
+  const last = rulings.length - 1;
+  const columns =
+    field === 'stretch'
+      ? strainField.columns
+      : [...new Set(Array.from({ length: ALONG + 1 }, (_, i) => Math.round((i * last) / ALONG)))];
+  const rows = field === 'stretch' ? strainField.across - 1 : 1;
   return columns.map((k) => {
-    const { flatP, flatQ } = at(panel.rulings, k);
-    return Array.from({ length: rows + 1 }, (_, j) => {
-      const w = j / rows;
-      return { flat: lerp2(flatP, flatQ, w), value: even(read(k, w)) };
-    });
+    const { flatP, flatQ } = at(rulings, k);
+    return Array.from({ length: rows + 1 }, (_, j) => ({
+      flat: lerp2(flatP, flatQ, j / rows),
+      value: even(read(k, j / rows)),
+    }));
   });
 }
 

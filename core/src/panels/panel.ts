@@ -196,7 +196,7 @@ function smoothLength(points: readonly Vec2[]): number {
   const steps = points.slice(1).map((b, i): Vec2 => [b[0] - points[i]![0], b[1] - points[i]![1]]); // i + 1 is in bounds
   const turns2 = steps.slice(1).map(([x, y], i) => {
     const [u, v] = steps[i]!; // the one before
-    return Math.atan2(u * y - v * x, u * x + v * y) ** 2;
+    return (u * y - v * x) ** 2 / ((x * x + y * y) * (u * u + v * v)); // by its sine: it is small
   });
   return steps.reduce((sum, [x, y], i) => {
     const turn2 = Math.min(turns2[i - 1] ?? Infinity, turns2[i] ?? Infinity);
