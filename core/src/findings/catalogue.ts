@@ -46,6 +46,11 @@ export const CATALOGUE = {
       `${d['upper']} lies ${length(num(d, 'belowMm'))} below ${d['lower']} at ${length(num(d, 'xMm'))} with no more breadth. Check both lines there.`,
     { upper: 'Sheer', lower: 'Chine', belowMm: 35, xMm: 1800 },
   ),
+  'line-ends-on-line': entry(
+    (d, length) =>
+      `${d['line']} ends on ${d['other']} at ${length(num(d, 'xMm'))}. Panels run from line to line over their whole length, so those beside ${d['line']} are wrong ${d['side']} of there. Carry it on to where ${d['other']} ends, a little off ${d['other']}.`,
+    { line: 'Chine', other: 'Keel', xMm: 900, side: 'forward' },
+  ),
   slip: entry(
     (d, length) =>
       `${d['line']}, ${d['station']}: ${d['quantity']} ${length(num(d, 'valueMm'))} is ${length(Math.abs(num(d, 'offMm')))} off the fair line. ${d['slip'] === NO_USUAL_SLIP ? 'No usual slip explains it; on the fair line it' : String(d['slip'])} would be ${d['slip'] === NO_USUAL_SLIP ? '' : 'fair: '}${length(num(d, 'suggestedMm'))}.`,

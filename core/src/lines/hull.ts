@@ -72,7 +72,7 @@ export function bendLines(part: LinesTable): StageResult<Hull> {
       where: { stage: 'lines' },
       data: { count: lines.length },
     });
-  findings.push(...crossingLines(lines));
+  findings.push(...crossingLines(lines), ...linesThatEndOnOthers(lines));
   const xs = lines.flatMap((line) => line.points.map((p) => p.x));
   const value: Hull = {
     lines,
@@ -210,4 +210,35 @@ function crossingLines(lines: readonly HullLine[]): Finding[] {
     });
   }
   return findings;
+}
+
+/** An end this near to a neighbouring line lies on it. */
+const ON_LINE_MM = 3;
+/** This near to the neighbour's own end it is where both end, as at a stem. */
+const SHARED_END_MM = 60;
+
+/** Lines that run out on a neighbour before its end: panels go from line to line over their whole length, so none would fit. */
+function linesThatEndOnOthers(lines: readonly HullLine[]): Finding[] {
+  return lines.flatMap((line, i) =>
+    [lines[i - 1], lines[i + 1]].flatMap((other) =>
+      other === undefined
+        ? []
+        : ([0, -1] as const).flatMap((end): Finding[] => {
+            const point = positionOf(at(line.points, end));
+            if (distance3(point, positionOf(at(other.points, end))) < SHARED_END_MM) return [];
+            const isOn = crossingsOfX(other.batten, point[0]).some(
+              (t) => distance3(battenAt(other.batten, t).position, point) < ON_LINE_MM,
+            );
+            if (!isOn) return [];
+            return [
+              {
+                severity: 'stop',
+                code: 'line-ends-on-line',
+                where: { stage: 'lines', line: line.id, x: point[0] },
+                data: { line: line.name, other: other.name, xMm: point[0], side: end === 0 ? 'forward' : 'aft' },
+              },
+            ];
+          }),
+    ),
+  );
 }

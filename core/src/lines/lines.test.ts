@@ -85,6 +85,16 @@ describe('drawLines', () => {
       'lines-cross',
     ],
     [
+      'a chine that runs out on the keel',
+      {
+        longitudinals: tamsel.longitudinals.map((l) => {
+          const keel = at(tamsel.longitudinals, 0).points;
+          return l.id === 'chine' ? { ...l, points: [at(keel, 2), ...l.points.slice(3)] } : l;
+        }),
+      },
+      'line-ends-on-line',
+    ],
+    [
       'a point twice',
       {
         longitudinals: tamsel.longitudinals.map((l) => ({
