@@ -1,4 +1,5 @@
 import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useMemo, type ReactNode } from 'react';
 import type { Station } from '@kalotrope/core/lines';
 import type { Panel, PanelRemedy, PanelsPart, Transom } from '@kalotrope/core/panels';
@@ -22,10 +23,12 @@ type Props = {
 
 /** The flat panels in true shape, with rulings, stations and the tape's mark; transoms under them. */
 export function PanelsDrawing({ panels, transoms, stations, part, look, preview, corner }: Props) {
-  const { palette } = useTheme();
+  const { palette, breakpoints } = useTheme();
+  // what is written between the panels is as large on a narrow screen, where all else is small
+  const apart = useMediaQuery(breakpoints.up('md')) ? 0.085 : 0.2;
   const shelves = useMemo(
-    () => stack<Panel | Transom>([...panels, ...transoms], longest(panels) * 0.085),
-    [panels, transoms],
+    () => stack<Panel | Transom>([...panels, ...transoms], longest(panels) * apart),
+    [panels, transoms, apart],
   );
   return (
     <DrawingSurface label="Flat panels" bounds={wholeBox(shelves)} corner={corner}>
