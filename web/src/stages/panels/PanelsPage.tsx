@@ -1,9 +1,12 @@
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
+import type { Station } from '@kalotrope/core/lines';
 import { formatArea, formatDeg, formatWithUnit } from '@kalotrope/core/measure';
-import type { PanelRemedy } from '@kalotrope/core/panels';
+import type { Field, PanelRemedy, PanelsPart } from '@kalotrope/core/panels';
+import type { Derived } from '@kalotrope/core/project';
+import type { Picked } from '../../app/screen-slice';
 import { selectDerived, selectNotation, selectPicked, selectProject, selectStations } from '../../app/selectors';
 import { pickedPanel } from '../../app/picked-panel';
 import { Figure, Slip } from '../../app/Slip';
@@ -32,9 +35,12 @@ export default function PanelsPage() {
   const [folded, setFolded] = useState(0);
   const field = look.field === 'none' ? undefined : look.field;
   const corner = useMemo(() => <InTheRound field={field} />, [field]);
-  if (!derived || !project) return null;
-  const { panels, transoms, strips } = derived.panels.value;
-  const { panels: part } = project;
+  const value = derived?.panels.value;
+  const part = project?.panels;
+  // the slip's tables may come a little later than the drawing: they are made between frames
+  const later = useDeferredValue(useMemo(() => ({ value, part, choice, stations }), [value, part, choice, stations]));
+  if (!value || !part || !project) return null;
+  const { panels, transoms } = value;
   const panel = pickedPanel(panels, choice);
   return (
     <>
@@ -56,19 +62,41 @@ export default function PanelsPage() {
         {view === 'fold' && <Folding share={folded} onShare={setFolded} />}
       </Box>
       <Slip stage="panels" title={panel?.name ?? 'No panel'} numbers={<PanelNumbers />}>
-        {panel && <Remedies panel={panel} shown={preview} onShow={setPreview} />}
-        <SheetSettings panel={panel} part={part} />
-        <Seams panels={panels} part={part} />
-        {panel && <CutInTwo panel={panel} panels={panels} part={part} />}
-        <RoundedChines panels={panels} strips={strips} part={part} />
-        {panel && (
-          <TrueSection panels={panels} picked={panel} stations={stations} field={field} thickness={part.thickness} />
-        )}
-        {panel && <MarkingTable panel={panel} part={part} />}
+        <SlipBody {...later} field={field} preview={preview} onPreview={setPreview} />
       </Slip>
     </>
   );
 }
+
+type BodyProps = {
+  readonly value: Derived['panels']['value'] | undefined;
+  readonly part: PanelsPart | undefined;
+  readonly choice: Picked | null;
+  readonly stations: readonly Station[];
+  readonly field: Field | undefined;
+  readonly preview: PanelRemedy | null;
+  readonly onPreview: (remedy: PanelRemedy | null) => void;
+};
+
+/** What can be asked of the picked panel and of all of them. */
+const SlipBody = memo(function SlipBody({ value, part, choice, stations, field, preview, onPreview }: BodyProps) {
+  if (!value || !part) return null;
+  const { panels, strips } = value;
+  const panel = pickedPanel(panels, choice);
+  return (
+    <>
+      {panel && <Remedies panel={panel} shown={preview} onShow={onPreview} />}
+      <SheetSettings panel={panel} part={part} />
+      <Seams panels={panels} part={part} />
+      {panel && <CutInTwo panel={panel} panels={panels} part={part} />}
+      <RoundedChines panels={panels} strips={strips} part={part} />
+      {panel && (
+        <TrueSection panels={panels} picked={panel} stations={stations} field={field} thickness={part.thickness} />
+      )}
+      {panel && <MarkingTable panel={panel} part={part} />}
+    </>
+  );
+});
 
 /** The hull between flat and bent. */
 function Folding({ share, onShare }: { readonly share: number; readonly onShare: (share: number) => void }) {
