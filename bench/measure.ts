@@ -11,7 +11,7 @@ import { FIELDS, developPanel, fieldBands, panelInputs } from '@kalotrope/core/p
 import { createDerive, demoProject } from '@kalotrope/core/project';
 import { faultsOf, nest } from '@kalotrope/core/sheets';
 import { cone, misfit, obliqueCylinder, tableOf, tangentDevelopable } from '../core/src/panels/fixtures/exact-shapes';
-import { edgesOf } from '../core/src/panels/panel';
+import { edgesOf } from '../core/src/panels/inputs';
 import { findRulings } from '../core/src/panels/rulings';
 import { layStrip } from '../core/src/panels/strip';
 

@@ -10,7 +10,15 @@ import type { Assumption, Finding, StageResult } from '../findings';
 import type { Frame } from '../frames';
 import type { JointedPanel } from '../joints';
 import { toDeg, toRad } from '../measure';
-import type { Panel, Transom } from '../panels';
+import {
+  lengthBetween,
+  onEdge,
+  sharedStretches,
+  type EdgeOfPanel,
+  type Panel,
+  type Shared,
+  type Transom,
+} from '../panels';
 import {
   BULKHEAD_ANGLE_DEG,
   FILL_COAT,
@@ -110,11 +118,7 @@ export function takeOff(input: TakeoffInput): StageResult<Takeoff> {
 
 function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
   const seams: Seam[] = [];
-  panels.forEach((panel, i) => {
-    const above = panels[i + 1];
-    if (i === 0 && !panel.spansCentreline) seams.push(keelSeam(panel));
-    if (above) seams.push(chineSeam(panel, above));
-  });
+  for (const shared of sharedStretches(panels)) seams.push(shared.below ? chineSeam(shared, shared.below) : keelSeam(shared, panels)); // prettier-ignore
   const isFilleted = school === 'filleted';
   for (const transom of transoms) {
     // round the edge from sheer to sheer: all sides but the top
@@ -141,38 +145,41 @@ function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
 }
 
 /** Inner angle between two panels that meet, averaged over the seam by the normals of the rulings along it. */
-function chineSeam(lower: Panel, upper: Panel): Seam {
-  const normalsBelow = normalsAt(lower, 't');
-  const normalsAbove = normalsAt(upper, 's');
-  const angles = STEPS.map((w) => Math.PI - angleBetween(normalsBelow(w), normalsAbove(w)));
-  const angleDeg = toDeg(angles.reduce((sum, a) => sum + a, 0) / angles.length);
+function chineSeam({ line, from, to, above }: Shared, below: EdgeOfPanel): Seam {
+  const angles = placesBetween(from, to).map((t) => Math.PI - angleBetween(normalAt(below, t), normalAt(above, t)));
   return {
-    id: lower.edges[1].line,
-    name: `${lower.name} to ${upper.name.toLowerCase()}`,
-    length: 2 * upper.edges[0].length,
-    angleDeg,
+    id: from === 0 && to === 1 ? line : `${line}.${below.panel.id}.${above.panel.id}`,
+    name: `${below.panel.name} to ${above.panel.name.toLowerCase()}`,
+    length: 2 * lengthBetween(above, [from, to]),
+    angleDeg: toDeg(angles.reduce((sum, a) => sum + a, 0) / angles.length),
     isFilleted: true,
   };
 }
 
-function keelSeam(panel: Panel): Seam {
-  const normals = normalsAt(panel, 's');
-  const angles = STEPS.map((w) => {
-    const [x, y, z] = normals(w);
+/** A panel and its own mirror: along the keel, and, where it runs on beyond the panel below it, along stem or stern. */
+function keelSeam({ line, from, to, above }: Shared, panels: readonly Panel[]): Seam {
+  const angles = placesBetween(from, to).map((t) => {
+    const [x, y, z] = normalAt(above, t);
     return Math.PI - angleBetween([x, y, z], [x, -y, z]);
   });
-  const angleDeg = toDeg(angles.reduce((sum, a) => sum + a, 0) / angles.length);
-  return { id: panel.edges[0].line, name: 'Keel', length: panel.edges[0].length, angleDeg, isFilleted: true };
+  const isLowest = above.panel === panels[0];
+  const place = from === 0 ? 'Stem' : to === 1 ? 'Stern' : 'Keel';
+  return {
+    id: from === 0 && to === 1 ? line : `${line}.${above.panel.id}.${place.toLowerCase()}`,
+    name: isLowest ? 'Keel' : `${place}, ${above.panel.name.toLowerCase()}`,
+    length: lengthBetween(above, [from, to]),
+    angleDeg: toDeg(angles.reduce((sum, a) => sum + a, 0) / angles.length),
+    isFilleted: true,
+  };
 }
 
 const STEPS = [0.1, 0.3, 0.5, 0.7, 0.9];
+const placesBetween = (from: number, to: number): number[] => STEPS.map((w) => from + w * (to - from));
 
-const normalsAt =
-  (panel: Panel, key: 's' | 't') =>
-  (w: number): Vec3 => {
-    const ruling = panel.rulings.find((r) => r[key] >= w) ?? at(panel.rulings, -1);
-    return ruling.normal;
-  };
+function normalAt({ panel, end, stretch }: EdgeOfPanel, t: number): Vec3 {
+  const u = onEdge(stretch, t);
+  return (panel.rulings.find((r) => (end === 'P' ? r.s : r.t) >= u) ?? at(panel.rulings, -1)).normal;
+}
 
 const angleBetween = (a: Vec3, b: Vec3): number =>
   Math.atan2(Math.hypot(...cross3(unit3(a), unit3(b))), dot3(unit3(a), unit3(b)));

@@ -21,8 +21,7 @@ import {
   type Vec2,
 } from '../geometry';
 import { cutOutline } from '../frames';
-import { CENTRELINE_MM } from '../lines';
-import { stationMarks, withFlat, layFlat, type Panel } from '../panels';
+import { layFlat, pointsBetween, sharedStretches, stationMarks, withFlat, type Panel, type Shared } from '../panels';
 import type { Derived, Project } from '../project';
 import { nest, placedOutline, type NestJob, type NestResult } from '../sheets';
 import type { Drawing, DrawnPath, DrawnText } from './drawing';
@@ -100,11 +99,13 @@ function cardParts(derived: Derived, options: CardOptions): CardPart[] {
   const page = pageSize(options.paper);
   const spare = 2 * PAGE_MARGIN_MM + 2 * TAB_MM.depth + STRIP_MM + 1;
   const room = { long: page.width - spare, high: page.height - spare };
-  const skin = panels.flatMap((panel, i) => {
+  const seams = sharedStretches(panels);
+  const skin = panels.flatMap((panel) => {
     const whole = withFlat(panel, layFlat(panel.rulings.map((r) => r.p), panel.rulings.map((r) => r.q))); // prettier-ignore
-    const starboard = panelPart(whole, { above: panels[i + 1], index: i, stations, options });
+    const edges = edgesOf(panel, whole, seams);
+    const starboard = panelPart(whole, { edges, stations, options });
     // the keel's tabs are on one hand only, the port side is glued to them
-    const hands = panel.spansCentreline ? [starboard] : [withKeel(starboard, whole, options), otherHand(starboard)];
+    const hands = panel.spansCentreline ? [starboard] : [withKeel(starboard, edges, options), otherHand(starboard)];
     return hands.flatMap((part) => inPieces(part, room));
   });
   const flat = [
@@ -159,29 +160,48 @@ type RawPart = {
 
 const small = ([x, y]: Vec2, scale: number): Vec2 => [x / scale, y / scale];
 
+/** A stretch of a panel's flat edge that it shares: with the panel above (a bottom across the centreline also to port), with
+ * that below, or with its own mirror. */
+type SharedEdge = {
+  readonly kind: 'above' | 'port' | 'below' | 'keel';
+  readonly letter: string;
+  readonly points: Vec2[];
+};
+
+/** What of the panel's edges is glued to what; a seam of two panels has a letter, the same on both. */
+function edgesOf(panel: Panel, whole: Panel, seams: readonly Shared[]): SharedEdge[] {
+  const lettered = seams.filter(({ below }) => below);
+  return seams.flatMap((seam): SharedEdge[] => {
+    const own = seam.above.panel === panel ? seam.above : seam.below?.panel === panel ? seam.below : undefined;
+    if (!own) return [];
+    const kind = own === seam.below ? 'above' : seam.below ? 'below' : 'keel';
+    const pointsOf = (end: 'P' | 'Q') => pointsBetween({ ...own, panel: whole, end }, [seam.from, seam.to]).map(({ flat }) => flat); // prettier-ignore
+    const letter = LETTERS[lettered.indexOf(seam)] ?? '';
+    const port: SharedEdge[] = panel.spansCentreline ? [{ kind: 'port', letter, points: pointsOf('P') }] : [];
+    return [{ kind, letter, points: pointsOf(own.end) }, ...port];
+  });
+}
+
 type PanelPlace = {
-  readonly above: Panel | undefined;
-  readonly index: number;
+  readonly edges: readonly SharedEdge[];
   readonly stations: readonly { label: string; x: number }[];
   readonly options: CardOptions;
 };
 
-function panelPart(panel: Panel, { above, index, stations, options }: PanelPlace): RawPart {
+function panelPart(panel: Panel, { edges, stations, options }: PanelPlace): RawPart {
   const shrink = (points: readonly Vec2[]) => points.map((p) => small(p, options.scale));
   const body = shrink(panel.outline);
-  const upper = simplify(shrink(panel.rulings.map((r) => r.flatQ)), CURVE_MM);
-  const lower = simplify(shrink(panel.rulings.map((r) => r.flatP)), CURVE_MM);
+  const drawn = edges.map((edge) => ({ ...edge, points: simplify(shrink(edge.points), CURVE_MM) }));
+  // each with the part to the right of its run
+  const glued = drawn.flatMap(({ kind, points }) => (kind === 'above' ? [points] : kind === 'port' ? [[...points].reverse()] : [])); // prettier-ignore
   const marks = stationMarks(panel, stations);
-  const letters = [
-    ...(index > 0 ? [edgeText(lower, LETTERS[index - 1] ?? '', 1)] : []),
-    ...(above ? [edgeText(upper, LETTERS[index] ?? '', -1)] : []),
-  ];
+  const letters = drawn.filter(({ kind }) => kind !== 'keel').map(({ kind, letter, points }) => edgeText(points, letter, kind === 'above' ? -1 : 1)); // prettier-ignore
   return {
     id: panel.id,
     name: panel.name,
     body,
-    tabs: above && options.edges === 'tabs' ? tabsAlong(upper) : [],
-    marks: [...marks.map(({ curve }) => shrink(curve)), ...(above && options.edges === 'tabs' ? [upper] : [])],
+    tabs: options.edges === 'tabs' ? glued.flatMap(tabsAlong) : [],
+    marks: [...marks.map(({ curve }) => shrink(curve)), ...(options.edges === 'tabs' ? glued : [])],
     texts: [
       label(body, panel.spansCentreline ? panel.name : `${panel.name}, starboard`),
       foreText(body),
@@ -191,12 +211,12 @@ function panelPart(panel: Panel, { above, index, stations, options }: PanelPlace
   };
 }
 
-/** With tabs along an edge that lies on the centreline. */
-function withKeel(part: RawPart, panel: Panel, { scale, edges }: CardOptions): RawPart {
-  const isKeel = panel.rulings.every(({ p }) => Math.abs(p[1]) <= CENTRELINE_MM);
-  if (!isKeel || edges !== 'tabs') return part;
-  const keel = simplify(panel.rulings.map((r) => small(r.flatP, scale)), CURVE_MM); // prettier-ignore
-  return { ...part, tabs: [...part.tabs, ...tabsAlong([...keel].reverse())], marks: [...part.marks, keel] };
+/** With tabs where an edge lies on the centreline. */
+function withKeel(part: RawPart, edges: readonly SharedEdge[], options: CardOptions): RawPart {
+  const keels = edges.filter(({ kind }) => kind === 'keel').map(({ points }) => simplify(points.map((p) => small(p, options.scale)), CURVE_MM)); // prettier-ignore
+  if (options.edges !== 'tabs') return part;
+  const tabs = keels.flatMap((keel) => tabsAlong([...keel].reverse()));
+  return { ...part, tabs: [...part.tabs, ...tabs], marks: [...part.marks, ...keels] };
 }
 
 const LETTERS = 'abcdefgh';

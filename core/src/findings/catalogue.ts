@@ -46,10 +46,20 @@ export const CATALOGUE = {
       `${d['upper']} lies ${length(num(d, 'belowMm'))} below ${d['lower']} at ${length(num(d, 'xMm'))} with no more breadth. Check both lines there.`,
     { upper: 'Sheer', lower: 'Chine', belowMm: 35, xMm: 1800 },
   ),
-  'line-ends-on-line': entry(
+  'line-runs-out': entry(
     (d, length) =>
-      `${d['line']} ends on ${d['other']} at ${length(num(d, 'xMm'))}. Panels run from line to line over their whole length, so those beside ${d['line']} are wrong ${d['side']} of there. Carry it on to where ${d['other']} ends, a little off ${d['other']}.`,
-    { line: 'Chine', other: 'Keel', xMm: 900, side: 'forward' },
+      `${d['line']} ${d['end']} on ${d['other']} at ${length(num(d, 'xMm'))}: ${d['side']} of there the panel beyond it goes on along ${d['other']}.`,
+    { line: 'Chine', end: 'begins', other: 'Keel', xMm: 900, side: 'forward', offMm: 0.2 },
+  ),
+  'line-set-on-line': entry(
+    (d, length) =>
+      `${d['line']} ${d['end']} ${length(num(d, 'offMm'))} off ${d['other']} at ${length(num(d, 'xMm'))} and is taken to run out on it: ${d['side']} of there the panel beyond it goes on along ${d['other']}.`,
+    { line: 'Chine', end: 'begins', other: 'Keel', xMm: 900, side: 'forward', offMm: 2.2 },
+  ),
+  'line-stops-short': entry(
+    (d, length) =>
+      `${d['line']} ${d['end']} ${length(num(d, 'offMm'))} from ${d['other']} at ${length(num(d, 'xMm'))}, where ${d['other']} does not. If it runs out on ${d['other']}, its end belongs there; as it is, the panels beside it end in the air.`,
+    { line: 'Chine', end: 'begins', other: 'Keel', xMm: 900, offMm: 9 },
   ),
   slip: entry(
     (d, length) =>

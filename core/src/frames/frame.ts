@@ -124,10 +124,14 @@ function roundCorners(
 ): void {
   for (let i = 1; i < cuts.length; i++) {
     const [lower, upper] = [at(cuts, i - 1), at(cuts, i)];
-    const strip = strips.find(({ id }) => id === upper.panel.edges[0].line);
+    const strip = strips.find(({ id, places }) => meetOn(lower.panel, upper.panel, id) && at(places, 0).x <= x && x <= at(places, -1).x); // prettier-ignore
     if (strip) roundCorner(lower.points, upper.points, radiusAt(strip, x) - inside);
   }
 }
+
+/** Whether two panels both run along a line. */
+const meetOn = (lower: Panel, upper: Panel, line: string): boolean =>
+  [lower.stretches[1], upper.stretches[0]].every((row) => row.some((stretch) => stretch.line === line));
 
 /** The outside radius of a strip where it passes x; at its ends beyond them. */
 function radiusAt({ places }: RoundedStrip, x: number): number {

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../project';
 import { combOf, combTurns, tightest } from './comb';
-import { bendLines, type HullLine } from './hull';
+import { bendLines } from './hull';
+import type { HullLine } from './hull-line';
 import { linesOf, type OffsetPoint } from './schema';
 
 const bent = (points: readonly (readonly [number, number, number])[]): HullLine => {

@@ -1,7 +1,7 @@
 /** Curvature combs: how sharply a line bends along its length, which shows a hump or a flat that the eye passes over. */
 import { cross3, length3, type Vec3 } from '../geometry';
 import { battenAt, battenBendAt } from './batten';
-import type { HullLine } from './hull';
+import type { HullLine } from './hull-line';
 
 export type Tooth = {
   readonly position: Vec3;

@@ -11,7 +11,7 @@
  */
 import { at, solveDense } from '../geometry';
 import type { Edit } from '../findings';
-import { CENTRELINE_MM, pointPath } from './hull';
+import { CENTRELINE_MM, pointPath } from './hull-line';
 import { placesAlong } from './places';
 import type { Longitudinal, OffsetPoint } from './schema';
 

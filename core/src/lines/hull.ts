@@ -4,25 +4,14 @@
  * The result holds every line that can be bent, in the table's order; a line that cannot is left out and named in a
  * stop. Nothing is repaired silently.
  */
-import { at, distance3, length3, sub3, type Vec3 } from '../geometry';
+import { at, distance3, length3, sub3 } from '../geometry';
 import type { Finding, StageResult } from '../findings';
-import { battenAt, bendBatten, crossingsOfX, sampleBatten, type Batten } from './batten';
-import { residuals, type Residual } from './fairness';
+import { battenAt, crossingsOfX, sampleBatten } from './batten';
+import { residuals } from './fairness';
+import { bendPoints, CENTRELINE_MM, pointPath, positionOf, type HullLine } from './hull-line';
+import { joinRunOuts, judgeRunOuts } from './run-outs';
 import { findSlipsAsWritten, suspectsOf, type SuspectsOf } from './slips';
 import type { LinesTable, Longitudinal, OffsetPoint } from './schema';
-
-export type HullLine = {
-  readonly id: string;
-  readonly name: string;
-  /** The points that the batten goes through, each with its index in the table. */
-  readonly points: readonly (OffsetPoint & { readonly index: number })[];
-  readonly batten: Batten;
-  /** True when the whole line lies in the centreline plane. */
-  readonly isOnCentreline: boolean;
-  readonly residuals: readonly Residual[];
-  /** Drawn curve, some 90 points. */
-  readonly curve: readonly Vec3[];
-};
 
 export type Station = { readonly label: string; readonly x: number };
 
@@ -36,8 +25,6 @@ export type Hull = {
   readonly toX: number;
 };
 
-/** A half-breadth under this is on the centreline: a tenth of what can be marked. */
-export const CENTRELINE_MM = 0.05;
 const CURVE_POINTS = 91;
 
 /**
@@ -51,6 +38,10 @@ export function drawLines(part: LinesTable, suspects: SuspectsOf = suspectsOf): 
   const slips = findSlipsAsWritten([...lines, ...extras], part.heightsFrom ?? null, suspects);
   return { value: { ...value, lines, extras }, findings: [...findings, ...slips], assumed };
 }
+
+/** The lines that go all the way to an end of the hull, lowest first: those that run out on another before it do not. */
+export const linesToEnd = ({ lines }: Pick<Hull, 'lines'>, end: 'fore' | 'aft'): HullLine[] =>
+  lines.filter((line) => !line.runOuts?.[end]);
 
 /** The line with its drawn curve. */
 export const drawLine = (line: HullLine): HullLine => ({ ...line, curve: sampleBatten(line.batten, CURVE_POINTS) });
@@ -72,10 +63,11 @@ export function bendLines(part: LinesTable): StageResult<Hull> {
       where: { stage: 'lines' },
       data: { count: lines.length },
     });
-  findings.push(...crossingLines(lines), ...linesThatEndOnOthers(lines));
+  const joined = joinRunOuts(lines);
+  findings.push(...crossingLines(lines), ...judgeRunOuts(joined));
   const xs = lines.flatMap((line) => line.points.map((p) => p.x));
   const value: Hull = {
-    lines,
+    lines: joined,
     extras,
     stations: stationsOf(part),
     fromX: xs.length > 0 ? Math.min(...xs) : 0,
@@ -83,8 +75,6 @@ export function bendLines(part: LinesTable): StageResult<Hull> {
   };
   return { value, findings, assumed: [] };
 }
-
-export const positionOf = (point: OffsetPoint): Vec3 => [point.x, point.halfBreadth, point.height];
 
 function bendLine(longitudinal: Longitudinal, findings: Finding[]): HullLine | undefined {
   const points = usablePoints(longitudinal, findings);
@@ -98,19 +88,6 @@ function bendLine(longitudinal: Longitudinal, findings: Finding[]): HullLine | u
     return undefined;
   }
   return bendPoints({ id: longitudinal.id, name: longitudinal.name, residuals: [], curve: [] }, points);
-}
-
-/** The line bent anew through other points, of which none lies on the one before; nothing judged, nothing drawn. */
-export function bendPoints(
-  line: Pick<HullLine, 'id' | 'name' | 'residuals' | 'curve'>,
-  points: HullLine['points'],
-): HullLine {
-  const batten = bendBatten(
-    points.map(positionOf),
-    points.flatMap((p, i) => (p.isKnuckle ? [i] : [])),
-  );
-  const isOnCentreline = points.every((p) => Math.abs(p.halfBreadth) <= CENTRELINE_MM);
-  return { ...line, points, batten, isOnCentreline };
 }
 
 /** Points in order from bow to stern; a repeated one is passed over, one that turns back is kept but named. */
@@ -166,10 +143,6 @@ export function pointName(point: OffsetPoint): string {
   return /^\d/.test(point.station) ? `station ${point.station}` : point.station;
 }
 
-/** Path of one figure of a point in the project; `line` is the line's id. */
-export const pointPath = (line: string, index: number, key: 'x' | 'halfBreadth' | 'height') =>
-  ['lines', 'longitudinals', line, 'points', index, key] as const;
-
 function stationsOf(part: LinesTable): Station[] {
   const byLabel = new Map<string, number[]>();
   for (const line of part.longitudinals)
@@ -210,35 +183,4 @@ function crossingLines(lines: readonly HullLine[]): Finding[] {
     });
   }
   return findings;
-}
-
-/** An end this near to a neighbouring line lies on it. */
-const ON_LINE_MM = 3;
-/** This near to the neighbour's own end it is where both end, as at a stem. */
-const SHARED_END_MM = 60;
-
-/** Lines that run out on a neighbour before its end: panels go from line to line over their whole length, so none would fit. */
-function linesThatEndOnOthers(lines: readonly HullLine[]): Finding[] {
-  return lines.flatMap((line, i) =>
-    [lines[i - 1], lines[i + 1]].flatMap((other) =>
-      other === undefined
-        ? []
-        : ([0, -1] as const).flatMap((end): Finding[] => {
-            const point = positionOf(at(line.points, end));
-            if (distance3(point, positionOf(at(other.points, end))) < SHARED_END_MM) return [];
-            const isOn = crossingsOfX(other.batten, point[0]).some(
-              (t) => distance3(battenAt(other.batten, t).position, point) < ON_LINE_MM,
-            );
-            if (!isOn) return [];
-            return [
-              {
-                severity: 'stop',
-                code: 'line-ends-on-line',
-                where: { stage: 'lines', line: line.id, x: point[0] },
-                data: { line: line.name, other: other.name, xMm: point[0], side: end === 0 ? 'forward' : 'aft' },
-              },
-            ];
-          }),
-    ),
-  );
 }

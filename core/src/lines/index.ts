@@ -2,8 +2,12 @@ export { linesOf, linesSchema, longitudinalSchema, offsetPointSchema, underlaySc
 export type { LinesPart, LinesTable, Longitudinal, OffsetPoint, Underlay } from './schema';
 export { battenAt, bendBatten, crossingsOfX, lengthAlong, sampleBatten } from './batten';
 export type { Batten } from './batten';
-export { CENTRELINE_MM, bendLines, bendPoints, drawLine, drawLines, pointName, pointPath, positionOf } from './hull';
-export type { Hull, HullLine, Station } from './hull';
+export { bendLines, drawLine, drawLines, linesToEnd, pointName } from './hull';
+export type { Hull, Station } from './hull';
+export { bendPoints, CENTRELINE_MM, pointPath, positionOf } from './hull-line';
+export type { HullLine, RunOut } from './hull-line';
+export { edgeRows, endEdits, endingOn, joinRunOuts } from './run-outs';
+export type { LineStretch } from './run-outs';
 export { residualOf, residuals } from './fairness';
 export type { Residual } from './fairness';
 export { suspectsOf } from './slips';

@@ -92,7 +92,7 @@ describe('drawLines', () => {
           return l.id === 'chine' ? { ...l, points: [at(keel, 2), ...l.points.slice(3)] } : l;
         }),
       },
-      'line-ends-on-line',
+      'line-runs-out',
     ],
     [
       'a point twice',

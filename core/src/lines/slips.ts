@@ -9,7 +9,7 @@
 import { at } from '../geometry';
 import { NO_USUAL_SLIP, type Finding } from '../findings';
 import { MM_PER_INCH } from '../measure';
-import type { HullLine } from './hull';
+import type { HullLine } from './hull-line';
 import { placesAlong } from './places';
 import type { OffsetPoint } from './schema';
 import { fairFigure, nameSlip, type NamedSlip, type Writing } from './slip-names';

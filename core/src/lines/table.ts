@@ -7,7 +7,8 @@
 import { at, dot3, lerp3, sub3, type Vec3 } from '../geometry';
 import { parseLength, type Notation } from '../measure';
 import { battenAt, crossingsOfX } from './batten';
-import { bendLines, positionOf, type HullLine } from './hull';
+import { bendLines } from './hull';
+import { positionOf, type HullLine } from './hull-line';
 import type { Longitudinal, OffsetPoint } from './schema';
 
 export type Lines = readonly Longitudinal[];

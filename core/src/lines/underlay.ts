@@ -8,7 +8,7 @@
  */
 import { at, type Vec2 } from '../geometry';
 import { battenAt, bendBatten, crossingsOfX } from './batten';
-import { positionOf } from './hull';
+import { positionOf } from './hull-line';
 import type { Longitudinal, OffsetPoint, Underlay } from './schema';
 
 export function viewOfPixel({ left, top, mmPerPx, turnDeg }: Underlay, [px, py]: Vec2): Vec2 {

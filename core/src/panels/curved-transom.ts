@@ -9,7 +9,7 @@
  * Accuracy: a panel runs on some millimetres to centimetres; that it would bend on by as little is left out.
  */
 import { add3, at, cross3, dot3, lerp3, scale3, sub3, unit3, type Vec2, type Vec3 } from '../geometry';
-import { battenAt, CENTRELINE_MM, type Hull, type HullLine } from '../lines';
+import { battenAt, CENTRELINE_MM, linesToEnd, type Hull, type HullLine } from '../lines';
 import type { Remedy } from '../findings';
 import { withAftCurve, type Panel } from './panel';
 
@@ -140,8 +140,9 @@ function rowAt(p: Vec3, { radius, rakeRad }: TransomCylinder): Vec3[] {
 /** Ends every line on the cylinder that passes the aftmost of them: cut back along its own batten. */
 export function remedyOnCylinder(hull: Hull, { radius, rakeRad }: TransomCylinder): Remedy {
   const cylinder = { radius, rakeRad };
-  const level = Math.min(...hull.lines.map((line) => levelOf(endOf(line), cylinder)));
-  const edits = hull.lines.flatMap((line) => {
+  const lines = linesToEnd(hull, 'aft');
+  const level = Math.min(...lines.map((line) => levelOf(endOf(line), cylinder)));
+  const edits = lines.flatMap((line) => {
     const p = cutBack(line, (point) => levelOf(point, cylinder) - level);
     const path = ['lines', 'longitudinals', line.id, 'points', at(line.points, -1).index];
     const tenth = (value: number) => Math.round(value * 10) / 10;

@@ -26,7 +26,7 @@ import {
   type Vec2,
   type Vec3,
 } from '../geometry';
-import { CENTRELINE_MM } from '../lines';
+import { lengthBetween, matesOf, sharedStretches, type Mate, type PanelEnd, type Shared } from './neighbours';
 import type { LinesTo, Meeting, RoundedChine } from './schema';
 import { withFlat, type Panel } from './panel';
 import { layFlat, type LaidRuling } from './strip';
@@ -44,6 +44,8 @@ export type EdgeAllowance = {
   readonly line: string;
   /** Length of the cut edge less that of the line. */
   readonly longerBy: number;
+  /** The same of each stretch that it shares with another panel or its mirror, by where that begins on its line. */
+  readonly stretches: readonly { readonly line: string; readonly from: number; readonly longerBy: number }[];
   /** How far the edge stands back, least and most along it; negative: it runs past. */
   readonly setback: { readonly least: number; readonly most: number };
 };
@@ -66,21 +68,22 @@ export const depthOfInside = ({ thickness, linesTo }: Pick<Skin, 'thickness' | '
   ({ outside: 1, middle: 0.5, inside: 0 })[linesTo] * thickness;
 
 /** The panels as they are cut; lowest first, as they come. */
-export const cutPanels = (panels: readonly Panel[], skin: Skin): Panel[] =>
-  panels.map((panel, i) => cutPanel(panel, { below: panels[i - 1], above: panels[i + 1] }, skin));
-
-export type Neighbours = { readonly below: Panel | undefined; readonly above: Panel | undefined };
+export function cutPanels(panels: readonly Panel[], skin: Skin): Panel[] {
+  const shared = sharedStretches(panels);
+  return panels.map((panel) => cutPanel(panel, shared, skin));
+}
 
 /** A panel that rounding leaves less of is cut as if there were none. */
 const LEAST_LEFT = 0.02;
 
-export function cutPanel(panel: Panel, around: Neighbours, skin: Skin): Panel {
-  const cut = cutEdges(panel, around, skin);
+/** @param shared where it lies against others, all of the hull's or those of its own */
+export function cutPanel(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
+  const cut = cutEdges(panel, shared, skin);
   const isGone = skin.roundedChines?.length && cut.areaM2 < LEAST_LEFT * panel.areaM2;
-  return isGone ? cutEdges(panel, around, { ...skin, roundedChines: [] }) : cut;
+  return isGone ? cutEdges(panel, shared, { ...skin, roundedChines: [] }) : cut;
 }
 
-function cutEdges(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel {
+function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
   const shift = middleOffset(skin);
   const move = (point: Vec3, normal: Vec3) => add3(point, scale3(normal, shift));
   const { rulings } = panel;
@@ -88,19 +91,26 @@ function cutEdges(panel: Panel, { below, above }: Neighbours, skin: Skin): Panel
     shift === 0
       ? { p: rulings.map((r) => r.flatP), q: rulings.map((r) => r.flatQ) }
       : layFlat(rulings.map((r) => move(r.p, r.normal)), rulings.map((r) => move(r.q, r.normal)), rulings.map((r) => r.normal)); // prettier-ignore
-  // where the bottom spans the centreline both its edges meet the side
-  const overP = panel.spansCentreline ? above : below;
-  const setbackP = rulings.map((r) => setbackOf(r, 'P', { panel, other: overP, isMirrored: panel.spansCentreline }, skin)); // prettier-ignore
-  const setbackQ = rulings.map((r) => setbackOf(r, 'Q', { panel, other: above, isMirrored: false }, skin));
-  const isRounded = (k: 0 | 1) => skin.roundedChines?.some(({ id }) => id === panel.edges[k].line) === true;
-  const p = setBack({ edge: flat.p, opposite: flat.q, isRounded: isRounded(0) }, setbackP, 1);
-  const q = setBack({ edge: flat.q, opposite: flat.p, isRounded: isRounded(1) }, setbackQ, -1);
+  const mateAt = matesOf(panel, shared);
+  const setbackP = rulings.map((r) => setbackOf(r, 'P', panel, mateAt('P', r.s), skin));
+  const setbackQ = rulings.map((r) => setbackOf(r, 'Q', panel, mateAt('Q', r.t), skin));
+  const isRoundedAt = (end: PanelEnd, u: number) => roundingAt(mateAt(end, u), skin) !== undefined;
+  const roundedEnds = (end: PanelEnd) => [isRoundedAt(end, 0), isRoundedAt(end, 1)] as const;
+  const p = setBack({ edge: flat.p, opposite: flat.q, isRounded: roundedEnds('P') }, setbackP, 1);
+  const q = setBack({ edge: flat.q, opposite: flat.p, isRounded: roundedEnds('Q') }, setbackQ, -1);
   const apart = untangled(p, q, flat);
-  const cutFlat = isRounded(0) || isRounded(1) ? uncrossed(apart) : apart;
+  const isRounded = panel.stretches.some((row) => row.some(({ line }) => skin.roundedChines?.some(({ id }) => id === line))); // prettier-ignore
+  const cutFlat = isRounded ? uncrossed(apart) : apart;
   const cut = withFlat(panel, cutFlat, endShares(flat, cutFlat));
   const allowance = (k: 0 | 1, setbacks: readonly number[]): EdgeAllowance => ({
     line: panel.edges[k].line,
     longerBy: cut.edges[k].length - panel.edges[k].length,
+    stretches: shared.flatMap(({ line, from, to, above, below }) => {
+      const own = k === 0 ? above : below;
+      if (own?.panel !== panel) return [];
+      const longerBy = lengthBetween({ ...own, panel: cut }, [from, to]) - lengthBetween(own, [from, to]);
+      return [{ line, from, longerBy }];
+    }),
     setback: { least: Math.min(...setbacks), most: Math.max(...setbacks) },
   });
   return { ...cut, allowances: [allowance(0, setbackP), allowance(1, setbackQ)] };
@@ -115,20 +125,20 @@ function endShares(whole: Flat, cut: Flat): readonly [number, number] {
   return [distance2(at(whole.p, -1), at(cut.p, -1)) / length, 1 - distance2(at(whole.q, -1), at(cut.q, -1)) / length];
 }
 
-export type Meets = { readonly panel: Panel; readonly other: Panel | undefined; readonly isMirrored: boolean };
-
-function setbackOf(ruling: LaidRuling, end: 'P' | 'Q', meets: Meets, skin: Skin): number {
-  const corner = cornerAt(ruling, end, meets);
-  if (!corner || corner.turnRad > SHARPEST_RAD) return 0;
-  const { panel } = meets;
+function setbackOf(ruling: LaidRuling, end: PanelEnd, panel: Panel, mate: Mate | undefined, skin: Skin): number {
+  const corner = cornerAt(ruling, mate);
+  if (!mate || !corner || corner.turnRad > SHARPEST_RAD) return 0;
   const inner = depthOfInside(skin);
-  const rounded = skin.roundedChines?.find(({ id }) => id === panel.edges[end === 'P' ? 0 : 1].line);
+  const rounded = roundingAt(mate, skin);
   if (rounded && !corner.isKeel && !corner.isHollow)
-    return Math.max(0, radiusOnLines(rounded, end === 'P' ? ruling.s : ruling.t, skin)) * Math.tan(corner.turnRad / 2);
+    return Math.max(0, radiusOnLines(rounded, mate.t, skin)) * Math.tan(corner.turnRad / 2);
   const depth = corner.isHollow ? skin.thickness - inner : inner;
   const laps = skin.meeting === 'lapped' && end === 'P' && !corner.isKeel && !panel.spansCentreline && !corner.isHollow;
   return (laps ? inner - skin.thickness : depth) * Math.tan(corner.turnRad / 2);
 }
+
+const roundingAt = (mate: Mate | undefined, skin: Skin): RoundedChine | undefined =>
+  skin.roundedChines?.find(({ id }) => id === mate?.line);
 
 /** The radius of a rounded chine at the line's parameter t, on the surface that the lines lie on. */
 export const radiusOnLines = ({ radiusFore, radiusAft }: RoundedChine, t: number, skin: Skin): number =>
@@ -141,22 +151,20 @@ type Corner = {
   readonly isKeel: boolean;
 };
 
-/** How the other panel meets this one at the end of a ruling; undefined where nothing does. `normal` is the other's. */
-export function cornerAt(ruling: LaidRuling, end: 'P' | 'Q', { panel, other, isMirrored }: Meets): Corner | undefined {
-  const isKeel = end === 'P' && !other && Math.abs(ruling.p[1]) <= CENTRELINE_MM;
-  if (!other && !isKeel) return undefined;
+/** How what lies against a panel meets it at the end of a ruling; undefined where nothing does. `normal` is the other's. */
+export function cornerAt(ruling: LaidRuling, mate: Mate | undefined): Corner | undefined {
+  if (!mate) return undefined;
   const mirror = ([x, y, z]: Vec3): Vec3 => [x, -y, z];
   const across = unit3(sub3(ruling.q, ruling.p));
   let [normal, away] = [mirror(ruling.normal), mirror(across)];
-  if (other) {
-    const end2 = panel.spansCentreline || end === 'Q' ? 'P' : 'Q';
-    const there = rulingAt(other, end2, end === 'P' ? ruling.s : ruling.t);
+  if (mate.panel) {
+    const there = rulingAt(mate.panel, mate.end, mate.u);
     const outward = unit3(sub3(there.q, there.p));
-    [normal, away] = [there.normal, end2 === 'P' ? outward : scale3(outward, -1)];
-    if (isMirrored) [normal, away] = [mirror(normal), mirror(away)];
+    [normal, away] = [there.normal, mate.end === 'P' ? outward : scale3(outward, -1)];
+    if (mate.isMirrored) [normal, away] = [mirror(normal), mirror(away)];
   }
   const turnRad = Math.atan2(length3(cross3(ruling.normal, normal)), dot3(ruling.normal, normal));
-  return { normal, turnRad, isHollow: dot3(ruling.normal, away) > 0, isKeel };
+  return { normal, turnRad, isHollow: dot3(ruling.normal, away) > 0, isKeel: mate.panel === null };
 }
 
 /** Direction and normal of the panel at a place on one of its edges, between its rulings. */
@@ -170,7 +178,12 @@ function rulingAt(panel: Panel, end: 'P' | 'Q', u: number): Pick<LaidRuling, 'p'
   return { p: lerp3(a.p, b.p, w), q: lerp3(a.q, b.q, w), normal: unit3(lerp3(a.normal, b.normal, w)) };
 }
 
-type Edge = { readonly edge: readonly Vec2[]; readonly opposite: readonly Vec2[]; readonly isRounded: boolean };
+/** `isRounded`: at its fore and at its after end. */
+type Edge = {
+  readonly edge: readonly Vec2[];
+  readonly opposite: readonly Vec2[];
+  readonly isRounded: readonly [boolean, boolean];
+};
 
 /**
  * The edge set back square to itself; its ends slide along the panel's ends, and what would pass them stops there.
@@ -180,7 +193,7 @@ function setBack({ edge, opposite, isRounded }: Edge, setbacks: readonly number[
   if (setbacks.every((setback) => setback === 0)) return [...edge];
   const last = edge.length - 1;
   const directions = edge.map((_, k) => directionAt(edge, k));
-  const ends = [0, last].map((k) => slid([at(edge, k), at(opposite, k)], at(directions, k), at(setbacks, k), isRounded ? MOST_OF_ROUNDED_END : MOST_OF_END)); // prettier-ignore
+  const ends = [0, last].map((k, i) => slid([at(edge, k), at(opposite, k)], at(directions, k), at(setbacks, k), isRounded[i] ? MOST_OF_ROUNDED_END : MOST_OF_END)); // prettier-ignore
   const isPast = (p: Vec2, k: 0 | -1) => {
     const [a, b] = [at(edge, k), at(opposite, k)];
     const turn = (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);

@@ -4,10 +4,11 @@
  * Method (derived here): a developed panel is a strip of flat facets hinged along its rulings. With every hinge turned by
  * the same share of its angle the strip is at every stage a true, unstretched state of the sheet: from the middle ruling
  * outward each facet is carried on by the one before and turned about the ruling between them. The panels hang together
- * at the middle of their shared line: all lie level at first, and each swings up from the one below.
+ * at the middle of what they share: all lie level at first, and each swings up from the one below.
  * Accuracy: facets of a panel with twist are not quite flat; folded up wholly such a panel lies off the hull by as much.
  */
 import { add3, at, cross3, dot3, length3, lerp3, scale3, sub3, unit3, type Vec3 } from '../geometry';
+import { onEdge, onLine, sharedStretches, type Shared } from './neighbours';
 import type { Panel } from './panel';
 import { layFlat, type LaidRuling } from './strip';
 
@@ -30,20 +31,34 @@ const after = (second: Motion, first: Motion): Motion => ({
 export function foldHull(panels: readonly Panel[], share: number): FoldedRuling[][] {
   let carried = STILL;
   let normal: Vec3 = [0, 0, -1]; // of the bench that all lie on at first
-  let below: { readonly panel: Panel; readonly folded: readonly FoldedRuling[] } | undefined;
+  const shared = sharedStretches(panels);
+  const lying = new Map<Panel, readonly FoldedRuling[]>();
   return panels.map((panel) => {
-    const k = Math.floor(panel.rulings.length / 2);
-    const middle = at(panel.rulings, k);
-    const face = at(facetNormals(panel.rulings), k);
+    const hang = shared.find(({ above, below }) => above.panel === panel && below && lying.has(below.panel));
+    const k = hang ? hangingRuling(panel, hang) : Math.floor(panel.rulings.length / 2);
+    const { p, s } = at(panel.rulings, k);
+    const face = at(facetNormals(panel.rulings), Math.min(k, panel.rulings.length - 2));
     // a bottom that spans the centreline lies level already
-    if (!panel.spansCentreline) carried = after(carried, swing(middle.p, face, normal, 1 - share));
-    const place = below && edgeAt(below.panel, below.folded, middle.s);
-    if (place) carried = { ...carried, to: add3(carried.to, sub3(place, moved(carried, middle.p))) };
+    if (!panel.spansCentreline) carried = after(carried, swing(p, face, normal, 1 - share));
+    const below = hang?.below;
+    const place = hang && below && edgeAt(below.panel, lying.get(below.panel) ?? [], onEdge(below.stretch, onLine(hang.above.stretch, s))); // prettier-ignore
+    if (place) carried = { ...carried, to: add3(carried.to, sub3(place, moved(carried, p))) };
     normal = face;
-    const folded = foldPanel(panel, share).map(({ p, q }) => ({ p: moved(carried, p), q: moved(carried, q) }));
-    below = { panel, folded };
+    const folded = foldPanel(panel, share, k).map((r) => ({ p: moved(carried, r.p), q: moved(carried, r.q) }));
+    lying.set(panel, folded);
     return folded;
   });
+}
+
+/** The ruling by which a panel hangs on the one below: its middle one if that lies on what they share, else the nearest to
+ * the middle of that. */
+function hangingRuling({ rulings }: Panel, { above, from, to }: Shared): number {
+  const [a, b] = [onEdge(above.stretch, from), onEdge(above.stretch, to)];
+  const middle = Math.floor(rulings.length / 2);
+  const isOn = ({ s }: LaidRuling) => s >= a && s <= b;
+  if (isOn(at(rulings, middle))) return middle;
+  const found = rulings.findIndex((r) => r.s >= (a + b) / 2);
+  return Math.min(rulings.length - 2, Math.max(1, found));
 }
 
 /** Part of the shortest turn about a point that takes one direction to another. */
@@ -61,10 +76,9 @@ function edgeAt({ rulings }: Panel, folded: readonly FoldedRuling[], u: number):
   return lerp3(at(folded, k - 1).q, at(folded, k).q, b.t > a.t ? (u - a.t) / (b.t - a.t) : 0);
 }
 
-/** One panel, its middle ruling staying where it is on the hull. */
-function foldPanel({ rulings }: Panel, share: number): FoldedRuling[] {
+/** One panel, the ruling that it hangs by staying where it is on the hull. */
+function foldPanel({ rulings }: Panel, share: number, middle: number): FoldedRuling[] {
   const flat = layFlat(rulings.map((r) => r.p), rulings.map((r) => r.q)); // prettier-ignore
-  const middle = Math.floor(rulings.length / 2);
   const folded: FoldedRuling[] = rulings.map(({ p, q }) => ({ p, q }));
   const onBench = (k: number, end: 'p' | 'q'): Vec3 => [at(flat[end], k)[0], at(flat[end], k)[1], 0];
   const normals = facetNormals(rulings);

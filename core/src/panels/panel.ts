@@ -1,15 +1,16 @@
 /**
  * Develops the panels of one side of a hull: rulings, flat shape, twist, bend and strain, with what plywood will not do.
  *
- * A panel lies between each two neighbouring lines; where the lowest line keeps off the centreline, one panel spans from
- * it to its mirror. See rulings.ts and strip.ts for the method, and strain.ts for what will not develop.
+ * See inputs.ts for what the panels lie between, rulings.ts and strip.ts for the method, strain.ts for what will not
+ * develop.
  */
 import { area, at, cross3, distance2, length3, sub3, type Vec2, type Vec3 } from '../geometry';
 import type { Finding, StageResult } from '../findings';
 import { battenAt, type Hull, type HullLine } from '../lines';
 import { leastRadius } from './bending';
 import { STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
-import { findRulings, type EdgeCurve } from './rulings';
+import { edgesOf, panelIdOf, panelInputs, placeOnRow, stretchesOf, type EdgeStretch, type PanelInput } from './inputs';
+import { findRulings } from './rulings';
 import { twistOf } from './twist';
 import { strainOf, type StrainField } from './strain';
 import type { EdgeAllowance } from './cut';
@@ -29,6 +30,8 @@ export type Panel = {
   readonly id: string;
   readonly name: string;
   readonly between: readonly [string, string];
+  /** What its lower and its upper edge run along, fore to aft: mostly each one whole line. */
+  readonly stretches: readonly [readonly EdgeStretch[], readonly EdgeStretch[]];
   /** One panel spans the centreline; otherwise there is a mirrored one to port. */
   readonly spansCentreline: boolean;
   readonly outline: readonly Vec2[];
@@ -49,43 +52,22 @@ export type Panel = {
   readonly partOf?: { readonly id: string; readonly part: 'lower' | 'upper' | 'half' };
 };
 
-export type PanelInput = {
-  readonly lower: HullLine;
-  readonly upper: HullLine;
-  readonly name: string;
-  readonly spansCentreline: boolean;
-};
-
-/** The pairs of lines that bound the panels, lowest first, with the panels' names. */
-export function panelInputs(hull: Hull): PanelInput[] {
-  const inputs: PanelInput[] = [];
-  const lowest = hull.lines[0];
-  if (!lowest) return [];
-  if (!lowest.isOnCentreline) inputs.push({ lower: lowest, upper: lowest, name: 'Bottom', spansCentreline: true });
-  for (let i = 1; i < hull.lines.length; i++)
-    inputs.push({ lower: at(hull.lines, i - 1), upper: at(hull.lines, i), name: '', spansCentreline: false });
-  return inputs.map((input, i) => ({ ...input, name: panelName(i, inputs.length) }));
-}
-
-function panelName(index: number, count: number): string {
-  if (index === count - 1) return 'Side';
-  return index === 0 ? 'Bottom' : `Strake ${index + 1}`;
-}
-
-export const panelIdOf = (input: PanelInput): string => `${input.lower.id}-${input.upper.id}`;
-
 /** Develops one panel, or says why it cannot be. */
 export function developPanel(input: PanelInput): Panel | { readonly reason: string } {
   const [P, Q] = edgesOf(input);
   const { name, spansCentreline } = input;
   const between = [input.lower.id, input.upper.id] as const;
-  const panel = panelOf(layStrip(P, Q, findRulings(P, Q)), { id: panelIdOf(input), name, between, spansCentreline });
+  const names = { id: panelIdOf(input), name, between, stretches: stretchesOf(input), spansCentreline };
+  const panel = panelOf(layStrip(P, Q, findRulings(P, Q)), names);
   if (panel.outline.length < 3 || panel.areaM2 * 1e6 < 1) return { reason: 'its two lines lie on one another' };
   return panel;
 }
 
 /** What a panel is, beside its shape. */
-export type PanelNames = Pick<Panel, 'id' | 'name' | 'between' | 'spansCentreline' | 'partOf' | 'aftCurve'>;
+export type PanelNames = Pick<
+  Panel,
+  'id' | 'name' | 'between' | 'stretches' | 'spansCentreline' | 'partOf' | 'aftCurve'
+>;
 
 /** The panel of these rulings, with all that is measured on it. */
 export function panelOf(rulings: readonly LaidRuling[], names: PanelNames): Panel {
@@ -133,25 +115,6 @@ export function withFlat(
   return { ...panel, rulings, outline, edges, areaM2: area(outline) / 1e6 };
 }
 
-/** The curves of the panel's lower and upper edge. */
-export const edgesOf = (input: PanelInput): readonly [EdgeCurve, EdgeCurve] => [
-  edgeCurve(input.lower, input.spansCentreline),
-  edgeCurve(input.upper, false),
-];
-
-function edgeCurve(line: HullLine, isMirrored: boolean): EdgeCurve {
-  const knuckles = line.batten.breaks.slice(1, -1);
-  if (!isMirrored) return { at: (t, side) => battenAt(line.batten, t, side), knuckles };
-  const mirror = ([x, y, z]: Vec3): Vec3 => [x, -y, z];
-  return {
-    at: (t, side) => {
-      const point = battenAt(line.batten, t, side);
-      return { position: mirror(point.position), first: mirror(point.first) };
-    },
-    knuckles,
-  };
-}
-
 /** Points nearer than this in the flat are one point of the outline. */
 const SAME_FLAT_MM = 1e-3;
 
@@ -192,7 +155,7 @@ function edgeOf(rulings: readonly LaidRuling[], end: 'P' | 'Q', line: string): P
 
 /** Length of the smooth curve through close points: each chord longer by θ²/24, θ the turn from chord to chord at its ends,
  * the lesser of both, so that a corner counts for nothing. */
-function smoothLength(points: readonly Vec2[]): number {
+export function smoothLength(points: readonly Vec2[]): number {
   const steps = points.slice(1).map((b, i): Vec2 => [b[0] - points[i]![0], b[1] - points[i]![1]]); // i + 1 is in bounds
   const turns2 = steps.slice(1).map(([x, y], i) => {
     const [u, v] = steps[i]!; // the one before
@@ -276,12 +239,13 @@ export function judgePanel(panel: Panel, input: PanelInput, thicknessMm: number)
 /** The line whose tangent turns more out of the plane through the ruling and the mean of both tangents. */
 function lineToMove(panel: Panel, input: PanelInput): HullLine {
   const { s, t, p, q } = at(panel.rulings, panel.maxTwist.rulingIndex);
-  const turn = (line: HullLine, u: number) => {
+  const turn = ({ line, t: u }: { line: HullLine; t: number }) => {
     const before = battenAt(line.batten, Math.max(0, u - 0.03));
     const after = battenAt(line.batten, Math.min(1, u + 0.03));
     return Math.abs(twistOf(p, before.first, q, after.first));
   };
-  return turn(input.lower, s) >= turn(input.upper, t) ? input.lower : input.upper;
+  const [lower, upper] = [placeOnRow(input.rows[0], s), placeOnRow(input.rows[1], t)];
+  return (turn(lower) >= turn(upper) ? lower : upper).line;
 }
 
 function judgeBend(panel: Panel, thicknessMm: number): Finding[] {

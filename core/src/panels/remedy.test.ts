@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { crossesItself } from '../geometry';
 import { bendLines, type LinesTable, type Longitudinal } from '../lines';
 import { drawnHull } from './fixtures/drawn-hulls';
-import { developPanel, panelIdOf, panelInputs, type Panel } from './panel';
+import { panelIdOf, panelInputs } from './inputs';
+import { developPanel, type Panel } from './panel';
 import { findRemedies, needsRemedy, standingOf } from './remedy';
 
 const panelsOf = (table: LinesTable): Panel[] =>

@@ -13,19 +13,26 @@
 import { at, distance3, lerp3, solveDense, type Vec3 } from '../geometry';
 import type { Edit } from '../findings';
 import {
+  battenAt,
   bendLines,
   bendPoints,
   CENTRELINE_MM,
+  endEdits,
+  endingOn,
+  joinRunOuts,
   pointPath,
   type Hull,
   type HullLine,
   type LinesTable,
+  type LineStretch,
   type Longitudinal,
   type OffsetPoint,
+  type RunOut,
 } from '../lines';
 import { toDeg } from '../measure';
 import { STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
-import { developPanel, edgesOf, panelIdOf, panelInputs, type Panel, type PanelInput } from './panel';
+import { edgesOf, panelIdOf, panelInputs, type PanelInput } from './inputs';
+import { developPanel, type Panel } from './panel';
 import { findRulings } from './rulings';
 import { twistOf } from './twist';
 
@@ -92,6 +99,7 @@ type Quantity = 'halfBreadth' | 'height';
 type Free = { readonly index: number; readonly quantity: Quantity };
 type Problem = {
   readonly table: LinesTable;
+  readonly hull: Hull;
   readonly line: HullLine;
   /** The panels that the line bounds. */
   readonly inputs: readonly PanelInput[];
@@ -112,7 +120,9 @@ export function findRemedies(table: LinesTable, panelId: string): PanelRemedy[] 
   const input = panelInputs(hull).find((other) => panelIdOf(other) === panelId);
   const panel = input && developPanel(input);
   if (!input || !panel || 'reason' in panel || !needsRemedy(standingOf(panel))) return [];
-  const moves = [...new Set(panel.between)].flatMap((id) => smallestMove(table, hull, id, panelId) ?? []);
+  const moves = [...new Set(panel.stretches.flatMap((row) => row.map(({ line }) => line)))].flatMap(
+    (id) => smallestMove(table, hull, id, panelId) ?? [],
+  );
   const split = input.spansCentreline ? undefined : splitPanel(table, panel);
   const bySize = moves.sort((a, b) => Math.abs(sizeOf(a)) - Math.abs(sizeOf(b)));
   return [...bySize, ...(split ? [split] : [])];
@@ -124,7 +134,9 @@ const sizeOf = (remedy: PanelRemedy): number => (remedy.most ? remedy.most.toMm 
 function smallestMove(table: LinesTable, hull: Hull, lineId: string, panelId: string): PanelRemedy | undefined {
   const line = hull.lines.find(({ id }) => id === lineId);
   if (!line) return undefined;
-  const inputs = panelInputs(hull).filter(({ lower, upper }) => lower.id === lineId || upper.id === lineId);
+  const inputs = panelInputs(hull).filter(({ rows }) =>
+    rows.some((row) => row.some((part) => part.line.id === lineId)),
+  );
   const before = new Map<string, Standing>();
   for (const input of inputs) {
     const panel = developPanel(input);
@@ -142,7 +154,7 @@ function smallestMove(table: LinesTable, hull: Hull, lineId: string, panelId: st
     if (free.length === 0 || !isNew) continue;
     if (quantities.length > 1) furthestMm /= SIMPLER;
     const stiffness = stiffnessOf(line, free);
-    const remedy = solve({ table, line, inputs, panelId, free, stiffness, before, furthestMm });
+    const remedy = solve({ table, hull, line, inputs, panelId, free, stiffness, before, furthestMm });
     if (!remedy) continue;
     best = remedy;
     furthestMm = Math.abs(sizeOf(remedy));
@@ -155,6 +167,8 @@ function isFree(line: HullLine, point: OffsetPoint, index: number, quantity: Qua
   const isOnCentreline = Math.abs(point.halfBreadth) <= CENTRELINE_MM;
   if (quantity === 'halfBreadth' && isOnCentreline) return false;
   const isEnd = index === 0 || index === line.points.length - 1;
+  // an end that lies on another line stays on it
+  if (isEnd && line.runOuts?.[index === 0 ? 'fore' : 'aft']) return false;
   return !isEnd || (quantity === 'halfBreadth' && !isOnCentreline);
 }
 
@@ -274,14 +288,49 @@ function changedLine(problem: Problem, change: readonly number[]): HullLine {
   problem.free.forEach(({ index, quantity }, i) => {
     at(points, index)[quantity] += at(change, i);
   });
-  return bendPoints(problem.line, points);
+  const line = bendPoints(problem.line, points);
+  return line.runOuts ? endingOn(line, line.runOuts) : line;
 }
 
-function changedInputs(problem: Problem, change: readonly number[]): PanelInput[] {
+/** @param isFinal with every end that runs out sought anew, as the table will have it; else it keeps its place on its line */
+function changedInputs(problem: Problem, change: readonly number[], isFinal = false): PanelInput[] {
   const line = changedLine(problem, change);
-  const put = (old: HullLine) => (old.id === line.id ? line : old);
-  return problem.inputs.map((input) => ({ ...input, lower: put(input.lower), upper: put(input.upper) }));
+  const { lines } = problem.hull;
+  if (!lines.some(({ runOuts }) => runOuts)) {
+    const put = (old: HullLine) => (old.id === line.id ? line : old);
+    return problem.inputs.map((input) => ({
+      ...input,
+      lower: put(input.lower),
+      upper: put(input.upper),
+      rows: [putIn(input.rows[0], put), putIn(input.rows[1], put)],
+    }));
+  }
+  const followers = followersOf(problem.hull, line);
+  const changed = lines.map((old) => (old.id === line.id ? line : (followers.find(({ id }) => id === old.id) ?? old)));
+  const all = panelInputs({ lines: isFinal ? joinRunOuts(changed) : changed });
+  return problem.inputs.map((input) => all.find((other) => panelIdOf(other) === panelIdOf(input)) ?? input);
 }
+
+const putIn = (row: readonly LineStretch[], put: (line: HullLine) => HullLine): LineStretch[] =>
+  row.map((part) => ({ ...part, line: put(part.line) }));
+
+/** The lines that run out on one that moves, with their ends taken along. */
+const followersOf = ({ lines }: Hull, moved: HullLine): HullLine[] =>
+  lines.flatMap((line) => {
+    const { fore, aft } = line.runOuts ?? {};
+    const taken = (runOut: RunOut | undefined): RunOut | undefined =>
+      runOut?.line === moved.id ? { ...runOut, at: battenAt(moved.batten, runOut.t).position } : runOut;
+    const runOuts = { fore: taken(fore), aft: taken(aft) };
+    return runOuts.fore !== fore || runOuts.aft !== aft ? [endingOn(line, runOuts)] : [];
+  });
+
+/** What has to be changed in the table so that lines that run out on a moved one still do. */
+const followingEdits = (problem: Problem, change: readonly number[]): Edit[] =>
+  followersOf(problem.hull, changedLine(problem, change)).flatMap((line) =>
+    (['fore', 'aft'] as const).flatMap((end) =>
+      line.runOuts?.[end]?.line === problem.line.id ? endEdits(line, end, line.runOuts[end].at) : [],
+    ),
+  );
 
 function twistsAt(inputs: readonly PanelInput[], places: readonly Place[]): number[] {
   const edges = inputs.map(edgesOf);
@@ -320,16 +369,18 @@ function remedyOf(problem: Problem, state: State): PanelRemedy | undefined {
       const toMm = isMoved ? Number((Math.round((fromMm + at(state.change, i)) / step) * step).toFixed(1)) : fromMm;
       return { index: point.index, station: point.station, quantity, fromMm, toMm };
     });
-    const inputs = changedInputs(
-      problem,
-      figures.map(({ fromMm, toMm }) => toMm - fromMm),
-    );
+    const change = figures.map(({ fromMm, toMm }) => toMm - fromMm);
+    const inputs = changedInputs(problem, change, true);
     const moves = figures.filter(({ fromMm, toMm }) => toMm !== fromMm);
     const [most] = [...moves].sort((a, b) => Math.abs(b.toMm - b.fromMm) - Math.abs(a.toMm - a.fromMm));
     const own = inputs.find((input) => panelIdOf(input) === problem.panelId);
     const panel = own && developPanel(own);
     const isSmall = most && Math.abs(most.toMm - most.fromMm) <= problem.furthestMm;
     if (!before || !most || !isSmall || !panel || 'reason' in panel || !cures(problem, inputs)) continue;
+    const edits = [
+      ...moves.map(({ index, quantity, toMm }) => ({ path: pointPath(problem.line.id, index, quantity), value: toMm })),
+      ...followingEdits(problem, change),
+    ];
     return {
       kind: 'move',
       panel: problem.panelId,
@@ -339,21 +390,19 @@ function remedyOf(problem: Problem, state: State): PanelRemedy | undefined {
       most,
       before,
       after: standingOf(panel),
-      lines: withMoves(problem.table, problem.line.id, moves),
-      edits: moves.map(({ index, quantity, toMm }) => ({
-        path: pointPath(problem.line.id, index, quantity),
-        value: toMm,
-      })),
+      lines: withEdits(problem.table, edits),
+      edits,
     };
   }
   return undefined;
 }
 
-const withMoves = (table: LinesTable, lineId: string, moves: readonly RemedyMove[]): Longitudinal[] =>
+const withEdits = (table: LinesTable, edits: readonly Edit[]): Longitudinal[] =>
   table.longitudinals.map((line) => {
-    if (line.id !== lineId) return line;
+    if (!edits.some(({ path }) => path[2] === line.id)) return line;
     const points = line.points.map((p) => ({ ...p }));
-    for (const { index, quantity, toMm } of moves) at(points, index)[quantity] = toMm;
+    for (const { path, value } of edits)
+      if (path[2] === line.id) Object.assign(at(points, Number(path[4])), { [String(path[5])]: value });
     return { ...line, points };
   });
 

@@ -29,6 +29,7 @@ import {
 import type { Finding } from '../findings';
 import { leastRadius } from './bending';
 import { cornerAt, depthOfInside, radiusOnLines, type Skin } from './cut';
+import { matesOf, onLine, sharedStretches } from './neighbours';
 import type { Panel } from './panel';
 import type { RoundedChine } from './schema';
 
@@ -140,25 +141,30 @@ type CornerPlace = {
 
 /** The corner at even steps along the line, as the upper panel's rulings and the lower panel see it. */
 function cornersAlong(panels: readonly Panel[], chine: RoundedChine, skin: Skin): CornerPlace[] | undefined {
-  const k = panels.findIndex((panel) => panel.edges[0].line === chine.id && !panel.spansCentreline);
-  const [panel, other] = [panels[k], panels[k - 1]];
-  if (!panel || !other) return undefined;
+  const along = sharedStretches(panels).filter(({ line, below }) => line === chine.id && below);
+  const panel = along[0]?.above.panel;
+  if (!panel) return undefined;
   const outside = skin.thickness - depthOfInside(skin);
-  const rough = panel.rulings.map((ruling): Omit<CornerPlace, 'share'> => {
-    const corner = cornerAt(ruling, 'P', { panel, other, isMirrored: false });
+  const mateAt = matesOf(panel, along);
+  const rough = panel.rulings.flatMap((ruling): Omit<CornerPlace, 'share'>[] => {
+    const mate = mateAt('P', ruling.s);
+    if (!mate) return [];
+    const corner = cornerAt(ruling, mate);
     const isRound = corner !== undefined && !corner.isHollow;
-    const onLines = radiusOnLines(chine, ruling.s, skin);
+    const onLines = radiusOnLines(chine, mate.t, skin);
     const turnRad = isRound ? corner.turnRad : 0;
-    return {
-      p: ruling.p,
-      normal: unit3(add3(ruling.normal, corner?.normal ?? ruling.normal)),
-      turnRad,
-      radius: onLines + outside,
-      onLines,
-      setback: Math.max(0, onLines) * Math.tan(turnRad / 2),
-    };
+    return [
+      {
+        p: ruling.p,
+        normal: unit3(add3(ruling.normal, corner?.normal ?? ruling.normal)),
+        turnRad,
+        radius: onLines + outside,
+        onLines,
+        setback: Math.max(0, onLines) * Math.tan(turnRad / 2),
+      },
+    ];
   });
-  return evenly(rough);
+  return rough.length > 1 ? evenly(rough) : undefined;
 }
 
 /** Where rulings crowd in a fan the line stands still: the same at even steps of its length. */
@@ -312,25 +318,25 @@ export function judgeRounding(panels: readonly Panel[], { chine, name, strip }: 
 /** Where the rounding takes the largest share of a panel; the ends, where panels run out, are let be. */
 function widestTake(panels: readonly Panel[], chine: RoundedChine, strip: RoundedStrip) {
   const takes = panels.flatMap((panel) =>
-    ([0, 1] as const)
-      .filter((edge) => panel.edges[edge].line === chine.id)
-      .flatMap((edge) => {
-        const opposite = panel.edges[edge === 0 ? 1 : 0].points;
-        return panel.rulings
-          .filter((_, k) => k % EVERY === 0)
-          .map((ruling) =>
-            edge === 0
-              ? { u: ruling.s, p: ruling.p, flat: ruling.flatP }
-              : { u: ruling.t, p: ruling.q, flat: ruling.flatQ },
-          ) // prettier-ignore
-          .filter(({ u }) => u > END_SHARE && u < 1 - END_SHARE)
-          .map(({ u, p, flat }) => ({
-            panel,
-            xMm: p[0],
-            takesMm: at(strip.places, Math.round(u * (PLACES - 1))).setback,
-            hasMm: Math.min(...opposite.map((other) => distance2(other.flat, flat))),
-          }));
-      }),
+    ([0, 1] as const).flatMap((edge) => {
+      const stretch = panel.stretches[edge].find(({ line }) => line === chine.id);
+      if (!stretch) return [];
+      const opposite = panel.edges[edge === 0 ? 1 : 0].points;
+      return panel.rulings
+        .filter((_, k) => k % EVERY === 0)
+        .map((ruling) =>
+          edge === 0
+            ? { u: onLine(stretch, ruling.s), p: ruling.p, flat: ruling.flatP }
+            : { u: onLine(stretch, ruling.t), p: ruling.q, flat: ruling.flatQ },
+        ) // prettier-ignore
+        .filter(({ u }) => u > END_SHARE && u < 1 - END_SHARE)
+        .map(({ u, p, flat }) => ({
+          panel,
+          xMm: p[0],
+          takesMm: at(strip.places, Math.round(u * (PLACES - 1))).setback,
+          hasMm: Math.min(...opposite.map((other) => distance2(other.flat, flat))),
+        }));
+    }),
   );
   return takes.sort((a, b) => b.takesMm / b.hasMm - a.takesMm / a.hasMm)[0];
 }

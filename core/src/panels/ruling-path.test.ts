@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { at, distance3, type Vec3 } from '../geometry';
 import { battenAt, bendBatten, bendLines } from '../lines';
 import { drawnHull } from './fixtures/drawn-hulls';
-import { edgesOf, panelIdOf, panelInputs } from './panel';
+import { edgesOf, panelIdOf, panelInputs } from './inputs';
 import { cheapestPath, type Corner } from './ruling-path';
 import type { EdgeCurve } from './rulings';
 import { twistOf } from './twist';

@@ -5,7 +5,7 @@ import { findRulings, type EdgeCurve, type Ruling } from './rulings';
 import { twistOf } from './twist';
 import { drawnHull } from './fixtures/drawn-hulls';
 import { obliqueCylinder } from './fixtures/exact-shapes';
-import { edgesOf, panelInputs } from './panel';
+import { edgesOf, panelInputs } from './inputs';
 
 const edge = (curve: (w: number) => Vec3, count = 21): EdgeCurve => {
   const batten = bendBatten(Array.from({ length: count }, (_, i) => curve(i / (count - 1))));

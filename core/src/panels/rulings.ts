@@ -78,7 +78,50 @@ function rulingsAlong(path: Path, P: EdgeCurve, Q: EdgeCurve, options: RulingOpt
     lean = ruling.s - ruling.t - guess.s + guess.t;
     rulings.push(ruling);
   }
-  return keepMonotone(rulings, twist);
+  return withKnuckles(keepMonotone(rulings, twist), P, Q);
+}
+
+/** With a ruling at every knuckle of an edge, where no fan has set one: between two rulings its corner would be cut off. */
+function withKnuckles(rulings: Ruling[], P: EdgeCurve, Q: EdgeCurve): Ruling[] {
+  const all = rulings;
+  for (const [own, knuckles] of [
+    ['s', P.knuckles],
+    ['t', Q.knuckles],
+  ] as const)
+    // prettier-ignore
+    for (const u of knuckles) {
+      const k = all.findIndex((ruling) => ruling[own] > u - ON_KNUCKLE);
+      const [a, b] = [all[k - 1], all[k]];
+      if (a && b && b[own] > u + ON_KNUCKLE) all.splice(k, 0, knuckleRuling(own, u, [a, b], P, Q));
+    }
+  return all;
+}
+
+const ON_KNUCKLE = 1e-9;
+
+/** The ruling from a knuckle to between those beside it: where the twists before and after the knuckle cancel out. */
+function knuckleRuling(
+  own: 's' | 't',
+  u: number,
+  [a, b]: readonly [Ruling, Ruling],
+  P: EdgeCurve,
+  Q: EdgeCurve,
+): Ruling {
+  const place = (v: number) => (own === 's' ? ([u, v] as const) : ([v, u] as const));
+  const twists = (v: number) => {
+    const [s, t] = place(v);
+    return ([-1, 1] as const).map((side) => {
+      const [p, q] = [P.at(s, own === 's' ? side : 1), Q.at(t, own === 't' ? side : 1)];
+      return twistOf(p.position, p.first, q.position, q.first);
+    });
+  };
+  const other = own === 's' ? 't' : 's';
+  const share = (u - a[own]) / (b[own] - a[own]);
+  const sum = (v: number) => twists(v).reduce((total, twist) => total + twist, 0);
+  const v = bracketedRoot(sum, a[other], b[other], ROOT_TOLERANCE) ?? a[other] + share * (b[other] - a[other]);
+  const [s, t] = place(v);
+  const [before = 0, after = 0] = twists(v);
+  return { s, t, twistRad: Math.abs(before) < Math.abs(after) ? before : after };
 }
 
 /** The ruling found, unless it crosses the last one: then the path's own, which may stay level with the last. */

@@ -4,9 +4,9 @@
  * Holes are set at even steps of arc length along the line itself, so that those of both panels are as many, as far apart
  * and face each other; numbered from the bow. On the flat each lies `inset` square in from the cut edge.
  */
-import { at, lerp2, type Vec2 } from '../geometry';
-import { CENTRELINE_MM } from '../lines';
+import { at, distance3, lerp2, type Vec2 } from '../geometry';
 import { directionAt } from './cut';
+import { lengthBetween, onEdge, onLine, pointsBetween, sharedStretches, type EdgeOfPanel, type PanelEnd, type Shared } from './neighbours'; // prettier-ignore
 import type { Panel } from './panel';
 import type { PanelsPart } from './schema';
 import type { LaidRuling } from './strip';
@@ -25,24 +25,26 @@ export type Seam = {
 
 /** The seams between neighbouring panels, lowest first; at a rounded chine the panels do not meet. */
 export const seamsOf = (panels: readonly Panel[], roundedChines: PanelsPart['roundedChines'] = []): Seam[] =>
-  panels.slice(1).flatMap((above, i) => {
-    if (roundedChines.some(({ id }) => id === above.edges[0].line)) return [];
-    const below = at(panels, i);
-    const cut = [below.edges[1].length, above.edges[0].length] as const;
-    const lengths = [
-      cut[0] - (below.allowances?.[1].longerBy ?? 0),
-      cut[1] - (above.allowances?.[0].longerBy ?? 0),
-    ] as const;
+  sharedStretches(panels).flatMap((shared) => {
+    const { line, from, to, below, above } = shared;
+    if (!below || roundedChines.some(({ id }) => id === line)) return [];
+    const cut = [lengthBetween(below, [from, to]), lengthBetween(above, [from, to])] as const;
+    const lengths = [cut[0] - longerBy(below, shared), cut[1] - longerBy(above, shared)] as const;
     return [
       {
-        line: above.edges[0].line,
-        panels: [below.id, above.id],
+        line,
+        panels: [below.panel.id, above.panel.id],
         lengths,
         difference: lengths[1] - lengths[0],
         cutDifference: cut[1] - cut[0],
       },
     ];
   });
+
+/** How much longer a cut edge is than the line where it is shared; nought for one that is not cut. */
+const longerBy = ({ panel, end }: EdgeOfPanel, { line, from }: Shared): number =>
+  panel.allowances?.[end === 'P' ? 0 : 1].stretches.find((one) => one.line === line && one.from === from)?.longerBy ??
+  0;
 
 export type Stitch = {
   readonly line: string;
@@ -54,57 +56,62 @@ export type Stitch = {
 /** Nearer to an end than this the sheet would split. */
 const CLEAR_OF_END_MM = 40;
 
-/** The holes of one panel along the edges that it shares, but for a rounded chine, which is not stitched; the keel is shared with the panel's own mirror. */
+/** The holes of one panel along the edges that it shares, but for a rounded chine, which is not stitched; the keel is shared
+ * with the panel's own mirror. Along a line that several panels share in turn the numbers run on. */
 export function stitchesOf(
   panel: Panel,
   panels: readonly Panel[],
   { stitches, roundedChines }: Pick<PanelsPart, 'stitches' | 'roundedChines'>,
 ): Stitch[] {
   if (stitches.spacing <= 0) return [];
-  const place = panels.indexOf(panel);
-  const isKeel = panel.rulings.every((r) => Math.abs(r.p[1]) <= CENTRELINE_MM);
-  const ends = [
-    ...(place > 0 || isKeel || panel.spansCentreline ? (['P'] as const) : []),
-    ...(place < panels.length - 1 ? (['Q'] as const) : []),
-  ];
-  return ends.flatMap((end) => {
-    const line = panel.edges[end === 'P' ? 0 : 1].line;
-    if (roundedChines.some(({ id }) => id === line)) return [];
-    return evenPlaces(panel.rulings, end, stitches.spacing).map((u, i) => ({
-      line,
-      number: i + 1,
-      at: insetPoint(panel.rulings, end, u, stitches.inset),
-    }));
-  });
+  const last = new Map<string, number>();
+  const runs = [...sharedStretches(panels)].sort((a, b) => a.from - b.from).flatMap((shared) => {
+    if (roundedChines.some(({ id }) => id === shared.line)) return [];
+    const places = evenPlaces(shared, stitches.spacing);
+    const first = (last.get(shared.line) ?? 0) + 1;
+    last.set(shared.line, first + places.length - 1);
+    return [{ shared, places, first }];
+  }); // prettier-ignore
+  return (['P', 'Q'] as const).flatMap((end) =>
+    runs.flatMap(({ shared, places, first }) => {
+      // the port edge of a bottom across the centreline is its starboard edge's mirror
+      const isOwnMirror = panel.spansCentreline && end === 'P';
+      const own = end === 'P' && !isOwnMirror ? shared.above : shared.below;
+      if (own?.panel !== panel) return [];
+      return places.map((t, i) => ({
+        line: shared.line,
+        number: first + i,
+        at: insetPoint(panel.rulings, end, onEdge(own.stretch, t), stitches.inset),
+      }));
+    }),
+  );
 }
 
-const paramOf = (r: LaidRuling, end: 'P' | 'Q'): number => (end === 'P' ? r.s : r.t);
-const spaceOf = (r: LaidRuling, end: 'P' | 'Q') => (end === 'P' ? r.p : r.q);
-const flatOf = (r: LaidRuling, end: 'P' | 'Q'): Vec2 => (end === 'P' ? r.flatP : r.flatQ);
+const paramOf = (r: LaidRuling, end: PanelEnd): number => (end === 'P' ? r.s : r.t);
+const flatOf = (r: LaidRuling, end: PanelEnd): Vec2 => (end === 'P' ? r.flatP : r.flatQ);
 
-/** Parameters of the line at even steps along it, the first and last clear of its ends. */
-function evenPlaces(rulings: readonly LaidRuling[], end: 'P' | 'Q', spacing: number): number[] {
+/** Parameters of the line at even steps along what is shared of it, the first and last clear of its ends. Both panels' holes
+ * are at these, whatever their own rulings. */
+function evenPlaces({ above, from, to }: Shared, spacing: number): number[] {
+  const points = pointsBetween(above, [from, to]);
   const lengths = [0];
-  for (let k = 1; k < rulings.length; k++) {
-    const [a, b] = [spaceOf(at(rulings, k - 1), end), spaceOf(at(rulings, k), end)];
-    lengths.push(at(lengths, -1) + Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]));
-  }
+  for (let k = 1; k < points.length; k++) lengths.push(at(lengths, -1) + distance3(at(points, k - 1).space, at(points, k).space)); // prettier-ignore
   const room = at(lengths, -1) - 2 * CLEAR_OF_END_MM;
   if (room <= 0) return [];
   const count = Math.max(1, Math.round(room / spacing));
   let k = 1;
   return Array.from({ length: count + 1 }, (_, i) => {
     const wanted = CLEAR_OF_END_MM + (i * room) / count;
-    while (k < rulings.length - 1 && at(lengths, k) < wanted) k++;
+    while (k < points.length - 1 && at(lengths, k) < wanted) k++;
     const [l0, l1] = [at(lengths, k - 1), at(lengths, k)];
     const w = l1 > l0 ? (wanted - l0) / (l1 - l0) : 0;
-    const [u0, u1] = [paramOf(at(rulings, k - 1), end), paramOf(at(rulings, k), end)];
-    return u0 + w * (u1 - u0);
+    const [u0, u1] = [at(points, k - 1).u, at(points, k).u];
+    return onLine(above.stretch, u0 + w * (u1 - u0));
   });
 }
 
 /** The flat place of the line's parameter u, moved in square to the edge. */
-function insetPoint(rulings: readonly LaidRuling[], end: 'P' | 'Q', u: number, inset: number): Vec2 {
+function insetPoint(rulings: readonly LaidRuling[], end: PanelEnd, u: number, inset: number): Vec2 {
   let k = 1;
   while (k < rulings.length - 1 && paramOf(at(rulings, k), end) < u) k++;
   const [c, s] = directionAt(

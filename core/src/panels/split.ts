@@ -8,6 +8,7 @@
  * cut along the centreline, whatever the shares: that gives a mirrored pair.
  */
 import { at, lerp2, lerp3 } from '../geometry';
+import type { EdgeStretch } from './inputs';
 import { panelOf, partOfCurve, type Panel } from './panel';
 import type { PanelSplit } from './schema';
 import { bendRadii, type LaidRuling } from './strip';
@@ -51,11 +52,16 @@ function partOf(panel: Panel, { part, between, from, to }: Part): Panel {
     id: `${panel.id}.${part}`,
     name: `${panel.name}, ${part}`,
     between,
+    stretches: [edgeStretches(panel, between, 0), edgeStretches(panel, between, 1)],
     spansCentreline: false,
     partOf: { id: panel.id, part },
     ...(aftCurve && { aftCurve }),
   });
 }
+
+/** Its own edge as it was, the cut as a line of its own. */
+const edgeStretches = (panel: Panel, between: readonly [string, string], k: 0 | 1): readonly EdgeStretch[] =>
+  between[k] === panel.between[k] ? panel.stretches[k] : [{ line: between[k], from: 0, to: 1, lineFrom: 0, lineTo: 1 }];
 
 const middleOf = ({ s, t }: LaidRuling): number => (s + t) / 2;
 

@@ -7,7 +7,7 @@
  */
 import { area, at, type Vec2, type Vec3 } from '../geometry';
 import type { Finding } from '../findings';
-import { CENTRELINE_MM, type Hull } from '../lines';
+import { CENTRELINE_MM, linesToEnd, type Hull } from '../lines';
 import { leastRadius } from './bending';
 import { fitCylinder, rakeOf, remedyOnCylinder, rolledOut, type TransomCylinder } from './curved-transom';
 import type { Panel } from './panel';
@@ -36,7 +36,7 @@ export function findTransoms(hull: Hull, bend?: TransomBend): { transoms: Transo
   const transoms: Transom[] = [];
   const findings: Finding[] = [];
   for (const end of ['bow-transom', 'transom'] as const) {
-    const ends = hull.lines.map((line) => at(line.points, end === 'transom' ? -1 : 0));
+    const ends = linesToEnd(hull, end === 'transom' ? 'aft' : 'fore').map((line) => at(line.points, end === 'transom' ? -1 : 0)); // prettier-ignore
     if (!ends.some((point) => point.halfBreadth > CENTRELINE_MM) || ends.length < 2) continue;
     const { transom, offMm } = flatten(
       end,
@@ -84,7 +84,9 @@ export function cylinderFor(
   hull: Hull,
   { radius, thickness }: { readonly radius: number; readonly thickness: number },
 ): { readonly cylinder: TransomCylinder | undefined; readonly findings: Finding[] } {
-  const ends = hull.lines.map((line) => at(line.points, -1)).map((p): Vec3 => [p.x, p.halfBreadth, p.height]);
+  const ends = linesToEnd(hull, 'aft')
+    .map((line) => at(line.points, -1))
+    .map((p): Vec3 => [p.x, p.halfBreadth, p.height]);
   const breadth = Math.max(0, ...ends.map(([, y]) => y));
   if (breadth <= CENTRELINE_MM) return { cylinder: undefined, findings: [] };
   const where = { stage: 'panels', panel: 'transom', x: ends[0]?.[0] ?? 0 } as const;

@@ -20,11 +20,13 @@ import {
   findTransoms,
   judgePanel,
   judgeRounding,
+  neighboursOf,
   notMade,
   panelIdOf,
   panelInputs,
   roundedStrip,
   roundTransom,
+  sharedStretches,
   splitPanel,
   type Panel,
   type PanelInput,
@@ -151,7 +153,9 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
     parts: derivePanel(input, cylinder, project, remember),
   }));
   const keys = made.map(({ parts }) => parts);
-  const ends = text(hull.lines.map((line) => [line.points[0], line.points[line.points.length - 1]]));
+  const ends = text(
+    hull.lines.map((line) => [line.points[0], line.points[line.points.length - 1], line.runOuts ?? null]),
+  );
   const stripSheets = roundedChines.map((chine) => stripSheetFor(project, chine));
   return remember(
     'panels',
@@ -162,10 +166,10 @@ function derivePanels(hull: Hull, project: Project, remember: Remember): Derived
       for (const { input, parts } of made) collect(input, parts, thickness, { findings, panels });
       const { transoms, findings: about } = findTransoms(hull, cylinder && { cylinder, panels });
       const skin = { thickness, linesTo, meeting, roundedChines };
-      const cut = panels.map((panel, i) => {
-        const around = { below: panels[i - 1], above: panels[i + 1] };
-        const keys = [panel, around.below, around.above, thickness, linesTo, meeting, rounded];
-        return remember(`cut ${panel.id}`, keys, () => cutPanel(panel, around, skin));
+      const shared = sharedStretches(panels);
+      const cut = panels.map((panel) => {
+        const keys = [panel, thickness, linesTo, meeting, rounded, ...neighboursOf(panel, shared)];
+        return remember(`cut ${panel.id}`, keys, () => cutPanel(panel, shared, skin));
       });
       const strips = roundedChines.flatMap((chine, i) => {
         const strip = roundedStrip(panels, chine, skin, at(stripSheets, i));
@@ -190,9 +194,7 @@ function derivePanel(
   remember: Remember,
 ): Parts {
   const id = panelIdOf(input);
-  const panel = remember(`panel ${id}`, [input.name, linePoints(input.lower), linePoints(input.upper)], () =>
-    developPanel(input),
-  );
+  const panel = remember(`panel ${id}`, [input.name, ...input.rows.map(rowText)], () => developPanel(input));
   const split = project.panels.splits.find((other) => other.id === id);
   return remember(`parts ${id}`, [panel, text(split ?? null), text(cylinder ?? null)], () => {
     if ('reason' in panel) return panel;
@@ -203,6 +205,10 @@ function derivePanel(
 type Parts = readonly Panel[] | { readonly reason: string };
 
 const linePoints = (line: HullLine): string => text(line.points);
+
+/** What an edge is made of: of each line its points and where its ends run out, and the stretch of it. */
+const rowText = (row: PanelInput['rows'][0]): string =>
+  text(row.map(({ line, from, to }) => [line.points, line.runOuts ?? null, from, to]));
 
 function collect(
   input: PanelInput,

@@ -25,7 +25,8 @@ export const selectDerived = (state: RootState) => state.derived.derived;
 const drawnBefore = new WeakMap<Longitudinal, HullLine>();
 
 function drawnOnce(line: HullLine, longitudinals: readonly Longitudinal[]): HullLine {
-  const own = longitudinals.find(({ id }) => id === line.id);
+  // one that runs out on another changes with that, too
+  const own = line.runOuts ? undefined : longitudinals.find(({ id }) => id === line.id);
   const drawn = (own && drawnBefore.get(own)) ?? drawLine(line);
   if (own) drawnBefore.set(own, drawn);
   return drawn;
