@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { Underlay } from '@kalotrope/core/lines';
 import { demoProject, type Project } from '@kalotrope/core/project';

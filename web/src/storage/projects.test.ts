@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { expect, it } from 'vitest';
 import { demoProject } from '@kalotrope/core/project';
 import { addProject, firstProject, listProjects, loadProject, putBack, removeProject, saveProject } from './projects';
