@@ -44,7 +44,7 @@ describe.each(panels.map((panel) => [panel.name, panel] as const))('the drawing 
   });
   it.each(BASE_LINES)('has its offsets from the line %s the panel as CSV, to the tenth', (markingBase) => {
     const [head, ...rows] = markingCsv(panel, { markingStep: 150, markingBase }).trim().split('\n');
-    expect(head).toBe('along,lower_edge,upper_edge');
+    expect(head).toBe('along,lower_edge,upper_edge,corner');
     const wanted = markOut(panel, 150, markingBase).rows;
     expect(rows).toHaveLength(wanted.length);
     rows.forEach((row, i) => {

@@ -15,8 +15,11 @@ export const markingCsv = (
   { markingStep, markingBase }: Pick<PanelsPart, 'markingStep' | 'markingBase'>,
 ): string =>
   csv(
-    ['along', 'lower_edge', 'upper_edge'],
-    markOut(panel, markingStep, markingBase).rows.map((row) => [row.u, row.lower, row.upper].map(tenth)),
+    ['along', 'lower_edge', 'upper_edge', 'corner'],
+    markOut(panel, markingStep, markingBase).rows.map((row) => [
+      ...[row.u, row.lower, row.upper].map(tenth),
+      row.corner ?? '',
+    ]),
   );
 
 export const frameCsv = (frame: Frame): string =>

@@ -11,24 +11,11 @@
  * and transom have no allowance.
  * Conventions: space coordinates stay those of the lines; only what is flat changes.
  */
-import {
-  add3,
-  at,
-  cross3,
-  crossLines,
-  distance2,
-  dot3,
-  length3,
-  lerp3,
-  scale3,
-  sub3,
-  unit3,
-  type Vec2,
-  type Vec3,
-} from '../geometry';
+import { add3, at, cross3, distance2, dot3, length3, lerp3, scale3, sub3, unit3, type Vec3 } from '../geometry';
 import { lengthBetween, matesOf, sharedStretches, type Mate, type PanelEnd, type Shared } from './neighbours';
 import type { LinesTo, Meeting, RoundedChine } from './schema';
 import { withFlat, type Panel } from './panel';
+import { setEdgesBack, STILL_MM, type Flat, type Setbacks } from './set-back';
 import { layFlat, type LaidRuling } from './strip';
 
 export type Skin = {
@@ -54,10 +41,6 @@ export type EdgeAllowance = {
 export const MIDDLE_FROM_MM = 5;
 /** A sharper corner than this is not two panels edge to edge. */
 const SHARPEST_RAD = (2 * Math.PI) / 3;
-/** No corner slides further than this share of the panel's end, a rounded one this; an end nearly along the edge counts as this steep. */
-const MOST_OF_END = 0.4;
-const MOST_OF_ROUNDED_END = 0.95;
-const LEAST_SINE = 0.3;
 
 /** Outward from the lines to the middle of the skin, mm. */
 export const middleOffset = ({ thickness, linesTo }: Pick<Skin, 'thickness' | 'linesTo'>): number =>
@@ -94,13 +77,21 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
   const mateAt = matesOf(panel, shared);
   const setbackP = rulings.map((r) => setbackOf(r, 'P', panel, mateAt('P', r.s), skin));
   const setbackQ = rulings.map((r) => setbackOf(r, 'Q', panel, mateAt('Q', r.t), skin));
-  const isRoundedAt = (end: PanelEnd, u: number) => roundingAt(mateAt(end, u), skin) !== undefined;
-  const roundedEnds = (end: PanelEnd) => [isRoundedAt(end, 0), isRoundedAt(end, 1)] as const;
-  const p = setBack({ edge: flat.p, opposite: flat.q, isRounded: roundedEnds('P') }, setbackP, 1);
-  const q = setBack({ edge: flat.q, opposite: flat.p, isRounded: roundedEnds('Q') }, setbackQ, -1);
-  const apart = untangled(p, q, flat);
+  const plan = (end: PanelEnd, setbacks: readonly number[]): Setbacks => {
+    const isRoundedAt = (u: number) => roundingAt(mateAt(end, u), skin) !== undefined;
+    // where one thing it meets gives way to the next, it is set back by the one up to there and by the other from there on
+    const joins = panel.stretches[end === 'P' ? 0 : 1].slice(1).map(({ from }) => from);
+    const beside = (way: 1 | -1) => setbacks.map((setback, k) => {
+      const ruling = at(rulings, k);
+      const u = end === 'P' ? ruling.s : ruling.t;
+      const isJoin = joins.some((join) => Math.abs(join - u) < ON_JOIN);
+      return isJoin ? setbackOf(ruling, end, panel, mateAt(end, u + way * BESIDE_JOIN), skin) : setback;
+    }); // prettier-ignore
+    const isPlain = joins.length === 0;
+    return { before: isPlain ? setbacks : beside(-1), after: isPlain ? setbacks : beside(1), isRounded: [isRoundedAt(0), isRoundedAt(1)] }; // prettier-ignore
+  };
   const isRounded = panel.stretches.some((row) => row.some(({ line }) => skin.roundedChines?.some(({ id }) => id === line))); // prettier-ignore
-  const cutFlat = isRounded ? uncrossed(apart) : apart;
+  const cutFlat = setEdgesBack(flat, { p: plan('P', setbackP), q: plan('Q', setbackQ) }, isRounded);
   const cut = withFlat(panel, cutFlat, endShares(flat, cutFlat));
   const allowance = (k: 0 | 1, setbacks: readonly number[]): EdgeAllowance => ({
     line: panel.edges[k].line,
@@ -116,7 +107,9 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
   return { ...cut, allowances: [allowance(0, setbackP), allowance(1, setbackQ)] };
 }
 
-type Flat = { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] };
+/** By the edge's parameter: within the first of a join a ruling lies on it, by the second to either side nothing else does. */
+const ON_JOIN = 1e-9;
+const BESIDE_JOIN = 2e-6;
 
 /** Between which shares of the last ruling its cut ends lie. */
 function endShares(whole: Flat, cut: Flat): readonly [number, number] {
@@ -176,113 +169,4 @@ function rulingAt(panel: Panel, end: 'P' | 'Q', u: number): Pick<LaidRuling, 'p'
   const [a, b] = [at(rulings, k - 1), at(rulings, k)];
   const w = of(b) > of(a) ? Math.min(1, Math.max(0, (u - of(a)) / (of(b) - of(a)))) : 0;
   return { p: lerp3(a.p, b.p, w), q: lerp3(a.q, b.q, w), normal: unit3(lerp3(a.normal, b.normal, w)) };
-}
-
-/** `isRounded`: at its fore and at its after end. */
-type Edge = {
-  readonly edge: readonly Vec2[];
-  readonly opposite: readonly Vec2[];
-  readonly isRounded: readonly [boolean, boolean];
-};
-
-/**
- * The edge set back square to itself; its ends slide along the panel's ends, and what would pass them stops there.
- * `side` is 1 where inward is to the left of the edge's run, -1 to the right.
- */
-function setBack({ edge, opposite, isRounded }: Edge, setbacks: readonly number[], side: 1 | -1): Vec2[] {
-  if (setbacks.every((setback) => setback === 0)) return [...edge];
-  const last = edge.length - 1;
-  const directions = edge.map((_, k) => directionAt(edge, k));
-  const ends = [0, last].map((k, i) => slid([at(edge, k), at(opposite, k)], at(directions, k), at(setbacks, k), isRounded[i] ? MOST_OF_ROUNDED_END : MOST_OF_END)); // prettier-ignore
-  const isPast = (p: Vec2, k: 0 | -1) => {
-    const [a, b] = [at(edge, k), at(opposite, k)];
-    const turn = (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);
-    return turn * (k === 0 ? 1 : -1) * side > 0;
-  };
-  const moved = edge.map((p, k): Vec2 => {
-    if (k === 0 || k === last) return at(ends, k === 0 ? 0 : 1);
-    const [c, s] = at(directions, k);
-    const square: Vec2 = [p[0] - side * at(setbacks, k) * s, p[1] + side * at(setbacks, k) * c];
-    return isPast(square, 0) ? at(ends, 0) : isPast(square, -1) ? at(ends, 1) : square;
-  });
-  // in a hollow tighter than the setback the edge would run back over itself: from the middle outward it stops instead
-  const middle = Math.floor(edge.length / 2);
-  const runsOn = (from: Vec2, to: Vec2, [c, s]: Vec2, way: 1 | -1) => way * (c * (to[0] - from[0]) + s * (to[1] - from[1])) >= 0; // prettier-ignore
-  for (let k = middle + 1; k < last; k++)
-    if (!runsOn(at(moved, k - 1), at(moved, k), at(directions, k), 1)) moved[k] = at(moved, k - 1);
-  for (let k = middle - 1; k > 0; k--)
-    if (!runsOn(at(moved, k + 1), at(moved, k), at(directions, k), -1)) moved[k] = at(moved, k + 1);
-  // nor may its last points pass where the ends have slid to
-  const before = (k: number, end: 0 | 1) => runsOn(at(ends, end), at(moved, k), at(directions, end === 0 ? 0 : last), end === 0 ? 1 : -1); // prettier-ignore
-  return moved.map((p, k) =>
-    k < middle && !before(k, 0) ? at(ends, 0) : k > middle && !before(k, 1) ? at(ends, 1) : p,
-  );
-}
-
-/** Direction of an edge at its point k, read past the places where it stands still in a fan. */
-export function directionAt(edge: readonly Vec2[], k: number): Vec2 {
-  let [i, j] = [Math.max(0, k - 1), Math.min(edge.length - 1, k + 1)];
-  while (distance2(at(edge, i), at(edge, j)) < RUN_MM && (i > 0 || j < edge.length - 1))
-    [i, j] = [Math.max(0, i - 1), Math.min(edge.length - 1, j + 1)];
-  const [a, b] = [at(edge, i), at(edge, j)];
-  const length = distance2(a, b) || 1;
-  return [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
-}
-
-const STILL_MM = 1e-3;
-/** A run as long as this has a direction: in a fan the moved points lie a few hundredths apart, any way about. */
-const RUN_MM = 3;
-
-/** A corner moved along the panel's end, so far that it lies `setback` square in from the edge. */
-function slid([corner, opposite]: readonly [Vec2, Vec2], [c, s]: Vec2, setback: number, most: number): Vec2 {
-  const [dx, dy] = [opposite[0] - corner[0], opposite[1] - corner[1]];
-  const across = Math.hypot(dx, dy);
-  if (across < STILL_MM) return corner;
-  const sine = Math.max(LEAST_SINE, Math.abs(c * dy - s * dx) / across);
-  const share = Math.min(most, setback / sine / across);
-  return [corner[0] + share * dx, corner[1] + share * dy];
-}
-
-/** Near the point of a panel the two edges set back pass each other: it ends where they meet. */
-function untangled(p: readonly Vec2[], q: readonly Vec2[], whole: Flat): Flat {
-  const isOpen = (k: number) => {
-    const [a, b, c, d] = [at(p, k), at(q, k), at(whole.p, k), at(whole.q, k)];
-    return (b[0] - a[0]) * (d[0] - c[0]) + (b[1] - a[1]) * (d[1] - c[1]) > 0;
-  };
-  const middle = Math.floor(p.length / 2);
-  const shut = p.map((_, k) => k).filter((k) => !isOpen(k));
-  const from = Math.min(middle, Math.max(-1, ...shut.filter((k) => k < middle)) + 1);
-  const to = Math.max(middle, Math.min(p.length, ...shut.filter((k) => k >= middle)) - 1);
-  const meet = (k: number): Vec2 => [(at(p, k)[0] + at(q, k)[0]) / 2, (at(p, k)[1] + at(q, k)[1]) / 2];
-  const trim = (edge: readonly Vec2[]) => edge.map((point, k) => (k < from ? meet(from) : k > to ? meet(to) : point));
-  return { p: trim(p), q: trim(q) };
-}
-
-/** A wide setback takes the whole of a pointed panel's end: from its middle outward it ends where the edges first cross. */
-function uncrossed({ p, q }: Flat): Flat {
-  const fore = firstCrossing(p, q, -1);
-  const aft = firstCrossing(p, q, 1);
-  const trim = (edge: readonly Vec2[], of: 'i' | 'j') =>
-    edge.map((point, k) => (fore && k < fore[of] ? fore.at : aft && k > aft[of] ? aft.at : point));
-  return { p: trim(p, 'i'), q: trim(q, 'j') };
-}
-
-/** Where two edges cross going from their middles forward (−1) or aft (1): beyond point i of p and j of q. */
-function firstCrossing(p: readonly Vec2[], q: readonly Vec2[], way: 1 | -1) {
-  const middle = Math.floor(p.length / 2);
-  const left = way === 1 ? p.length - 1 - middle : middle;
-  for (let reach = 1; reach <= left; reach++) {
-    for (let back = 1; back <= reach; back++) {
-      // every pair of segments of which the further one lies `reach` out
-      for (const [m, n] of [
-        [reach, back],
-        [back, reach],
-      ] as const) {
-        const [i, j] = [middle + way * (m - 1), middle + way * (n - 1)];
-        const found = crossLines(at(p, i), at(p, i + way), at(q, j), at(q, j + way));
-        if (found && found.w >= 0 && found.w <= 1 && found.v >= 0 && found.v <= 1) return { i, j, at: found.point };
-      }
-    }
-  }
-  return undefined;
 }

@@ -4,6 +4,7 @@ import { bendLines } from '../lines';
 import { bendShare, fieldBands, FIELDS, fieldReader } from './fields';
 import { leastRadius } from './bending';
 import { obliqueCylinder, tableOf } from './fixtures/exact-shapes';
+import { chineOnStem } from './fixtures/run-out-hulls';
 import { fromFrame, inFrame, levelMarks, markOut } from './marking';
 import { developPanels, type Panel } from './panel';
 import { BASE_LINES } from './schema';
@@ -25,12 +26,22 @@ const coneAt = (w: number, r: number): Vec3 => [
 describe.each(BASE_LINES)('marking out from a line %s the panel', (base) => {
   const out = markOut(bent, 150, base);
   it('gives points of the outline, at even steps', () => {
-    out.rows.slice(1, -2).forEach((_, i) => expect(at(out.rows, i + 1).u % 150).toBeCloseTo(0, 6));
+    for (const { u } of out.rows.slice(1, -1).filter(({ corner }) => !corner)) expect(u % 150).toBeCloseTo(0, 6);
     for (const row of out.rows.slice(1, -1))
       for (const v of [row.lower, row.upper]) {
         const place = fromFrame(out.frame, [row.u, v]);
         expect(Math.min(...bent.outline.map((p) => distance2(p, place)))).toBeLessThan(12);
       }
+  });
+  it('has a row at each of its corners, with the corner itself in it', () => {
+    const corners = [at(bent.rulings, 0), at(bent.rulings, -1)].flatMap(({ flatP, flatQ }) => [flatP, flatQ]);
+    const told = out.rows.flatMap(({ u, lower, upper, corner }) => [
+      ...(corner === 'lower' || corner === 'both' ? [fromFrame(out.frame, [u, lower])] : []),
+      ...(corner === 'upper' || corner === 'both' ? [fromFrame(out.frame, [u, upper])] : []),
+    ]);
+    expect(told).toHaveLength(4);
+    for (const place of corners) expect(Math.min(...told.map((p) => distance2(p, place)))).toBeLessThan(1e-3);
+    expect(out.rows.map(({ u }) => u)).toEqual(out.rows.map(({ u }) => u).sort((a, b) => a - b));
   });
   it('loses nothing on the way to the line and back', () => {
     for (const p of bent.outline.slice(0, 20))
@@ -48,6 +59,18 @@ describe('base lines', () => {
     expect(reach('through')).toBeLessThan(reach('ends'));
     // of a plate half its depth
     expect(markOut(plate, 150, 'through').reach).toBeCloseTo(200, 3);
+  });
+  it('a side that goes on up the stem has the foot of the stem in its table', () => {
+    const [, up] = developPanels(bendLines(chineOnStem()).value, { thickness: 6 }).value as [Panel, Panel];
+    const { rows, frame } = markOut(up, 200, 'under');
+    const foot = at(
+      up.rulings,
+      up.rulings.findIndex(({ s }) => s > at(up.stretches[0], 0).to - 1e-9),
+    ).flatP;
+    const row = rows.find(({ u, lower }) => distance2(fromFrame(frame, [u, lower]), foot) < 0.01);
+    expect(row?.corner).toBe('lower');
+    // the head of the stem, its foot, and both ends of the transom
+    expect(rows.filter(({ corner }) => corner)).toHaveLength(4);
   });
   it('a plate 3 m by 400 has the diagonals of a plate 3 m by 400', () => {
     for (const diagonal of markOut(plate, 200, 'under').diagonals)

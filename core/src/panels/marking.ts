@@ -1,5 +1,5 @@
 /**
- * What is marked out on a flat panel: offsets to both edges from a base line at even steps, its stations, the waterline,
+ * What is marked out on a flat panel: offsets to both edges from a base line at even steps and at corners, its stations, the waterline,
  * the diagonals it is checked by, and the same told step by step with the tape along the bottom.
  *
  * The base line is straight: clear under the panel (along u), through it with the least greatest offset to either side, or
@@ -9,11 +9,17 @@
 import { at, boundsOf, crossings, distance2, lerp2, type Vec2 } from '../geometry';
 import type { Panel } from './panel';
 import type { BaseLine } from './schema';
+import { cornersOf } from './set-back';
 import { sectionAt } from './section';
 import type { LaidRuling } from './strip';
 
-/** At distance u from the named end: v to the lower and to the upper edge, mm. */
-export type MarkingRow = { readonly u: number; readonly lower: number; readonly upper: number };
+/** At distance u from the named end: v to the lower and to the upper edge, mm. `corner`: which of the two has one there. */
+export type MarkingRow = {
+  readonly u: number;
+  readonly lower: number;
+  readonly upper: number;
+  readonly corner?: 'lower' | 'upper' | 'both';
+};
 
 /** The base line on the panel: where its nought lies and which way it runs. */
 export type BaseFrame = { readonly origin: Vec2; readonly direction: Vec2 };
@@ -33,7 +39,7 @@ export const markingTable = (panel: Panel, step: number): MarkingRow[] => rowsOf
 export function markOut(panel: Panel, step: number, base: BaseLine): MarkingOut {
   const frame = baseFrame(panel, base);
   const outline = panel.outline.map((p) => inFrame(frame, p));
-  const rows = rowsOf(outline, step);
+  const rows = withCorners(rowsOf(outline, step), outline, cornersOn(panel).map((p) => inFrame(frame, p))); // prettier-ignore
   const [first, last] = [at(panel.rulings, 0), at(panel.rulings, -1)];
   return {
     frame,
@@ -108,15 +114,45 @@ function rowsOf(outline: readonly Vec2[], step: number): MarkingRow[] {
   const stops = [from];
   for (let u = Math.ceil(from / step + 1e-9) * step; u < to; u += step) stops.push(u);
   stops.push(to);
-  return stops.flatMap((u) => {
-    const inside = Math.min(Math.max(u, from + END_MM), to - END_MM);
-    const vs = crossings([...outline, at(outline, 0)], 0, inside).map((p) => p[1]);
-    return vs.length === 0 ? [] : [{ u, lower: Math.min(...vs), upper: Math.max(...vs) }];
-  });
+  return stops.flatMap((u) => rowAt(outline, u) ?? []);
+}
+
+function rowAt(outline: readonly Vec2[], u: number): MarkingRow | undefined {
+  const { minX: from, maxX: to } = boundsOf(outline);
+  const inside = Math.min(Math.max(u, from + END_MM), to - END_MM);
+  const vs = crossings([...outline, at(outline, 0)], 0, inside).map((p) => p[1]);
+  return vs.length === 0 ? undefined : { u, lower: Math.min(...vs), upper: Math.max(...vs) };
 }
 
 /** The ends are read this far in, where the outline certainly crosses. */
 const END_MM = 1e-4;
+
+/** Where the outline has a corner: at both ends, and within an edge, where the batten is not sprung round. */
+function cornersOn({ rulings }: Panel): Vec2[] {
+  const ends = [at(rulings, 0), at(rulings, -1)].flatMap(({ flatP, flatQ }) => [flatP, flatQ]);
+  const edges = [rulings.map((r) => r.flatP), rulings.map((r) => r.flatQ)];
+  return [...ends, ...edges.flatMap((edge) => cornersOf(edge).map(({ from }) => at(edge, from)))];
+}
+
+/** A corner this near to a row is in it. */
+const SAME_ROW_MM = 0.05;
+
+/** The rows with one for each corner, in order. */
+function withCorners(rows: readonly MarkingRow[], outline: readonly Vec2[], corners: readonly Vec2[]): MarkingRow[] {
+  const all = [...rows];
+  for (const [u, v] of corners) {
+    let k = all.findIndex((row) => row.u > u - SAME_ROW_MM);
+    if (k === -1) k = all.length - 1;
+    const near = at(all, k);
+    const isNew = Math.abs(near.u - u) > SAME_ROW_MM;
+    const row = isNew ? rowAt(outline, u) : near;
+    if (!row) continue;
+    const side = Math.abs(v - row.lower) < Math.abs(v - row.upper) ? 'lower' : 'upper';
+    const corner = row.corner && row.corner !== side ? 'both' : side;
+    all.splice(k, isNew ? 0 : 1, { ...row, ...(row.upper - row.lower > SAME_ROW_MM && { [side]: v }), corner });
+  }
+  return all;
+}
 
 export type StationMark = { readonly label: string; readonly x: number; readonly curve: readonly Vec2[] };
 

@@ -5,7 +5,7 @@
  * and face each other; numbered from the bow. On the flat each lies `inset` square in from the cut edge.
  */
 import { at, distance3, lerp2, type Vec2 } from '../geometry';
-import { directionAt } from './cut';
+import { directionAt } from './set-back';
 import { lengthBetween, onEdge, onLine, pointsBetween, sharedStretches, type EdgeOfPanel, type PanelEnd, type Shared } from './neighbours'; // prettier-ignore
 import type { Panel } from './panel';
 import type { PanelsPart } from './schema';

@@ -120,11 +120,13 @@ function tapeOf(derived: Derived, picked: Picked | null): Tape | undefined {
   const { lines, stations } = derived.lines.value;
   if (picked?.kind === 'panel') {
     const panel = pickedPanel(derived.panels.value.panels, picked);
-    const line = lines.find((other) => other.id === panel?.edges[1].line);
+    const along = panel?.stretches[1].flatMap(
+      ({ line }) => lines.find(({ id }) => id === line)?.name.toLowerCase() ?? [],
+    );
     return (
       panel &&
       layTape(
-        `${panel.name}, along ${line?.name.toLowerCase() ?? 'the edge'}`,
+        `${panel.name}, along ${along?.length ? [...new Set(along)].join(' and ') : 'the edge'}`,
         panel.edges[1].points.map((p) => p.space),
         stations,
       )

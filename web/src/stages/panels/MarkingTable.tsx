@@ -12,7 +12,7 @@ import { rounded } from '../../app/rounded';
 import { selectNotation } from '../../app/selectors';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 
-const COLUMNS = ['along', 'lower edge', 'upper edge'].map((name) => ({ name, isFigure: true }));
+const COLUMNS = [...['along', 'lower edge', 'upper edge'].map((name) => ({ name, isFigure: true })), { name: 'corner' }]; // prettier-ignore
 const BASES: Readonly<Record<BaseLine, string>> = {
   under: 'clear under the panel',
   through: 'through it, for the shortest square',
@@ -36,7 +36,7 @@ export function MarkingTable({ panel, part }: { readonly panel: Panel; readonly 
     () =>
       out.rows.map((row, i) => ({
         key: i,
-        cells: [row.u, row.lower, row.upper].map((mm) => rounded(mm, notation)),
+        cells: [...[row.u, row.lower, row.upper].map((mm) => rounded(mm, notation)), row.corner ?? ''],
       })),
     [out, notation],
   );
@@ -67,7 +67,7 @@ export function MarkingTable({ panel, part }: { readonly panel: Panel; readonly 
         <li>Tick every {say(markingStep)} along the tape; square across at each tick.</li>
         <li>
           Measure along each square to both edges (below, in {unitLabel(notation)}), a nail at each; spring a batten
-          round the nails.
+          round the nails from corner to corner.
         </li>
         <li>
           Check: forward lower corner to after upper {say(out.diagonals[0])}, after lower to forward upper{' '}

@@ -21,7 +21,7 @@ import { PanelsHead, type PanelsLook, type PanelsView } from './PanelsHead';
 import { Remedies } from './Remedies';
 import { RoundedChines } from './RoundedChines';
 import { Seams } from './Seams';
-import { SheetSettings, useNames } from './SheetSettings';
+import { SheetSettings, useEdgeNames } from './SheetSettings';
 import { TrueSection } from './TrueSection';
 
 export default function PanelsPage() {
@@ -129,9 +129,9 @@ function PanelNumbers() {
   const derived = useAppSelector(selectDerived);
   const choice = useAppSelector(selectPicked);
   const notation = useAppSelector(selectNotation);
-  const nameOf = useNames();
   const panels = derived?.panels.value.panels ?? [];
   const panel = pickedPanel(panels, choice);
+  const nameOf = useEdgeNames(panel);
   if (!panel)
     return <Typography variant="body2">Two lines at least make a panel. Import a table on the Lines stage.</Typography>;
   const [lower, upper] = panel.edges;
@@ -139,12 +139,12 @@ function PanelNumbers() {
   return (
     <>
       <Figure
-        name={`Along the ${nameOf(lower.line).toLowerCase()}`}
+        name={`Along the ${nameOf(0).toLowerCase()}`}
         value={formatWithUnit(lower.length, notation)}
         why="Length of the flat edge as it is cut"
       />
       <Figure
-        name={`Along the ${nameOf(upper.line).toLowerCase()}`}
+        name={`Along the ${nameOf(1).toLowerCase()}`}
         value={formatWithUnit(upper.length, notation)}
         why="Length of the flat edge as it is cut"
       />

@@ -17,8 +17,8 @@ export function Seams({ panels, part }: Props) {
   const nameOf = useNames();
   const seams = seamsOf(panels, part.roundedChines);
   if (seams.length === 0) return null;
-  const rows = seams.map(({ line, lengths, difference, cutDifference }) => ({
-    key: line,
+  const rows = seams.map(({ line, panels: [below], lengths, difference, cutDifference }) => ({
+    key: `${line} ${below}`,
     cells: [nameOf(line), formatFine(lengths[0], notation), Math.abs(difference).toFixed(3), cutDifference.toFixed(2)],
   }));
   return (

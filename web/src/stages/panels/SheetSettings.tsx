@@ -141,7 +141,7 @@ function Allowances({
   readonly notation: Notation;
 }) {
   // prettier-ignore
-  const nameOf = useNames();
+  const nameOf = useEdgeNames(panel);
   const signed = (mm: number) => `${mm < 0 ? '−' : '+'}${formatFine(Math.abs(mm), notation)} ${unitLabel(notation)}`;
   return (
     <>
@@ -151,10 +151,10 @@ function Allowances({
           : `Under ${formatWithUnit(MIDDLE_FROM_MM, notation)} the sheet is developed on the lines themselves.`}{' '}
         Thickness changes the edges by:
       </Typography>
-      {panel.allowances?.map(({ line, longerBy, setback }) => (
+      {panel.allowances?.map(({ longerBy, setback }, k) => (
         <Figure
-          key={line}
-          name={nameOf(line)}
+          key={k}
+          name={nameOf(k)}
           value={`${signed(longerBy)} long, ${formatFine(setback.least, notation)} to ${formatFine(setback.most, notation)} in`}
           why="Length of the cut edge less that of the line, and how far the edge stands back from it"
         />
@@ -168,4 +168,13 @@ export function useNames(): (id: string) => string {
   const derived = useAppSelector(selectDerived);
   return (id) =>
     derived?.lines.value.lines.find((line) => line.id === id)?.name ?? (isSplitLine(id) ? 'Line of the cut' : id);
+}
+
+/** What a panel's lower (0) and upper (1) edge run along: a line, or several from the bow aft. */
+export function useEdgeNames(panel: Panel | undefined): (edge: number) => string {
+  const nameOf = useNames();
+  return (edge) => {
+    const names = [...new Set(panel?.stretches[edge]?.map(({ line }) => nameOf(line)))];
+    return names.map((name, i) => (i === 0 ? name : name.toLowerCase())).join(' and ');
+  };
 }
