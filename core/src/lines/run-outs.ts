@@ -125,19 +125,19 @@ function placeOn(row: Row, lines: readonly HullLine[], point: Vec3, within = ON_
 /** Parts of the way from point to point of the batten in which its nearest place is looked for. */
 const PARTS = 6;
 
-/** The place of the batten nearest to a point, between two parameters. */
-function nearestOn(batten: Batten, point: Vec3, [from, to]: readonly [number, number] = [0, 1]) {
-  const inner = batten.pieces.flatMap((piece, i) =>
-    piece.knots.slice(1).flatMap((knot, k) => {
-      const start = at(piece.knots, k);
-      return Array.from({ length: PARTS }, (_, part) => at(batten.breaks, i) + (start + ((knot - start) * (part + 1)) / PARTS) / batten.chordMm); // prettier-ignore
-    }),
-  );
+type Nearest = { readonly t: number; readonly distance: number };
+const FAR_OFF: Nearest = { t: 0, distance: Infinity };
+
+/** The place of the batten nearest to a point, between two parameters; one that is not near at all is not looked for. */
+function nearestOn(batten: Batten, point: Vec3, [from, to]: readonly [number, number] = [0, 1]): Nearest {
+  const inner = placesBeside(batten, point);
+  if (inner.length === 0) return FAR_OFF;
   // a knuckle draws what comes near: a hair's breadth of line between the two would be an edge of its own
-  const knuckle = batten.breaks.slice(1, -1).find((t) => t >= from && t <= to && distance3(battenAt(batten, t).position, point) < ON_LINE_MM); // prettier-ignore
-  if (knuckle !== undefined) return { t: knuckle, distance: distance3(battenAt(batten, knuckle).position, point) };
+  const off = (t: number) => distance3(battenAt(batten, t).position, point);
+  const knuckle = batten.breaks.slice(1, -1).find((t) => t >= from && t <= to && off(t) < ON_LINE_MM);
+  if (knuckle !== undefined) return { t: knuckle, distance: off(knuckle) };
   const ts = [from, ...inner.filter((t) => t > from && t < to), to];
-  const distances = ts.map((t) => distance3(battenAt(batten, t).position, point));
+  const distances = ts.map(off);
   const k = distances.indexOf(Math.min(...distances));
   const slope = (side: -1 | 1) => (t: number) => {
     const { position, first } = battenAt(batten, t, side);
@@ -148,7 +148,22 @@ function nearestOn(batten: Batten, point: Vec3, [from, to]: readonly [number, nu
     (k > 0 ? bracketedRoot(slope(-1), at(ts, k - 1), at(ts, k), 1e-13) : undefined) ??
     (k < ts.length - 1 ? bracketedRoot(slope(1), at(ts, k), at(ts, k + 1), 1e-13) : undefined) ??
     at(ts, k);
-  return { t, distance: distance3(battenAt(batten, t).position, point) };
+  return { t, distance: off(t) };
+}
+
+/** Parameters at which the batten is looked at: where it passes from point to point near enough. */
+function placesBeside({ pieces, breaks, chordMm }: Batten, point: Vec3): number[] {
+  const places: number[] = [];
+  pieces.forEach((piece, i) => {
+    const offs = piece.points.map((p) => distance3(p, point));
+    for (let k = 1; k < piece.knots.length; k++) {
+      const [start, long] = [piece.knots[k - 1]!, piece.knots[k]! - piece.knots[k - 1]!]; // in bounds by the loop, as below
+      // a batten does not stray from between two points by more than half their distance
+      if (Math.min(offs[k - 1]!, offs[k]!) > long + NEAR_LINE_MM) continue;
+      for (let part = 0; part <= PARTS; part++) places.push(breaks[i]! + (start + (long * part) / PARTS) / chordMm);
+    }
+  });
+  return [...new Set(places)];
 }
 
 /** A panel's two edges, each as a row of stretches from the bow aft. */

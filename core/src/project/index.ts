@@ -3,6 +3,7 @@ export type { Project } from './document';
 export { readProject } from './migrations';
 export type { ReadProject } from './migrations';
 export { applyEdits, resolvePath } from './edits';
+export { withFollowing } from './following';
 export type { EditResult } from './edits';
 export { newProject } from './defaults';
 export { DEMO_IDS, DEMO_NAMES, demoProject } from './demos';
