@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { at } from '../geometry';
-import { bendLines, linesOf, pointPath, type Longitudinal } from '../lines';
+import { battenAt, bendLines, linesOf, pointPath, type Longitudinal } from '../lines';
 import { chineOnStem } from '../panels/fixtures/run-out-hulls';
 import { demoProject } from './demos';
 import { applyEdits } from './edits';
@@ -29,17 +29,18 @@ describe('an edit of a line that another runs out on', () => {
     expect(said(after)).toEqual(['line-runs-out']);
   });
   it('takes it along with the batten where it lies between points', () => {
-    const between: Project = {
-      ...project,
-      lines: linesOf(project.lines.longitudinals.map((line) => (line.id === 'keel' ? { ...line, points: line.points.filter((_, i) => i !== foot) } : line))), // prettier-ignore
+    const keel = at(bendLines(project.lines).value.lines, 0);
+    const [x, halfBreadth, height] = battenAt(keel.batten, 0.31).position;
+    const begin = { station: '', x, halfBreadth, height };
+    const chine = { ...lineOf(project, 'chine'), points: [begin, ...lineOf(project, 'chine').points.filter((p) => p.x > x + 60)] }; // prettier-ignore
+    const between: Project = { ...project, lines: linesOf([lineOf(project, 'keel'), chine, lineOf(project, 'sheer')]) };
+    const next = lineOf(project, 'keel').points.findIndex((p) => p.x > x);
+    const edit = {
+      path: pointPath('keel', next, 'height'),
+      value: at(lineOf(project, 'keel').points, next).height - 25,
     };
-    // without its knuckle the keel passes some millimetres off: first the end is put on it
-    const [finding] = bendLines(between.lines).findings;
-    const set = applyEdits(between, finding?.remedies?.[0]?.edits ?? []);
-    if (!set.ok) throw new Error(set.reason);
-    const edit = { path: pointPath('keel', foot + 1, 'height'), value: at(lineOf(set.project, 'keel').points, foot + 1).height - 25 }; // prettier-ignore
-    const plain = applyEdits(set.project, [edit]);
-    const followed = applyEdits(set.project, withFollowing(set.project, [edit]));
+    const plain = applyEdits(between, [edit]);
+    const followed = applyEdits(between, withFollowing(between, [edit]));
     expect(plain.ok && said(plain.project)).not.toContain('line-runs-out');
     expect(followed.ok && said(followed.project)).toContain('line-runs-out');
   });
