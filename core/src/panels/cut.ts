@@ -88,7 +88,8 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
       return isJoin ? setbackOf(ruling, end, panel, mateAt(end, u + way * BESIDE_JOIN), skin) : setback;
     }); // prettier-ignore
     const isPlain = joins.length === 0;
-    return { before: isPlain ? setbacks : beside(-1), after: isPlain ? setbacks : beside(1), isRounded: [isRoundedAt(0), isRoundedAt(1)] }; // prettier-ignore
+    const along = rulings.map((r) => (end === 'P' ? r.s : r.t));
+    return { along, before: isPlain ? setbacks : beside(-1), after: isPlain ? setbacks : beside(1), isRounded: [isRoundedAt(0), isRoundedAt(1)] }; // prettier-ignore
   };
   const isRounded = panel.stretches.some((row) => row.some(({ line }) => skin.roundedChines?.some(({ id }) => id === line))); // prettier-ignore
   const cutFlat = setEdgesBack(flat, { p: plan('P', setbackP), q: plan('Q', setbackQ) }, isRounded);

@@ -4,7 +4,7 @@ import { setEdgesBack, type Setbacks } from './set-back';
 
 const COUNT = 21;
 const ws = Array.from({ length: COUNT }, (_, k) => k / (COUNT - 1));
-const even = (setback: number): Setbacks => ({ before: ws.map(() => setback), after: ws.map(() => setback), isRounded: [false, false] }); // prettier-ignore
+const even = (setback: number): Setbacks => ({ along: ws, before: ws.map(() => setback), after: ws.map(() => setback), isRounded: [false, false] }); // prettier-ignore
 const NONE = even(0);
 const along = (angle: number, length: number): Vec2[] => ws.map((w) => [w * length * Math.cos(angle), w * length * Math.sin(angle)]); // prettier-ignore
 /** The line through a that runs at an angle, moved in to its left (1) or right (−1). */
@@ -53,7 +53,7 @@ describe('a corner in an edge', () => {
     }
   });
   it('may be set back by different amounts on its two sides', () => {
-    const setbacks: Setbacks = { before: ws.map((w) => (w <= 0.5 ? 9 : 34)), after: ws.map((w) => (w < 0.5 ? 9 : 34)), isRounded: [false, false] }; // prettier-ignore
+    const setbacks: Setbacks = { along: ws, before: ws.map((w) => (w <= 0.5 ? 9 : 34)), after: ws.map((w) => (w < 0.5 ? 9 : 34)), isRounded: [false, false] }; // prettier-ignore
     const cut = setEdgesBack({ p: bent(0.4), q: top }, { p: setbacks, q: NONE }, false);
     const corner = crossing(movedLine([500, 0], 0, 9), movedLine([500, 0], 0.4, 34));
     expect(Math.min(...cut.p.map((point) => distance2(point, corner)))).toBeLessThan(1e-9);
@@ -62,7 +62,12 @@ describe('a corner in an edge', () => {
   it('may have many rulings in it, as a fan has', () => {
     const fan = [...bent(0.4).slice(0, 10), ...Array.from({ length: 5 }, (): Vec2 => [500, 0]), ...bent(0.4).slice(11)];
     const p = even(9);
-    const pad = { ...p, before: [...p.before, 9, 9, 9, 9], after: [...p.after, 9, 9, 9, 9] };
+    const pad = {
+      ...p,
+      along: [...ws.slice(0, 10), 0.5, 0.5, 0.5, 0.5, 0.5, ...ws.slice(11)],
+      before: [...p.before, 9, 9, 9, 9],
+      after: [...p.after, 9, 9, 9, 9],
+    };
     const q = fan.map((_, k): Vec2 => [(1000 * k) / (fan.length - 1), 500]);
     const cut = setEdgesBack({ p: fan, q }, { p: pad, q: { ...pad, before: fan.map(() => 0), after: fan.map(() => 0) } }, false); // prettier-ignore
     const corner = crossing(movedLine([500, 0], 0, 9), movedLine([500, 0], 0.4, 9));

@@ -11,6 +11,8 @@ export type Flat = { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] };
 
 /** How far an edge stands back at each ruling: as it comes there from forward, and as it goes on aft. Mostly the same. */
 export type Setbacks = {
+  /** The edge's parameter at each ruling: where it stays, the edge stands still, in a fan. */
+  readonly along: readonly number[];
   readonly before: readonly number[];
   readonly after: readonly number[];
   /** At its fore and its after end. */
@@ -30,6 +32,8 @@ const CORNER_RAD = 0.1;
 /** Pieces cross within so many points of the corner between them, and are run on by no more than so many setbacks. */
 const CORNER_POINTS = 60;
 const RUN_ON = 6;
+/** An end of fewer setbacks than this may be used up by those of its two edges. */
+const SHORT_END = 4;
 
 /** @param isRounded the edges stand back so far that they may cross anywhere */
 export function setEdgesBack(
@@ -43,7 +47,9 @@ export function setEdgesBack(
   const reach = isRounded ? p.length : CORNER_POINTS;
   if (most > 0)
     for (const end of [0, -1] as const) if (distance2(at(flat.p, end), at(flat.q, end)) < STILL_MM) closePoint(p, q, end, { most, reach }); // prettier-ignore
-  const closed = isRounded ? uncrossed({ p, q }) : { p, q };
+  // a rounding may take the whole of an end, and a short one is taken by less
+  const isShort = ([0, -1] as const).some((end) => distance2(at(flat.p, end), at(flat.q, end)) < SHORT_END * most);
+  const closed = isRounded || isShort ? uncrossed({ p, q }) : { p, q };
   return untangled(closed, flat);
 }
 
@@ -51,14 +57,18 @@ export function setEdgesBack(
 function setBack(edge: readonly Vec2[], opposite: readonly Vec2[], setbacks: Setbacks, side: 1 | -1): Vec2[] {
   const { before, after } = setbacks;
   if (before.every((setback) => setback === 0) && after.every((setback) => setback === 0)) return [...edge];
-  const corners = cornersOf(edge);
-  const pieces = [...corners, undefined].map((corner, i) => {
-    const from = i === 0 ? 0 : at(corners, i - 1).to;
-    const to = corner?.from ?? edge.length - 1;
-    return movedPiece({ edge, opposite, from, to, side }, setbacks);
-  });
+  const last = edge.length - 1;
+  const stands = (a: number, b: number) => Math.abs(at(setbacks.along, a) - at(setbacks.along, b)) < STANDING;
+  // a fan at an end is one point of the edge, however thick sheet spreads it
+  const [fore, aft] = [standingAt(stands, 0, 1, last), standingAt(stands, last, -1, last)];
+  const [first, end] = fore < aft ? [fore, aft] : [0, last];
+  const corners = cornersOf(edge, stands).filter(({ from, to }) => from > first && to < end);
+  const starts = [first, ...corners.map(({ to }) => to)];
+  const pieces = starts.map((from, i) => movedPiece({ edge, opposite, from, to: corners[i]?.from ?? end, isFirst: i === 0, isLast: i === corners.length, side }, setbacks)); // prettier-ignore
   const moved = edge.map((p) => p);
-  pieces.forEach((piece, i) => piece.forEach((p, k) => (moved[(i === 0 ? 0 : at(corners, i - 1).to) + k] = p)));
+  pieces.forEach((piece, i) => piece.forEach((p, k) => (moved[at(starts, i) + k] = p)));
+  moved.fill(at(moved, first), 0, first);
+  moved.fill(at(moved, end), end + 1);
   corners.forEach(({ from, to }, i) => {
     const most = Math.max(Math.abs(at(before, from)), Math.abs(at(after, to)));
     const [one, other] = [at(pieces, i), at(pieces, i + 1)];
@@ -70,12 +80,24 @@ function setBack(edge: readonly Vec2[], opposite: readonly Vec2[], setbacks: Set
   return moved;
 }
 
+const STANDING = 1e-9;
+
+/** How far an edge stands still from one of its ends: the last point there. */
+function standingAt(stands: (a: number, b: number) => boolean, end: number, way: 1 | -1, last: number): number {
+  let k = end;
+  while (k + way >= 0 && k + way <= last && stands(end, k + way)) k += way;
+  return k;
+}
+
 /** Runs of points in one place where the edge turns, both ends of each; its own ends are none. */
-export function cornersOf(edge: readonly Vec2[]): { readonly from: number; readonly to: number }[] {
+export function cornersOf(
+  edge: readonly Vec2[],
+  stands = (a: number, b: number) => distance2(at(edge, a), at(edge, b)) < STILL_MM,
+): { readonly from: number; readonly to: number }[] {
   const found: { from: number; to: number; turn: number }[] = [];
   for (let from = 1; from < edge.length - 1; from++) {
     let to = from;
-    while (to < edge.length - 2 && distance2(at(edge, from), at(edge, to + 1)) < STILL_MM) to++;
+    while (to < edge.length - 2 && stands(from, to + 1)) to++;
     const [into, out] = [runFrom(edge, from, -1), runFrom(edge, to, 1)];
     if (into && out) {
       const turn = Math.abs(Math.atan2(into[0] * out[1] - into[1] * out[0], into[0] * out[0] + into[1] * out[1]));
@@ -102,11 +124,16 @@ type Piece = {
   readonly opposite: readonly Vec2[];
   readonly from: number;
   readonly to: number;
+  readonly isFirst: boolean;
+  readonly isLast: boolean;
   readonly side: 1 | -1;
 };
 
 /** One piece moved in; at the panel's own ends it slides along them, and what would pass them stops there. */
-function movedPiece({ edge, opposite, from, to, side }: Piece, { before, after, isRounded }: Setbacks): Vec2[] {
+function movedPiece(
+  { edge, opposite, from, to, isFirst, isLast, side }: Piece,
+  { before, after, isRounded }: Setbacks,
+): Vec2[] {
   const piece = edge.slice(from, to + 1);
   const last = piece.length - 1;
   const setbackAt = (k: number) => (k === last ? at(before, to) : at(after, from + k));
@@ -115,17 +142,17 @@ function movedPiece({ edge, opposite, from, to, side }: Piece, { before, after, 
     const [[x, y], [c, s]] = [at(piece, k), at(directions, k)];
     return [x - side * setbackAt(k) * s, y + side * setbackAt(k) * c];
   };
-  const endAt = (k: number, own: number, i: 0 | 1): Vec2 => {
-    const isEnd = own === (i === 0 ? 0 : edge.length - 1) && distance2(at(edge, own), at(opposite, own)) >= STILL_MM;
-    return isEnd ? slid([at(edge, own), at(opposite, own)], at(directions, k), setbackAt(k), isRounded[i] ? MOST_OF_ROUNDED_END : MOST_OF_END) : square(k); // prettier-ignore
+  const endAt = (k: number, i: 0 | 1): Vec2 => {
+    const corner = i === 0 ? 0 : edge.length - 1;
+    const isEnd = (i === 0 ? isFirst : isLast) && distance2(at(edge, corner), at(opposite, corner)) >= STILL_MM;
+    return isEnd ? slid([at(edge, corner), at(opposite, corner)], at(directions, k), setbackAt(k), isRounded[i] ? MOST_OF_ROUNDED_END : MOST_OF_END) : square(k); // prettier-ignore
   };
-  const ends = [endAt(0, from, 0), endAt(last, to, 1)] as const;
+  const ends = [endAt(0, 0), endAt(last, 1)] as const;
   const isPast = (p: Vec2, k: 0 | -1) => {
     const [a, b] = [at(edge, k), at(opposite, k)];
     const turn = (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);
     return turn * (k === 0 ? 1 : -1) * side > 0;
   };
-  const [isFirst, isLast] = [from === 0, to === edge.length - 1];
   const moved = piece.map((_, k): Vec2 => {
     if (k === 0 || k === last) return ends[k === 0 ? 0 : 1];
     const p = square(k);

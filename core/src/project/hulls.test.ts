@@ -3,10 +3,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { crossesItself, moved } from '../geometry';
 import { sentence } from '../findings';
-import type { LinesTable } from '../lines';
+import type { LinesTable, Longitudinal } from '../lines';
 import { faultsOf, nest } from '../sheets';
 import { bendLines, linesOf } from '../lines';
-import { developPanels } from '../panels';
+import { developPanels, seamsOf, sharedStretches } from '../panels';
 import { demoProject } from './demos';
 import { allFindings, createDerive, type Derived } from './derive';
 
@@ -63,6 +63,44 @@ const wild = fc
       })),
     })),
   }));
+
+/** A plausible hull whose chine begins on the keel or the sheer, or ends on the sheer. */
+const runningOut = fc
+  .tuple(
+    plausible,
+    fc.constantFrom('keel fore', 'sheer fore', 'sheer aft'),
+    fc.double({ min: 0.15, max: 0.5, noNaN: true }),
+  ) // prettier-ignore
+  .map(([lines, where, share]) => {
+    const [keel, chine, sheer] = lines.longitudinals as [Longitudinal, Longitudinal, Longitudinal];
+    const other = where === 'keel fore' ? keel : sheer;
+    const last = chine.points.length - 1;
+    const k = Math.min(last - 1, Math.max(1, Math.round(share * last)));
+    const end = other.points[where === 'sheer aft' ? last - k : k];
+    const left = where === 'sheer aft' ? chine.points.slice(0, last - k) : chine.points.slice(k + 1);
+    // eased to the other line, as a builder would draw it
+    const eased = left.map((p) => {
+      const near = end ? Math.max(0, 1 - Math.abs(p.x - end.x) / (0.6 * Math.abs((keel.points[last]?.x ?? 0) - (keel.points[0]?.x ?? 0)))) ** 2 : 0; // prettier-ignore
+      const there = other.points.find((q) => q.x === p.x);
+      const mix = (a: number, b: number) => a + 0.9 * near * (b - a);
+      return there ? { ...p, halfBreadth: mix(p.halfBreadth, there.halfBreadth), height: mix(p.height, there.height) } : p; // prettier-ignore
+    });
+    const points = end ? (where === 'sheer aft' ? [...eased, end] : [end, ...eased]) : left;
+    return { where, lines: { longitudinals: [keel, { ...chine, points }, sheer] } };
+  });
+
+/** As wild, with ends of lines put on points of others. */
+const knotted = fc
+  .tuple(wild, fc.array(fc.tuple(fc.nat(4), fc.nat(4), fc.nat(8), fc.boolean()), { minLength: 1, maxLength: 4 }))
+  .map(([{ longitudinals }, knots]): LinesTable => {
+    const lines = longitudinals.map((line) => ({ ...line, points: [...line.points] }));
+    for (const [own, other, k, isFore] of knots) {
+      const point = lines[other]?.points[k];
+      const points = lines[own]?.points;
+      if (point && points?.length) points[isFore ? 0 : points.length - 1] = point;
+    }
+    return { longitudinals: lines };
+  });
 
 const text = (derived: Derived): string =>
   allFindings(derived)
@@ -123,7 +161,42 @@ describe('plausible hulls', () => {
   });
 });
 
+describe('plausible hulls whose chine runs out on another line', () => {
+  it('have panels that go on along that, closing on one another (seed 18)', () => {
+    fc.assert(
+      fc.property(runningOut, ({ where, lines }) => {
+        const { value: panels } = developPanels(bendLines(lines).value, { thickness: 6 });
+        expect(panels).toHaveLength(2);
+        expect(panels[where === 'keel fore' ? 1 : 0]?.stretches[where === 'keel fore' ? 0 : 1]).toHaveLength(2);
+        for (const panel of [...panels, ...derive(lines).panels.value.panels]) {
+          expect(crossesItself(panel.outline)).toBe(false);
+          panel.rulings.slice(1).forEach((ruling, i) => {
+            const before = panel.rulings[i];
+            expect(before && ruling.s >= before.s && ruling.t >= before.t).toBe(true);
+          });
+        }
+        for (const { lengths, difference } of seamsOf(panels)) {
+          expect(Math.min(...lengths)).toBeGreaterThan(500);
+          // panels that keep a twist lie a little off their edges
+          expect(Math.abs(difference)).toBeLessThan(0.01 + 0.005 * Math.max(...panels.map((p) => p.maxTwist.value)));
+        }
+        const keel = sharedStretches(panels).filter(({ line }) => line === 'keel');
+        expect(keel.reduce((sum, { from, to }) => sum + to - from, 0)).toBeCloseTo(1, 6);
+      }),
+      { seed: 18, numRuns: 40 },
+    );
+  });
+});
+
 describe('hulls that are none', () => {
+  it('never throw with their lines in a knot (seed 17)', () => {
+    fc.assert(
+      fc.property(knotted, (lines) => {
+        expect(text(derive(lines))).not.toMatch(/NaN|undefined|Infinity/);
+      }),
+      { seed: 17, numRuns: 120 },
+    );
+  });
   it('never throw, and whatever is said is a sentence (seed 15)', () => {
     fc.assert(
       fc.property(wild, (lines) => {
