@@ -200,3 +200,33 @@ test('a transom bent, the lines ended on it, and a new revision printed on what 
   const drawing = await readFile(await (await saved).path(), 'utf8');
   expect(drawing).toContain('Transom, aft face, rev 2');
 });
+
+test('a chine that begins on the stem: imported, its corner broken, developed, moved with the keel', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
+  const table = await readFile(new URL('../docs/samples/sedge.csv', import.meta.url));
+  await page.getByLabel('Import a file').setInputFiles({ name: 'sedge.csv', mimeType: 'text/csv', buffer: table });
+  await expect(page.getByText(/Chine begins on Keel at 395 mm: forward of there/)).toBeVisible();
+  // the batten is bent round the foot of the stem until its point is a knuckle
+  await page.getByRole('button', { name: 'Break keel there' }).click();
+  await expect(page.getByText(/a batten is bent round it/)).toBeHidden();
+  await expectNoFaults(page);
+  await page.keyboard.press('2');
+  await expect(page.getByRole('img', { name: 'Flat panels' })).toBeVisible();
+  await page.locator('path[data-part="Side"]').click();
+  await expect(page.getByText('Along the keel and chine')).toBeVisible();
+  await expect(page.getByText(/twists \d/)).toBeHidden();
+  const rows = page.getByRole('table', { name: 'Offsets to mark out' }).getByRole('row');
+  await expect(rows.filter({ hasText: /lower$|upper$|both$/ })).toHaveCount(4);
+  // the foot of the stem goes down in the table, and the chine's end with it
+  await page.keyboard.press('1');
+  await page.getByRole('tab', { name: 'The table' }).click();
+  const height = (line: string) => page.getByRole('textbox', { name: `${line} foot, height` });
+  await height('Keel').fill('160');
+  await height('Keel').press('Enter');
+  await expect(height('Chine')).toHaveValue('160.0');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(height('Chine')).toHaveValue('173.0');
+});

@@ -56,6 +56,11 @@ export const CATALOGUE = {
       `${d['line']} ${d['end']} ${length(num(d, 'offMm'))} off ${d['other']} at ${length(num(d, 'xMm'))} and is taken to run out on it: ${d['side']} of there the panel beyond it goes on along ${d['other']}.`,
     { line: 'Chine', end: 'begins', other: 'Keel', xMm: 900, side: 'forward', offMm: 2.2 },
   ),
+  'corner-not-broken': entry(
+    (d, length) =>
+      `${d['other']} turns ${num(d, 'turnDeg').toFixed(0)}° at ${length(num(d, 'xMm'))}, where ${d['line']} lies on it, and a batten is bent round it. If it has a corner there, its point is a knuckle.`,
+    { line: 'Chine', other: 'Keel', xMm: 900, turnDeg: 52 },
+  ),
   'line-stops-short': entry(
     (d, length) =>
       `${d['line']} ${d['end']} ${length(num(d, 'offMm'))} from ${d['other']} at ${length(num(d, 'xMm'))}, where ${d['other']} does not. If it runs out on ${d['other']}, its end belongs there; as it is, the panels beside it end in the air.`,

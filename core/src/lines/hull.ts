@@ -9,7 +9,8 @@ import type { Finding, StageResult } from '../findings';
 import { battenAt, crossingsOfX, sampleBatten } from './batten';
 import { residuals } from './fairness';
 import { bendPoints, CENTRELINE_MM, pointPath, positionOf, type HullLine } from './hull-line';
-import { joinRunOuts, judgeRunOuts } from './run-outs';
+import { judgeRunOuts } from './judge-run-outs';
+import { joinRunOuts } from './run-outs';
 import { findSlipsAsWritten, suspectsOf, type SuspectsOf } from './slips';
 import type { LinesTable, Longitudinal, OffsetPoint } from './schema';
 

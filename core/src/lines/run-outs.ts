@@ -10,9 +10,8 @@
  * Accuracy: feet to 1e-7 mm, as two lines that run out on each other are bent in turn until neither moves.
  */
 import { at, bracketedRoot, distance3, dot3, sub3, type Vec3 } from '../geometry';
-import type { Edit, Finding } from '../findings';
 import { battenAt, type Batten } from './batten';
-import { bendPoints, pointPath, positionOf, type HullLine, type RunOut, type RunOuts } from './hull-line';
+import { bendPoints, positionOf, type HullLine, type RunOut, type RunOuts } from './hull-line';
 
 /** Part of a line, by its parameter. */
 export type LineStretch = { readonly line: HullLine; readonly from: number; readonly to: number };
@@ -22,16 +21,14 @@ const ON_LINE_MM = 3;
 /** This near to the neighbour's own end it is where both end, as at a stem. */
 const SHARED_END_MM = 12;
 /** An end this near is perhaps meant to lie on it, if it is far from where the neighbour ends. */
-const NEAR_LINE_MM = 25;
+export const NEAR_LINE_MM = 25;
 const FAR_FROM_END_MM = 80;
-/** So little off is a rounded table, not worth a word. */
-const WORTH_SAYING_MM = 1;
 const SETTLED_MM = 1e-7;
 const ROUNDS = 8;
 
-const ENDS = ['fore', 'aft'] as const;
-type End = (typeof ENDS)[number];
-const endPoint = (line: HullLine, end: End): Vec3 => positionOf(at(line.points, end === 'fore' ? 0 : -1));
+export const ENDS = ['fore', 'aft'] as const;
+export type End = (typeof ENDS)[number];
+export const endPoint = (line: HullLine, end: End): Vec3 => positionOf(at(line.points, end === 'fore' ? 0 : -1));
 
 /** The lines, lowest first, each of which runs out on another bent anew to end on it. */
 export function joinRunOuts(lines: readonly HullLine[]): readonly HullLine[] {
@@ -97,7 +94,7 @@ function findRunOuts(lines: readonly HullLine[]): Found[] {
   return lines.map((line, i) => ({ line, ends: at(ends, i) }));
 }
 
-const whole = (line: number) => ({ line, from: 0, to: 1 });
+export const whole = (line: number) => ({ line, from: 0, to: 1 });
 type Place = { readonly step: number; readonly t: number };
 
 type Part = { readonly from: number; readonly to: number };
@@ -111,7 +108,7 @@ const beyond = <T extends Part>(row: readonly T[], { step, t }: Place): T[] =>
   [{ ...at(row, step), from: t }, ...row.slice(step + 1)].filter(hasLength);
 
 /** Where on a row a point lies, away from its ends. */
-function placeOn(row: Row, lines: readonly HullLine[], point: Vec3, within = ON_LINE_MM): Place | undefined {
+export function placeOn(row: Row, lines: readonly HullLine[], point: Vec3, within = ON_LINE_MM): Place | undefined {
   const ends = [battenAt(at(lines, at(row, 0).line).batten, at(row, 0).from), battenAt(at(lines, at(row, -1).line).batten, at(row, -1).to)]; // prettier-ignore
   const clear = within === ON_LINE_MM ? SHARED_END_MM : FAR_FROM_END_MM;
   if (ends.some(({ position }) => distance3(position, point) < clear)) return undefined;
@@ -129,7 +126,7 @@ type Nearest = { readonly t: number; readonly distance: number };
 const FAR_OFF: Nearest = { t: 0, distance: Infinity };
 
 /** The place of the batten nearest to a point, between two parameters; one that is not near at all is not looked for. */
-function nearestOn(batten: Batten, point: Vec3, [from, to]: readonly [number, number] = [0, 1]): Nearest {
+export function nearestOn(batten: Batten, point: Vec3, [from, to]: readonly [number, number] = [0, 1]): Nearest {
   const inner = placesBeside(batten, point);
   if (inner.length === 0) return FAR_OFF;
   // a knuckle draws what comes near: a hair's breadth of line between the two would be an edge of its own
@@ -208,39 +205,4 @@ function trimmed(row: readonly LineStretch[], line: HullLine): readonly LineStre
   const left = fore ? beyond(upToAft, fore) : upToAft;
   // of lines in a knot nothing may be left
   return left.length > 0 ? left : row;
-}
-
-/** What is told of lines that run out, and of those that nearly do. */
-export function judgeRunOuts(lines: readonly HullLine[]): Finding[] {
-  return lines.flatMap((line, i) =>
-    ENDS.flatMap((end): Finding[] => {
-      const runOut = line.runOuts?.[end];
-      const point = endPoint(line, end);
-      const where = { stage: 'lines', line: line.id, x: point[0] } as const;
-      const how = { line: line.name, end: end === 'fore' ? 'begins' : 'ends', side: end === 'fore' ? 'forward' : 'aft', xMm: point[0] }; // prettier-ignore
-      if (runOut) {
-        const other = lines.find(({ id }) => id === runOut.line)?.name ?? runOut.line;
-        const code = runOut.offMm > WORTH_SAYING_MM ? 'line-set-on-line' : 'line-runs-out';
-        const remedies = code === 'line-set-on-line' ? [{ label: `Set its end on ${other.toLowerCase()}`, edits: endEdits(line, end, runOut.at) }] : []; // prettier-ignore
-        return [{ severity: 'note', code, where, data: { ...how, other, offMm: runOut.offMm }, remedies }];
-      }
-      const near = [i - 1, i + 1].filter((k) => k >= 0 && k < lines.length).find((k) => placeOn([whole(k)], lines, point, NEAR_LINE_MM)); // prettier-ignore
-      if (near === undefined) return [];
-      const other = at(lines, near);
-      const foot = battenAt(other.batten, nearestOn(other.batten, point).t).position;
-      const remedies = [{ label: `Set its end on ${other.name.toLowerCase()}`, edits: endEdits(line, end, foot) }];
-      const data = { ...how, other: other.name, offMm: distance3(foot, point) };
-      return [{ severity: 'check', code: 'line-stops-short', where, data, remedies }];
-    }),
-  );
-}
-
-/** The end of the line put there, to the hundredth of a millimetre. */
-export function endEdits(line: HullLine, end: End, [x, y, z]: Vec3): Edit[] {
-  const { index } = at(line.points, end === 'fore' ? 0 : -1);
-  const figures = { x, halfBreadth: y, height: z };
-  return (['x', 'halfBreadth', 'height'] as const).map((key) => ({
-    path: pointPath(line.id, index, key),
-    value: Math.round(figures[key] * 100) / 100,
-  }));
 }

@@ -7,7 +7,7 @@
 import { at, dot3, lerp3, sub3, type Vec3 } from '../geometry';
 import { parseLength, type Notation } from '../measure';
 import { battenAt, crossingsOfX } from './batten';
-import { bendLines } from './hull';
+import { bendLines, linesToEnd } from './hull';
 import { positionOf, type HullLine } from './hull-line';
 import type { Longitudinal, OffsetPoint } from './schema';
 
@@ -308,8 +308,9 @@ export function endPlane(lines: Lines, end: 'fore' | 'aft'): EndPlane | null {
   return { atBase: mx - slope * mz, rakeDeg: (Math.atan(slope) * 180) / Math.PI };
 }
 
+/** Of the lines that go all the way there. */
 const endPoints = (lines: Lines, end: 'fore' | 'aft'): OffsetPoint[] =>
-  lines.filter((line) => !line.isExtra).flatMap((line) => line.points.at(end === 'fore' ? 0 : -1) ?? []);
+  linesToEnd(bendLines({ longitudinals: [...lines] }).value, end).map(({ points }) => at(points, end === 'fore' ? 0 : -1)); // prettier-ignore
 
 /** Every line brought to end in the plane, along its own batten or straight on from its end. Angles under 60°. */
 export function setEndPlane(lines: Lines, end: 'fore' | 'aft', plane: EndPlane): TableChange {
@@ -323,7 +324,8 @@ export function setEndPlane(lines: Lines, end: 'fore' | 'aft', plane: EndPlane):
     const bent = value.lines.find((other) => other.id === line.id);
     const index = end === 'fore' ? 0 : line.points.length - 1;
     const tip = bent && line.points[index];
-    if (!tip) {
+    // one that runs out on another stays on that
+    if (!tip || bent.runOuts?.[end]) {
       cut.push(line);
       continue;
     }

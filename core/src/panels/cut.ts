@@ -84,8 +84,8 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
     const beside = (way: 1 | -1) => setbacks.map((setback, k) => {
       const ruling = at(rulings, k);
       const u = end === 'P' ? ruling.s : ruling.t;
-      const isJoin = joins.some((join) => Math.abs(join - u) < ON_JOIN);
-      return isJoin ? setbackOf(ruling, end, panel, mateAt(end, u + way * BESIDE_JOIN), skin) : setback;
+      const join = joins.find((place) => Math.abs(place - u) < ON_JOIN);
+      return join === undefined ? setback : setbackOf(ruling, end, panel, mateAt(end, join + way * BESIDE_JOIN), skin);
     }); // prettier-ignore
     const isPlain = joins.length === 0;
     const along = rulings.map((r) => (end === 'P' ? r.s : r.t));
@@ -109,7 +109,7 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
 }
 
 /** By the edge's parameter: within the first of a join a ruling lies on it, by the second to either side nothing else does. */
-const ON_JOIN = 1e-9;
+const ON_JOIN = 1e-6;
 const BESIDE_JOIN = 2e-6;
 
 /** Between which shares of the last ruling its cut ends lie. */

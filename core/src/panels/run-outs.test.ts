@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { at, crossesItself, distance2, distance3, type Vec2, type Vec3 } from '../geometry';
-import { bendLines, lengthAlong, type LinesTable, type Longitudinal } from '../lines';
+import { at, crossesItself, crossLines, distance2, distance3, type Vec2, type Vec3 } from '../geometry';
+import { bendLines, endPlane, lengthAlong, linesOf, setEndPlane, type LinesTable, type Longitudinal } from '../lines';
+import { applyEdits, demoProject } from '../project';
 import { cutPanels, type Skin } from './cut';
 import { misfit } from './fixtures/exact-shapes';
 import { bottomFlat, chineOnSheer, chineOnStem, sideFlat } from './fixtures/run-out-hulls';
@@ -9,6 +10,7 @@ import { sharedStretches } from './neighbours';
 import { developPanels, type Panel } from './panel';
 import { findRemedies, needsRemedy, standingOf } from './remedy';
 import { roundedStrip } from './rounding';
+import { cornersOf } from './set-back';
 import { seamsOf, stitchesOf } from './seams';
 import { findTransoms } from './transom';
 
@@ -137,6 +139,18 @@ describe('the side that goes on up the stem', () => {
     expect(off).toBeLessThan(1e-9);
     expect(at(cut, 1).allowances?.[0].setback.most).toBeGreaterThan(6 * Math.tan(Math.PI / 2 - halfTurn) - 0.5);
   });
+  it.each([4, 6, 9])(
+    'has one corner at the foot of the stem once cut, where both sides of it cross: %i mm',
+    (thickness) => {
+      const cut = at(cutPanels([bottom, side], { ...SKIN, thickness }), 1);
+      const edge = cut.rulings.map((r) => r.flatP);
+      const corners = cornersOf(edge);
+      expect(corners).toHaveLength(1);
+      const { from, to } = at(corners, 0);
+      const crossing = crossLines(at(edge, from - 2), at(edge, from - 1), at(edge, to + 1), at(edge, to + 2));
+      expect(distance2(crossing?.point ?? [0, 0], at(edge, from))).toBeLessThan(0.1);
+    },
+  );
   it('rounds its chine along the chine alone', () => {
     const chine = { id: 'chine', radiusFore: 60, radiusAft: 60, layers: 2, layerThickness: 3, sag: 3 };
     const skin = { ...SKIN, roundedChines: [chine] };
@@ -215,6 +229,32 @@ describe('lines that run out in other ways', () => {
     // to starboard and to port
     expect(bottom?.length).toBe(2 * ((strake?.length ?? 0) + (side?.length ?? 0)));
     expect([...(side ?? []), ...(strake ?? [])].sort((a, b) => a - b)).toEqual([...new Set(bottom)]);
+  });
+});
+
+describe('a corner that another line begins on', () => {
+  const bent = put(chineOnStem(), 'keel', (line) => ({ ...line, points: line.points.map(({ isKnuckle: _, ...p }) => p) })); // prettier-ignore
+  it('is asked about where a batten is bent round it, and broken there by the remedy', () => {
+    const found = bendLines(bent).findings.find(({ code }) => code === 'corner-not-broken');
+    expect(found?.severity).toBe('check');
+    expect(found?.data['turnDeg']).toBeGreaterThan(40);
+    const project = { ...demoProject('tamsel', 'x'), lines: linesOf(bent.longitudinals) };
+    const made = applyEdits(project, found?.remedies?.[0]?.edits ?? []);
+    expect(made.ok && made.project.lines.longitudinals).toEqual(chineOnStem().longitudinals);
+    expect(bendLines(chineOnStem()).findings.map(({ code }) => code)).toEqual(['line-runs-out']);
+  });
+});
+
+describe('a transom moved aft', () => {
+  it('leaves the end of a line that runs out before it where it is', () => {
+    const stem = chineOnStem();
+    const sheer = at(stem.longitudinals, 2).points;
+    const table = put(stem, 'chine', (line) => ({ ...line, points: [...line.points.slice(0, -5), at(sheer, -3)] }));
+    const plane = endPlane(table.longitudinals, 'aft');
+    const moved = setEndPlane(table.longitudinals, 'aft', { atBase: (plane?.atBase ?? 0) + 40, rakeDeg: plane?.rakeDeg ?? 0 }); // prettier-ignore
+    if (!moved.ok) throw new Error(moved.reason);
+    expect(at(at(moved.lines, 1).points, -1)).toEqual(at(sheer, -3));
+    expect(at(at(moved.lines, 0).points, -1).x).toBeCloseTo(at(at(stem.longitudinals, 0).points, -1).x + 40, 1);
   });
 });
 

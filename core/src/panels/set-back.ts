@@ -23,6 +23,7 @@ export type Setbacks = {
 export const STILL_MM = 1e-3;
 /** A run as long as this has a direction: in a fan the moved points lie a few hundredths apart, any way about. */
 const RUN_MM = 3;
+const LEAST_RUN_MM = 1;
 /** No corner slides further than this share of the panel's end, a rounded one this; an end nearly along the edge counts as this steep. */
 const MOST_OF_END = 0.4;
 const MOST_OF_ROUNDED_END = 0.95;
@@ -80,7 +81,19 @@ function setBack(edge: readonly Vec2[], opposite: readonly Vec2[], setbacks: Set
   return moved;
 }
 
-const STANDING = 1e-9;
+/** By the edge's parameter: some thousandths of a millimetre. */
+const STANDING = 1e-6;
+
+/** Of each place the first and the last at which the edge has stood still with it. */
+function groupsOf(along: readonly number[]): (readonly [number, number])[] {
+  const groups: (readonly [number, number])[] = [];
+  for (let from = 0; from < along.length; from = groups.length) {
+    let to = from;
+    while (to < along.length - 1 && Math.abs(at(along, to + 1) - at(along, from)) < STANDING) to++;
+    for (let k = from; k <= to; k++) groups.push([from, to]);
+  }
+  return groups;
+}
 
 /** How far an edge stands still from one of its ends: the last point there. */
 function standingAt(stands: (a: number, b: number) => boolean, end: number, way: 1 | -1, last: number): number {
@@ -116,7 +129,7 @@ function runFrom(edge: readonly Vec2[], k: number, way: 1 | -1): Vec2 | undefine
   let i = k + way;
   while (i + way >= 0 && i + way < edge.length && distance2(at(edge, k), at(edge, i)) < RUN_MM) i += way;
   const length = distance2(at(edge, k), at(edge, i));
-  return length < STILL_MM ? undefined : [(way * (at(edge, i)[0] - at(edge, k)[0])) / length, (way * (at(edge, i)[1] - at(edge, k)[1])) / length]; // prettier-ignore
+  return length < LEAST_RUN_MM ? undefined : [(way * (at(edge, i)[0] - at(edge, k)[0])) / length, (way * (at(edge, i)[1] - at(edge, k)[1])) / length]; // prettier-ignore
 }
 
 type Piece = {
@@ -132,15 +145,20 @@ type Piece = {
 /** One piece moved in; at the panel's own ends it slides along them, and what would pass them stops there. */
 function movedPiece(
   { edge, opposite, from, to, isFirst, isLast, side }: Piece,
-  { before, after, isRounded }: Setbacks,
+  { along, before, after, isRounded }: Setbacks,
 ): Vec2[] {
   const piece = edge.slice(from, to + 1);
   const last = piece.length - 1;
   const setbackAt = (k: number) => (k === last ? at(before, to) : at(after, from + k));
   const directions = piece.map((_, k) => directionAt(piece, k));
+  const groups = groupsOf(along.slice(from, to + 1));
   const square = (k: number): Vec2 => {
-    const [[x, y], [c, s]] = [at(piece, k), at(directions, k)];
-    return [x - side * setbackAt(k) * s, y + side * setbackAt(k) * c];
+    // a fan within the piece is one point of it, set back as its first and its last ruling are in the mean
+    const [i, j] = at(groups, k);
+    const middle = (i + j) >> 1;
+    const [[x, y], [c, s]] = [at(piece, middle), at(directions, middle)];
+    const setback = (setbackAt(i) + setbackAt(j)) / 2;
+    return [x - side * setback * s, y + side * setback * c];
   };
   const endAt = (k: number, i: 0 | 1): Vec2 => {
     const corner = i === 0 ? 0 : edge.length - 1;
