@@ -165,9 +165,14 @@ export function cornerAt(ruling: LaidRuling, mate: Mate | undefined): Corner | u
 function rulingAt(panel: Panel, end: 'P' | 'Q', u: number): Pick<LaidRuling, 'p' | 'q' | 'normal'> {
   const { rulings } = panel;
   const of = (r: LaidRuling) => (end === 'P' ? r.s : r.t);
-  const found = rulings.findIndex((r) => of(r) >= u);
-  const k = found === -1 ? rulings.length - 1 : Math.max(1, found);
-  const [a, b] = [at(rulings, k - 1), at(rulings, k)];
+  // the first at u or beyond it, by halving: parameters only rise
+  let [low, high] = [1, rulings.length - 1];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (of(at(rulings, middle)) >= u) high = middle;
+    else low = middle + 1;
+  }
+  const [a, b] = [at(rulings, low - 1), at(rulings, low)];
   const w = of(b) > of(a) ? Math.min(1, Math.max(0, (u - of(a)) / (of(b) - of(a)))) : 0;
   return { p: lerp3(a.p, b.p, w), q: lerp3(a.q, b.q, w), normal: unit3(lerp3(a.normal, b.normal, w)) };
 }

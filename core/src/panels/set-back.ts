@@ -44,12 +44,12 @@ export function setEdgesBack(
 ): Flat {
   const p = setBack(flat.p, flat.q, ofP, 1);
   const q = setBack(flat.q, flat.p, ofQ, -1);
-  const most = Math.max(...[ofP, ofQ].flatMap(({ before, after }) => [Math.max(...before), Math.max(...after)]));
+  const most = Math.max(...[ofP, ofQ].flatMap(({ before, after }) => [...before, ...after].map(Math.abs)));
   const reach = isRounded ? p.length : CORNER_POINTS;
-  if (most > 0)
-    for (const end of [0, -1] as const) if (distance2(at(flat.p, end), at(flat.q, end)) < STILL_MM) closePoint(p, q, end, { most, reach }); // prettier-ignore
+  const lengths = ([0, -1] as const).map((end) => distance2(at(flat.p, end), at(flat.q, end)));
+  if (most > 0) lengths.forEach((length, i) => length < STILL_MM && closePoint(p, q, i === 0 ? 0 : -1, { most, reach })); // prettier-ignore
   // a rounding may take the whole of an end, and a short one is taken by less
-  const isShort = ([0, -1] as const).some((end) => distance2(at(flat.p, end), at(flat.q, end)) < SHORT_END * most);
+  const isShort = lengths.some((length) => length >= STILL_MM && length < SHORT_END * most);
   const closed = isRounded || isShort ? uncrossed({ p, q }) : { p, q };
   return untangled(closed, flat);
 }
