@@ -66,4 +66,13 @@ await page.getByRole('option', { name: 'the bend' }).click();
 await shoot('remedy');
 await page.goto(`${base}/projects`);
 await shoot('projects');
+await page.getByLabel('Import a file').setInputFiles(new URL('../docs/samples/sedge.csv', import.meta.url).pathname);
+await page.getByRole('button', { name: 'Break keel there' }).click();
+await page.keyboard.press('2');
+await page.getByLabel('Holes', { exact: true }).check();
+await page.locator('path[data-part="Side"]').click();
+await page
+  .getByRole('heading', { name: 'The sheet and its edges' })
+  .evaluate((h) => h.scrollIntoView({ block: 'start' }));
+await shoot('stem');
 await browser.close();
