@@ -110,6 +110,7 @@ test('what is marked out goes out as a table, from the line that was chosen', as
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Strike a straight line from end to end/)).toBeVisible();
   const row = page.getByRole('table', { name: 'Offsets to mark out' }).getByRole('row', { name: /^300 / });
+  await expect(row).toBeVisible();
   const shown = (await row.getByRole('cell').allTextContents()).map((text) => text.replace('−', '-'));
   await page.getByRole('button', { name: 'Export' }).click();
   const [download] = await Promise.all([

@@ -4,7 +4,8 @@ import { bendLines, type LinesTable, type Longitudinal } from '../lines';
 import { drawnHull } from './fixtures/drawn-hulls';
 import { panelIdOf, panelInputs } from './inputs';
 import { developPanel, type Panel } from './panel';
-import { findRemedies, needsRemedy, standingOf } from './remedy';
+import { findRemedies } from './remedy';
+import { needsRemedy, standingOf } from './standing';
 
 const panelsOf = (table: LinesTable): Panel[] =>
   panelInputs(bendLines(table).value).flatMap((input) => {

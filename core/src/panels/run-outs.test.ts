@@ -8,7 +8,8 @@ import { bottomFlat, chineOnSheer, chineOnStem, sideFlat } from './fixtures/run-
 import { foldHull } from './fold';
 import { sharedStretches } from './neighbours';
 import { developPanels, type Panel } from './panel';
-import { findRemedies, needsRemedy, standingOf } from './remedy';
+import { findRemedies } from './remedy';
+import { needsRemedy, standingOf } from './standing';
 import { roundedStrip } from './rounding';
 import { cornersOf } from './set-back';
 import { seamsOf, stitchesOf } from './seams';
