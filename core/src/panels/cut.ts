@@ -89,7 +89,8 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
     }); // prettier-ignore
     const isPlain = joins.length === 0;
     const along = rulings.map((r) => (end === 'P' ? r.s : r.t));
-    return { along, before: isPlain ? setbacks : beside(-1), after: isPlain ? setbacks : beside(1), isRounded: [isRoundedAt(0), isRoundedAt(1)] }; // prettier-ignore
+    const knuckles = panel.knuckles[end === 'P' ? 0 : 1];
+    return { along, knuckles, before: isPlain ? setbacks : beside(-1), after: isPlain ? setbacks : beside(1), isRounded: [isRoundedAt(0), isRoundedAt(1)] }; // prettier-ignore
   };
   const isRounded = panel.stretches.some((row) => row.some(({ line }) => skin.roundedChines?.some(({ id }) => id === line))); // prettier-ignore
   const cutFlat = setEdgesBack(flat, { p: plan('P', setbackP), q: plan('Q', setbackQ) }, isRounded);

@@ -128,10 +128,16 @@ function rowAt(outline: readonly Vec2[], u: number): MarkingRow | undefined {
 const END_MM = 1e-4;
 
 /** Where the outline has a corner: at both ends, and within an edge, where the batten is not sprung round. */
-function cornersOn({ rulings }: Panel): Vec2[] {
+function cornersOn({ rulings, knuckles }: Panel): Vec2[] {
   const ends = [at(rulings, 0), at(rulings, -1)].flatMap(({ flatP, flatQ }) => [flatP, flatQ]);
-  const edges = [rulings.map((r) => r.flatP), rulings.map((r) => r.flatQ)];
-  return [...ends, ...edges.flatMap((edge) => cornersOf(edge).map(({ from }) => at(edge, from)))];
+  const lower = rulings.map((r) => r.flatP);
+  const upper = rulings.map((r) => r.flatQ);
+  const along = { lower: rulings.map(({ s }) => s), upper: rulings.map(({ t }) => t) };
+  return [
+    ...ends,
+    ...cornersOf(lower, along.lower, knuckles[0]).map(({ from }) => at(lower, from)),
+    ...cornersOf(upper, along.upper, knuckles[1]).map(({ from }) => at(upper, from)),
+  ];
 }
 
 /** A corner this near to a row is in it. */

@@ -32,6 +32,8 @@ export type Panel = {
   readonly between: readonly [string, string];
   /** What its lower and its upper edge run along, fore to aft: mostly each one whole line. */
   readonly stretches: readonly [readonly EdgeStretch[], readonly EdgeStretch[]];
+  /** Where the lower and the upper edge may have corners within: at knuckles and between stretches, by the edge's parameter. */
+  readonly knuckles: readonly [readonly number[], readonly number[]];
   /** One panel spans the centreline; otherwise there is a mirrored one to port. */
   readonly spansCentreline: boolean;
   readonly outline: readonly Vec2[];
@@ -57,7 +59,7 @@ export function developPanel(input: PanelInput): Panel | { readonly reason: stri
   const [P, Q] = edgesOf(input);
   const { name, spansCentreline } = input;
   const between = [input.lower.id, input.upper.id] as const;
-  const names = { id: panelIdOf(input), name, between, stretches: stretchesOf(input), spansCentreline };
+  const names = { id: panelIdOf(input), name, between, stretches: stretchesOf(input), knuckles: [P.knuckles, Q.knuckles] as const, spansCentreline }; // prettier-ignore
   const panel = panelOf(layStrip(P, Q, findRulings(P, Q)), names);
   if (panel.outline.length < 3 || panel.areaM2 * 1e6 < 1) return { reason: 'its two lines lie on one another' };
   return panel;
@@ -66,7 +68,7 @@ export function developPanel(input: PanelInput): Panel | { readonly reason: stri
 /** What a panel is, beside its shape. */
 export type PanelNames = Pick<
   Panel,
-  'id' | 'name' | 'between' | 'stretches' | 'spansCentreline' | 'partOf' | 'aftCurve'
+  'id' | 'name' | 'between' | 'stretches' | 'knuckles' | 'spansCentreline' | 'partOf' | 'aftCurve'
 >;
 
 /** The panel of these rulings, with all that is measured on it. */

@@ -145,7 +145,7 @@ describe('the side that goes on up the stem', () => {
     (thickness) => {
       const cut = at(cutPanels([bottom, side], { ...SKIN, thickness }), 1);
       const edge = cut.rulings.map((r) => r.flatP);
-      const corners = cornersOf(edge);
+      const corners = cornersOf(edge, cut.rulings.map((r) => r.s), cut.knuckles[0]); // prettier-ignore
       expect(corners).toHaveLength(1);
       const { from, to } = at(corners, 0);
       const crossing = crossLines(at(edge, from - 2), at(edge, from - 1), at(edge, to + 1), at(edge, to + 2));

@@ -4,7 +4,7 @@ import { setEdgesBack, type Setbacks } from './set-back';
 
 const COUNT = 21;
 const ws = Array.from({ length: COUNT }, (_, k) => k / (COUNT - 1));
-const even = (setback: number): Setbacks => ({ along: ws, before: ws.map(() => setback), after: ws.map(() => setback), isRounded: [false, false] }); // prettier-ignore
+const even = (setback: number): Setbacks => ({ along: ws, knuckles: [0.5], before: ws.map(() => setback), after: ws.map(() => setback), isRounded: [false, false] }); // prettier-ignore
 const NONE = even(0);
 const along = (angle: number, length: number): Vec2[] => ws.map((w) => [w * length * Math.cos(angle), w * length * Math.sin(angle)]); // prettier-ignore
 /** The line through a that runs at an angle, moved in to its left (1) or right (−1). */
@@ -53,7 +53,7 @@ describe('a corner in an edge', () => {
     }
   });
   it('may be set back by different amounts on its two sides', () => {
-    const setbacks: Setbacks = { along: ws, before: ws.map((w) => (w <= 0.5 ? 9 : 34)), after: ws.map((w) => (w < 0.5 ? 9 : 34)), isRounded: [false, false] }; // prettier-ignore
+    const setbacks: Setbacks = { along: ws, knuckles: [0.5], before: ws.map((w) => (w <= 0.5 ? 9 : 34)), after: ws.map((w) => (w < 0.5 ? 9 : 34)), isRounded: [false, false] }; // prettier-ignore
     const cut = setEdgesBack({ p: bent(0.4), q: top }, { p: setbacks, q: NONE }, false);
     const corner = crossing(movedLine([500, 0], 0, 9), movedLine([500, 0], 0.4, 34));
     expect(Math.min(...cut.p.map((point) => distance2(point, corner)))).toBeLessThan(1e-9);

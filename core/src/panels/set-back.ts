@@ -13,6 +13,8 @@ export type Flat = { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] };
 export type Setbacks = {
   /** The edge's parameter at each ruling: where it stays, the edge stands still, in a fan. */
   readonly along: readonly number[];
+  /** Where it may have a corner, by its parameter. */
+  readonly knuckles: readonly number[];
   readonly before: readonly number[];
   readonly after: readonly number[];
   /** At its fore and its after end. */
@@ -33,6 +35,7 @@ const CORNER_RAD = 0.1;
 /** Pieces cross within so many points of the corner between them, and are run on by no more than so many setbacks. */
 const CORNER_POINTS = 60;
 const RUN_ON = 6;
+const PAST_POINTS = 12;
 /** An end of fewer setbacks than this may be used up by those of its two edges. */
 const SHORT_END = 4;
 
@@ -63,7 +66,7 @@ function setBack(edge: readonly Vec2[], opposite: readonly Vec2[], setbacks: Set
   // a fan at an end is one point of the edge, however thick sheet spreads it
   const [fore, aft] = [standingAt(stands, 0, 1, last), standingAt(stands, last, -1, last)];
   const [first, end] = fore < aft ? [fore, aft] : [0, last];
-  const corners = cornersOf(edge, stands).filter(({ from, to }) => from > first && to < end);
+  const corners = cornersOf(edge, setbacks.along, setbacks.knuckles).filter(({ from, to }) => from > first && to < end);
   const starts = [first, ...corners.map(({ to }) => to)];
   const pieces = starts.map((from, i) => movedPiece({ edge, opposite, from, to: corners[i]?.from ?? end, isFirst: i === 0, isLast: i === corners.length, side }, setbacks)); // prettier-ignore
   const moved = edge.map((p) => p);
@@ -102,26 +105,20 @@ function standingAt(stands: (a: number, b: number) => boolean, end: number, way:
   return k;
 }
 
-/** Runs of points in one place where the edge turns, both ends of each; its own ends are none. */
+/** Where an edge has a corner at one of its knuckles: the first and the last ruling that stands there. */
 export function cornersOf(
   edge: readonly Vec2[],
-  stands = (a: number, b: number) => distance2(at(edge, a), at(edge, b)) < STILL_MM,
+  along: readonly number[],
+  knuckles: readonly number[],
 ): { readonly from: number; readonly to: number }[] {
-  const found: { from: number; to: number; turn: number }[] = [];
-  for (let from = 1; from < edge.length - 1; from++) {
-    let to = from;
-    while (to < edge.length - 2 && stands(from, to + 1)) to++;
-    const [into, out] = [runFrom(edge, from, -1), runFrom(edge, to, 1)];
-    if (into && out) {
-      const turn = Math.abs(Math.atan2(into[0] * out[1] - into[1] * out[0], into[0] * out[0] + into[1] * out[1]));
-      const last = found[found.length - 1];
-      const isBeside = last && distance2(at(edge, last.to), at(edge, from)) < 2 * RUN_MM;
-      if (turn > CORNER_RAD && isBeside && turn > last.turn) found[found.length - 1] = { from, to, turn };
-      else if (turn > CORNER_RAD && !isBeside) found.push({ from, to, turn });
-    }
-    from = to;
-  }
-  return found;
+  return knuckles.flatMap((knuckle) => {
+    const from = along.findIndex((u) => Math.abs(u - knuckle) < STANDING);
+    const to = along.findLastIndex((u) => Math.abs(u - knuckle) < STANDING);
+    const [into, out] = from > 0 && to < along.length - 1 ? [runFrom(edge, from, -1), runFrom(edge, to, 1)] : [];
+    if (!into || !out) return [];
+    const turn = Math.atan2(into[0] * out[1] - into[1] * out[0], into[0] * out[0] + into[1] * out[1]);
+    return Math.abs(turn) > CORNER_RAD ? [{ from, to }] : [];
+  });
 }
 
 /** The direction, aft, of the edge from point k on one way, over as long a run as has one. */
@@ -211,21 +208,25 @@ function slid([corner, opposite]: readonly [Vec2, Vec2], [c, s]: Vec2, setback: 
 function closePoint(p: Vec2[], q: Vec2[], end: 0 | -1, limits: Limits): void {
   const last = p.length - 1;
   const [one, other] = end === 0 ? [p, q] : [[...p].reverse(), [...q].reverse()];
-  const crossing = crossingOf(one, other, limits);
+  // edges that cross twice at a tip are apart only from the further crossing on
+  const crossing = crossingOf(one, other, { ...limits, past: PAST_POINTS });
   if (!crossing) return;
   const own = (k: number) => (end === 0 ? k : last - k);
   for (let k = 0; k <= crossing.one; k++) p[own(k)] = crossing.at;
   for (let k = 0; k <= crossing.other; k++) q[own(k)] = crossing.at;
 }
 
-type Limits = { readonly most: number; readonly reach: number };
+/** `past`: so many points beyond the first crossing a further one counts more. */
+type Limits = { readonly most: number; readonly reach: number; readonly past?: number };
 
 /** Where two runs cross that come from one corner, each first carried on past it: after how many points of each. */
-function crossingOf(one: readonly Vec2[], other: readonly Vec2[], { most, reach }: Limits) {
+function crossingOf(one: readonly Vec2[], other: readonly Vec2[], { most, reach, past = 0 }: Limits) {
   const [a, b] = [carriedOn(one, RUN_ON * most), carriedOn(other, RUN_ON * most)];
   if (!a || !b) return undefined;
   const [countA, countB] = [Math.min(reach, a.length - 1), Math.min(reach, b.length - 1)];
-  for (let far = 0; far < Math.max(countA, countB); far++)
+  let best: { readonly at: Vec2; readonly one: number; readonly other: number } | undefined;
+  let end = Math.max(countA, countB);
+  for (let far = 0; far < end; far++)
     for (let near = 0; near <= far; near++)
       for (const [i, j] of [
         [far, near],
@@ -233,18 +234,31 @@ function crossingOf(one: readonly Vec2[], other: readonly Vec2[], { most, reach 
       ] as const) {
         // prettier-ignore
         if (i >= countA || j >= countB) continue;
-        const found = crossLines(at(a, i), at(a, i + 1), at(b, j), at(b, j + 1));
-        if (found && found.w >= 0 && found.w <= 1 && found.v >= 0 && found.v <= 1) return { at: found.point, one: Math.max(0, i - 1), other: Math.max(0, j - 1) }; // prettier-ignore
+        const found = crossLines(at(a, i).at, at(a, i + 1).at, at(b, j).at, at(b, j + 1).at);
+        if (found && found.w >= 0 && found.w <= 1 && found.v >= 0 && found.v <= 1) {
+          best = { at: found.point, one: at(a, i).last, other: at(b, j).last };
+          if (past === 0) return best;
+          end = Math.min(end, far + past + 1);
+        }
       }
-  return undefined;
+  return best;
 }
 
-/** A run with a straight before it, the way that it comes from. */
-function carriedOn(run: readonly Vec2[], by: number): Vec2[] | undefined {
+/** A place of a run, and the last of its points that lie there. */
+type Stop = { readonly at: Vec2; readonly last: number };
+
+/** A run's places with a straight before them, the way that it comes from; points in one place are one. */
+function carriedOn(run: readonly Vec2[], by: number): Stop[] | undefined {
   const direction = runFrom(run, 0, 1);
   if (!direction) return undefined;
   const [x, y] = at(run, 0);
-  return [[x - by * direction[0], y - by * direction[1]], ...run];
+  const stops: Stop[] = [];
+  run.forEach((p, k) => {
+    const before = stops[stops.length - 1];
+    if (before && distance2(before.at, p) < STILL_MM) stops[stops.length - 1] = { at: before.at, last: k };
+    else stops.push({ at: p, last: k });
+  });
+  return [{ at: [x - by * direction[0], y - by * direction[1]], last: at(stops, 0).last }, ...stops];
 }
 
 /** Near the point of a panel the two edges set back pass each other: it ends where they meet. */

@@ -53,6 +53,7 @@ function partOf(panel: Panel, { part, between, from, to }: Part): Panel {
     name: `${panel.name}, ${part}`,
     between,
     stretches: [edgeStretches(panel, between, 0), edgeStretches(panel, between, 1)],
+    knuckles: [edgeKnuckles(panel, between, 0), edgeKnuckles(panel, between, 1)],
     spansCentreline: false,
     partOf: { id: panel.id, part },
     ...(aftCurve && { aftCurve }),
@@ -62,6 +63,9 @@ function partOf(panel: Panel, { part, between, from, to }: Part): Panel {
 /** Its own edge as it was, the cut as a line of its own. */
 const edgeStretches = (panel: Panel, between: readonly [string, string], k: 0 | 1): readonly EdgeStretch[] =>
   between[k] === panel.between[k] ? panel.stretches[k] : [{ line: between[k], from: 0, to: 1, lineFrom: 0, lineTo: 1 }];
+
+const edgeKnuckles = (panel: Panel, between: readonly [string, string], k: 0 | 1): readonly number[] =>
+  between[k] === panel.between[k] ? panel.knuckles[k] : [];
 
 const middleOf = ({ s, t }: LaidRuling): number => (s + t) / 2;
 
