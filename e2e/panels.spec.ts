@@ -220,6 +220,19 @@ test('a chine that begins on the stem: imported, its corner broken, developed, m
   await page.locator('path[data-part="Side"]').click();
   await expect(page.getByText('Along the keel and chine')).toBeVisible();
   await expect(page.getByText(/twists \d/)).toBeHidden();
+  // two figures typed one after the other both stay, though the slip follows the drawing
+  await page.getByRole('button', { name: 'Round the chine' }).click();
+  for (const [field, mm] of [
+    ['Radius, fore', '40'],
+    ['Radius, aft', '60'],
+  ] as const) {
+    // prettier-ignore
+    await page.getByLabel(field).fill(mm);
+    await page.getByLabel(field).press('Enter');
+  }
+  await expect(page.getByLabel('Radius, aft')).toHaveValue('60.0');
+  await expect(page.getByLabel('Radius, fore')).toHaveValue('40.0');
+  await page.getByRole('button', { name: 'Make it sharp' }).click();
   const rows = page.getByRole('table', { name: 'Offsets to mark out' }).getByRole('row');
   await expect(rows.filter({ hasText: /lower$|upper$|both$/ })).toHaveCount(4);
   // the foot of the stem goes down in the table, and the chine's end with it

@@ -36,8 +36,11 @@ export function drawLines(part: LinesTable, suspects: SuspectsOf = suspectsOf): 
   const { value, findings, assumed } = bendLines(part);
   const drawn = (line: HullLine): HullLine => ({ ...drawLine(line), residuals: residuals(line.points) });
   const [lines, extras] = [value.lines.map(drawn), value.extras.map(drawn)];
+  // a batten bent round a corner lies off the points beside it, which are no slips
+  const bent = new Set(findings.flatMap(({ code, where }) => (code === 'corner-not-broken' ? [where.line] : [])));
   const slips = findSlipsAsWritten([...lines, ...extras], part.heightsFrom ?? null, suspects);
-  return { value: { ...value, lines, extras }, findings: [...findings, ...slips], assumed };
+  const findingsNow = [...findings, ...slips.filter(({ where }) => !bent.has(where.line))];
+  return { value: { ...value, lines, extras }, findings: findingsNow, assumed };
 }
 
 /** The lines that go all the way to an end of the hull, lowest first: those that run out on another before it do not. */

@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { at, crossesItself, crossLines, distance2, distance3, type Vec2, type Vec3 } from '../geometry';
-import { bendLines, endPlane, lengthAlong, linesOf, setEndPlane, type LinesTable, type Longitudinal } from '../lines';
+import { at, contains, crossesItself, crossLines, distance2, distance3, type Vec2, type Vec3 } from '../geometry';
+import {
+  bendLines,
+  drawLines,
+  endPlane,
+  lengthAlong,
+  linesOf,
+  setEndPlane,
+  type LinesTable,
+  type Longitudinal,
+} from '../lines';
 import { applyEdits, demoProject } from '../project';
 import { cutPanels, type Skin } from './cut';
 import { misfit } from './fixtures/exact-shapes';
@@ -160,8 +169,16 @@ describe('the side that goes on up the stem', () => {
     const plain = cutPanels([bottom, side], SKIN);
     const cut = cutPanels([bottom, side], skin);
     const stemOf = (panel: Panel | undefined) => panel?.allowances?.[0].stretches.find(({ line }) => line === 'keel')?.longerBy ?? NaN; // prettier-ignore
-    // the rounding takes some of the foot of the stem, and only there
+    // the rounding takes some of the foot of the stem, holes and all, and only there
     expect(Math.abs(stemOf(cut[1]) - stemOf(plain[1]))).toBeLessThan(60);
+    const wide = { ...chine, radiusFore: 150 };
+    const taken = cutPanels([bottom, side], { ...SKIN, roundedChines: [wide] });
+    const stitches = { spacing: 30, inset: 9 };
+    const whole = stitchesOf(side, [bottom, side], { stitches, roundedChines: [] }).filter(({ line }) => line === 'keel'); // prettier-ignore
+    const left = stitchesOf(at(taken, 1), taken, { stitches, roundedChines: [wide] });
+    expect(left.length).toBeLessThan(whole.length);
+    expect(left.map(({ number }) => number)).toEqual(left.map((_, i) => i + 1));
+    for (const hole of left) expect(contains(at(taken, 1).outline, hole.at)).toBe(true);
   });
 });
 
@@ -241,6 +258,7 @@ describe('a corner that another line begins on', () => {
     expect(found?.data['turnDeg']).toBeGreaterThan(40);
     const project = { ...demoProject('tamsel', 'x'), lines: linesOf(bent.longitudinals) };
     const made = applyEdits(project, found?.remedies?.[0]?.edits ?? []);
+    expect(drawLines(bent).findings.map(({ code }) => code)).not.toContain('slip');
     expect(made.ok && made.project.lines.longitudinals).toEqual(chineOnStem().longitudinals);
     expect(bendLines(chineOnStem()).findings.map(({ code }) => code)).toEqual(['line-runs-out']);
   });

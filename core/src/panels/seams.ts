@@ -4,8 +4,8 @@
  * Holes are set at even steps of arc length along the line itself, so that those of both panels are as many, as far apart
  * and face each other; numbered from the bow. On the flat each lies `inset` square in from the cut edge.
  */
-import { at, distance3, lerp2, type Vec2 } from '../geometry';
-import { directionAt } from './set-back';
+import { at, distance2, distance3, lerp2, type Vec2 } from '../geometry';
+import { directionAt, STILL_MM } from './set-back';
 import { lengthBetween, onEdge, onLine, pointsBetween, sharedStretches, type EdgeOfPanel, type PanelEnd, type Shared } from './neighbours'; // prettier-ignore
 import type { Panel } from './panel';
 import type { PanelsPart } from './schema';
@@ -67,7 +67,8 @@ export function stitchesOf(
   const last = new Map<string, number>();
   const runs = [...sharedStretches(panels)].sort((a, b) => a.from - b.from).flatMap((shared) => {
     if (roundedChines.some(({ id }) => id === shared.line)) return [];
-    const places = evenPlaces(shared, stitches.spacing);
+    const { above, below } = shared;
+    const places = evenPlaces(shared, stitches.spacing).filter((t) => !isCutAway(above, t) && !(below && isCutAway(below, t))); // prettier-ignore
     const first = (last.get(shared.line) ?? 0) + 1;
     last.set(shared.line, first + places.length - 1);
     return [{ shared, places, first }];
@@ -109,6 +110,18 @@ function evenPlaces({ above, from, to }: Shared, spacing: number): number[] {
     return onLine(above.stretch, u0 + w * (u1 - u0));
   });
 }
+
+/** Whether an edge, cut, has nothing left of the line's parameter t: there its rulings are drawn together in a corner. */
+function isCutAway({ panel: { rulings }, end, stretch }: EdgeOfPanel, t: number): boolean {
+  const u = onEdge(stretch, t);
+  let k = 1;
+  while (k < rulings.length - 1 && paramOf(at(rulings, k), end) < u) k++;
+  const [r0, r1] = [at(rulings, k - 1), at(rulings, k)];
+  return paramOf(r1, end) - paramOf(r0, end) > NO_STEP && distance2(flatOf(r0, end), flatOf(r1, end)) < STILL_MM;
+}
+
+/** Parameters no further apart are one place of the edge. */
+const NO_STEP = 1e-6;
 
 /** The flat place of the line's parameter u, moved in square to the edge. */
 function insetPoint(rulings: readonly LaidRuling[], end: PanelEnd, u: number, inset: number): Vec2 {

@@ -11,6 +11,11 @@ describe('labels moved apart', () => {
     expect(spread([100, 100, 100], 12)).toEqual([88, 100, 112]);
     expect(spread([0, 4, 50], 10)).toEqual([-3, 7, 50]);
   });
+  it('take the room that each needs', () => {
+    const [a = 0, b = 0, c = 0] = spread([100, 100, 100], [10, 40, 10]);
+    expect([b - a, c - b]).toEqual([25, 25]);
+    expect(spread([0, 30], [10, 40])).toEqual([0, 30]);
+  });
   it('end up a gap apart, in their order, about the same middle (seed 3)', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 200 }), { minLength: 1, maxLength: 12 }), (places) => {

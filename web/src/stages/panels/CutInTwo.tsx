@@ -5,17 +5,20 @@ import type { EditValue } from '@kalotrope/core/findings';
 import { straightMiddle, type Panel, type PanelsPart, type PanelSplit } from '@kalotrope/core/panels';
 import { edited } from '../../app/document-slice';
 import { NumberField, numberBetween } from '../../app/NumberField';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch, useAppStore } from '../../app/store';
 
 type Props = { readonly panel: Panel; readonly panels: readonly Panel[]; readonly part: PanelsPart };
 
 /** The picked panel cut in two along a line drawn on it, or made whole again. */
 export function CutInTwo({ panel, panels, part }: Props) {
   const dispatch = useAppDispatch();
-  const set = (label: string, splits: readonly PanelSplit[]) =>
-    dispatch(edited({ label, edits: [{ path: ['panels', 'splits'], value: splits as EditValue }] })); // a plain list
+  const store = useAppStore();
+  // from the list as it is then: what is shown here may lag behind an edit
+  const set = (label: string, change: (now: readonly PanelSplit[]) => readonly PanelSplit[]) => {
+    const value = change(store.getState().document.project?.panels.splits ?? []) as EditValue; // a plain list
+    dispatch(edited({ label, edits: [{ path: ['panels', 'splits'], value }] }));
+  };
   const split = part.splits.find(({ id }) => id === panel.partOf?.id);
-  const others = part.splits.filter((other) => other !== split);
   return (
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }} className="no-print">
       <Typography variant="h2">Cut in two</Typography>
@@ -25,10 +28,10 @@ export function CutInTwo({ panel, panels, part }: Props) {
             <SplitLine
               split={split}
               lower={panels.find((other) => other.partOf?.id === split.id) ?? panel}
-              onChange={(next) => set('Line of the cut', [...others, next])}
+              onChange={(own) => dispatch(edited({ label: 'Line of the cut', edits: Object.entries(own).map(([key, value]) => ({ path: ['panels', 'splits', split.id, key], value })) }))} // prettier-ignore
             />
           )}
-          <Button size="small" onClick={() => set('Whole panel', others)}>
+          <Button size="small" onClick={() => set('Whole panel', (now) => now.filter(({ id }) => id !== split.id))}>
             Make it whole again
           </Button>
         </>
@@ -43,7 +46,8 @@ export function CutInTwo({ panel, panels, part }: Props) {
             size="small"
             onClick={() => {
               const ends = { fore: 0.5, aft: 0.5 };
-              set('Cut in two', [...others, { id: panel.id, ...ends, middle: straightMiddle(panel, ends) }]);
+              const own = { id: panel.id, ...ends, middle: straightMiddle(panel, ends) };
+              set('Cut in two', (now) => [...now.filter(({ id }) => id !== panel.id), own]);
             }}
           >
             Cut the {panel.name.toLowerCase()} in two
@@ -60,7 +64,7 @@ type LineProps = {
   readonly split: PanelSplit;
   /** The part under the line. */
   readonly lower: Panel;
-  readonly onChange: (split: PanelSplit) => void;
+  readonly onChange: (own: Partial<PanelSplit>) => void;
 };
 
 function SplitLine({ split, lower, onChange }: LineProps) {
@@ -69,7 +73,7 @@ function SplitLine({ split, lower, onChange }: LineProps) {
       label={label}
       read={SHARE}
       value={Number((split[key] * 100).toFixed(1))}
-      onCommit={(value) => onChange({ ...split, [key]: value / 100 })}
+      onCommit={(value) => onChange({ [key]: value / 100 })}
     />
   );
   return (
@@ -82,7 +86,7 @@ function SplitLine({ split, lower, onChange }: LineProps) {
         {percent('middle', 'Middle %')}
         {percent('aft', 'Aft %')}
       </Box>
-      <Button size="small" onClick={() => onChange({ ...split, middle: straightMiddle(lower, split, split) })}>
+      <Button size="small" onClick={() => onChange({ middle: straightMiddle(lower, split, split) })}>
         Make the line straight
       </Button>
     </>

@@ -10,7 +10,7 @@ import { NumberField, numberBetween } from '../../app/NumberField';
 import { PlainTable } from '../../app/PlainTable';
 import { Figure } from '../../app/Slip';
 import { selectNotation } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
 import { useNames } from './SheetSettings';
 
 type Props = {
@@ -26,14 +26,20 @@ const START = { radius: 200, layer: 1.5, sag: 2 } as const;
 export function RoundedChines({ panels, strips, part }: Props) {
   const nameOf = useNames();
   const dispatch = useAppDispatch();
+  const store = useAppStore();
   const chines = part.roundedChines;
   const corners = panels
     .slice(1)
     .map((panel) => panel.edges[0].line)
     .filter((line) => !isSplitLine(line));
   const sharp = corners.filter((line) => !chines.some(({ id }) => id === line));
-  const set = (label: string, value: readonly RoundedChine[]) =>
-    dispatch(edited({ label, edits: [{ path: ['panels', 'roundedChines'], value: value as EditValue }] })); // a plain list
+  // from the list as it is then: what is shown here may lag behind an edit
+  const set = (label: string, change: (now: readonly RoundedChine[]) => readonly RoundedChine[]) => {
+    const value = change(store.getState().document.project?.panels.roundedChines ?? []) as EditValue; // a plain list
+    dispatch(edited({ label, edits: [{ path: ['panels', 'roundedChines'], value }] }));
+  };
+  const alter = (id: string, own: Partial<RoundedChine>) =>
+    dispatch(edited({ label: 'Rounded chine', edits: Object.entries(own).map(([key, value]) => ({ path: ['panels', 'roundedChines', id, key], value })) })); // prettier-ignore
   if (corners.length === 0) return null;
   const layers = Math.min(8, Math.max(2, Math.round(part.thickness / START.layer)));
   const rounding = (id: string): RoundedChine => ({
@@ -57,13 +63,13 @@ export function RoundedChines({ panels, strips, part }: Props) {
           key={chine.id}
           chine={chine}
           strip={strips.find(({ id }) => id === chine.id)}
-          onChange={(own) => set('Rounded chine', chines.map((other) => (other === chine ? { ...chine, ...own } : other)))} // prettier-ignore
-          onRemove={() => set('Sharp chine', chines.filter((other) => other !== chine))} // prettier-ignore
+          onChange={(own) => alter(chine.id, own)}
+          onRemove={() => set('Sharp chine', (now) => now.filter(({ id }) => id !== chine.id))}
         />
       ))}
       <Box className="no-print">
         {sharp.map((line) => (
-          <Button key={line} size="small" onClick={() => set('Round a chine', [...chines, rounding(line)])}>
+          <Button key={line} size="small" onClick={() => set('Round a chine', (now) => [...now, rounding(line)])}>
             Round the {nameOf(line).toLowerCase()}
           </Button>
         ))}

@@ -1,6 +1,5 @@
 import { useTheme } from '@mui/material/styles';
 import { useState } from 'react';
-import type { EditValue } from '@kalotrope/core/findings';
 import { splitShareAt, type Panel, type PanelSplit } from '@kalotrope/core/panels';
 import { edited } from '../../app/document-slice';
 import { selectProject } from '../../app/selectors';
@@ -51,8 +50,8 @@ export function SplitHandles({ panel, px }: { readonly panel: Panel; readonly px
   };
   const drop = () => {
     if (!drawn) return;
-    const value = splits.map((other) => (other === split ? drawn.split : other)) as EditValue; // a plain list
-    dispatch(edited({ label: 'Line of the cut', edits: [{ path: ['panels', 'splits'], value }] }));
+    const edits = [{ path: ['panels', 'splits', split.id, drawn.key], value: drawn.split[drawn.key] }];
+    dispatch(edited({ label: 'Line of the cut', edits }));
     setDrawn(null);
   };
   const line = Array.from({ length: 41 }, (_, i) => place(i / 40));
