@@ -5,6 +5,7 @@ import { demoProject } from '../project';
 import { cutPanels, depthOfInside, middleOffset, type Skin } from './cut';
 import { cone, obliqueCylinder, tableOf } from './fixtures/exact-shapes';
 import { layByHand } from './hand';
+import { levelMarks, stationMarks } from './marking';
 import { developPanels, type Panel } from './panel';
 import { seamsOf, stitchesOf } from './seams';
 
@@ -26,6 +27,22 @@ describe('a box of flat plates', () => {
     [{ linesTo: 'inside', meeting: 'lapped' }, 1, 0.406],
     [{ linesTo: 'outside', thickness: 4 }, 1 - 0.008, 0.4 - 0.004],
   ])('%o: bottom %f m wide, side %f m deep', (part, bottom, side) => expect(sizes(part)).toEqual([bottom, side]));
+  it.each([4, 6, 12])('has its marks where they are on the hull, whatever its edges lost: %i mm thick', (thickness) => {
+    const side = at(cutPanels(box, skin({ thickness })), 1);
+    const top = Math.max(...side.outline.map(([, v]) => v));
+    for (const height of [120, 240, 420]) {
+      const [run, ...more] = levelMarks(side, height);
+      expect(more).toEqual([]);
+      for (const [, v] of run ?? []) expect(top - v).toBeCloseTo(500 - height, 6);
+    }
+    // a height that the cut edge no longer has
+    expect(levelMarks(side, 101)).toEqual([]);
+    const [mark] = stationMarks(side, [{ label: '1', x: 1200 }]);
+    const [low, high] = [at(mark?.curve ?? [], 0), at(mark?.curve ?? [], -1)];
+    expect(low[1]).toBeCloseTo(0, 6);
+    expect(high[1] - low[1]).toBeCloseTo(400 - thickness, 6);
+    expect(Math.abs(low[0] - high[0])).toBeLessThan(1e-6);
+  });
   it('tells how far each edge stands back, and that the straight edge is no longer', () => {
     const [, side] = cutPanels(box, skin({}));
     expect(side?.allowances?.[0].setback.most).toBeCloseTo(6, 9);

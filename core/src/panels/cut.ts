@@ -94,7 +94,7 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
   };
   const isRounded = panel.stretches.some((row) => row.some(({ line }) => skin.roundedChines?.some(({ id }) => id === line))); // prettier-ignore
   const cutFlat = setEdgesBack(flat, { p: plan('P', setbackP), q: plan('Q', setbackQ) }, isRounded);
-  const cut = withFlat(panel, cutFlat, endShares(flat, cutFlat));
+  const cut = withFlat(panel, cutFlat, { ends: endShares(flat, cutFlat), whole: flat });
   const allowance = (k: 0 | 1, setbacks: readonly number[]): EdgeAllowance => ({
     line: panel.edges[k].line,
     longerBy: cut.edges[k].length - panel.edges[k].length,

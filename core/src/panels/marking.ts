@@ -6,12 +6,12 @@
  * through both ends of the lower edge. Offsets are measured square to it from its forward end, as a builder does with a
  * tape along the line and a square; they are negative below it.
  */
-import { at, boundsOf, crossings, distance2, lerp2, type Vec2 } from '../geometry';
+import { at, boundsOf, contains, crossings, crossLines, distance2, lerp2, type Vec2 } from '../geometry';
 import type { Panel } from './panel';
 import type { BaseLine } from './schema';
 import { cornersOf } from './set-back';
 import { sectionAt } from './section';
-import type { LaidRuling } from './strip';
+import { wholeEnds, type LaidRuling } from './strip';
 
 /** At distance u from the named end: v to the lower and to the upper edge, mm. `corner`: which of the two has one there. */
 export type MarkingRow = {
@@ -165,7 +165,14 @@ export type StationMark = { readonly label: string; readonly x: number; readonly
 /** The true curve of each station on the flat panel, nearly straight. */
 export function stationMarks(panel: Panel, stations: readonly { label: string; x: number }[]): StationMark[] {
   return stations
-    .map(({ label, x }) => ({ label, x, curve: sectionAt(panel.rulings, x).map((p) => p.flat) }))
+    .map(({ label, x }) => ({
+      label,
+      x,
+      curve: onPanel(
+        sectionAt(panel.rulings, x).map((p) => p.flat),
+        panel.outline,
+      ),
+    }))
     .filter((mark) => mark.curve.length > 1);
 }
 
@@ -190,17 +197,42 @@ export function levelMarks(panel: Panel, heightMm: number): Vec2[][] {
     }
   });
   close();
-  return runs;
+  return runs.map((points) => onPanel(points, panel.outline)).filter((points) => points.length > 1);
 }
+
+/** A mark's ends brought back to where it passes the cut edges: on the whole panel it runs out over them. */
+function onPanel(mark: readonly Vec2[], outline: readonly Vec2[]): Vec2[] {
+  return fromEdge(fromEdge(mark, outline).reverse(), outline).reverse();
+}
+
+/** A line from where it comes onto the panel; all of it where it begins there, nothing where it passes it by. */
+function fromEdge(line: readonly Vec2[], outline: readonly Vec2[]): Vec2[] {
+  const [start] = line;
+  if (!start || contains(outline, start)) return [...line];
+  for (let k = 1; k < line.length; k++) {
+    const [a, b] = [at(line, k - 1), at(line, k)];
+    let least: { readonly w: number; readonly point: Vec2 } | undefined;
+    outline.forEach((c, i) => {
+      const found = crossLines(a, b, c, at(outline, (i + 1) % outline.length));
+      if (!found || found.v < 0 || found.v > 1 || found.w < -TOUCH || found.w > 1 + TOUCH) return;
+      if (!least || found.w < least.w) least = found;
+    });
+    if (least) return [least.point, ...line.slice(k)];
+  }
+  return [];
+}
+
+/** A share of a step: a mark that ends on an edge may end a rounding short of it. */
+const TOUCH = 1e-6;
 
 function crossingOn(r: LaidRuling, z: number): Vec2 | undefined {
   const [a, b] = [r.p[2] - z, r.q[2] - z];
-  return a > 0 === b > 0 ? undefined : lerp2(r.flatP, r.flatQ, a / (a - b));
+  return a > 0 === b > 0 ? undefined : lerp2(...wholeEnds(r), a / (a - b));
 }
 
 function edgeCrossing(a: LaidRuling, b: LaidRuling, end: 'p' | 'q', z: number): Vec2[] {
   const [za, zb] = [a[end][2] - z, b[end][2] - z];
   if (za > 0 === zb > 0) return [];
-  const flat = end === 'p' ? 'flatP' : 'flatQ';
-  return [lerp2(a[flat], b[flat], za / (za - zb))];
+  const flat = end === 'p' ? 0 : 1;
+  return [lerp2(wholeEnds(a)[flat], wholeEnds(b)[flat], za / (za - zb))];
 }

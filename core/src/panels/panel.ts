@@ -103,15 +103,20 @@ export function partOfCurve(
   });
 }
 
+type Flat = { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] };
+
 /** The same panel with another flat shape: a place for each end of each ruling. `ends`: the shares of the last ruling
- * between which the after end is left. */
+ * between which the after end is left. `whole`: the flat shape before its edges were set back, where they have been. */
 export function withFlat(
   panel: Panel,
-  flat: { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] },
-  ends: readonly [number, number] = [0, 1],
+  flat: Flat,
+  { ends = [0, 1], whole }: { readonly ends?: readonly [number, number]; readonly whole?: Flat } = {},
 ): Panel {
-  const square = squareUp(flat);
-  const rulings = panel.rulings.map((r, k) => ({ ...r, flatP: at(square.p, k), flatQ: at(square.q, k) }));
+  const square = squareUp(flat, whole ?? { p: [], q: [] });
+  const rulings = panel.rulings.map(({ whole: _, ...r }, k): LaidRuling => {
+    const laid = { ...r, flatP: at(square.p, k), flatQ: at(square.q, k) };
+    return whole ? { ...laid, whole: [at(square.along.p, k), at(square.along.q, k)] } : laid;
+  });
   const outline = outlineOf(rulings, partOfCurve(panel.aftCurve, ends));
   const edges = [edgeOf(rulings, 'P', panel.between[0]), edgeOf(rulings, 'Q', panel.between[1])] as const;
   return { ...panel, rulings, outline, edges, areaM2: area(outline) / 1e6 };

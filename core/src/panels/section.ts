@@ -18,7 +18,7 @@ import {
   type Vec3,
   SAME_POINT_MM,
 } from '../geometry';
-import type { LaidRuling } from './strip';
+import { wholeEnds, type LaidRuling } from './strip';
 
 export type SectionPoint = { readonly space: Vec3; readonly flat: Vec2; readonly normal: Vec3 };
 
@@ -49,7 +49,7 @@ function pointOn(rulings: readonly LaidRuling[], k: number, w: number, inset: nu
   const r = at(rulings, k);
   return {
     space: lerp3(moved(r, 'p', inset), moved(r, 'q', inset), w),
-    flat: lerp2(r.flatP, r.flatQ, w),
+    flat: lerp2(...wholeEnds(r), w),
     normal: r.normal,
     ruling: k,
     across: w,
@@ -58,11 +58,11 @@ function pointOn(rulings: readonly LaidRuling[], k: number, w: number, inset: nu
 
 /** On an edge, a fraction w of the way from the ruling before k to k. */
 function between(rulings: readonly LaidRuling[], k: number, end: 'p' | 'q', w: number, inset: number): PlacedPoint {
-  const flat = end === 'p' ? 'flatP' : 'flatQ';
+  const flat = end === 'p' ? 0 : 1;
   const [a, b] = [at(rulings, k - 1), at(rulings, k)];
   return {
     space: lerp3(moved(a, end, inset), moved(b, end, inset), w),
-    flat: lerp2(a[flat], b[flat], w),
+    flat: lerp2(wholeEnds(a)[flat], wholeEnds(b)[flat], w),
     normal: unit3(add3(scale3(a.normal, 1 - w), scale3(b.normal, w))),
     ruling: k - 1,
     across: end === 'p' ? 0 : 1,

@@ -30,7 +30,13 @@ export type LaidRuling = {
   /** Radius of the bend at P and at Q, mm; towards the point of a fan it runs to nought on paper. Null where flat. */
   readonly endRadii: readonly [number, number] | null;
   readonly fan?: 'P' | 'Q';
+  /** Its ends on the flat before the edges were set back: what is marked on the panel lies between these. Absent where they
+   * have not been. */
+  readonly whole?: readonly [Vec2, Vec2];
 };
+
+/** The ends of the whole ruling on the flat, whatever of it has been cut off. */
+export const wholeEnds = ({ whole, flatP, flatQ }: LaidRuling): readonly [Vec2, Vec2] => whole ?? [flatP, flatQ];
 
 /** Flatter than this is flat: 1 km of radius lifts a 5 m panel by 3 mm, less than its own weight does. */
 const FLAT_RADIUS_MM = 1e6;
@@ -182,8 +188,13 @@ function lay(a: Vec3, b: Vec3, c: Vec3, fa: Vec2, fb: Vec2, moreAb: number, more
   return [fa[0] + along * ex + across * ey, fa[1] + along * ey - across * ex];
 }
 
-/** Turned so that the line between the middles of the end rulings lies along u, and moved to start at (0, 0). */
-export function squareUp(flat: { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] }): { p: Vec2[]; q: Vec2[] } {
+type Rows = { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] };
+
+/** Turned so that the line between the middles of the end rulings lies along u, and moved to start at (0, 0); `along`, if
+ * given, is taken with it. */
+export function squareUp(flat: Rows): { p: Vec2[]; q: Vec2[] };
+export function squareUp(flat: Rows, along: Rows): { p: Vec2[]; q: Vec2[]; along: { p: Vec2[]; q: Vec2[] } };
+export function squareUp(flat: Rows, along?: Rows): { p: Vec2[]; q: Vec2[]; along?: { p: Vec2[]; q: Vec2[] } } {
   const middle = (k: number): Vec2 => {
     const a = at(flat.p, k);
     const b = at(flat.q, k);
@@ -192,21 +203,19 @@ export function squareUp(flat: { readonly p: readonly Vec2[]; readonly q: readon
   const from = middle(0);
   const to = middle(-1);
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  if (length === 0) return { p: [...flat.p], q: [...flat.q] };
-  const c = (to[0] - from[0]) / length;
-  const s = (to[1] - from[1]) / length;
-  const turned = [...flat.p, ...flat.q].map((f): [number, number] => [c * f[0] + s * f[1], c * f[1] - s * f[0]]);
-  let minU = Infinity;
-  let minV = Infinity;
-  for (const f of turned) {
+  const c = length === 0 ? 1 : (to[0] - from[0]) / length;
+  const s = length === 0 ? 0 : (to[1] - from[1]) / length;
+  const turned = (row: readonly Vec2[]) => row.map((f): [number, number] => [c * f[0] + s * f[1], c * f[1] - s * f[0]]);
+  const rows = [turned(flat.p), turned(flat.q)] as const;
+  let minU = length === 0 ? 0 : Infinity;
+  let minV = length === 0 ? 0 : Infinity;
+  for (const f of length === 0 ? [] : rows.flat()) {
     minU = Math.min(minU, f[0]);
     minV = Math.min(minV, f[1]);
   }
-  for (const f of turned) {
-    f[0] -= minU;
-    f[1] -= minV;
-  }
-  return { p: turned.slice(0, flat.p.length), q: turned.slice(flat.p.length) };
+  const moved = (row: readonly [number, number][]) => row.map((f): Vec2 => [f[0] - minU, f[1] - minV]);
+  const square = { p: moved(rows[0]), q: moved(rows[1]) };
+  return along ? { ...square, along: { p: moved(turned(along.p)), q: moved(turned(along.q)) } } : square;
 }
 
 /** The bend is measured over this much of the panel at least: nearer rulings carry the noise of a rounded table. */
