@@ -69,6 +69,18 @@ describe.each([
     });
   });
 
+  it('has the rulings of the surfaces themselves, within 0.5°', () => {
+    panels.forEach((panel, i) => {
+      for (const { p, q } of panel.rulings.filter((r) => !r.fan && distance3(r.p, r.q) > 10)) {
+        const [a, b] = [p, q].map(i === 0 ? bottomFlat : sideFlat) as [Vec2, Vec2];
+        // along the cylinder's axis, or from the cone's apex, which lies at the origin
+        const [x, y] = i === 0 ? [0, 1] : a;
+        const sine = ((b[0] - a[0]) * y - (b[1] - a[1]) * x) / (distance2(a, b) * Math.hypot(x, y));
+        expect(Math.abs(Math.asin(sine))).toBeLessThan((0.5 * Math.PI) / 180);
+      }
+    });
+  });
+
   it.each([
     ['a millimetre', 1, 1],
     ['a sixteenth of an inch', 25.4 / 16, 1.3],
