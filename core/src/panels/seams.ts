@@ -111,11 +111,17 @@ function evenPlaces({ above, from, to }: Shared, spacing: number): number[] {
   });
 }
 
+/** The ruling at or next after the edge's parameter u, never the first. */
+function stepTo(rulings: readonly LaidRuling[], end: PanelEnd, u: number): number {
+  let k = 1;
+  while (k < rulings.length - 1 && paramOf(at(rulings, k), end) < u) k++;
+  return k;
+}
+
 /** Whether an edge, cut, has nothing left of the line's parameter t: there its rulings are drawn together in a corner. */
 function isCutAway({ panel: { rulings }, end, stretch }: EdgeOfPanel, t: number): boolean {
   const u = onEdge(stretch, t);
-  let k = 1;
-  while (k < rulings.length - 1 && paramOf(at(rulings, k), end) < u) k++;
+  const k = stepTo(rulings, end, u);
   const [r0, r1] = [at(rulings, k - 1), at(rulings, k)];
   return paramOf(r1, end) - paramOf(r0, end) > NO_STEP && distance2(flatOf(r0, end), flatOf(r1, end)) < STILL_MM;
 }
@@ -125,8 +131,7 @@ const NO_STEP = 1e-6;
 
 /** The flat place of the line's parameter u, moved in square to the edge. */
 function insetPoint(rulings: readonly LaidRuling[], end: PanelEnd, u: number, inset: number): Vec2 {
-  let k = 1;
-  while (k < rulings.length - 1 && paramOf(at(rulings, k), end) < u) k++;
+  const k = stepTo(rulings, end, u);
   const [c, s] = directionAt(
     rulings.map((r) => flatOf(r, end)),
     k,
