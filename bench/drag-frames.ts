@@ -1,8 +1,8 @@
 /**
- * How smoothly a point follows the hand: the gaps between frames while a point of the sheer is dragged up and down in the
- * plan of each demo boat, beside the gaps while nothing is done, in the same run. The three views and the hull in the
- * round follow; without a graphics processor the gaps hold the software drawing too. The baseline is a bare page on which
- * the hand moves one end of one line: what the browser takes on this machine to show anything that moves.
+ * How smoothly a point follows the hand: the gaps between frames while a point of the sheer is dragged up and down in
+ * the plan of each demo boat, beside the gaps while nothing is done, in the same run. The three views and the hull in
+ * the round follow; without a graphics processor the gaps hold the software drawing too. The baseline is a bare page
+ * on which the hand moves one end of one line: what the browser takes on this machine to show anything that moves.
  * Run: npx tsx bench/drag-frames.ts URL, with the application served there.
  */
 import { chromium } from '@playwright/test';
@@ -28,7 +28,10 @@ async function drag(x: number, y: number): Promise<number[]> {
 }
 
 await page.setContent(`<svg width="1270" height="790"><path d="M100 400L600 400" stroke="#123" stroke-width="2"/></svg>
-<script>addEventListener('pointermove', (e) => document.querySelector('path').setAttribute('d', 'M100 400L' + e.clientX + ' ' + e.clientY))</script>`);
+<script>
+  const line = document.querySelector('path');
+  addEventListener('pointermove', (e) => line.setAttribute('d', 'M100 400L' + e.clientX + ' ' + e.clientY));
+</script>`);
 report('baseline: a bare page, one line moved', await drag(600, 400));
 for (const boat of ['tamsel', 'orrin']) {
   await page.goto(`${process.argv[2] ?? 'http://localhost:4173'}/`);

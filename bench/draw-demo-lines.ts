@@ -1,11 +1,11 @@
 /**
  * Draws the lines of the demo boats and prints their tables, as developable surfaces by construction.
  *
- * Method (derived here): through a chosen chine C(x) = (x, b, h) lay rulings. Going inboard a ruling is r = (a, −1, −d);
- * the surface is developable where det(C', r, r') = 0, which gives d' = a'·(b'd − h')/(1 + a·b'). Going up it is
- * r = (e, g, 1), and g' = e'·(b' − h'g)/(1 − h'e). With the fore-and-aft leans a(x), e(x) chosen, deadrise d and flare g
- * follow by integration (Runge-Kutta); the keel is where the bottom rulings reach the centreline, the sheer where the
- * side rulings reach its chosen height. Run: npx tsx bench/draw-demo-lines.ts tamsel|orrin
+ * Method (derived here): through a chosen chine C(x) = (x, b, h) lay rulings. Going inboard a ruling is r = (a, −1,
+ * −d); the surface is developable where det(C', r, r') = 0, which gives d' = a'·(b'd − h')/(1 + a·b'). Going up it is
+ * r = (e, g, 1), and g' = e'·(b' − h'g)/(1 − h'e). With the fore-and-aft leans a(x), e(x) chosen, deadrise d and
+ * flare g follow by integration (Runge-Kutta); the keel is where the bottom rulings reach the centreline, the sheer
+ * where the side rulings reach its chosen height. Run: npx tsx bench/draw-demo-lines.ts tamsel|orrin
  */
 import { MM_PER_INCH, formatLength } from '@kalotrope/core/measure';
 

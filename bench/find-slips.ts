@@ -1,6 +1,6 @@
 /**
- * How many slips of copying are found and named, and how many fair lines are blamed: 500 tables, one to three slips each.
- * Run: npx tsx bench/find-slips.ts [tables]
+ * How many slips of copying are found and named, and how many fair lines are blamed: 500 tables, one to three slips
+ * each. Run: npx tsx bench/find-slips.ts [tables]
  */
 import type { Finding } from '@kalotrope/core/findings';
 import { drawLines, type LinesTable } from '@kalotrope/core/lines';
@@ -56,14 +56,16 @@ for (const [name, fair, step] of CASES) {
       }
       const size = Math.abs(slip.wrongMm - slip.trueMm);
       if (process.env['VERBOSE'] && size >= 6) {
-        const key = `${slip.name} -> ${found ? String(found.data['slip']) : `missed (${Math.round(size)} mm at ${slip.index})`}`;
+        const outcome = found ? String(found.data['slip']) : `missed (${Math.round(size)} mm at ${slip.index})`;
+        const key = `${slip.name} -> ${outcome}`;
         if (found?.data['slip'] !== slip.name) missed.set(key, (missed.get(key) ?? 0) + 1);
       }
     }
     blamed += findings.filter((finding) => !made.slips.some((slip) => isAt(finding, slip, part))).length;
   }
   console.log(
-    `${name}: ${alarms} false alarms on ${lines} clean lines (${share(alarms, lines)}); ${(blamed / TABLES).toFixed(3)} wrongly blamed a table with slips`,
+    `${name}: ${alarms} false alarms on ${lines} clean lines (${share(alarms, lines)}); ` +
+      `${(blamed / TABLES).toFixed(3)} wrongly blamed a table with slips`,
   );
   bands.forEach((count, i) => report(BANDS[i]!, count));
   for (const [key, count] of [...missed].sort((a, b) => b[1] - a[1]).slice(0, 14))
@@ -74,6 +76,7 @@ overall.forEach((count, i) => report(BANDS[i]!, count));
 
 function report(band: string, { made, found, named, right }: Count): void {
   console.log(
-    `  ${band}: ${made} made, ${share(found, made)} found; of those ${share(named, found)} named rightly, ${share(right, found)} right to 1 mm`,
+    `  ${band}: ${made} made, ${share(found, made)} found; of those ${share(named, found)} named rightly, ` +
+      `${share(right, found)} right to 1 mm`,
   );
 }

@@ -1,8 +1,8 @@
 /**
  * The figures of docs/measurements.md, each beside a named baseline of the same run. Run: npx tsx bench/measure.ts
  *
- * Baselines: for the development, the plain full-grid search (400 × 400 samples, every ruling taken from the grid's path,
- * none refined); for the sum of two outlines, the plain sweep of every edge along every other.
+ * Baselines: for the development, the plain full-grid search (400 × 400 samples, every ruling taken from the grid's
+ * path, none refined); for the sum of two outlines, the plain sweep of every edge along every other.
  */
 import { spawnSync } from 'node:child_process';
 import { minkowskiSum, solidSum, type Vec2 } from '@kalotrope/core/geometry';
@@ -103,7 +103,8 @@ for (const [name, lines] of [
   for (const run of [whole, search(), whole, search()]) run();
   const [all, ours, plain] = [timed(whole, 41), timed(search(), 41), timed(search(FULL), 7)];
   console.log(
-    `${name}: developed with strain and all three fields ${all.toFixed(1)} ms; rulings and layout alone ${ours.toFixed(1)} ms, by the full grid of 400 ${plain.toFixed(1)} ms, ratio ${(plain / ours).toFixed(1)}`,
+    `${name}: developed with strain and all three fields ${all.toFixed(1)} ms; rulings and layout alone ` +
+      `${ours.toFixed(1)} ms, by the full grid of 400 ${plain.toFixed(1)} ms, ratio ${(plain / ours).toFixed(1)}`,
   );
 }
 
@@ -148,7 +149,8 @@ console.log('\n## Layout of the Tamsel 430, 40 rounds, seed 1');
 for (const { thickness, job } of derive(project).sheets.value.batches) {
   const result = nest(job, { seed: 1, rounds: 40 });
   console.log(
-    `${thickness} mm: ${result.sheetsUsed} sheets, ${(result.density * 100).toFixed(1)} %, ${result.unplaced.length} unplaced, faults ${faultsOf(job, result).length}`,
+    `${thickness} mm: ${result.sheetsUsed} sheets, ${(result.density * 100).toFixed(1)} %, ` +
+      `${result.unplaced.length} unplaced, faults ${faultsOf(job, result).length}`,
   );
 }
 

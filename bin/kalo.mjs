@@ -1,7 +1,8 @@
 #!/usr/bin/env node
 /**
- * The batch command from one file, bundled anew when a source is newer. Beside it lies the engine's own code cache of the
- * last run, so that nothing need be parsed or compiled again: it starts in a fraction of the time of the loose sources.
+ * The batch command from one file, bundled anew when a source is newer. Beside it lies the engine's own code cache of
+ * the last run, so that nothing need be parsed or compiled again: it starts in a fraction of the time of the loose
+ * sources.
  */
 import { mkdirSync, readdirSync, readFileSync, renameSync, statSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';

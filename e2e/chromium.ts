@@ -1,4 +1,7 @@
-/** How the browser of the tests is started: Debian's Chromium, no display, all drawing by the processor, no calls home. */
+/**
+ * How the browser of the tests is started: Debian's Chromium, no display, all drawing by the processor, no calls
+ * home.
+ */
 export const CHROMIUM = {
   executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
   args: [

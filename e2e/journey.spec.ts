@@ -103,7 +103,8 @@ test('what is cut measures right: a panel’s DXF read back by another parser eq
   expect(cut).toHaveLength(1);
   const vertices = cut[0]?.vertices ?? [];
   expect(cut[0]?.shape).toBe(true);
-  // going round counter-clockwise the outline turns sharply at its four corners; the longest run between two is the sheer
+  // going round counter-clockwise the outline turns sharply at its four corners; the longest run between two is the
+  // sheer
   const at = (i: number) => vertices[(i + vertices.length) % vertices.length] ?? { x: 0, y: 0 };
   const heading = (i: number) => Math.atan2(at(i + 1).y - at(i).y, at(i + 1).x - at(i).x);
   const turn = (i: number) => Math.abs(((heading(i) - heading(i - 1) + 3 * Math.PI) % (2 * Math.PI)) - Math.PI);

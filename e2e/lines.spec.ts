@@ -22,7 +22,10 @@ test('a point dragged in the plan moves in every view, is judged, and is one thi
   await page.mouse.move(x, y);
   await page.mouse.down();
   // as text: a function of this file would bring helpers with it that the page does not have
-  await page.evaluate('window.frameTimes = []; (function tick(now) { window.frameTimes.push(now); requestAnimationFrame(tick); })(performance.now())'); // prettier-ignore
+  await page.evaluate(
+    'window.frameTimes = []; (function tick(now) { window.frameTimes.push(now); requestAnimationFrame(tick); ' +
+      '})(performance.now())',
+  );
   for (let step = 1; step <= 10; step++) await page.mouse.move(x, y - step);
   const gaps = await page.evaluate<number[]>(
     'window.frameTimes.slice(1).map((time, i) => time - window.frameTimes[i])',
@@ -30,7 +33,10 @@ test('a point dragged in the plan moves in every view, is judged, and is one thi
   await page.mouse.up();
   // told, not judged: how quick the machine is today is no fault of the code (bench/drag-frames.ts measures)
   const p95 = gaps.sort((a, b) => a - b)[Math.floor(gaps.length * 0.95)] ?? NaN;
-  test.info().annotations.push({ type: 'frames while dragging', description: `95th percentile of the gaps ${p95.toFixed(0)} ms` }); // prettier-ignore
+  test.info().annotations.push({
+    type: 'frames while dragging',
+    description: `95th percentile of the gaps ${p95.toFixed(0)} ms`,
+  });
   expect(gaps.length).toBeGreaterThan(0);
   await expect(halfBreadth(page)).not.toHaveValue('629.6');
   expect(await grip(page, 'sheer 4', 2).getAttribute('cx')).not.toBe(inBody);
@@ -62,24 +68,26 @@ test('a line is faired: every change shown first, taken as one, and a pinned poi
   await expect(halfBreadth(page)).toHaveValue('535.0');
 });
 
-test('a boat from a few dimensions opens as a new project, fair and developed; a wrong figure is refused with its range', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await page.goto('/projects');
-  await page.getByRole('button', { name: 'New from a few dimensions' }).click();
-  const dialog = page.getByRole('dialog', { name: 'New from a few dimensions' });
-  await expectNoFaults(page, '[role="dialog"]');
-  await dialog.getByLabel('Kind of hull').click();
-  await page.getByRole('option', { name: 'Double-ender' }).click();
-  await dialog.getByLabel(/^Depth amidships/).fill('9 ft');
-  await dialog.getByRole('button', { name: 'Draw it' }).click();
-  await expect(dialog.getByText(/Depth amidships: expected \d+ to \d+/)).toBeVisible();
-  await dialog.getByLabel(/^Depth amidships/).fill('500');
-  await dialog.getByRole('button', { name: 'Draw it' }).click();
-  await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
-  await expect(page.getByRole('link', { name: /Double-ender, 4\.80 m/ })).toBeVisible();
-  await page.getByRole('link', { name: /Panels/ }).click();
-  await expect(page.getByText('Most twist')).toBeVisible();
-  await expect(page.getByText(/twists \d/)).toBeHidden();
-});
+test(
+  'a boat from a few dimensions opens as a new project, fair and developed; a wrong figure is refused with its ' +
+    'range',
+  async ({ page }) => {
+    await openDemo(page);
+    await page.goto('/projects');
+    await page.getByRole('button', { name: 'New from a few dimensions' }).click();
+    const dialog = page.getByRole('dialog', { name: 'New from a few dimensions' });
+    await expectNoFaults(page, '[role="dialog"]');
+    await dialog.getByLabel('Kind of hull').click();
+    await page.getByRole('option', { name: 'Double-ender' }).click();
+    await dialog.getByLabel(/^Depth amidships/).fill('9 ft');
+    await dialog.getByRole('button', { name: 'Draw it' }).click();
+    await expect(dialog.getByText(/Depth amidships: expected \d+ to \d+/)).toBeVisible();
+    await dialog.getByLabel(/^Depth amidships/).fill('500');
+    await dialog.getByRole('button', { name: 'Draw it' }).click();
+    await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
+    await expect(page.getByRole('link', { name: /Double-ender, 4\.80 m/ })).toBeVisible();
+    await page.getByRole('link', { name: /Panels/ }).click();
+    await expect(page.getByText('Most twist')).toBeVisible();
+    await expect(page.getByText(/twists \d/)).toBeHidden();
+  },
+);

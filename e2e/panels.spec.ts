@@ -226,7 +226,6 @@ test('a chine that begins on the stem: imported, its corner broken, developed, m
     ['Radius, fore', '40'],
     ['Radius, aft', '60'],
   ] as const) {
-    // prettier-ignore
     await page.getByLabel(field).fill(mm);
     await page.getByLabel(field).press('Enter');
   }

@@ -1,4 +1,7 @@
-/** Takes one picture of each main view, from demo data, for the README and the guide. Needs a running server: URL as argument. */
+/**
+ * Takes one picture of each main view, from demo data, for the README and the guide. Needs a running server: URL as
+ * argument.
+ */
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from './chromium';
 

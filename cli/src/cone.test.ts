@@ -45,7 +45,8 @@ const panels = (JSON.parse(out) as { panels: Panel[] }).panels.filter((panel) =>
 /** Distance on the flat cone: law of cosines on distances from the apex and the rolled-out angle. */
 function exactDistance(p: readonly number[], q: readonly number[]): number {
   const polar = (s: readonly number[]) => {
-    const [x, y, z] = [0, 1, 2].map((k) => (s[k] ?? 0) - (APEX[k] ?? 0)) as [number, number, number]; // three in, three out
+    // three in, three out
+    const [x, y, z] = [0, 1, 2].map((k) => (s[k] ?? 0) - (APEX[k] ?? 0)) as [number, number, number];
     return { r: Math.hypot(x, y, z), angle: Math.atan2(x, y) * Math.sin(HALF_ANGLE) };
   };
   const [a, b] = [polar(p), polar(q)];

@@ -1,4 +1,7 @@
-/** The parts of docs/ that are made from the program's own data: its constants, the project's schema, a sample project. */
+/**
+ * The parts of docs/ that are made from the program's own data: its constants, the project's schema, a sample
+ * project.
+ */
 import { z } from 'zod';
 import { writeProjectFile } from '@kalotrope/core/exchange';
 import { epoxyConstants } from '@kalotrope/core/epoxy';
@@ -42,7 +45,8 @@ function constantsTable(): string {
         ),
     ].join('\n'),
   );
-  return `${['# Constants from outside', 'Written by `npm run docs` from the data of the stages that own them.', ...sections].join('\n\n')}\n`;
+  const head = ['# Constants from outside', 'Written by `npm run docs` from the data of the stages that own them.'];
+  return `${[...head, ...sections].join('\n\n')}\n`;
 }
 
 /** A list of records a row each, a record by its keys. */

@@ -172,7 +172,8 @@ describe('kalo', () => {
         'nest',
         file(
           'thin.json',
-          '{"gap":1,"margin":1,"sheets":[{"id":"A","width":9,"height":9,"qty":1}],"parts":[{"id":"p","outline":[[0,0]]}]}',
+          '{"gap":1,"margin":1,"sheets":[{"id":"A","width":9,"height":9,"qty":1}],' +
+            '"parts":[{"id":"p","outline":[[0,0]]}]}',
         ),
       ],
       /parts\.0\.outline/,

@@ -84,7 +84,8 @@ function parse(args: readonly string[], command: Command) {
   }
   const [file, ...more] = parsed.positionals;
   if (file === undefined || more.length > 0) throw new Refusal(`expected one file: kalo ${command.usage}`);
-  const values = parsed.values as Record<string, string | boolean | undefined>; // one of the two types by the config above
+  // one of the two types by the config above
+  const values = parsed.values as Record<string, string | boolean | undefined>;
   const options = Object.fromEntries(
     command.options.flatMap((key) => (typeof values[key] === 'string' ? [[key, values[key]]] : [])),
   ) as Options; // only strings kept

@@ -35,7 +35,10 @@ export function framesCommand(file: string, options: Options, io: Io): Answer {
   const rows = frames.flatMap((frame) =>
     frame.edges.map((edge) => {
       const bevels = edge.points.map((p) => p.bevelDeg);
-      return `${frame.x}\t${edge.between.join('-')}\t${Math.min(...bevels).toFixed(2)} to ${Math.max(...bevels).toFixed(2)}\t${edge.sectionBow.toFixed(2)}`;
+      return (
+        `${frame.x}\t${edge.between.join('-')}\t${Math.min(...bevels).toFixed(2)} to ` +
+        `${Math.max(...bevels).toFixed(2)}\t${edge.sectionBow.toFixed(2)}`
+      );
     }),
   );
   return { json: { frames }, text: ['x\tedge\tbevel °\tbow mm', ...rows].join('\n') };

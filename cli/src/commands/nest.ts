@@ -14,7 +14,8 @@ export function nestCommand(file: string, options: Options, io: Io): Answer {
   const result = nest(job, { seed, rounds, isOver });
   const elapsed = Math.round(io.now() - start) / 1000;
   const text = [
-    `${result.sheetsUsed} sheets, ${(result.density * 100).toFixed(1)} % used, ${result.unplaced.length} unplaced, ${elapsed} s`,
+    `${result.sheetsUsed} sheets, ${(result.density * 100).toFixed(1)} % used, ${result.unplaced.length} ` +
+      `unplaced, ${elapsed} s`,
     ...result.sheets.map(
       (sheet) => `${sheet.id} ${sheet.index + 1}: ${sheet.placements.map((p) => p.part).join(', ')}`,
     ),

@@ -1,9 +1,9 @@
 /**
  * What to buy: resin and glass for seams, sealing, sheathing and scarfs, each line with what it was counted from.
  *
- * Method: a fillet of radius r in an angle θ has the section r²·(cot(θ/2) − (π−θ)/2): the kite between the two sides and
- * the centre, less the sector (derived here); times length and density, less the filler's share. Glass takes resin in
- * proportion to its weight. Waste is a share of what is mixed, so the sum is divided by one less that share.
+ * Method: a fillet of radius r in an angle θ has the section r²·(cot(θ/2) − (π−θ)/2): the kite between the two sides
+ * and the centre, less the sector (derived here); times length and density, less the filler's share. Glass takes
+ * resin in proportion to its weight. Waste is a share of what is mixed, so the sum is divided by one less that share.
  */
 import { at, cross3, distance3, dot3, polylineLength, unit3, type Vec3 } from '../geometry';
 import type { Assumption, Finding, StageResult } from '../findings';
@@ -118,7 +118,8 @@ export function takeOff(input: TakeoffInput): StageResult<Takeoff> {
 
 function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
   const seams: Seam[] = [];
-  for (const shared of sharedStretches(panels)) seams.push(shared.below ? chineSeam(shared, shared.below) : keelSeam(shared, panels)); // prettier-ignore
+  for (const shared of sharedStretches(panels))
+    seams.push(shared.below ? chineSeam(shared, shared.below) : keelSeam(shared, panels));
   const isFilleted = school === 'filleted';
   for (const transom of transoms) {
     // round the edge from sheer to sheer: all sides but the top
@@ -192,7 +193,9 @@ function filletLines(seam: Seam, part: EpoxyPart): TakeoffLine[] {
   // a bulkhead is filleted on both its faces, a seam or a transom on the inside only
   const sides = seam.id.startsWith('frame') ? 2 : 1;
   const mass = (section * seam.length * sides * MIX_DENSITY.value) / 1000;
-  const from = `${((seam.length * sides) / 1000).toFixed(2)} m × ${section.toFixed(0)} mm² (r ${part.filletRadius}, ${seam.angleDeg.toFixed(0)}°)`;
+  const from =
+    `${((seam.length * sides) / 1000).toFixed(2)} m × ${section.toFixed(0)} mm² (r ${part.filletRadius}, ` +
+    `${seam.angleDeg.toFixed(0)}°)`;
   return [
     {
       ...none,

@@ -70,8 +70,11 @@ describe('tabs', () => {
     expect(area(part(tabbed, 'chine-sheer'))).toBeCloseTo(area(part(plain, 'chine-sheer')), 6);
   });
   it('stand on both edges of a bottom across the centreline', () => {
-    const [bare, tabs] = (['tape', 'tabs'] as const).map((edges) => part(model('orrin', { scale: 20, paper: 'A4', edges }), 'chine-chine')); // prettier-ignore
-    const reach = (of: (v: number[]) => number) => of((tabs ?? []).map(([, v]) => v)) - of((bare ?? []).map(([, v]) => v)); // prettier-ignore
+    const [bare, tabs] = (['tape', 'tabs'] as const).map((edges) =>
+      part(model('orrin', { scale: 20, paper: 'A4', edges }), 'chine-chine'),
+    );
+    const reach = (of: (v: number[]) => number) =>
+      of((tabs ?? []).map(([, v]) => v)) - of((bare ?? []).map(([, v]) => v));
     expect(reach((vs) => Math.max(...vs) - Math.min(...vs))).toBeGreaterThan(8);
   });
   it('stand round the transom and the bulkheads, but not along their tops', () => {

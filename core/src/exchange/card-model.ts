@@ -1,10 +1,11 @@
 /**
  * A model of the hull to cut from card: every panel, transom and bulkhead at a scale, on as few pages as hold them.
  *
- * Card has no thickness worth counting, so panels are those of the lines themselves. Where an edge meets another it gets
- * tabs to glue by (or none, to be taped), on one of the two only, the transom's and bulkheads' on those; letters say which edges meet. What is longer than a page
- * is cut across where there is room, with a strip to glue the pieces by. Pages are filled by the sheets stage's own nesting.
- * Conventions: figures in mm of card; page coordinates run up from the lower left corner.
+ * Card has no thickness worth counting, so panels are those of the lines themselves. Where an edge meets another it
+ * gets tabs to glue by (or none, to be taped), on one of the two only, the transom's and bulkheads' on those; letters
+ * say which edges meet. What is longer than a page is cut across where there is room, with a strip to glue the pieces
+ * by. Pages are filled by the sheets stage's own nesting. Conventions: figures in mm of card; page coordinates run up
+ * from the lower left corner.
  */
 import {
   at,
@@ -85,9 +86,17 @@ export function cardModel(project: Project, derived: Derived, options: CardOptio
   };
   const result = parts.length > 0 ? nest(job, { seed: 1, rounds: ROUNDS }) : { sheets: [], unplaced: [] };
   const pages = result.sheets.map((sheet, i) =>
-    pageOf(sheet, parts, { title: `${project.name} rev ${project.revision}, card model 1:${options.scale}, page ${i + 1} of ${result.sheets.length}` }),
-  ); // prettier-ignore
-  return { pages, parts, unplaced: result.unplaced.map(({ part }) => parts.find(({ id }) => id === part)?.name ?? part) }; // prettier-ignore
+    pageOf(sheet, parts, {
+      title:
+        `${project.name} rev ${project.revision}, card model 1:${options.scale}, page ${i + 1} of ` +
+        `${result.sheets.length}`,
+    }),
+  );
+  return {
+    pages,
+    parts,
+    unplaced: result.unplaced.map(({ part }) => parts.find(({ id }) => id === part)?.name ?? part),
+  };
 }
 
 /** Pages lie on their side. */
@@ -101,7 +110,13 @@ function cardParts(derived: Derived, options: CardOptions): CardPart[] {
   const room = { long: page.width - spare, high: page.height - spare };
   const seams = sharedStretches(panels);
   const skin = panels.flatMap((panel) => {
-    const whole = withFlat(panel, layFlat(panel.rulings.map((r) => r.p), panel.rulings.map((r) => r.q))); // prettier-ignore
+    const whole = withFlat(
+      panel,
+      layFlat(
+        panel.rulings.map((r) => r.p),
+        panel.rulings.map((r) => r.q),
+      ),
+    );
     const edges = edgesOf(panel, whole, seams);
     const starboard = panelPart(whole, { edges, stations, options });
     // the keel's tabs are on one hand only, the port side is glued to them
@@ -160,8 +175,10 @@ type RawPart = {
 
 const small = ([x, y]: Vec2, scale: number): Vec2 => [x / scale, y / scale];
 
-/** A stretch of a panel's flat edge that it shares: with the panel above (a bottom across the centreline also to port), with
- * that below, or with its own mirror. */
+/**
+ * A stretch of a panel's flat edge that it shares: with the panel above (a bottom across the centreline also to
+ * port), with that below, or with its own mirror.
+ */
 type SharedEdge = {
   readonly kind: 'above' | 'port' | 'below' | 'keel';
   readonly letter: string;
@@ -175,7 +192,8 @@ function edgesOf(panel: Panel, whole: Panel, seams: readonly Shared[]): SharedEd
     const own = seam.above.panel === panel ? seam.above : seam.below?.panel === panel ? seam.below : undefined;
     if (!own) return [];
     const kind = own === seam.below ? 'above' : seam.below ? 'below' : 'keel';
-    const pointsOf = (end: 'P' | 'Q') => pointsBetween({ ...own, panel: whole, end }, [seam.from, seam.to]).map(({ flat }) => flat); // prettier-ignore
+    const pointsOf = (end: 'P' | 'Q') =>
+      pointsBetween({ ...own, panel: whole, end }, [seam.from, seam.to]).map(({ flat }) => flat);
     const letter = LETTERS[lettered.indexOf(seam)] ?? '';
     const port: SharedEdge[] = panel.spansCentreline ? [{ kind: 'port', letter, points: pointsOf('P') }] : [];
     return [{ kind, letter, points: pointsOf(own.end) }, ...port];
@@ -193,9 +211,13 @@ function panelPart(panel: Panel, { edges, stations, options }: PanelPlace): RawP
   const body = shrink(panel.outline);
   const drawn = edges.map((edge) => ({ ...edge, points: simplify(shrink(edge.points), CURVE_MM) }));
   // each with the part to the right of its run
-  const glued = drawn.flatMap(({ kind, points }) => (kind === 'above' ? [points] : kind === 'port' ? [[...points].reverse()] : [])); // prettier-ignore
+  const glued = drawn.flatMap(({ kind, points }) =>
+    kind === 'above' ? [points] : kind === 'port' ? [[...points].reverse()] : [],
+  );
   const marks = stationMarks(panel, stations);
-  const letters = drawn.filter(({ kind }) => kind !== 'keel').map(({ kind, letter, points }) => edgeText(points, letter, kind === 'above' ? -1 : 1)); // prettier-ignore
+  const letters = drawn
+    .filter(({ kind }) => kind !== 'keel')
+    .map(({ kind, letter, points }) => edgeText(points, letter, kind === 'above' ? -1 : 1));
   return {
     id: panel.id,
     name: panel.name,
@@ -206,14 +228,25 @@ function panelPart(panel: Panel, { edges, stations, options }: PanelPlace): RawP
       label(body, panel.spansCentreline ? panel.name : `${panel.name}, starboard`),
       foreText(body),
       ...letters,
-      ...marks.map(({ label: text, curve }): DrawnText => ({ at: small(at(curve, 0), options.scale), heightMm: SMALL_TEXT_MM * 0.8, text })), // prettier-ignore
+      ...marks.map(({ label: text, curve }): DrawnText => ({
+        at: small(at(curve, 0), options.scale),
+        heightMm: SMALL_TEXT_MM * 0.8,
+        text,
+      })),
     ],
   };
 }
 
 /** With tabs where an edge lies on the centreline. */
 function withKeel(part: RawPart, edges: readonly SharedEdge[], options: CardOptions): RawPart {
-  const keels = edges.filter(({ kind }) => kind === 'keel').map(({ points }) => simplify(points.map((p) => small(p, options.scale)), CURVE_MM)); // prettier-ignore
+  const keels = edges
+    .filter(({ kind }) => kind === 'keel')
+    .map(({ points }) =>
+      simplify(
+        points.map((p) => small(p, options.scale)),
+        CURVE_MM,
+      ),
+    );
   if (options.edges !== 'tabs') return part;
   const tabs = keels.flatMap((keel) => tabsAlong([...keel].reverse()));
   return { ...part, tabs: [...part.tabs, ...tabs], marks: [...part.marks, ...keels] };
@@ -230,18 +263,30 @@ function otherHand(part: RawPart): RawPart {
     body: over(part.body),
     tabs: part.tabs.map(over),
     marks: part.marks.map(over),
-    texts: part.texts.map((text) => ({ ...text, at: [text.at[0], -text.at[1]], text: text.text.replace('starboard', 'port') })), // prettier-ignore
+    texts: part.texts.map((text) => ({
+      ...text,
+      at: [text.at[0], -text.at[1]],
+      text: text.text.replace('starboard', 'port'),
+    })),
   };
 }
 
 const label = (outline: Outline, text: string): DrawnText => {
   const box = boundsOf(outline);
-  return { at: [(box.minX + box.maxX) / 2 - text.length * 0.9, (box.minY + box.maxY) / 2], heightMm: SMALL_TEXT_MM, text }; // prettier-ignore
+  return {
+    at: [(box.minX + box.maxX) / 2 - text.length * 0.9, (box.minY + box.maxY) / 2],
+    heightMm: SMALL_TEXT_MM,
+    text,
+  };
 };
 
 const foreText = (outline: Outline): DrawnText => {
   const box = boundsOf(outline);
-  return { at: [box.minX + 0.08 * (box.maxX - box.minX), (box.minY + box.maxY) / 2], heightMm: SMALL_TEXT_MM * 0.8, text: 'FORE' }; // prettier-ignore
+  return {
+    at: [box.minX + 0.08 * (box.maxX - box.minX), (box.minY + box.maxY) / 2],
+    heightMm: SMALL_TEXT_MM * 0.8,
+    text: 'FORE',
+  };
 };
 
 /** The letter of a seam, just inside its edge. */
@@ -250,7 +295,10 @@ const edgeText = (edge: readonly Vec2[], text: string, side: 1 | -1): DrawnText 
   return { at: [x + 4, y + (side === 1 ? 1.5 : -1.5 - SMALL_TEXT_MM)], heightMm: SMALL_TEXT_MM, text };
 };
 
-/** Tabs outside an edge that has the part to the right of its run from forward aft: wide at the edge, narrower outside. */
+/**
+ * Tabs outside an edge that has the part to the right of its run from forward aft: wide at the edge, narrower
+ * outside.
+ */
 function tabsAlong(edge: readonly Vec2[]): Outline[] {
   const total = edge.slice(1).reduce((sum, p, i) => sum + distance2(p, at(edge, i)), 0);
   const count = Math.max(Math.floor(total / (TAB_MM.length + TAB_MM.gap)), total > LEAST_TAB_MM ? 1 : 0);
@@ -262,7 +310,10 @@ function tabsAlong(edge: readonly Vec2[]): Outline[] {
     ];
     const length = distance2(a, b);
     const [ex, ey] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
-    const place = (from: Vec2, along: number, out: number): Vec2 => [from[0] + along * ex - out * ey, from[1] + along * ey + out * ex]; // prettier-ignore
+    const place = (from: Vec2, along: number, out: number): Vec2 => [
+      from[0] + along * ex - out * ey,
+      from[1] + along * ey + out * ex,
+    ];
     const d = TAB_MM.depth;
     // a hair inside the part, so that the two make one outline on a hollow edge too
     return [place(a, 0, -SINK_MM), place(b, 0, -SINK_MM), place(b, -d * 0.7, d), place(a, d * 0.7, d)];
@@ -299,7 +350,15 @@ function inPieces(part: RawPart, room: { readonly long: number; readonly high: n
       ],
       texts: [
         ...part.texts.filter(({ at: [x] }) => x >= from && x < to),
-        ...(i === 0 ? [] : [{ at: [from + 2, (box.minY + box.maxY) / 2] as const, heightMm: SMALL_TEXT_MM * 0.8, text: `${part.name} ${i + 1}` }]), // prettier-ignore
+        ...(i === 0
+          ? []
+          : [
+              {
+                at: [from + 2, (box.minY + box.maxY) / 2] as const,
+                heightMm: SMALL_TEXT_MM * 0.8,
+                text: `${part.name} ${i + 1}`,
+              },
+            ]),
       ],
     });
   });
@@ -327,7 +386,12 @@ function within(line: readonly Vec2[], from: number, to: number): Vec2[][] {
 
 function upright(outline: Outline, x: number): Vec2[] {
   const ys = outline.filter((p) => Math.abs(p[0] - x) < 0.5).map((p) => p[1]);
-  return ys.length > 1 ? [[x, Math.min(...ys)], [x, Math.max(...ys)]] : []; // prettier-ignore
+  return ys.length > 1
+    ? [
+        [x, Math.min(...ys)],
+        [x, Math.max(...ys)],
+      ]
+    : [];
 }
 
 /** Tabs joined on; the largest outline is the part. */
@@ -338,7 +402,13 @@ function finished({ id, name, body, tabs, marks, texts }: RawPart): CardPart {
   const middle = Math.floor(closed.length / 2);
   const first = simplify(closed.slice(0, middle + 1), CURVE_MM);
   const second = simplify([...closed.slice(middle), at(closed, 0)], CURVE_MM);
-  return { id, name, outline: [...first.slice(0, -1), ...second.slice(0, -1)], marks: marks.filter((mark) => mark.length > 1), texts }; // prettier-ignore
+  return {
+    id,
+    name,
+    outline: [...first.slice(0, -1), ...second.slice(0, -1)],
+    marks: marks.filter((mark) => mark.length > 1),
+    texts,
+  };
 }
 
 function pageOf(
@@ -347,7 +417,13 @@ function pageOf(
   { title }: { readonly title: string },
 ): Drawing {
   const paths: DrawnPath[] = [];
-  const texts: DrawnText[] = [{ at: [PAGE_MARGIN_MM + BAR_MM + 6, 4], heightMm: SMALL_TEXT_MM, text: `${title}; the bar is ${BAR_MM} mm: print at 100 %` }]; // prettier-ignore
+  const texts: DrawnText[] = [
+    {
+      at: [PAGE_MARGIN_MM + BAR_MM + 6, 4],
+      heightMm: SMALL_TEXT_MM,
+      text: `${title}; the bar is ${BAR_MM} mm: print at 100 %`,
+    },
+  ];
   for (const placement of sheet.placements) {
     const part = parts.find(({ id }) => id === placement.part);
     if (!part) continue;
@@ -356,6 +432,17 @@ function pageOf(
     for (const mark of part.marks) paths.push({ layer: 'mark', points: put(mark), isClosed: false });
     for (const text of part.texts) texts.push({ ...text, at: at(put([text.at]), 0) });
   }
-  paths.push({ layer: 'mark', points: moved([[0, 0], [BAR_MM, 0]], PAGE_MARGIN_MM, 4), isClosed: false }); // prettier-ignore
+  paths.push({
+    layer: 'mark',
+    points: moved(
+      [
+        [0, 0],
+        [BAR_MM, 0],
+      ],
+      PAGE_MARGIN_MM,
+      4,
+    ),
+    isClosed: false,
+  });
   return { name: title, paths, texts };
 }

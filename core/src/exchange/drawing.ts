@@ -71,12 +71,15 @@ const hole = ([u, v]: Vec2): DrawnPath => ({
   layer: 'mark',
   layerName: 'holes',
   isClosed: true,
-  points: Array.from({ length: 8 }, (_, i): Vec2 => [u + HOLE_MM * Math.cos((i * Math.PI) / 4), v + HOLE_MM * Math.sin((i * Math.PI) / 4)]), // prettier-ignore
+  points: Array.from({ length: 8 }, (_, i): Vec2 => [
+    u + HOLE_MM * Math.cos((i * Math.PI) / 4),
+    v + HOLE_MM * Math.sin((i * Math.PI) / 4),
+  ]),
 });
 
 /**
- * A panel with its stations, both faces of its frames, joints, holes, waterline and name. Its drawn face is the inside of
- * the starboard one.
+ * A panel with its stations, both faces of its frames, joints, holes, waterline and name. Its drawn face is the
+ * inside of the starboard one.
  */
 export function panelDrawing(panel: Panel, { stations, frames, panels, part, jointed }: PanelMarks): Drawing {
   const marks = stationMarks(panel, stations);
@@ -122,7 +125,12 @@ export function panelDrawing(panel: Panel, { stations, frames, panels, part, joi
       })),
       ...frameMarks
         .filter(({ label }) => label !== '')
-        .map((mark): DrawnText => ({ at: at(mark.curve, -1), heightMm: TEXT_MM * 0.5, text: mark.label, layerName: 'frames' })), // prettier-ignore
+        .map((mark): DrawnText => ({
+          at: at(mark.curve, -1),
+          heightMm: TEXT_MM * 0.5,
+          text: mark.label,
+          layerName: 'frames',
+        })),
     ],
   };
 }

@@ -24,8 +24,17 @@ const problems = (text: string) => {
   const result = readLinesDxf(text);
   return result.ok ? 'taken' : result.problems.join('; ');
 };
-const polyline = (layer: string, points: readonly (readonly [number, number])[]) =>
-  ['0', 'LWPOLYLINE', '8', layer, '90', String(points.length), '70', '0', ...points.flatMap(([x, y]) => ['10', String(x), '20', String(y)])]; // prettier-ignore
+const polyline = (layer: string, points: readonly (readonly [number, number])[]) => [
+  '0',
+  'LWPOLYLINE',
+  '8',
+  layer,
+  '90',
+  String(points.length),
+  '70',
+  '0',
+  ...points.flatMap(([x, y]) => ['10', String(x), '20', String(y)]),
+];
 const dxf = (...entities: readonly (readonly string[])[]) =>
   ['0', 'SECTION', '2', 'ENTITIES', ...entities.flat(), '0', 'ENDSEC', '0', 'EOF', ''].join('\n');
 
@@ -93,10 +102,29 @@ describe('a section to mark out', () => {
 });
 
 describe('a drawing of somebody else’s', () => {
-  const sheer = polyline('Profile Sheer', [[0, 700], [1000, 620], [2000, 580], [3000, 590]]); // prettier-ignore
-  const plan = polyline('plan sheer', [[0, 0], [1000, 400], [2000, 600], [3000, 550]]); // prettier-ignore
+  const sheer = polyline('Profile Sheer', [
+    [0, 700],
+    [1000, 620],
+    [2000, 580],
+    [3000, 590],
+  ]);
+  const plan = polyline('plan sheer', [
+    [0, 0],
+    [1000, 400],
+    [2000, 600],
+    [3000, 550],
+  ]);
   it('is read at the corners of its lines, its unit assumed and said', () => {
-    const back = read(dxf(sheer, plan, polyline('PROFILE KEEL', [[200, 100], [3000, 20]]))); // prettier-ignore
+    const back = read(
+      dxf(
+        sheer,
+        plan,
+        polyline('PROFILE KEEL', [
+          [200, 100],
+          [3000, 20],
+        ]),
+      ),
+    );
     expect(back.lines.longitudinals.map(({ id }) => id)).toEqual(['keel', 'sheer']);
     expect(back.lines.longitudinals[1]?.points[1]).toMatchObject({ x: 1000, halfBreadth: 400, height: 620 });
     expect(back.lines.longitudinals[0]?.points.every((p) => p.halfBreadth === 0)).toBe(true);
@@ -104,19 +132,80 @@ describe('a drawing of somebody else’s', () => {
   });
   it('in inches is read in inches; one drawn from aft forward, or in pieces, is the same', () => {
     const head = ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '1', '0', 'ENDSEC'].join('\n');
-    const inches = read(`${head}\n${dxf(polyline('PROFILE KEEL', [[100, 10], [0, 4]]))}`); // prettier-ignore
+    const inches = read(
+      `${head}\n${dxf(
+        polyline('PROFILE KEEL', [
+          [100, 10],
+          [0, 4],
+        ]),
+      )}`,
+    );
     expect(inches.notation).toBe('in-16');
     expect(inches.lines.longitudinals[0]?.points.map((p) => p.x)).toEqual([0, 2540]);
-    const pieces = read(dxf(polyline('PROFILE KEEL', [[500, 50], [900, 20]]), polyline('PROFILE KEEL', [[0, 90], [500, 50]]))); // prettier-ignore
+    const pieces = read(
+      dxf(
+        polyline('PROFILE KEEL', [
+          [500, 50],
+          [900, 20],
+        ]),
+        polyline('PROFILE KEEL', [
+          [0, 90],
+          [500, 50],
+        ]),
+      ),
+    );
     expect(pieces.lines.longitudinals[0]?.points.map((p) => p.height)).toEqual([90, 50, 20]);
   });
   it('that cannot be read says which layer and what would do', () => {
     expect(problems('no drawing')).toMatch(/not a DXF|No layer/);
-    expect(problems(dxf(polyline('0', [[0, 0], [1, 1]])))).toMatch(/No layer "PROFILE name".*has 0/); // prettier-ignore
-    expect(problems(dxf(sheer, polyline('PLAN CHINE', [[0, 0], [1, 1]])))).toMatch(/PLAN CHINE: expected a layer PROFILE CHINE/); // prettier-ignore
-    expect(problems(dxf(sheer, polyline('PROFILE SHEER', [[4000, 0], [5000, 1]])))).toMatch(/PROFILE SHEER: 2 pieces/); // prettier-ignore
-    const hook = polyline('PROFILE SHEER', [[0, 0], [500, 100], [300, 300], [2000, 300]]); // prettier-ignore
+    expect(
+      problems(
+        dxf(
+          polyline('0', [
+            [0, 0],
+            [1, 1],
+          ]),
+        ),
+      ),
+    ).toMatch(/No layer "PROFILE name".*has 0/);
+    expect(
+      problems(
+        dxf(
+          sheer,
+          polyline('PLAN CHINE', [
+            [0, 0],
+            [1, 1],
+          ]),
+        ),
+      ),
+    ).toMatch(/PLAN CHINE: expected a layer PROFILE CHINE/);
+    expect(
+      problems(
+        dxf(
+          sheer,
+          polyline('PROFILE SHEER', [
+            [4000, 0],
+            [5000, 1],
+          ]),
+        ),
+      ),
+    ).toMatch(/PROFILE SHEER: 2 pieces/);
+    const hook = polyline('PROFILE SHEER', [
+      [0, 0],
+      [500, 100],
+      [300, 300],
+      [2000, 300],
+    ]);
     expect(problems(dxf(hook, plan))).toMatch(/PROFILE SHEER: the line turns back/);
-    expect(problems(dxf(polyline('PROFILE KEEL', [[0, 0], [1e9, 1]])))).toMatch(/further than 100 m/); // prettier-ignore
+    expect(
+      problems(
+        dxf(
+          polyline('PROFILE KEEL', [
+            [0, 0],
+            [1e9, 1],
+          ]),
+        ),
+      ),
+    ).toMatch(/further than 100 m/);
   });
 });

@@ -1,9 +1,9 @@
 /**
- * The lines as drawings, full size: profile above plan; the body plan, forward stations to starboard (right) and aft ones
- * to port; and each station by itself, both halves.
+ * The lines as drawings, full size: profile above plan; the body plan, forward stations to starboard (right) and aft
+ * ones to port; and each station by itself, both halves.
  *
- * Every line has a layer of its own in each view, `PROFILE name` and `PLAN name`; the lines that heights and half-breadths
- * are measured from are `PROFILE BASE` and `PLAN CENTRE`, stations `STATIONS`: what lines-dxf.ts reads.
+ * Every line has a layer of its own in each view, `PROFILE name` and `PLAN name`; the lines that heights and
+ * half-breadths are measured from are `PROFILE BASE` and `PLAN CENTRE`, stations `STATIONS`: what lines-dxf.ts reads.
  */
 import { at, simplify, type Vec2 } from '../geometry';
 import { sampleBatten, type Hull, type HullLine, type Station } from '../lines';
@@ -24,7 +24,12 @@ const path = (layerName: string, points: readonly Vec2[]): DrawnPath => ({
 });
 
 /** Names in a file's layers: upper case, without the signs that the format keeps for itself. */
-export const layerWord = (name: string): string => name.toUpperCase().replace(/[<>/\\":;?*|=,`']/g, ' ').replace(/\s+/g, ' ').trim(); // prettier-ignore
+export const layerWord = (name: string): string =>
+  name
+    .toUpperCase()
+    .replace(/[<>/\\":;?*|=,`']/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
 
 const everyLine = (hull: Hull): readonly HullLine[] => [...hull.lines, ...hull.extras];
 
@@ -39,16 +44,22 @@ export function linesDrawing(hull: Hull): Drawing {
     [hull.fromX, y],
     [hull.toX, y],
   ];
-  const upright = (x: number, from: number, to: number) => path('STATIONS', [[x, from], [x, to]]); // prettier-ignore
+  const upright = (x: number, from: number, to: number) =>
+    path('STATIONS', [
+      [x, from],
+      [x, to],
+    ]);
   return {
     name: 'lines',
     paths: [
       path('PROFILE BASE', across(base)),
       path('PLAN CENTRE', across(0)),
       ...hull.stations.flatMap(({ x }) => [upright(x, base + least(2), base + most(2)), upright(x, least(1), most(1))]),
-      ...lines.map(
-        ({ line, curve }) =>
-        path(`PROFILE ${layerWord(line.name)}`, curve.map(([x, , z]): Vec2 => [x, base + z])), // prettier-ignore
+      ...lines.map(({ line, curve }) =>
+        path(
+          `PROFILE ${layerWord(line.name)}`,
+          curve.map(([x, , z]): Vec2 => [x, base + z]),
+        ),
       ),
       ...lines
         .filter(({ line }) => !line.isOnCentreline)
@@ -79,8 +90,12 @@ export function bodyPlanDrawing(hull: Hull, panels: readonly Panel[], heightsFro
 }
 
 /** One station, both halves, true size. */
-export const sectionDrawing = (hull: Hull, panels: readonly Panel[], heightsFrom: number | null, station: Station): Drawing =>
-  board(`section-${station.label}`, hull, panels, heightsFrom, [station], () => [1, -1]); // prettier-ignore
+export const sectionDrawing = (
+  hull: Hull,
+  panels: readonly Panel[],
+  heightsFrom: number | null,
+  station: Station,
+): Drawing => board(`section-${station.label}`, hull, panels, heightsFrom, [station], () => [1, -1]);
 
 function board(
   name: string,
@@ -90,19 +105,36 @@ function board(
   stations: readonly Station[],
   sidesOf: (station: Station) => readonly (1 | -1)[],
 ): Drawing {
-  const drawn = stations.map((station) => ({ station, curves: sectionCurves(hull, panels, station.x), points: sectionCorners(hull, station.x) })); // prettier-ignore
+  const drawn = stations.map((station) => ({
+    station,
+    curves: sectionCurves(hull, panels, station.x),
+    points: sectionCorners(hull, station.x),
+  }));
   const all = drawn.flatMap(({ curves, points }) => [...curves.flat(), ...points]);
   const wide = Math.max(100, ...all.map((p) => Math.abs(p[0]))) + 50;
   const [low, high] = [Math.min(0, ...all.map((p) => p[1])), Math.max(0, heightsFrom ?? 0, ...all.map((p) => p[1]))];
-  const level = (z: number): DrawnPath => path('LEVELS', [[-wide, z], [wide, z]]); // prettier-ignore
+  const level = (z: number): DrawnPath =>
+    path('LEVELS', [
+      [-wide, z],
+      [wide, z],
+    ]);
   const cross = ([y, z]: Vec2): DrawnPath[] => [
-    path('POINTS', [[y - CROSS_MM, z], [y + CROSS_MM, z]]), // prettier-ignore
-    path('POINTS', [[y, z - CROSS_MM], [y, z + CROSS_MM]]), // prettier-ignore
+    path('POINTS', [
+      [y - CROSS_MM, z],
+      [y + CROSS_MM, z],
+    ]),
+    path('POINTS', [
+      [y, z - CROSS_MM],
+      [y, z + CROSS_MM],
+    ]),
   ];
   return {
     name,
     paths: [
-      path('LEVELS', [[0, low - 50], [0, high + 50]]), // prettier-ignore
+      path('LEVELS', [
+        [0, low - 50],
+        [0, high + 50],
+      ]),
       level(0),
       ...(heightsFrom === null ? [] : [level(heightsFrom)]),
       ...drawn.flatMap(({ station, curves, points }) =>
@@ -117,11 +149,21 @@ function board(
     ],
     texts: [
       { at: [wide - 260, 8], heightMm: TEXT_MM * 0.7, text: 'base line' },
-      ...(heightsFrom === null ? [] : [{ at: [wide - 260, heightsFrom + 8] as const, heightMm: TEXT_MM * 0.7, text: 'heights are measured down from here' }]), // prettier-ignore
+      ...(heightsFrom === null
+        ? []
+        : [
+            {
+              at: [wide - 260, heightsFrom + 8] as const,
+              heightMm: TEXT_MM * 0.7,
+              text: 'heights are measured down from here',
+            },
+          ]),
       ...drawn.flatMap(({ station, points }) =>
         sidesOf(station).flatMap((side): DrawnText[] => {
           const top = points[points.length - 1];
-          return top ? [{ at: [side * top[0] - (side < 0 ? 60 : -12), top[1] + 12], heightMm: TEXT_MM, text: station.label }] : []; // prettier-ignore
+          return top
+            ? [{ at: [side * top[0] - (side < 0 ? 60 : -12), top[1] + 12], heightMm: TEXT_MM, text: station.label }]
+            : [];
         }),
       ),
     ],

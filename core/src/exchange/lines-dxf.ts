@@ -1,11 +1,11 @@
 /**
  * Reads lines from the polylines of a DXF drawing: one layer a line and view.
  *
- * Layers `PROFILE name` (x and height) and `PLAN name` (x and half-breadth), upper or lower case. A line that has no plan
- * lies on the centreline. Heights are measured from the level line on layer `PROFILE BASE`, half-breadths from that on
- * `PLAN CENTRE`; without those, from y = 0. Upright lines on layer `STATIONS`, with their labels as words on it, say where
- * the points of the table are taken; without them, at the corners of the drawn lines, or at eleven even steps where there
- * are too many of those. Lines of a view may be drawn in pieces that meet.
+ * Layers `PROFILE name` (x and height) and `PLAN name` (x and half-breadth), upper or lower case. A line that has no
+ * plan lies on the centreline. Heights are measured from the level line on layer `PROFILE BASE`, half-breadths from
+ * that on `PLAN CENTRE`; without those, from y = 0. Upright lines on layer `STATIONS`, with their labels as words on
+ * it, say where the points of the table are taken; without them, at the corners of the drawn lines, or at eleven even
+ * steps where there are too many of those. Lines of a view may be drawn in pieces that meet.
  */
 import DxfParser from 'dxf-parser';
 import { z } from 'zod';
@@ -58,7 +58,9 @@ export function readLinesDxf(text: string): ReadDrawing {
   const views = { profile: viewLayers(layers, 'PROFILE', 'BASE'), plan: viewLayers(layers, 'PLAN', 'CENTRE') };
   if (views.profile.lines.size === 0)
     return refuse(
-      `No layer "PROFILE name" with a polyline on it; the file has ${[...layers.keys()].slice(0, 8).join(', ') || 'no polylines'}. Expected a layer a line and view, such as PROFILE SHEER and PLAN SHEER`,
+      'No layer "PROFILE name" with a polyline on it; the file has ' +
+        `${[...layers.keys()].slice(0, 8).join(', ') || 'no polylines'}. Expected a layer a line and view, such ` +
+        'as PROFILE SHEER and PLAN SHEER',
     );
   const problems: string[] = [];
   for (const name of views.plan.lines.keys())
@@ -69,7 +71,13 @@ export function readLinesDxf(text: string): ReadDrawing {
     const profile = joined(pieces, `PROFILE ${name}`, problems);
     const plan = joined(views.plan.lines.get(name) ?? [], `PLAN ${name}`, problems);
     if (!profile) continue;
-    const points = pointsOf(name, lowered(profile, views.profile.zero), plan && lowered(plan, views.plan.zero), stations, problems); // prettier-ignore
+    const points = pointsOf(
+      name,
+      lowered(profile, views.profile.zero),
+      plan && lowered(plan, views.plan.zero),
+      stations,
+      problems,
+    );
     longitudinals.push({ id: name.toLowerCase().replace(/\s+/g, '-').slice(0, 60), name: capital(name), points });
   }
   if (longitudinals.length > 20) problems.push(`${longitudinals.length} lines; expected 20 at most`);
@@ -89,7 +97,8 @@ export function readLinesDxf(text: string): ReadDrawing {
 
 const refuse = (...problems: string[]): ReadDrawing => ({ ok: false, problems });
 const capital = (name: string) => (name.charAt(0) + name.slice(1).toLowerCase()).slice(0, 60);
-const meanHeight = ({ points }: Longitudinal) => points.reduce((sum, p) => sum + p.height, 0) / Math.max(1, points.length); // prettier-ignore
+const meanHeight = ({ points }: Longitudinal) =>
+  points.reduce((sum, p) => sum + p.height, 0) / Math.max(1, points.length);
 
 type Parsed = { layers: Map<string, Drawn[]>; labels: Label[]; notation: Notation; assumed: string[] };
 
@@ -99,7 +108,9 @@ function parse(text: string): Parsed | { readonly problem: string } {
     raw = new DxfParser().parseSync(text);
   } catch (error) {
     return {
-      problem: `This is not a DXF drawing that can be read: ${error instanceof Error ? error.message.slice(0, 120) : 'unknown fault'}`,
+      problem:
+        'This is not a DXF drawing that can be read: ' +
+        `${error instanceof Error ? error.message.slice(0, 120) : 'unknown fault'}`,
     };
   }
   const read = fileSchema.safeParse(raw);
@@ -189,7 +200,9 @@ function pointsOf(
   if (turnsBack) return thinned(profile).map(([x, height]) => ({ station: '', x, halfBreadth: 0, height }));
   const [heightAt, breadthAt] = [reader(profile), plan ? reader(plan) : () => 0];
   const [from, to] = [at(profile, 0)[0], at(profile, -1)[0]];
-  const inside = (stations.length > 0 ? stations : corners(profile, from, to)).filter(({ x }) => x > from + MEET_MM && x < to - MEET_MM); // prettier-ignore
+  const inside = (stations.length > 0 ? stations : corners(profile, from, to)).filter(
+    ({ x }) => x > from + MEET_MM && x < to - MEET_MM,
+  );
   return [{ x: from, label: 'fore end' }, ...inside, { x: to, label: 'aft end' }].map(({ x, label }): OffsetPoint => ({
     station: label,
     x: hundredth(x),
@@ -217,7 +230,13 @@ function reader(line: readonly Vec2[]): (x: number) => number {
   const isCurve = kept.length > MOST_CORNERS;
   const spline = isCurve ? undefined : fitSpline(kept.map(([x, y]) => [x, y, 0] as const));
   return (x) => {
-    const i = Math.min(Math.max(kept.findIndex((p) => p[0] >= x), 1), kept.length - 1); // prettier-ignore
+    const i = Math.min(
+      Math.max(
+        kept.findIndex((p) => p[0] >= x),
+        1,
+      ),
+      kept.length - 1,
+    );
     const [a, b] = [at(kept, i - 1), at(kept, x > at(kept, -1)[0] ? -1 : i)];
     const w = Math.min(Math.max((x - a[0]) / (b[0] - a[0]), 0), 1);
     if (!spline || w === 0 || w === 1) return a[1] + w * (b[1] - a[1]);

@@ -49,7 +49,8 @@ describe('readOffsets', () => {
   });
   it('takes inches with decimals, semicolons, a byte order mark, Windows line ends and comments', () => {
     const text =
-      '\uFEFF# units=in\r\n# a comment\r\nline;station;x;half_breadth;height\r\nkeel;1;24;0;4.75\r\nkeel;2;48;0;3 1/2\r\n';
+      '\uFEFF# units=in\r\n# a ' +
+      'comment\r\nline;station;x;half_breadth;height\r\nkeel;1;24;0;4.75\r\nkeel;2;48;0;3 1/2\r\n';
     expect(read(text).lines.longitudinals[0]?.points.map((p) => p.height)).toEqual([4.75 * 25.4, 3.5 * 25.4]);
   });
   it('says that it took millimetres when no unit is named', () => {

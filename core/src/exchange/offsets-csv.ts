@@ -1,8 +1,8 @@
 /**
  * Reads and writes tables of offsets as CSV: the long form (a row a point) and the table form (as plans print it).
  *
- * All problems of a file are gathered, each with its row and column, what was found and what would be accepted. Units come
- * from a `# units=` line; without one, millimetres are assumed and said.
+ * All problems of a file are gathered, each with its row and column, what was found and what would be accepted. Units
+ * come from a `# units=` line; without one, millimetres are assumed and said.
  */
 import Papa from 'papaparse';
 import { at } from '../geometry';
@@ -161,5 +161,6 @@ export function writeOffsets(lines: LinesPart, notation: Notation): string {
       writeCell(p.height, notation),
     ]),
   );
-  return `${unitsLine(notation)}\n${extrasLine(lines)}${Papa.unparse([[...LONG_COLUMNS], ...rows], { newline: '\n' })}\n`;
+  const table = Papa.unparse([[...LONG_COLUMNS], ...rows], { newline: '\n' });
+  return `${unitsLine(notation)}\n${extrasLine(lines)}${table}\n`;
 }

@@ -1,6 +1,6 @@
 /**
- * The table form of offsets, as plans print it: a block of heights and a block of half-breadths, a row a line, a column a
- * station, and rows of x.
+ * The table form of offsets, as plans print it: a block of heights and a block of half-breadths, a row a line, a
+ * column a station, and rows of x.
  *
  *     # units=mm
  *     station,stem,1,2,transom

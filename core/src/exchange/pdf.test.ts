@@ -41,7 +41,16 @@ describe('a drawing on one page', () => {
     const long: Drawing = {
       name: 'long',
       texts: [],
-      paths: [{ layer: 'cut', isClosed: false, points: [[0, 0], [7300, 0]] }], // prettier-ignore
+      paths: [
+        {
+          layer: 'cut',
+          isClosed: false,
+          points: [
+            [0, 0],
+            [7300, 0],
+          ],
+        },
+      ],
     };
     const [page] = readPdf(writePdf(long, { kind: 'whole' }));
     expect(polylineLength(page!.paths[0]!)).toBeCloseTo(7300, 1);

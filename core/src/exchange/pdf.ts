@@ -180,7 +180,8 @@ function drawTile(
     for (const y of [TILE_MARGIN_MM + OVERLAP_MM / 2, grid.height - TILE_MARGIN_MM - OVERLAP_MM / 2]) cross(doc, x, y);
   doc.setTextColor(QUIET);
   doc.setFontSize(9);
-  const place = `column ${tile.column + 1}, row ${tile.row + 1} from below; ${OVERLAP_MM} mm overlap, lay cross on cross`;
+  const tileName = `column ${tile.column + 1}, row ${tile.row + 1} from below`;
+  const place = `${tileName}; ${OVERLAP_MM} mm overlap, lay cross on cross`;
   doc.text(latin(`${tile.name}; ${place}`), TILE_MARGIN_MM, grid.height - 4);
 }
 
@@ -211,7 +212,11 @@ function pageMap(
   doc.setFontSize(12);
   doc.text(latin(`${drawing.name}: ${wanted.length} pages, true size`), BORDER_MM, BORDER_MM);
   doc.setFontSize(9);
-  doc.text('Print at 100 %, never "fit to page", and measure the square on the first page before going on.', BORDER_MM, BORDER_MM + 6); // prettier-ignore
+  doc.text(
+    'Print at 100 %, never "fit to page", and measure the square on the first page before going on.',
+    BORDER_MM,
+    BORDER_MM + 6,
+  );
   doc.setDrawColor(QUIET);
   doc.setTextColor(QUIET);
   wanted.forEach(({ column, row }, i) => {

@@ -23,9 +23,11 @@ export function writeSvg(drawing: Drawing): string {
   const low = height - BORDER_MM - CHECK_MM;
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${figure(width)}mm" height="${figure(height)}mm" viewBox="0 0 ${figure(width)} ${figure(height)}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${figure(width)}mm" height="${figure(height)}mm" ` +
+      `viewBox="0 0 ${figure(width)} ${figure(height)}">`,
     `<title>${escapeXml(drawing.name)}</title>`,
-    '<style>path{fill:none;stroke-width:.3}.cut{stroke:#000}.mark{stroke:#06c}.check{stroke:#888}text{font-family:sans-serif;fill:#444}</style>',
+    '<style>path{fill:none;stroke-width:.3}.cut{stroke:#000}.mark{stroke:#06c}.check{stroke:#888}' +
+      'text{font-family:sans-serif;fill:#444}</style>',
     ...paths,
     ...texts,
     `<path class="check" d="M${BORDER_MM} ${figure(low)}h${CHECK_MM}v${CHECK_MM}h-${CHECK_MM}Z"/>`,

@@ -50,7 +50,10 @@ export const takeoffCsv = (takeoff: Takeoff): string =>
     ]),
   );
 
-/** The pieces of a rounded chine, then how it stands along the line. Cuts off square: positive leaves the lower side long. */
+/**
+ * The pieces of a rounded chine, then how it stands along the line. Cuts off square: positive leaves the lower side
+ * long.
+ */
 export const stripCsv = (strip: RoundedStrip): string => {
   const degrees = (rad: number) => Number(toDeg(rad).toFixed(2));
   return [

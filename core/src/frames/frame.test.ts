@@ -53,7 +53,7 @@ describe('the frame of a hull of planes', () => {
     expect(at(at(aft?.edges ?? [], 0).points, 0).bevelDeg).toBeCloseTo(-at(at(frame.edges, 0).points, 0).bevelDeg, 9);
   });
 
-  it('runs from the centreline to the sheer, edges meeting in one point, and is straight where the panel is flat', () => {
+  it('runs from centreline to sheer, edges meeting in one point, and is straight where the panel is flat', () => {
     expect(at(frame.outline, 0)[0]).toBeCloseTo(0, 9);
     const [bottom, side] = [at(frame.edges, 0), at(frame.edges, 1)];
     expect(at(bottom.points, -1).y).toBeCloseTo(at(side.points, 0).y, 6);
@@ -61,15 +61,19 @@ describe('the frame of a hull of planes', () => {
     expect(bottom.sectionBow).toBeLessThan(1e-6);
   });
 
-  it('has no ears where its edges meet: the cut outline nowhere nearer the skin than the gap, and never across itself', () => {
-    const cut = cutOutline({ id: 'f', name: 'f', ...frame }, 'filleted', 1.5);
-    expect(crossesItself(cut)).toBe(false);
-    const half = frame.outline;
-    for (const p of cut.filter(([y]) => y > 0).slice(0, -1)) {
-      const off = Math.min(...half.slice(1).map((q, i) => distanceToSegment(p, at(half, i), q)));
-      expect(off).toBeGreaterThan(1.5 - 1e-6);
-    }
-  });
+  it(
+    'has no ears where its edges meet: the cut outline nowhere nearer the skin than the gap, and never across ' +
+      'itself',
+    () => {
+      const cut = cutOutline({ id: 'f', name: 'f', ...frame }, 'filleted', 1.5);
+      expect(crossesItself(cut)).toBe(false);
+      const half = frame.outline;
+      for (const p of cut.filter(([y]) => y > 0).slice(0, -1)) {
+        const off = Math.min(...half.slice(1).map((q, i) => distanceToSegment(p, at(half, i), q)));
+        expect(off).toBeGreaterThan(1.5 - 1e-6);
+      }
+    },
+  );
 
   it('is cut smaller by the gap when filleted, as a closed outline wound the right way', () => {
     const filleted = cutOutline({ id: 'f', name: 'f', ...frame }, 'filleted', 1.5);

@@ -1,13 +1,12 @@
 /**
  * The outline of a frame: the true section of the hull less its skin, with the bevel all along the edge.
  *
- * Method: the parallel surface of each developed panel, a skin's thickness inward along the normals, is cut by the plane
- * of the frame's station face (panels/section.ts). Neighbouring edges are run on or trimmed to where they meet; the lowest
- * is trimmed at the centreline. Bevel away from square at a point: asin(n·m), n the outward normal of the skin and m the
- * normal of the frame's plane, toward its other face; the other face lies W·tan(bevel) inward (methods: derived from the
- * angle between edge and plane).
- * Conventions: half outline from the centreline up to the sheer, y to starboard, z up. A bevel is positive where the edge
- * falls inward toward the other face.
+ * Method: the parallel surface of each developed panel, a skin's thickness inward along the normals, is cut by the
+ * plane of the frame's station face (panels/section.ts). Neighbouring edges are run on or trimmed to where they meet;
+ * the lowest is trimmed at the centreline. Bevel away from square at a point: asin(n·m), n the outward normal of the
+ * skin and m the normal of the frame's plane, toward its other face; the other face lies W·tan(bevel) inward
+ * (methods: derived from the angle between edge and plane). Conventions: half outline from the centreline up to the
+ * sheer, y to starboard, z up. A bevel is positive where the edge falls inward toward the other face.
  */
 import { at, crossLines, distance2, lerp3, unit3, add3, scale3, type Vec2 } from '../geometry';
 import type { Finding, StageResult } from '../findings';
@@ -124,7 +123,9 @@ function roundCorners(
 ): void {
   for (let i = 1; i < cuts.length; i++) {
     const [lower, upper] = [at(cuts, i - 1), at(cuts, i)];
-    const strip = strips.find(({ id, places }) => meetOn(lower.panel, upper.panel, id) && at(places, 0).x <= x && x <= at(places, -1).x); // prettier-ignore
+    const strip = strips.find(
+      ({ id, places }) => meetOn(lower.panel, upper.panel, id) && at(places, 0).x <= x && x <= at(places, -1).x,
+    );
     if (strip) roundCorner(lower.points, upper.points, radiusAt(strip, x) - inside);
   }
 }
@@ -224,8 +225,8 @@ function shapeOne(
 }
 
 /**
- * The whole blank to cut: both halves closed across the top. A filleted bulkhead is cut square to the smaller of its two
- * faces, less the gap; a framed one to the larger, leaving the bevel to be taken off.
+ * The whole blank to cut: both halves closed across the top. A filleted bulkhead is cut square to the smaller of its
+ * two faces, less the gap; a framed one to the larger, leaving the bevel to be taken off.
  */
 export function cutOutline(frame: Frame, edgeSchool: 'filleted' | 'framed', gap: number): Vec2[] {
   const inset = (p: FrameEdgePoint) =>
@@ -251,7 +252,10 @@ function insetEdge(edge: FrameEdge, inset: (p: FrameEdgePoint) => number): Vec2[
   });
 }
 
-/** A corner is looked for this many points from the ends of two edges, and an edge is run on no further than this to it. */
+/**
+ * A corner is looked for this many points from the ends of two edges, and an edge is run on no further than this to
+ * it.
+ */
 const CORNER_POINTS = 60;
 const RUN_ON_MM = 25;
 

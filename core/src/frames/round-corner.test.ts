@@ -7,11 +7,15 @@ import { frameAt } from './frame';
 /** Straight lines: a level bottom and a side that leans out, so that they turn 60° at the chine. */
 const TURN = Math.PI / 3;
 const prism: LinesTable = {
-  longitudinals: [[0, 0], [500, 0], [500 + 400 * Math.cos(TURN), 400 * Math.sin(TURN)]].map(([y = 0, z = 0], k) => ({
+  longitudinals: [
+    [0, 0],
+    [500, 0],
+    [500 + 400 * Math.cos(TURN), 400 * Math.sin(TURN)],
+  ].map(([y = 0, z = 0], k) => ({
     id: ['keel', 'chine', 'sheer'][k] ?? '',
     name: '',
     points: [0, 1000, 2000, 3000].map((x) => ({ station: '', x, halfBreadth: y, height: z })),
-  })), // prettier-ignore
+  })),
 };
 const skin: Skin = { thickness: 6, linesTo: 'outside', meeting: 'stitched' };
 const panels = developPanels(bendLines(prism).value, { thickness: 6 }).value;
@@ -51,7 +55,9 @@ describe('a frame at a rounded chine', () => {
     const sharp = frameAt(panels, 1500, { skin: 6, width: 9, face: 'fore' });
     for (const radius of [5, 300, 5000]) {
       const { outline } = roundedFrame(1500, { radiusFore: radius, radiusAft: radius });
-      expect(Math.max(...outline.map(([y]) => y))).toBeLessThanOrEqual(Math.max(...(sharp?.outline ?? []).map(([y]) => y)) + 1e-9); // prettier-ignore
+      expect(Math.max(...outline.map(([y]) => y))).toBeLessThanOrEqual(
+        Math.max(...(sharp?.outline ?? []).map(([y]) => y)) + 1e-9,
+      );
       expect(at(outline, 0)).toEqual(at(sharp?.outline ?? [], 0));
       expect(at(outline, -1)).toEqual(at(sharp?.outline ?? [], -1));
     }

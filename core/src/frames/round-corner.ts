@@ -2,10 +2,10 @@
  * A frame's corner made round, where the hull's chine is.
  *
  * Method: both edges are cut back by r·tan(φ/2) from the corner, φ the turn between them in the frame's plane; between
- * there runs the conic that touches both (a rational quadratic of weight cos(φ/2): a circle where the edges are straight
- * and equally cut back, and within a hair of one where they bow). The normals turn evenly along it, and so the bevel.
- * Accuracy: the radius is that of the strip square to the chine; a chine that slants through the frame stretches the
- * section by the secant of its slant, one part in a hundred at 8°.
+ * there runs the conic that touches both (a rational quadratic of weight cos(φ/2): a circle where the edges are
+ * straight and equally cut back, and within a hair of one where they bow). The normals turn evenly along it, and so
+ * the bevel. Accuracy: the radius is that of the strip square to the chine; a chine that slants through the frame
+ * stretches the section by the secant of its slant, one part in a hundred at 8°.
  */
 import { add3, arcWeights, at, lerp3, scale3, unit3 } from '../geometry';
 import type { SectionPoint } from '../panels';
@@ -17,7 +17,10 @@ const LEAST_LEFT = 0.1;
 /** A corner that turns less is none. */
 const STRAIGHT_RAD = 0.01;
 
-/** In place: `lower` ends and `upper` begins at the corner. Nothing is done where they do not meet or the corner is hollow. */
+/**
+ * In place: `lower` ends and `upper` begins at the corner. Nothing is done where they do not meet or the corner is
+ * hollow.
+ */
 export function roundCorner(lower: SectionPoint[], upper: SectionPoint[], radius: number): void {
   const corner = lower[lower.length - 1];
   if (!corner || lower.length < 2 || upper.length < 2 || radius <= 0) return;

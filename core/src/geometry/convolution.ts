@@ -1,15 +1,15 @@
 /**
  * The sum of two solid outlines: every point of one plus every point of the other.
  *
- * Method: convolution of polygonal tracings (Guibas, Ramshaw and Stolfi, "A kinetic framework for computational geometry",
- * FOCS 1983; Wein, "Exact and efficient construction of planar Minkowski sums using the convolution method", ESA 2006).
- * Each edge of one is carried to every vertex of the other at which the tracing turns through the edge's direction, forward
- * at a left turn and backward at a right one; the pieces join to closed paths, and the sum is where their winding is
- * positive: that number counts the pieces in which one outline overlaps the other, moved and turned half round. So there
- * are no false holes, and only a few of all the pairs of edges are looked at by the boolean.
- * Ties between parallel edges are broken as if the first outline were turned by a hair. Worked on the integer grid of
- * polygon.ts, where the turn tests are exact for sheets up to 90 m.
- * Cost: n·m turn tests; far fewer edges for the boolean than the n·m quadrilaterals of the plain method.
+ * Method: convolution of polygonal tracings (Guibas, Ramshaw and Stolfi, "A kinetic framework for computational
+ * geometry", FOCS 1983; Wein, "Exact and efficient construction of planar Minkowski sums using the convolution
+ * method", ESA 2006). Each edge of one is carried to every vertex of the other at which the tracing turns through the
+ * edge's direction, forward at a left turn and backward at a right one; the pieces join to closed paths, and the sum
+ * is where their winding is positive: that number counts the pieces in which one outline overlaps the other, moved
+ * and turned half round. So there are no false holes, and only a few of all the pairs of edges are looked at by the
+ * boolean. Ties between parallel edges are broken as if the first outline were turned by a hair. Worked on the
+ * integer grid of polygon.ts, where the turn tests are exact for sheets up to 90 m. Cost: n·m turn tests; far fewer
+ * edges for the boolean than the n·m quadrilaterals of the plain method.
  */
 import { Clipper, FillRule, type Path64 } from 'clipper2-ts';
 import { counterClockwise, GRID, type Outline } from './polygon';

@@ -31,7 +31,10 @@ export function placeAtLength(points: readonly Vec2[], s: number): { readonly po
   return { point: at(points, -1), next: points.length - 1 };
 }
 
-/** Where the straight lines through a-b and c-d cross, and at which fractions of the two; undefined where they are parallel. */
+/**
+ * Where the straight lines through a-b and c-d cross, and at which fractions of the two; undefined where they are
+ * parallel.
+ */
 export function crossLines(a: Vec2, b: Vec2, c: Vec2, d: Vec2): { w: number; v: number; point: Vec2 } | undefined {
   const turn = (b[0] - a[0]) * (d[1] - c[1]) - (b[1] - a[1]) * (d[0] - c[0]);
   if (Math.abs(turn) < 1e-12) return undefined; // along one another
@@ -41,8 +44,9 @@ export function crossLines(a: Vec2, b: Vec2, c: Vec2, d: Vec2): { w: number; v: 
 }
 
 /**
- * Weights of the start, the corner and the end at even places of the arc that touches both sides of a corner: the rational
- * quadratic of middle weight cos(φ/2), a circle where both sides are cut back equally (φ is the turn at the corner).
+ * Weights of the start, the corner and the end at even places of the arc that touches both sides of a corner: the
+ * rational quadratic of middle weight cos(φ/2), a circle where both sides are cut back equally (φ is the turn at the
+ * corner).
  */
 export const arcWeights = (turnRad: number, count: number): (readonly [number, number, number])[] =>
   Array.from({ length: count + 1 }, (_, i) => {

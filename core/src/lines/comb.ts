@@ -1,11 +1,16 @@
-/** Curvature combs: how sharply a line bends along its length, which shows a hump or a flat that the eye passes over. */
+/**
+ * Curvature combs: how sharply a line bends along its length, which shows a hump or a flat that the eye passes over.
+ */
 import { cross3, length3, type Vec3 } from '../geometry';
 import { battenAt, battenBendAt } from './batten';
 import type { HullLine } from './hull-line';
 
 export type Tooth = {
   readonly position: Vec3;
-  /** 1/mm; of a view: positive where the line bends to the left of its run, upward or outward; of the true line: never negative. */
+  /**
+   * 1/mm; of a view: positive where the line bends to the left of its run, upward or outward; of the true line: never
+   * negative.
+   */
   readonly curvature: number;
 };
 
@@ -14,7 +19,9 @@ export type CombKind = 'profile' | 'plan' | 'true';
 
 const TEETH = 81;
 
-/** Teeth at even steps of the batten's parameter. κ = |r′×r″| / |r′|³, the view's with the third coordinate left out. */
+/**
+ * Teeth at even steps of the batten's parameter. κ = |r′×r″| / |r′|³, the view's with the third coordinate left out.
+ */
 export function combOf(line: HullLine, kind: CombKind): Tooth[] {
   return Array.from({ length: TEETH }, (_, i) => {
     const { position, first, second } = battenBendAt(line.batten, i / (TEETH - 1));
@@ -37,7 +44,10 @@ function curvatureOf(first: Vec3, second: Vec3, kind: CombKind): number {
 
 export type CombTurn = { readonly position: Vec3; readonly from: number; readonly to: number };
 
-/** Where the comb changes side: a fair line of a boat does so seldom. Teeth flatter than `flattest` (1/mm) have no side. */
+/**
+ * Where the comb changes side: a fair line of a boat does so seldom. Teeth flatter than `flattest` (1/mm) have no
+ * side.
+ */
 export function combTurns(teeth: readonly Tooth[], flattest = 1e-5): CombTurn[] {
   const turns: CombTurn[] = [];
   let last: Tooth | undefined;
@@ -52,7 +62,10 @@ export function combTurns(teeth: readonly Tooth[], flattest = 1e-5): CombTurn[] 
 
 /** The tightest radius of a comb, mm; null where the line is straight all along. */
 export function tightest(teeth: readonly Tooth[]): { readonly radius: number; readonly position: Vec3 } | null {
-  const sharpest = teeth.reduce<Tooth | null>((best, t) => (!best || Math.abs(t.curvature) > Math.abs(best.curvature) ? t : best), null); // prettier-ignore
+  const sharpest = teeth.reduce<Tooth | null>(
+    (best, t) => (!best || Math.abs(t.curvature) > Math.abs(best.curvature) ? t : best),
+    null,
+  );
   if (!sharpest || Math.abs(sharpest.curvature) < STRAIGHT) return null;
   return { radius: 1 / Math.abs(sharpest.curvature), position: sharpest.position };
 }

@@ -1,13 +1,13 @@
 /**
  * Fairs a line within a tolerance: each point moved a little, none more than asked, so that the batten runs sweetly.
  *
- * Method: of each quantity (half-breadths, heights) the sum of squared fourth divided differences, scaled to mm, is made
- * least subject to |change| ≤ tolerance point by point; ends, pinned points, knuckles and points on the centreline are
- * held. Third differences, the usual measure, are as large on a fair hull's few stations as on a shaken line's, and
- * making them least flattens what was fair; fourth ones tell the two apart (fairing.test.ts). A small weight on the
- * change keeps a fair line where it is. The
- * problem is convex with bounds: Newton steps on the points free to move, projected on the bounds (Bertsekas 1982).
- * Conventions: pieces between knuckles are faired each by itself; changes are rounded to 0.1 mm.
+ * Method: of each quantity (half-breadths, heights) the sum of squared fourth divided differences, scaled to mm, is
+ * made least subject to |change| ≤ tolerance point by point; ends, pinned points, knuckles and points on the
+ * centreline are held. Third differences, the usual measure, are as large on a fair hull's few stations as on a
+ * shaken line's, and making them least flattens what was fair; fourth ones tell the two apart (fairing.test.ts). A
+ * small weight on the change keeps a fair line where it is. The problem is convex with bounds: Newton steps on the
+ * points free to move, projected on the bounds (Bertsekas 1982). Conventions: pieces between knuckles are faired each
+ * by itself; changes are rounded to 0.1 mm.
  */
 import { at, solveDense } from '../geometry';
 import type { Edit } from '../findings';
@@ -62,7 +62,11 @@ export const fairingEdits = (changes: readonly FairingChange[]): Edit[] =>
   changes.map(({ line, index, quantity, toMm }) => ({ path: pointPath(line, index, quantity), value: toMm }));
 
 function piecesOf(points: readonly OffsetPoint[]) {
-  const stops = [0, ...points.flatMap((p, i) => (p.isKnuckle && i > 0 && i < points.length - 1 ? [i] : [])), points.length - 1]; // prettier-ignore
+  const stops = [
+    0,
+    ...points.flatMap((p, i) => (p.isKnuckle && i > 0 && i < points.length - 1 ? [i] : [])),
+    points.length - 1,
+  ];
   return stops
     .slice(1)
     .map((to, i) => ({ from: at(stops, i), points: points.slice(at(stops, i), to + 1) }))
@@ -116,7 +120,10 @@ function newtonStep(
     (i) => at(most, i) > 0 && !(Math.abs(at(change, i)) >= at(most, i) && at(gradient, i) * at(change, i) < 0),
   );
   if (free.length === 0) return [...change];
-  const step = solveDense(free.map((i) => free.map((j) => at(at(hessian, i), j))), free.map((i) => -at(gradient, i))); // prettier-ignore
+  const step = solveDense(
+    free.map((i) => free.map((j) => at(at(hessian, i), j))),
+    free.map((i) => -at(gradient, i)),
+  );
   const cost = (tried: readonly number[]) =>
     rows.reduce((sum, row) => sum + row.reduce((pull, w, i) => pull + w * (at(ys, i) + at(tried, i)), 0) ** 2, 0) +
     STAY * tried.reduce((sum, c) => sum + c * c, 0);

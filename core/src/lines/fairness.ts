@@ -2,8 +2,8 @@
  * How far each point lies from the batten bent through all the others of its line.
  *
  * Method: leave-one-out residual. The plain spline through the others is evaluated at the left-out point's x (or,
- * where the line is steep, at its share of the chord). End points have none: a batten run past its last nail is a guess.
- * A bad point also bends the batten at its neighbours; slips.ts allows for that.
+ * where the line is steep, at its share of the chord). End points have none: a batten run past its last nail is a
+ * guess. A bad point also bends the batten at its neighbours; slips.ts allows for that.
  */
 import { at, distance3, type Vec3 } from '../geometry';
 import { battenAt, bendBatten, crossingsOfX } from './batten';

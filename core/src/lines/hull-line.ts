@@ -10,7 +10,10 @@ export type HullLine = {
   /** The points that the batten goes through, each with its index in the table. */
   readonly points: readonly (OffsetPoint & { readonly index: number })[];
   readonly batten: Batten;
-  /** Which of its ends lie on another line before that ends; there the batten ends on the line, not at the table's point. */
+  /**
+   * Which of its ends lie on another line before that ends; there the batten ends on the line, not at the table's
+   * point.
+   */
   readonly runOuts?: RunOuts;
   /** True when the whole line lies in the centreline plane. */
   readonly isOnCentreline: boolean;
@@ -19,7 +22,9 @@ export type HullLine = {
   readonly curve: readonly Vec3[];
 };
 
-/** Where an end of a line lies on another: at that line's parameter t. `offMm`: how far from it the table has the end. */
+/**
+ * Where an end of a line lies on another: at that line's parameter t. `offMm`: how far from it the table has the end.
+ */
 export type RunOut = { readonly line: string; readonly t: number; readonly at: Vec3; readonly offMm: number };
 export type RunOuts = { readonly fore?: RunOut | undefined; readonly aft?: RunOut | undefined };
 

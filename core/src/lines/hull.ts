@@ -29,8 +29,8 @@ export type Hull = {
 const CURVE_POINTS = 91;
 
 /**
- * Bends all lines and judges the numbers: residuals, slips. Never throws on the user's data. `suspects` may remember its
- * answers: looking for slips takes some milliseconds a line.
+ * Bends all lines and judges the numbers: residuals, slips. Never throws on the user's data. `suspects` may remember
+ * its answers: looking for slips takes some milliseconds a line.
  */
 export function drawLines(part: LinesTable, suspects: SuspectsOf = suspectsOf): StageResult<Hull> {
   const { value, findings, assumed } = bendLines(part);
@@ -43,7 +43,9 @@ export function drawLines(part: LinesTable, suspects: SuspectsOf = suspectsOf): 
   return { value: { ...value, lines, extras }, findings: findingsNow, assumed };
 }
 
-/** The lines that go all the way to an end of the hull, lowest first: those that run out on another before it do not. */
+/**
+ * The lines that go all the way to an end of the hull, lowest first: those that run out on another before it do not.
+ */
 export const linesToEnd = ({ lines }: Pick<Hull, 'lines'>, end: 'fore' | 'aft'): HullLine[] =>
   lines.filter((line) => !line.runOuts?.[end]);
 

@@ -16,14 +16,27 @@ export function judgeRunOuts(lines: readonly HullLine[]): Finding[] {
       const runOut = line.runOuts?.[end];
       const point = endPoint(line, end);
       const where = { stage: 'lines', line: line.id, x: point[0] } as const;
-      const how = { line: line.name, end: end === 'fore' ? 'begins' : 'ends', side: end === 'fore' ? 'forward' : 'aft', xMm: point[0] }; // prettier-ignore
+      const how = {
+        line: line.name,
+        end: end === 'fore' ? 'begins' : 'ends',
+        side: end === 'fore' ? 'forward' : 'aft',
+        xMm: point[0],
+      };
       if (runOut) {
         const other = lines.find(({ id }) => id === runOut.line)?.name ?? runOut.line;
         const code = runOut.offMm > WORTH_SAYING_MM ? 'line-set-on-line' : 'line-runs-out';
-        const remedies = code === 'line-set-on-line' ? [{ label: `Set its end on ${other.toLowerCase()}`, edits: endEdits(line, end, runOut.at) }] : []; // prettier-ignore
-        return [{ severity: 'note', code, where, data: { ...how, other, offMm: runOut.offMm }, remedies }, ...cornerAt(lines, line, runOut)]; // prettier-ignore
+        const remedies =
+          code === 'line-set-on-line'
+            ? [{ label: `Set its end on ${other.toLowerCase()}`, edits: endEdits(line, end, runOut.at) }]
+            : [];
+        return [
+          { severity: 'note', code, where, data: { ...how, other, offMm: runOut.offMm }, remedies },
+          ...cornerAt(lines, line, runOut),
+        ];
       }
-      const near = [i - 1, i + 1].filter((k) => k >= 0 && k < lines.length).find((k) => placeOn([whole(k)], lines, point, NEAR_LINE_MM)); // prettier-ignore
+      const near = [i - 1, i + 1]
+        .filter((k) => k >= 0 && k < lines.length)
+        .find((k) => placeOn([whole(k)], lines, point, NEAR_LINE_MM));
       if (near === undefined) return [];
       const other = at(lines, near);
       const foot = battenAt(other.batten, nearestOn(other.batten, point).t).position;
@@ -37,7 +50,9 @@ export function judgeRunOuts(lines: readonly HullLine[]): Finding[] {
 /** A turn from chord to chord that a batten would hardly be bent through. */
 const CORNER_RAD = 0.44;
 
-/** Where the other line turns sharply just where this one lies on it: most likely a corner, as at the foot of a stem. */
+/**
+ * Where the other line turns sharply just where this one lies on it: most likely a corner, as at the foot of a stem.
+ */
 function cornerAt(lines: readonly HullLine[], line: HullLine, runOut: RunOut): Finding[] {
   const other = lines.find(({ id }) => id === runOut.line);
   const k = other?.points.findIndex((point) => distance3(positionOf(point), runOut.at) < WORTH_SAYING_MM) ?? -1;

@@ -1,13 +1,13 @@
 /**
- * Lines that run out on a neighbour before its end: a chine that dies into the keel or the sheer, one that begins on the
- * stem where the keel's line is carried on up it.
+ * Lines that run out on a neighbour before its end: a chine that dies into the keel or the sheer, one that begins on
+ * the stem where the keel's line is carried on up it.
  *
- * Method (derived here): an end of a line that lies within ON_LINE_MM of a neighbour's inside is on it. Its batten is bent
- * anew to end there exactly, so that panels close. Beyond it the panel on the line's far side goes on along the neighbour,
- * so a panel's edge is a row of stretches: of the neighbour, of the line, of the neighbour again. Rows are made up from
- * the lowest line upward for lower edges and from the highest down for upper ones, so that a line may run out on a stretch
- * of a line further off, as two chines on one stem.
- * Accuracy: feet to 1e-7 mm, as two lines that run out on each other are bent in turn until neither moves.
+ * Method (derived here): an end of a line that lies within ON_LINE_MM of a neighbour's inside is on it. Its batten is
+ * bent anew to end there exactly, so that panels close. Beyond it the panel on the line's far side goes on along the
+ * neighbour, so a panel's edge is a row of stretches: of the neighbour, of the line, of the neighbour again. Rows are
+ * made up from the lowest line upward for lower edges and from the highest down for upper ones, so that a line may
+ * run out on a stretch of a line further off, as two chines on one stem. Accuracy: feet to 1e-7 mm, as two lines that
+ * run out on each other are bent in turn until neither moves.
  */
 import { at, bracketedRoot, distance3, dot3, sub3, type Vec3 } from '../geometry';
 import { battenAt, type Batten } from './batten';
@@ -68,7 +68,9 @@ export function endingOn(line: HullLine, runOuts: RunOuts): HullLine {
   const put = (point: HullLine['points'][number], foot: RunOut | undefined) =>
     foot ? { ...point, x: foot.at[0], halfBreadth: foot.at[1], height: foot.at[2] } : point;
   const last = line.points.length - 1;
-  const points = line.points.map((p, i) => put(put(p, i === 0 ? runOuts.fore : undefined), i === last ? runOuts.aft : undefined)); // prettier-ignore
+  const points = line.points.map((p, i) =>
+    put(put(p, i === 0 ? runOuts.fore : undefined), i === last ? runOuts.aft : undefined),
+  );
   return { ...line, batten: bendPoints(line, points).batten, runOuts };
 }
 
@@ -80,7 +82,9 @@ function findRunOuts(lines: readonly HullLine[]): Found[] {
   const ends = lines.map((): { end: End; on: number }[] => []);
   const look = (row: Row, i: number): Row => {
     const line = at(lines, i);
-    const places = ENDS.map((end) => (at(ends, i).some((known) => known.end === end) ? undefined : placeOn(row, lines, endPoint(line, end)))); // prettier-ignore
+    const places = ENDS.map((end) =>
+      at(ends, i).some((known) => known.end === end) ? undefined : placeOn(row, lines, endPoint(line, end)),
+    );
     const [fore, aft] = places;
     // the wrong way round it is no line that this hull can have
     if (fore && aft && (fore.step > aft.step || (fore.step === aft.step && fore.t >= aft.t))) return [whole(i)];
@@ -109,7 +113,10 @@ const beyond = <T extends Part>(row: readonly T[], { step, t }: Place): T[] =>
 
 /** Where on a row a point lies, away from its ends. */
 export function placeOn(row: Row, lines: readonly HullLine[], point: Vec3, within = ON_LINE_MM): Place | undefined {
-  const ends = [battenAt(at(lines, at(row, 0).line).batten, at(row, 0).from), battenAt(at(lines, at(row, -1).line).batten, at(row, -1).to)]; // prettier-ignore
+  const ends = [
+    battenAt(at(lines, at(row, 0).line).batten, at(row, 0).from),
+    battenAt(at(lines, at(row, -1).line).batten, at(row, -1).to),
+  ];
   const clear = within === ON_LINE_MM ? SHARED_END_MM : FAR_FROM_END_MM;
   if (ends.some(({ position }) => distance3(position, point) < clear)) return undefined;
   for (const [step, { line, from, to }] of row.entries()) {
@@ -125,7 +132,9 @@ const PARTS = 6;
 type Nearest = { readonly t: number; readonly distance: number };
 const FAR_OFF: Nearest = { t: 0, distance: Infinity };
 
-/** The place of the batten nearest to a point, between two parameters; one that is not near at all is not looked for. */
+/**
+ * The place of the batten nearest to a point, between two parameters; one that is not near at all is not looked for.
+ */
 export function nearestOn(batten: Batten, point: Vec3, [from, to]: readonly [number, number] = [0, 1]): Nearest {
   const inner = placesBeside(batten, point);
   if (inner.length === 0) return FAR_OFF;
@@ -154,7 +163,8 @@ function placesBeside({ pieces, breaks, chordMm }: Batten, point: Vec3): number[
   pieces.forEach((piece, i) => {
     const offs = piece.points.map((p) => distance3(p, point));
     for (let k = 1; k < piece.knots.length; k++) {
-      const [start, long] = [piece.knots[k - 1]!, piece.knots[k]! - piece.knots[k - 1]!]; // in bounds by the loop, as below
+      // in bounds by the loop, as below
+      const [start, long] = [piece.knots[k - 1]!, piece.knots[k]! - piece.knots[k - 1]!];
       // a batten does not stray from between two points by more than half their distance
       if (Math.min(offs[k - 1]!, offs[k]!) > long + NEAR_LINE_MM) continue;
       for (let part = 0; part <= PARTS; part++) places.push(breaks[i]! + (start + (long * part) / PARTS) / chordMm);
@@ -193,7 +203,9 @@ function rowsAlong(lines: readonly HullLine[]): (readonly LineStretch[])[] {
 
 function runOutOn(row: readonly LineStretch[], line: HullLine, end: End): Place | undefined {
   const runOut = line.runOuts?.[end];
-  const step = runOut ? row.findIndex((part) => part.line.id === runOut.line && part.from <= runOut.t && runOut.t <= part.to) : -1; // prettier-ignore
+  const step = runOut
+    ? row.findIndex((part) => part.line.id === runOut.line && part.from <= runOut.t && runOut.t <= part.to)
+    : -1;
   return runOut && step !== -1 ? { step, t: runOut.t } : undefined;
 }
 

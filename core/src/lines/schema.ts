@@ -47,7 +47,9 @@ export const linesSchema = z.object({
   heightsFrom: coordinate.nullable(),
   /** Fairing moves no point further than this, mm. */
   fairingTolerance: z.number().min(0.1).max(100),
-  /** The drawing that points are taken from: full size over drawn size, and the width of its pencil line on paper, mm. */
+  /**
+   * The drawing that points are taken from: full size over drawn size, and the width of its pencil line on paper, mm.
+   */
   drawing: z.object({ scale: z.number().min(1).max(1000), pencil: z.number().min(0.05).max(5) }),
   underlays: z.array(underlaySchema).max(6),
   /** Points that have been marked out on the board, see tickOf. */

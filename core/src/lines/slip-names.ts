@@ -1,8 +1,9 @@
 /**
  * Names the slip of reading or copying that would explain a figure off the fair line, with the figure that was meant.
  *
- * Method: each usual slip undone gives a figure; the one is taken that lies likeliest on the fair line (its place is known
- * to `sdMm`), weighed by how common the slip is. A figure that no usual slip brings to within three deviations has none.
+ * Method: each usual slip undone gives a figure; the one is taken that lies likeliest on the fair line (its place is
+ * known to `sdMm`), weighed by how common the slip is. A figure that no usual slip brings to within three deviations
+ * has none.
  */
 import { MM_PER_FOOT, MM_PER_INCH } from '../measure';
 

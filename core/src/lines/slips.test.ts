@@ -18,7 +18,11 @@ describe('a run of figures', () => {
       expect(suspectsIn(us, ys, 0.3)).toEqual([]);
   });
   it.each([1, 2, 3, 4, 5, 6, 7, 8, 9])('with 9 mm on point %d has that one, and knows its place to 3 mm', (index) => {
-    const suspects = suspectsIn(us, fair.map((y, i) => (i === index ? y + 9 : y)), 0.3); // prettier-ignore
+    const suspects = suspectsIn(
+      us,
+      fair.map((y, i) => (i === index ? y + 9 : y)),
+      0.3,
+    );
     expect(suspects.map((suspect) => suspect.index)).toEqual([index]);
     expect(Math.abs(suspects[0]!.fairMm - fair[index]!)).toBeLessThan(3);
     expect(suspects[0]!.sdMm).toBeLessThan(3);
@@ -45,7 +49,12 @@ describe('a run of figures', () => {
 describe('the demo table with slips', () => {
   it('has its three, each found, named and put right by its remedy, and no other', () => {
     const findings = slipsOf(demoProject('slips', 'x').lines);
-    const told = findings.map(({ where, data, remedies }) => [where.line, where.station, data['slip'], remedies?.[0]?.edits[0]?.value]); // prettier-ignore
+    const told = findings.map(({ where, data, remedies }) => [
+      where.line,
+      where.station,
+      data['slip'],
+      remedies?.[0]?.edits[0]?.value,
+    ]);
     expect(told).toEqual([
       ['keel', '2', expect.stringMatching(/100 mm/), 169.1],
       ['chine', '3', expect.stringMatching(/swapped/), 449.6],

@@ -1,10 +1,10 @@
 /**
  * Finds the figures that no fair batten passes through and the slip of reading or copying that would explain each.
  *
- * Method: every line's half-breadths and heights are runs of figures along the line, from knuckle to knuckle; smoothness.ts
- * says which of them are off, and where a fair line would have them; slip-names.ts names the slip. An x that differs from
- * the other lines' x of the same station is a slip by itself.
- * Measured: bench/find-slips.ts; figures in docs/measurements.md.
+ * Method: every line's half-breadths and heights are runs of figures along the line, from knuckle to knuckle;
+ * smoothness.ts says which of them are off, and where a fair line would have them; slip-names.ts names the slip. An x
+ * that differs from the other lines' x of the same station is a slip by itself. Measured: bench/find-slips.ts;
+ * figures in docs/measurements.md.
  */
 import { at } from '../geometry';
 import { NO_USUAL_SLIP, type Finding } from '../findings';
@@ -59,8 +59,8 @@ export function suspectsOf(line: HullLine, quantity: Quantity, writing: Writing)
 }
 
 /**
- * The slips in the figures as they are written: where heights run down from a line, an inch too much is an inch too much
- * of that. Remedies are in the project's own heights, up from the base.
+ * The slips in the figures as they are written: where heights run down from a line, an inch too much is an inch too
+ * much of that. Remedies are in the project's own heights, up from the base.
  */
 export function findSlipsAsWritten(
   lines: readonly HullLine[],

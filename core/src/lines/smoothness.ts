@@ -5,11 +5,11 @@
  * τ²·exp(−½(Δu/ℓ)²), u the place along as a fraction of the line, on top of any straight line), read with a noise σ. A
  * slipped figure is one with a wide error of its own. Every set of up to `MOST_SLIPS` slipped points is weighed by how
  * likely it makes the whole run, summed over grids of ℓ, τ and σ, against how rare slips are; so the curve's own
- * smoothness is found from the run itself, and a slip that bends the line at its neighbours is not blamed on them. Adding
- * a slipped point to a set changes the inverse covariance by rank one, so a set costs n² and a grid of 80 a millisecond.
- * Cf. Rasmussen and Williams, Gaussian Processes for Machine Learning, 2006, ch. 2 and 5 (regression, evidence).
- * Limits: fewer than `FEWEST` points say nothing; the outermost points are the least certain, since a line may end as it
- * likes there.
+ * smoothness is found from the run itself, and a slip that bends the line at its neighbours is not blamed on them.
+ * Adding a slipped point to a set changes the inverse covariance by rank one, so a set costs n² and a grid of 80 a
+ * millisecond. Cf. Rasmussen and Williams, Gaussian Processes for Machine Learning, 2006, ch. 2 and 5 (regression,
+ * evidence). Limits: fewer than `FEWEST` points say nothing; the outermost points are the least certain, since a line
+ * may end as it likes there.
  */
 import { at } from '../geometry';
 
@@ -27,7 +27,9 @@ const MOST_SLIPS = 3;
 
 /** The weight against calling one more point slipped: by trial, far from blaming fair lines (bench/find-slips.ts). */
 const SLIP_SHARE = 1 / 3;
-/** How wide a slip may be, mm: from a few millimetres to feet. One wide error for all sizes would find no small ones. */
+/**
+ * How wide a slip may be, mm: from a few millimetres to feet. One wide error for all sizes would find no small ones.
+ */
 const SLIP_SD_MM = [12, 80, 500];
 /** Curves from a quick bend at one end to nearly straight; ℓ as a fraction of the length, τ in mm. */
 const LENGTHS = [0.25, 0.4, 0.6, 0.9, 1.3];

@@ -31,7 +31,7 @@ function cornersOf(kind: StarterKind, seed: number): Dimensions {
 
 describe.each(STARTER_KINDS)('a %s from a few dimensions', (kind) => {
   const sizes = [{}, ...Array.from({ length: 8 }, (_, i) => cornersOf(kind, i + 1))];
-  it('develops with twist under 1° and is fair to 3 mm, at the usual dimensions and at 8 corners of their range', () => {
+  it('develops with twist under 1°, fair to 3 mm, at the usual dimensions and at 8 corners of their range', () => {
     for (const size of sizes) {
       const { drawn } = hullOf(kind, size);
       expect(drawn.findings.filter(({ severity }) => severity === 'stop')).toEqual([]);

@@ -1,14 +1,14 @@
 /**
  * A table of offsets from a few dimensions: a fair hull whose panels develop, to start a design from.
  *
- * Method (derived here): the lowest chine is drawn from the dimensions, as a curve C(w), w from bow to stern. Panels are
- * laid on it by their rulings. Upward a ruling is r = (e, g, 1), its lean e fore and aft chosen, its flare g such that
- * det(C', r, r') = 0, which makes the surface developable: g' = e'·(y' − z'g)/(x' − z'e). Inward to the keel it is
- * r = (a, −1, −d) with the deadrise d' = a'·(y'd − z')/(x' + a·y'). A pointed end needs g = 0 there; how much e swells
- * between the ends is found by halving so that the beam is the one asked for. The next line up is where the
+ * Method (derived here): the lowest chine is drawn from the dimensions, as a curve C(w), w from bow to stern. Panels
+ * are laid on it by their rulings. Upward a ruling is r = (e, g, 1), its lean e fore and aft chosen, its flare g such
+ * that det(C', r, r') = 0, which makes the surface developable: g' = e'·(y' − z'g)/(x' − z'e). Inward to the keel it
+ * is r = (a, −1, −d) with the deadrise d' = a'·(y'd − z')/(x' + a·y'). A pointed end needs g = 0 there; how much e
+ * swells between the ends is found by halving so that the beam is the one asked for. The next line up is where the
  * rulings reach its height, and serves as the chine of the next strake; the keel is where they reach the centreline.
- * Accuracy: the lines are traced in 800 steps; tables are rounded to 0.1 mm. Panels twist under 1° over the ranges that
- * `dimensionsOf` gives (starter.test.ts tries their corners).
+ * Accuracy: the lines are traced in 800 steps; tables are rounded to 0.1 mm. Panels twist under 1° over the ranges
+ * that `dimensionsOf` gives (starter.test.ts tries their corners).
  */
 import { at, type Vec3 } from '../geometry';
 import type { Longitudinal } from './schema';
@@ -65,14 +65,77 @@ type Family = {
 };
 
 const FAMILIES: Readonly<Record<StarterKind, Family>> = {
-  skiff: { isVee: false, strakes: 1, bow: 'pointed', stern: 'transom', beamChine: 0.26, beamSheer: 0.34, depth: 0.11, length: 4000 },
-  pram: { isVee: false, strakes: 1, bow: 'transom', stern: 'transom', beamChine: 0.35, beamSheer: 0.46, depth: 0.15, length: 2500 },
-  dory: { isVee: false, strakes: 2, bow: 'pointed', stern: 'transom', beamChine: 0.17, beamSheer: 0.24, depth: 0.13, length: 4600 },
-  vee: { isVee: true, strakes: 1, bow: 'pointed', stern: 'transom', beamChine: 0.29, beamSheer: 0.35, depth: 0.13, length: 4300 },
-  'two-chine': { isVee: true, strakes: 2, bow: 'pointed', stern: 'transom', beamChine: 0.2, beamSheer: 0.27, depth: 0.13, length: 4500 },
-  'double-ender': { isVee: true, strakes: 1, bow: 'pointed', stern: 'pointed', beamChine: 0.2, beamSheer: 0.24, depth: 0.1, length: 4800 },
-  slender: { isVee: true, strakes: 1, bow: 'pointed', stern: 'transom', beamChine: 0.07, beamSheer: 0.08, depth: 0.1, length: 5000 },
-}; // prettier-ignore
+  skiff: {
+    isVee: false,
+    strakes: 1,
+    bow: 'pointed',
+    stern: 'transom',
+    beamChine: 0.26,
+    beamSheer: 0.34,
+    depth: 0.11,
+    length: 4000,
+  },
+  pram: {
+    isVee: false,
+    strakes: 1,
+    bow: 'transom',
+    stern: 'transom',
+    beamChine: 0.35,
+    beamSheer: 0.46,
+    depth: 0.15,
+    length: 2500,
+  },
+  dory: {
+    isVee: false,
+    strakes: 2,
+    bow: 'pointed',
+    stern: 'transom',
+    beamChine: 0.17,
+    beamSheer: 0.24,
+    depth: 0.13,
+    length: 4600,
+  },
+  vee: {
+    isVee: true,
+    strakes: 1,
+    bow: 'pointed',
+    stern: 'transom',
+    beamChine: 0.29,
+    beamSheer: 0.35,
+    depth: 0.13,
+    length: 4300,
+  },
+  'two-chine': {
+    isVee: true,
+    strakes: 2,
+    bow: 'pointed',
+    stern: 'transom',
+    beamChine: 0.2,
+    beamSheer: 0.27,
+    depth: 0.13,
+    length: 4500,
+  },
+  'double-ender': {
+    isVee: true,
+    strakes: 1,
+    bow: 'pointed',
+    stern: 'pointed',
+    beamChine: 0.2,
+    beamSheer: 0.24,
+    depth: 0.1,
+    length: 4800,
+  },
+  slender: {
+    isVee: true,
+    strakes: 1,
+    bow: 'pointed',
+    stern: 'transom',
+    beamChine: 0.07,
+    beamSheer: 0.08,
+    depth: 0.1,
+    length: 5000,
+  },
+};
 
 /** The dimensions of a kind at a length, each with the range within which the panels develop. */
 export function dimensionsOf(kind: StarterKind, lengthMm: number = FAMILIES[kind].length): Dimension[] {
@@ -81,8 +144,22 @@ export function dimensionsOf(kind: StarterKind, lengthMm: number = FAMILIES[kind
     const usual = Math.round((share * lengthMm) / 5) * 5;
     return { key, name, unit: 'mm', usual, least: Math.round(least * usual), most: Math.round(most * usual) };
   };
-  const deg = (key: DimensionKey, name: string, usual: number, least: number, most: number): Dimension => ({ key, name, unit: 'deg', usual, least, most }); // prettier-ignore
-  const share = (key: DimensionKey, name: string, usual: number, least: number, most: number): Dimension => ({ key, name, unit: 'share', usual, least, most }); // prettier-ignore
+  const deg = (key: DimensionKey, name: string, usual: number, least: number, most: number): Dimension => ({
+    key,
+    name,
+    unit: 'deg',
+    usual,
+    least,
+    most,
+  });
+  const share = (key: DimensionKey, name: string, usual: number, least: number, most: number): Dimension => ({
+    key,
+    name,
+    unit: 'share',
+    usual,
+    least,
+    most,
+  });
   const isDouble = family.stern === 'pointed';
   return [
     { key: 'length', name: 'Length', unit: 'mm', usual: lengthMm, least: 1800, most: 8000 },
@@ -94,8 +171,24 @@ export function dimensionsOf(kind: StarterKind, lengthMm: number = FAMILIES[kind
     mm('bowHeight', isDouble ? 'Height of the ends' : 'Height of the bow', family.depth * 1.4, 0.9, 1.15),
     ...(isDouble ? [] : [mm('sternHeight', 'Height of the stern', family.depth * 1.05, 0.9, 1.15)]),
     mm('rocker', 'Rocker', 0.02, 0.4, 1.5),
-    ...(family.isVee ? [deg('deadriseDeg', 'Deadrise amidships', kind === 'slender' ? 28 : 12, kind === 'slender' ? 15 : 6, kind === 'slender' ? 40 : 17)] : []), // prettier-ignore
-    deg('stemRakeDeg', family.bow === 'transom' ? 'Rake of the bow' : isDouble ? 'Rake of the ends' : 'Rake of the stem', family.bow === 'transom' ? 32 : isDouble ? 33 : 30, isDouble ? 31 : 22, isDouble ? 35 : 42), // prettier-ignore
+    ...(family.isVee
+      ? [
+          deg(
+            'deadriseDeg',
+            'Deadrise amidships',
+            kind === 'slender' ? 28 : 12,
+            kind === 'slender' ? 15 : 6,
+            kind === 'slender' ? 40 : 17,
+          ),
+        ]
+      : []),
+    deg(
+      'stemRakeDeg',
+      family.bow === 'transom' ? 'Rake of the bow' : isDouble ? 'Rake of the ends' : 'Rake of the stem',
+      family.bow === 'transom' ? 32 : isDouble ? 33 : 30,
+      isDouble ? 31 : 22,
+      isDouble ? 35 : 42,
+    ),
     ...(isDouble ? [] : [deg('transomRakeDeg', 'Rake of the transom', 12, 0, 22)]),
   ];
 }
@@ -138,7 +231,10 @@ type Traced = { readonly id: string; readonly name: string; readonly points: rea
 
 function traceHull(family: Family, value: Value): Traced[] {
   const isDouble = family.stern === 'pointed';
-  const [bowLean, sternLean] = [-tan(value('stemRakeDeg')), isDouble ? tan(value('stemRakeDeg')) : tan(value('transomRakeDeg'))]; // prettier-ignore
+  const [bowLean, sternLean] = [
+    -tan(value('stemRakeDeg')),
+    isDouble ? tan(value('stemRakeDeg')) : tan(value('transomRakeDeg')),
+  ];
   const sheerHeight = throughThree(
     value('bowHeight'),
     value('depth'),
@@ -244,7 +340,8 @@ function traceUp(base: readonly Vec3[], input: UpInput): Vec3[] {
       isDouble
         ? sternLean * Math.sign(2 * w - 1) * Math.abs(2 * w - 1) ** (2 + swell)
         : bowLean + (sternLean - bowLean) * w + swell * w * (1 - w);
-  const bowFlare = family.bow === 'transom' ? bowFlareOf(base, halfBeam, part * riseTo(sheerHeight, at(base, STEPS / 2), 0)) : 0; // prettier-ignore
+  const bowFlare =
+    family.bow === 'transom' ? bowFlareOf(base, halfBeam, part * riseTo(sheerHeight, at(base, STEPS / 2), 0)) : 0;
   const trace = (swell: number): Vec3[] => {
     const e = lean(swell);
     const g = flares(base, e, bowFlare);
@@ -292,7 +389,8 @@ function traceKeel(chine: readonly Vec3[], value: Value, sternLean: number, isDo
   const [slope] = [slopeAt(chine, 0)];
   const most = Math.min(0.75, (0.6 * slope[0]) / Math.max(slope[1], 1e-9));
   const middle = tan(value('deadriseDeg'));
-  const a: Curve = isDouble ? (w) => most * (2 * w - 1) : (w) => -most * left(w) ** 1.7 - sternLean * middle * w; // the transom's plane holds the keel's end too
+  // the transom's plane holds the keel's end too
+  const a: Curve = isDouble ? (w) => most * (2 * w - 1) : (w) => -most * left(w) ** 1.7 - sternLean * middle * w;
   const rate = (i: number, d: number) => {
     const [x, y, z] = slopeAt(chine, i);
     return (slopeOf(a, i / STEPS) * (y * d - z)) / (x + a(i / STEPS) * y);
@@ -307,7 +405,8 @@ function traceKeel(chine: readonly Vec3[], value: Value, sternLean: number, isDo
 }
 
 const STEP = 1e-4;
-const slopeOf = (f: Curve, w: number): number => (f(Math.min(1, w + STEP)) - f(Math.max(0, w - STEP))) / (Math.min(1, w + STEP) - Math.max(0, w - STEP)); // prettier-ignore
+const slopeOf = (f: Curve, w: number): number =>
+  (f(Math.min(1, w + STEP)) - f(Math.max(0, w - STEP))) / (Math.min(1, w + STEP) - Math.max(0, w - STEP));
 
 /** Slope by w, from the neighbours; at the ends by the parabola through three. */
 function slopeAt(line: readonly Vec3[], i: number): Vec3 {
@@ -321,7 +420,10 @@ function slopeAt(line: readonly Vec3[], i: number): Vec3 {
 /** Stations about this far apart, as builders set them. */
 const STATION_MM = 420;
 
-/** The traced lines as a table: even stations where all lines run, and each line's own ends; the lowest point at nought. */
+/**
+ * The traced lines as a table: even stations where all lines run, and each line's own ends; the lowest point at
+ * nought.
+ */
 function tableOf(lines: readonly Traced[], family: Family): Longitudinal[] {
   const from = Math.max(...lines.map(({ points }) => at(points, 0)[0]));
   const to = Math.min(...lines.map(({ points }) => at(points, -1)[0]));
@@ -334,7 +436,16 @@ function tableOf(lines: readonly Traced[], family: Family): Longitudinal[] {
       ...stations.map(({ label, x }): [string, Vec3] => [label, atX(points, x)]),
       [family.stern === 'pointed' ? 'sternpost' : 'transom', at(points, -1)],
     ];
-    return { id, name, points: rows.map(([station, [x, y, z]]) => ({ station, x: tenth(x - fore), halfBreadth: tenth(y), height: tenth(z - low) })) }; // prettier-ignore
+    return {
+      id,
+      name,
+      points: rows.map(([station, [x, y, z]]) => ({
+        station,
+        x: tenth(x - fore),
+        halfBreadth: tenth(y),
+        height: tenth(z - low),
+      })),
+    };
   });
 }
 

@@ -163,8 +163,8 @@ function placeOnLine(line: HullLine, x: number): { readonly index: number; reado
 }
 
 /**
- * A line more, between the one named and the next above it: halfway between the two, as a first guess to type over; above
- * the uppermost, a tenth of the length higher.
+ * A line more, between the one named and the next above it: halfway between the two, as a first guess to type over;
+ * above the uppermost, a tenth of the length higher.
  */
 export function addLine(lines: Lines, name: string, above: string): TableChange {
   const id = name.toLowerCase().replace(/\s+/g, '-').slice(0, 60);
@@ -193,7 +193,9 @@ export function moveLine(lines: Lines, id: string, by: 1 | -1): Longitudinal[] {
   return lines.map((line) => (line === own ? other : line === other ? own : line));
 }
 
-/** The table read from the other end, for plans that are measured from the transom forward; the boat keeps its length. */
+/**
+ * The table read from the other end, for plans that are measured from the transom forward; the boat keeps its length.
+ */
 export function endForEnd(lines: Lines): Longitudinal[] {
   const xs = lines.flatMap((line) => line.points.map((p) => p.x));
   const sum = xs.length > 0 ? Math.min(...xs) + Math.max(...xs) : 0;
@@ -203,7 +205,10 @@ export function endForEnd(lines: Lines): Longitudinal[] {
   }));
 }
 
-/** Heights that were typed as distances below a line `from` above the base, made heights above it. Twice gives the same back. */
+/**
+ * Heights that were typed as distances below a line `from` above the base, made heights above it. Twice gives the
+ * same back.
+ */
 export const turnHeights = (lines: Lines, from: number): Longitudinal[] =>
   lines.map((line) => ({ ...line, points: line.points.map((p) => ({ ...p, height: from - p.height })) }));
 
@@ -262,13 +267,20 @@ export function pasteBlock(
   text: string,
   { key, row, column, notation, heightsFrom }: PasteAt,
 ): TableChange {
-  const rows = text.replace(/\r\n?/g, '\n').replace(/\n$/, '').split('\n').map((cells) => cells.split('\t')); // prettier-ignore
+  const rows = text
+    .replace(/\r\n?/g, '\n')
+    .replace(/\n$/, '')
+    .split('\n')
+    .map((cells) => cells.split('\t'));
   const columns = tableColumns(lines);
   const wide = Math.max(...rows.map((cells) => cells.length));
   if (row + rows.length > lines.length || column + wide > columns.length)
     return {
       ok: false,
-      reason: `The block has ${rows.length} rows and ${wide} columns; from here there is room for ${lines.length - row} and ${columns.length - column}. Expected a block that fits, or lines and stations added first`,
+      reason:
+        `The block has ${rows.length} rows and ${wide} columns; from here there is room for ` +
+        `${lines.length - row} and ${columns.length - column}. Expected a block that fits, or lines and ` +
+        'stations added first',
     };
   const wrong: string[] = [];
   let [changed, now]: [Longitudinal[], TableColumn[]] = [[...lines], columns];
@@ -297,7 +309,9 @@ export type EndPlane = {
   /** Positive where its top lies further aft. */ readonly rakeDeg: number;
 };
 
-/** The flat end at bow or stern that the lines' last points lie in, by least squares; none where lines meet in a stem. */
+/**
+ * The flat end at bow or stern that the lines' last points lie in, by least squares; none where lines meet in a stem.
+ */
 export function endPlane(lines: Lines, end: 'fore' | 'aft'): EndPlane | null {
   const ends = endPoints(lines, end);
   if (ends.length < 2 || !ends.some((p) => p.halfBreadth > SAME_X_MM)) return null;
@@ -310,7 +324,9 @@ export function endPlane(lines: Lines, end: 'fore' | 'aft'): EndPlane | null {
 
 /** Of the lines that go all the way there. */
 const endPoints = (lines: Lines, end: 'fore' | 'aft'): OffsetPoint[] =>
-  linesToEnd(bendLines({ longitudinals: [...lines] }).value, end).map(({ points }) => at(points, end === 'fore' ? 0 : -1)); // prettier-ignore
+  linesToEnd(bendLines({ longitudinals: [...lines] }).value, end).map(({ points }) =>
+    at(points, end === 'fore' ? 0 : -1),
+  );
 
 /** Every line brought to end in the plane, along its own batten or straight on from its end. Angles under 60°. */
 export function setEndPlane(lines: Lines, end: 'fore' | 'aft', plane: EndPlane): TableChange {

@@ -1,5 +1,6 @@
 /**
- * A tape measure laid along an edge: length along it to every point, the stations it passes, and the place at any length.
+ * A tape measure laid along an edge: length along it to every point, the stations it passes, and the place at any
+ * length.
  */
 import { at, distance3, lerp3, type Vec3 } from '../geometry';
 import type { Station } from './hull';

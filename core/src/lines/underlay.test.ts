@@ -40,19 +40,24 @@ describe('a picture under a view', () => {
     near(viewOfPixel({ ...scan, turnDeg: 0 }, [100, 40]), [150, 800]);
   });
   it('brought to size has the two places as far apart as they are, the first unmoved', () => {
-    const [a, b] = [[100, 300], [1900, 320]] as const; // prettier-ignore
+    const [a, b] = [
+      [100, 300],
+      [1900, 320],
+    ] as const;
     const own = taken(scaled(scan, viewOfPixel(scan, a), viewOfPixel(scan, b), 4300));
     const [p, q] = [viewOfPixel(own, a), viewOfPixel(own, b)];
     expect(Math.hypot(p[0] - q[0], p[1] - q[1])).toBeCloseTo(4300, 6);
     near(p, viewOfPixel(scan, a));
   });
   it('levelled has them level, whichever was picked first', () => {
-    const [a, b] = [[100, 300], [1900, 420]] as const; // prettier-ignore
+    const [a, b] = [
+      [100, 300],
+      [1900, 420],
+    ] as const;
     for (const [first, second] of [
       [a, b],
       [b, a],
     ] as const) {
-      // prettier-ignore
       const own = taken(levelled(scan, viewOfPixel(scan, first), viewOfPixel(scan, second)));
       expect(viewOfPixel(own, a)[1]).toBeCloseTo(viewOfPixel(own, b)[1], 6);
       expect(viewOfPixel(own, b)[0]).toBeGreaterThan(viewOfPixel(own, a)[0]);
@@ -60,7 +65,10 @@ describe('a picture under a view', () => {
     }
   });
   it('moved has one place where the other was; places too near one another are refused', () => {
-    near(viewOfPixel(moved(scan, [10, 20], [0, 0]), [7, 9]), viewOfPixel(scan, [7, 9]).map((v, i) => v - [10, 20][i]!)); // prettier-ignore
+    near(
+      viewOfPixel(moved(scan, [10, 20], [0, 0]), [7, 9]),
+      viewOfPixel(scan, [7, 9]).map((v, i) => v - [10, 20][i]!),
+    );
     expect(scaled(scan, [0, 0], [10, 0], 100)).toMatchObject({ ok: false });
     expect(scaled(scan, [0, 0], [1000, 0], 0)).toMatchObject({ ok: false });
     expect(levelled(scan, [0, 0], [3, 0])).toMatchObject({ ok: false });
@@ -110,7 +118,10 @@ describe('points clicked on it', () => {
         uncertainty: i === 3 ? 6 : 0,
       })),
     };
-    const [most, least] = [fairLine(shaken, 1), fairLine({ ...shaken, points: shaken.points.map((p) => ({ ...p, uncertainty: 0 })) }, 1)]; // prettier-ignore
+    const [most, least] = [
+      fairLine(shaken, 1),
+      fairLine({ ...shaken, points: shaken.points.map((p) => ({ ...p, uncertainty: 0 })) }, 1),
+    ];
     const moveOf = (changes: typeof most) => changes.find((c) => c.index === 3 && c.quantity === 'height');
     expect(Math.abs((moveOf(most)?.toMm ?? 0) - (moveOf(most)?.fromMm ?? 0))).toBeGreaterThan(3);
     expect(Math.abs((moveOf(least)?.toMm ?? 0) - (moveOf(least)?.fromMm ?? 0))).toBeLessThanOrEqual(1.0001);

@@ -1,10 +1,10 @@
 /**
- * A scan or photo under a view: where its pixels lie on the hull, how it is brought to size and level, and how points are
- * taken from it.
+ * A scan or photo under a view: where its pixels lie on the hull, how it is brought to size and level, and how points
+ * are taken from it.
  *
- * A place in a view is (across, up) in hull mm: x and height in the profile, x and half-breadth in the plan, half-breadth
- * (port negative) and height in the body plan. The picture hangs from its top left corner and is turned about it,
- * counter-clockwise; pixels count right and down.
+ * A place in a view is (across, up) in hull mm: x and height in the profile, x and half-breadth in the plan,
+ * half-breadth (port negative) and height in the body plan. The picture hangs from its top left corner and is turned
+ * about it, counter-clockwise; pixels count right and down.
  */
 import { at, type Vec2 } from '../geometry';
 import { battenAt, bendBatten, crossingsOfX } from './batten';
@@ -88,8 +88,8 @@ export type Traced = {
 const SNAP_MM = 40;
 
 /**
- * The line with what was clicked: its point there moved in the clicked view's figures, or a point more; what the view does
- * not show comes from the line's batten, or is 0 for its first points.
+ * The line with what was clicked: its point there moved in the clicked view's figures, or a point more; what the view
+ * does not show comes from the line's batten, or is 0 for its first points.
  * @returns undefined where the body plan was clicked and no station is known
  */
 export function traced(

@@ -59,9 +59,9 @@ const UNIT_MM: Readonly<Record<string, number>> = {
 const NUMBER = String.raw`\d+(?:\.\d*)?|\.\d+`;
 const FRACTION = String.raw`\d+\/\d+`;
 const EIGHTHS_PATTERN = /^(\d+)-(\d+)-(\d+)([+-]?)$/;
-const FEET_PATTERN = new RegExp(
-  String.raw`^(${NUMBER})\s*(?:'|ft)\s*-?\s*(?:(?:(${NUMBER})(?:[\s-]+(${FRACTION}))?|(${FRACTION}))\s*(?:"|in|inch|inches)?)?$`,
-);
+const WHOLE_AND_FRACTION = String.raw`(${NUMBER})(?:[\s-]+(${FRACTION}))?`;
+const INCHES_AFTER_FEET = String.raw`(?:(?:${WHOLE_AND_FRACTION}|(${FRACTION}))\s*(?:"|in|inch|inches)?)?`;
+const FEET_PATTERN = new RegExp(String.raw`^(${NUMBER})\s*(?:'|ft)\s*-?\s*${INCHES_AFTER_FEET}$`);
 const FRACTION_PATTERN = new RegExp(String.raw`^(?:(\d+)[\s-]+)?(${FRACTION})\s*("|in|inch|inches)?$`);
 const PLAIN_PATTERN = new RegExp(String.raw`^(${NUMBER})\s*(mm|cm|m|in|inch|inches|"|ft|')?$`);
 

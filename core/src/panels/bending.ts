@@ -1,14 +1,16 @@
 /**
  * The least radius that a dry sheet takes, by thickness and by the angle between the bend and the face grain.
  *
- * Method: the published table, linear between its rows, in proportion below the first and above the last; between bending
- * the grain itself ("along") and bending across it, by the squares of cosine and sine (stiffness of an orthotropic sheet
- * turns so, to first order; derived here).
+ * Method: the published table, linear between its rows, in proportion below the first and above the last; between
+ * bending the grain itself ("along") and bending across it, by the squares of cosine and sine (stiffness of an
+ * orthotropic sheet turns so, to first order; derived here).
  */
 import { MM_PER_FOOT, MM_PER_INCH } from '../measure';
 import { LEAST_RADII } from './constants';
 
-/** @param grainAngleRad between the direction of bending (square to the rulings) and the face grain: 0 bends the grain */
+/**
+ * @param grainAngleRad between the direction of bending (square to the rulings) and the face grain: 0 bends the grain
+ */
 export function leastRadius(thicknessMm: number, grainAngleRad: number): number {
   const along = fromTable(thicknessMm, 'along');
   const across = fromTable(thicknessMm, 'across');

@@ -79,7 +79,6 @@ describe('the cylinder through the ends of the lines', () => {
       900,
     ],
   ] as const)('is none for %j at %i', (ends, radius) =>
-    // prettier-ignore
     expect(fitCylinder(ends as unknown as Vec3[], radius)).toBeUndefined(),
   );
 });

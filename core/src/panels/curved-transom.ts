@@ -1,12 +1,13 @@
 /**
  * A transom bent athwart: part of a cylinder whose straight lines run up the rake, its hollow side forward.
  *
- * Method (derived here): with g up along the rake and n square to it, aft, a point lies on the cylinder of radius R where
- * p·n + (R − √(R² − y²)) is one figure, c, for all. The rake is fitted to the ends of the lines as for a flat transom, each
- * first brought to the centreline's place by its own sagitta. Between two lines' ends the panel runs on beyond its last
- * ruling in the plane that it has there, square to the ruling, until it meets the cylinder; on the flat the panel's end is
- * the last ruling with as much set out from it. The transom itself is rolled out: R·asin(y/R) athwart, heights along g.
- * Accuracy: a panel runs on some millimetres to centimetres; that it would bend on by as little is left out.
+ * Method (derived here): with g up along the rake and n square to it, aft, a point lies on the cylinder of radius R
+ * where p·n + (R − √(R² − y²)) is one figure, c, for all. The rake is fitted to the ends of the lines as for a flat
+ * transom, each first brought to the centreline's place by its own sagitta. Between two lines' ends the panel runs on
+ * beyond its last ruling in the plane that it has there, square to the ruling, until it meets the cylinder; on the
+ * flat the panel's end is the last ruling with as much set out from it. The transom itself is rolled out: R·asin(y/R)
+ * athwart, heights along g. Accuracy: a panel runs on some millimetres to centimetres; that it would bend on by as
+ * little is left out.
  */
 import { add3, at, cross3, dot3, lerp3, scale3, sub3, unit3, type Vec2, type Vec3 } from '../geometry';
 import { battenAt, CENTRELINE_MM, linesToEnd, type Hull, type HullLine } from '../lines';
@@ -34,7 +35,9 @@ const sagitta = (radius: number, y: number): number => radius - Math.sqrt(Math.m
 const levelOf = (p: Vec3, { radius, rakeRad }: Pick<TransomCylinder, 'radius' | 'rakeRad'>): number =>
   dot3(p, aft(rakeRad)) + sagitta(radius, p[1]);
 
-/** The cylinder through the ends of the lines, as nearly as may be; undefined where it is too tight for their breadth. */
+/**
+ * The cylinder through the ends of the lines, as nearly as may be; undefined where it is too tight for their breadth.
+ */
 export function fitCylinder(ends: readonly Vec3[], radius: number): TransomCylinder | undefined {
   if (ends.length < 2 || ends.some((p) => Math.abs(p[1]) > MOST_OF_RADIUS * radius)) return undefined;
   let rakeRad = 0;
@@ -84,7 +87,9 @@ function outwardOf(panel: Panel): Vec3 {
   return dot3(e, run) >= 0 ? e : scale3(e, -1);
 }
 
-/** How far from p along e the cylinder's surface lies, by Newton's rule; the slope hardly changes over so short a way. */
+/**
+ * How far from p along e the cylinder's surface lies, by Newton's rule; the slope hardly changes over so short a way.
+ */
 function reach(p: Vec3, e: Vec3, cylinder: TransomCylinder, level: number): number {
   let out = 0;
   for (let step = 0; step < 8; step++) {
@@ -97,7 +102,10 @@ function reach(p: Vec3, e: Vec3, cylinder: TransomCylinder, level: number): numb
   return out;
 }
 
-/** The transom's own edge in space, from the centreline or lowest line out and up to the sheer; and mirrored, its flat shape. */
+/**
+ * The transom's own edge in space, from the centreline or lowest line out and up to the sheer; and mirrored, its flat
+ * shape.
+ */
 export function rolledOut(panels: readonly Panel[], cylinder: TransomCylinder) {
   const half = withoutRepeats(panels.flatMap(endPoints).filter(([, y]) => y >= -CENTRELINE_MM));
   const { radius, rakeRad } = cylinder;

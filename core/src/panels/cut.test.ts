@@ -65,7 +65,9 @@ describe('a bent sheet keeps its length in its middle', () => {
   });
   it('is left on the lines’ surface under 5 mm, and frames still stand a skin inside', () => {
     expect(middleOffset({ thickness: 4, linesTo: 'outside' })).toBe(0);
-    expect((['outside', 'middle', 'inside'] as const).map((linesTo) => depthOfInside({ thickness: 4, linesTo }))).toEqual([4, 2, 0]); // prettier-ignore
+    expect(
+      (['outside', 'middle', 'inside'] as const).map((linesTo) => depthOfInside({ thickness: 4, linesTo })),
+    ).toEqual([4, 2, 0]);
   });
 });
 
@@ -77,7 +79,8 @@ describe.each(['tamsel', 'orrin', 'veyra'] as const)('the panels of %s as they a
       expect(crossesItself(cut.outline)).toBe(false);
       const whole = at(panels, i);
       // what is lost is the set back strip of each edge and the trimmed points, no more
-      const strips = cut.allowances?.reduce((sum, { setback }, k) => sum + setback.most * whole.edges[k as 0 | 1].length, 0) ?? 0; // prettier-ignore
+      const strips =
+        cut.allowances?.reduce((sum, { setback }, k) => sum + setback.most * whole.edges[k as 0 | 1].length, 0) ?? 0;
       const rest = (whole.areaM2 - cut.areaM2) * 1e6;
       expect(rest).toBeGreaterThan(-0.002 * whole.areaM2 * 1e6);
       expect(rest).toBeLessThan(1.1 * strips + 0.003 * whole.areaM2 * 1e6);
@@ -90,7 +93,14 @@ describe.each(['tamsel', 'orrin', 'veyra'] as const)('the panels of %s as they a
 });
 
 describe('a seam of two cones', () => {
-  const shape = cone({ apex: [1800, -4300, 3300], leanRad: 0.3, halfAngleRad: 0.9, phi: [-0.36, 0.36], rP: [7400, 150], rQ: [6900, -90] }); // prettier-ignore
+  const shape = cone({
+    apex: [1800, -4300, 3300],
+    leanRad: 0.3,
+    halfAngleRad: 0.9,
+    phi: [-0.36, 0.36],
+    rP: [7400, 150],
+    rQ: [6900, -90],
+  });
   const top = (w: number): Vec3 => {
     const [x, y, z] = shape.q(w);
     const [ax, ay, az] = [2100, -2600, -2900];
@@ -107,7 +117,9 @@ describe('a seam of two cones', () => {
     const stitches = { spacing: 150, inset: 9 };
     const [below, above] = cut.slice(-2) as [Panel, Panel];
     const line = above.edges[0].line;
-    const [lower, upper] = [below, above].map((panel) => stitchesOf(panel, cut, { stitches, roundedChines: [] }).filter((s) => s.line === line)); // prettier-ignore
+    const [lower, upper] = [below, above].map((panel) =>
+      stitchesOf(panel, cut, { stitches, roundedChines: [] }).filter((s) => s.line === line),
+    );
     expect(lower?.map((s) => s.number)).toEqual(upper?.map((s) => s.number));
     expect(upper?.length).toBeGreaterThan(20);
     for (const [panel, holes, k] of [
@@ -141,7 +153,8 @@ describe('the hand method beside the development', () => {
   const shape = obliqueCylinder({ radius: 1500, leanRad: 0.3, arcRad: 1.4, height: 500 });
   const side = panelsOf([shape.p, shape.q]).find((panel) => !panel.spansCentreline) as Panel;
   const [from, to] = [at(side.rulings, 0).p[0], at(side.rulings, -1).p[0]];
-  const stations = (count: number) => Array.from({ length: count }, (_, i) => from + ((i + 1) * (to - from)) / (count + 1)); // prettier-ignore
+  const stations = (count: number) =>
+    Array.from({ length: count }, (_, i) => from + ((i + 1) * (to - from)) / (count + 1));
   it('comes nearer with every station that is put between', () => {
     const offs = [2, 5, 11, 23].map((count) => layByHand(side, stations(count)).offMm);
     offs.slice(1).forEach((off, i) => expect(off).toBeLessThan(at(offs, i)));

@@ -1,15 +1,16 @@
 /**
- * What is cut, where the sheet has thickness: the flat shape of the sheet's middle, its edges set back as the panels meet.
+ * What is cut, where the sheet has thickness: the flat shape of the sheet's middle, its edges set back as the panels
+ * meet.
  *
- * Method (derived here): the lines lie to the outside, the middle or the inside of the skin. A bent sheet keeps its length
- * in its middle, so every ruling is moved along its normal to the middle surface (the parallel surface of a developable
- * has parallel rulings) and the strip laid out anew; under MIDDLE_FROM_MM that is less than a pencil and is left out.
- * Where two panels meet at a turn φ of their normals, square edges that touch at the inner corners ("stitched") stand
- * back from the foot of the normal at the line by d·tan(φ/2), d being how deep the inner faces lie under the lines; at a
- * hollow corner the outer corners touch, and d is what lies over the lines. "Lapped": the upper panel runs past to the
- * outer corner, the lower stands back as before; the keel is stitched in either case. The top edge and the ends at stem
- * and transom have no allowance.
- * Conventions: space coordinates stay those of the lines; only what is flat changes.
+ * Method (derived here): the lines lie to the outside, the middle or the inside of the skin. A bent sheet keeps its
+ * length in its middle, so every ruling is moved along its normal to the middle surface (the parallel surface of a
+ * developable has parallel rulings) and the strip laid out anew; under MIDDLE_FROM_MM that is less than a pencil and
+ * is left out. Where two panels meet at a turn φ of their normals, square edges that touch at the inner corners
+ * ("stitched") stand back from the foot of the normal at the line by d·tan(φ/2), d being how deep the inner faces lie
+ * under the lines; at a hollow corner the outer corners touch, and d is what lies over the lines. "Lapped": the upper
+ * panel runs past to the outer corner, the lower stands back as before; the keel is stitched in either case. The top
+ * edge and the ends at stem and transom have no allowance. Conventions: space coordinates stay those of the lines;
+ * only what is flat changes.
  */
 import { add3, at, cross3, distance2, dot3, length3, lerp3, scale3, sub3, unit3, type Vec3 } from '../geometry';
 import { lengthBetween, matesOf, sharedStretches, type Mate, type PanelEnd, type Shared } from './neighbours';
@@ -73,26 +74,42 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
   const flat =
     shift === 0
       ? { p: rulings.map((r) => r.flatP), q: rulings.map((r) => r.flatQ) }
-      : layFlat(rulings.map((r) => move(r.p, r.normal)), rulings.map((r) => move(r.q, r.normal)), rulings.map((r) => r.normal)); // prettier-ignore
+      : layFlat(
+          rulings.map((r) => move(r.p, r.normal)),
+          rulings.map((r) => move(r.q, r.normal)),
+          rulings.map((r) => r.normal),
+        );
   const mateAt = matesOf(panel, shared);
   const setbackP = rulings.map((r) => setbackOf(r, 'P', panel, mateAt('P', r.s), skin));
   const setbackQ = rulings.map((r) => setbackOf(r, 'Q', panel, mateAt('Q', r.t), skin));
   const plan = (end: PanelEnd, setbacks: readonly number[]): Setbacks => {
     const isRoundedAt = (u: number) => roundingAt(mateAt(end, u), skin) !== undefined;
-    // where one thing it meets gives way to the next, it is set back by the one up to there and by the other from there on
+    // where one thing it meets gives way to the next, it is set back by the one up to there and by the other from
+    // there on
     const joins = panel.stretches[end === 'P' ? 0 : 1].slice(1).map(({ from }) => from);
-    const beside = (way: 1 | -1) => setbacks.map((setback, k) => {
-      const ruling = at(rulings, k);
-      const u = end === 'P' ? ruling.s : ruling.t;
-      const join = joins.find((place) => Math.abs(place - u) < ON_JOIN);
-      return join === undefined ? setback : setbackOf(ruling, end, panel, mateAt(end, join + way * BESIDE_JOIN), skin);
-    }); // prettier-ignore
+    const beside = (way: 1 | -1) =>
+      setbacks.map((setback, k) => {
+        const ruling = at(rulings, k);
+        const u = end === 'P' ? ruling.s : ruling.t;
+        const join = joins.find((place) => Math.abs(place - u) < ON_JOIN);
+        return join === undefined
+          ? setback
+          : setbackOf(ruling, end, panel, mateAt(end, join + way * BESIDE_JOIN), skin);
+      });
     const isPlain = joins.length === 0;
     const along = rulings.map((r) => (end === 'P' ? r.s : r.t));
     const knuckles = panel.knuckles[end === 'P' ? 0 : 1];
-    return { along, knuckles, before: isPlain ? setbacks : beside(-1), after: isPlain ? setbacks : beside(1), isRounded: [isRoundedAt(0), isRoundedAt(1)] }; // prettier-ignore
+    return {
+      along,
+      knuckles,
+      before: isPlain ? setbacks : beside(-1),
+      after: isPlain ? setbacks : beside(1),
+      isRounded: [isRoundedAt(0), isRoundedAt(1)],
+    };
   };
-  const isRounded = panel.stretches.some((row) => row.some(({ line }) => skin.roundedChines?.some(({ id }) => id === line))); // prettier-ignore
+  const isRounded = panel.stretches.some((row) =>
+    row.some(({ line }) => skin.roundedChines?.some(({ id }) => id === line)),
+  );
   const cutFlat = setEdgesBack(flat, { p: plan('P', setbackP), q: plan('Q', setbackQ) }, isRounded);
   const cut = withFlat(panel, cutFlat, { ends: endShares(flat, cutFlat), whole: flat });
   const allowance = (k: 0 | 1, setbacks: readonly number[]): EdgeAllowance => ({
@@ -109,7 +126,10 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
   return { ...cut, allowances: [allowance(0, setbackP), allowance(1, setbackQ)] };
 }
 
-/** By the edge's parameter: within the first of a join a ruling lies on it, by the second to either side nothing else does. */
+/**
+ * By the edge's parameter: within the first of a join a ruling lies on it, by the second to either side nothing else
+ * does.
+ */
 const ON_JOIN = 1e-6;
 const BESIDE_JOIN = 2e-6;
 
@@ -146,7 +166,10 @@ type Corner = {
   readonly isKeel: boolean;
 };
 
-/** How what lies against a panel meets it at the end of a ruling; undefined where nothing does. `normal` is the other's. */
+/**
+ * How what lies against a panel meets it at the end of a ruling; undefined where nothing does. `normal` is the
+ * other's.
+ */
 export function cornerAt(ruling: LaidRuling, mate: Mate | undefined): Corner | undefined {
   if (!mate) return undefined;
   const mirror = ([x, y, z]: Vec3): Vec3 => [x, -y, z];

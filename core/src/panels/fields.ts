@@ -3,10 +3,10 @@
  *
  * The bend at a place is the least radius that the sheet takes there, by its thickness and the angle to the face grain,
  * over the radius it has: 1 is as tight as it goes. Along a ruling the radius runs evenly from end to end, so its share
- * runs as a hyperbola, to infinity at the point of a fan. The twist is that of the ruling, of the twist limit; the stretch
- * that of the best flattening, of what is lost in the joints.
- * For drawing, the field is read on a grid of rulings × places across, and each cell is cut along the levels asked for
- * (marching triangles; the bend by the reciprocal of its share, which is what runs evenly).
+ * runs as a hyperbola, to infinity at the point of a fan. The twist is that of the ruling, of the twist limit; the
+ * stretch that of the best flattening, of what is lost in the joints. For drawing, the field is read on a grid of
+ * rulings × places across, and each cell is cut along the levels asked for (marching triangles; the bend by the
+ * reciprocal of its share, which is what runs evenly).
  */
 import { at, lerp2, type Vec2 } from '../geometry';
 import { leastRadius } from './bending';
@@ -17,7 +17,9 @@ import type { LaidRuling } from './strip';
 export const FIELDS = ['bend', 'twist', 'stretch'] as const;
 export type Field = (typeof FIELDS)[number];
 
-/** Bays along the panel into which it is cut. Across, one bay is enough for the bend and the twist, which run evenly. */
+/**
+ * Bays along the panel into which it is cut. Across, one bay is enough for the bend and the twist, which run evenly.
+ */
 const ALONG = 100;
 
 /** Share of what the sheet takes of bend, at a fraction w of a ruling from P to Q. */
@@ -75,8 +77,8 @@ function stretchReader({ strainField }: Panel): FieldReader {
 type Node = { readonly flat: Vec2; readonly value: number };
 
 /**
- * The panel cut up by the field: for each band from one limit to the next, and the last beyond them all, polygons on the
- * flat that cover it once. `limits` rise; the first band begins at nought.
+ * The panel cut up by the field: for each band from one limit to the next, and the last beyond them all, polygons on
+ * the flat that cover it once. `limits` rise; the first band begins at nought.
  */
 export function fieldBands(
   panel: Panel,

@@ -1,11 +1,12 @@
 /**
  * A hull folded up from its flat panels, part of the way: how the panels bend and close on one another.
  *
- * Method (derived here): a developed panel is a strip of flat facets hinged along its rulings. With every hinge turned by
- * the same share of its angle the strip is at every stage a true, unstretched state of the sheet: from the middle ruling
- * outward each facet is carried on by the one before and turned about the ruling between them. The panels hang together
- * at the middle of what they share: all lie level at first, and each swings up from the one below.
- * Accuracy: facets of a panel with twist are not quite flat; folded up wholly such a panel lies off the hull by as much.
+ * Method (derived here): a developed panel is a strip of flat facets hinged along its rulings. With every hinge
+ * turned by the same share of its angle the strip is at every stage a true, unstretched state of the sheet: from the
+ * middle ruling outward each facet is carried on by the one before and turned about the ruling between them. The
+ * panels hang together at the middle of what they share: all lie level at first, and each swings up from the one
+ * below. Accuracy: facets of a panel with twist are not quite flat; folded up wholly such a panel lies off the hull
+ * by as much.
  */
 import { add3, at, cross3, dot3, length3, lerp3, scale3, sub3, unit3, type Vec3 } from '../geometry';
 import { onEdge, onLine, sharedStretches, type Shared } from './neighbours';
@@ -41,7 +42,10 @@ export function foldHull(panels: readonly Panel[], share: number): FoldedRuling[
     // a bottom that spans the centreline lies level already
     if (!panel.spansCentreline) carried = after(carried, swing(p, face, normal, 1 - share));
     const below = hang?.below;
-    const place = hang && below && edgeAt(below.panel, lying.get(below.panel) ?? [], onEdge(below.stretch, onLine(hang.above.stretch, s))); // prettier-ignore
+    const place =
+      hang &&
+      below &&
+      edgeAt(below.panel, lying.get(below.panel) ?? [], onEdge(below.stretch, onLine(hang.above.stretch, s)));
     if (place) carried = { ...carried, to: add3(carried.to, sub3(place, moved(carried, p))) };
     normal = face;
     const folded = foldPanel(panel, share, k).map((r) => ({ p: moved(carried, r.p), q: moved(carried, r.q) }));
@@ -50,8 +54,10 @@ export function foldHull(panels: readonly Panel[], share: number): FoldedRuling[
   });
 }
 
-/** The ruling by which a panel hangs on the one below: its middle one if that lies on what they share, else the nearest to
- * the middle of that. */
+/**
+ * The ruling by which a panel hangs on the one below: its middle one if that lies on what they share, else the
+ * nearest to the middle of that.
+ */
 function hangingRuling({ rulings }: Panel, { above, from, to }: Shared): number {
   const [a, b] = [onEdge(above.stretch, from), onEdge(above.stretch, to)];
   const middle = Math.floor(rulings.length / 2);
@@ -78,7 +84,10 @@ function edgeAt({ rulings }: Panel, folded: readonly FoldedRuling[], u: number):
 
 /** One panel, the ruling that it hangs by staying where it is on the hull. */
 function foldPanel({ rulings }: Panel, share: number, middle: number): FoldedRuling[] {
-  const flat = layFlat(rulings.map((r) => r.p), rulings.map((r) => r.q)); // prettier-ignore
+  const flat = layFlat(
+    rulings.map((r) => r.p),
+    rulings.map((r) => r.q),
+  );
   const folded: FoldedRuling[] = rulings.map(({ p, q }) => ({ p, q }));
   const onBench = (k: number, end: 'p' | 'q'): Vec3 => [at(flat[end], k)[0], at(flat[end], k)[1], 0];
   const normals = facetNormals(rulings);
@@ -151,4 +160,5 @@ function foldAt(rulings: readonly LaidRuling[], normals: readonly Vec3[], k: num
   return turnAbout(unit3(sub3(q, p)), at(normals, k - 1), at(normals, k));
 }
 
-const turnAbout = (axis: Vec3, from: Vec3, to: Vec3): number => Math.atan2(dot3(axis, cross3(from, to)), dot3(from, to)); // prettier-ignore
+const turnAbout = (axis: Vec3, from: Vec3, to: Vec3): number =>
+  Math.atan2(dot3(axis, cross3(from, to)), dot3(from, to));

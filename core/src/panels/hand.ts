@@ -1,5 +1,6 @@
 /**
- * The hand method: a panel triangulated from station to station, as a builder does with dividers, beside the development.
+ * The hand method: a panel triangulated from station to station, as a builder does with dividers, beside the
+ * development.
  *
  * Method: at the stations both lines are measured; each bay is two triangles, of the true lengths of its straight sides
  * and one diagonal, laid out bay by bay. The error is what is left of the distances between its corners and the same
@@ -30,7 +31,10 @@ export function layByHand(panel: Panel, xs: readonly number[]): HandLayout {
     return lerp3(at(rulings, i)[end], at(rulings, i + 1)[end], k - i);
   };
   // compared on the lines' own surface, shown over what is cut
-  const own = layFlat(rulings.map((r) => r.p), rulings.map((r) => r.q)); // prettier-ignore
+  const own = layFlat(
+    rulings.map((r) => r.p),
+    rulings.map((r) => r.q),
+  );
   const cut = { p: rulings.map((r) => r.flatP), q: rulings.map((r) => r.flatQ) };
   const readFlat = (flat: readonly Vec2[], k: number): Vec2 => {
     const i = Math.min(rulings.length - 2, Math.floor(k));
@@ -42,7 +46,10 @@ export function layByHand(panel: Panel, xs: readonly number[]): HandLayout {
   const qs = upperAt.map((k) => read('q', k));
   const hand = layFlat(ps, qs);
   const corners = [...hand.p, ...hand.q];
-  const placesOn = (flat: { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] }) => [...lowerAt.map((k) => readFlat(flat.p, k)), ...upperAt.map((k) => readFlat(flat.q, k))]; // prettier-ignore
+  const placesOn = (flat: { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] }) => [
+    ...lowerAt.map((k) => readFlat(flat.p, k)),
+    ...upperAt.map((k) => readFlat(flat.q, k)),
+  ];
   const target = placesOn(own);
   const offs = laidOver(corners, target).map((p, i) => distance2(p, at(target, i)));
   const laid = laidOver(corners, placesOn(cut));
@@ -55,7 +62,9 @@ export function layByHand(panel: Panel, xs: readonly number[]): HandLayout {
   };
 }
 
-/** Where one end of the rulings passes each x, as a ruling's index and a fraction; every station must pass both ends. */
+/**
+ * Where one end of the rulings passes each x, as a ruling's index and a fraction; every station must pass both ends.
+ */
 function placesOf(rulings: readonly LaidRuling[], end: 'p' | 'q', xs: readonly number[]): number[] {
   const inside = (x: number) =>
     (['p', 'q'] as const).every((e) => at(rulings, 0)[e][0] + 1 < x && x < at(rulings, -1)[e][0] - 1);

@@ -1,10 +1,10 @@
 /**
  * What a panel is developed from: two edges, each a line of the hull or a row of stretches of lines.
  *
- * A panel lies between each two neighbouring lines; where the lowest line keeps off the centreline, one panel spans from it
- * to its mirror. Where a line runs out on another, the panel beyond goes on along that (lines/run-outs.ts).
- * Conventions: an edge has one parameter from 0 at its fore end to 1, in each stretch even with the line's own, and each
- * stretch takes as much of it as its share of the chords.
+ * A panel lies between each two neighbouring lines; where the lowest line keeps off the centreline, one panel spans
+ * from it to its mirror. Where a line runs out on another, the panel beyond goes on along that (lines/run-outs.ts).
+ * Conventions: an edge has one parameter from 0 at its fore end to 1, in each stretch even with the line's own, and
+ * each stretch takes as much of it as its share of the chords.
  */
 import { at, type CurveTangent, type Vec3 } from '../geometry';
 import { battenAt, edgeRows, type Hull, type HullLine, type LineStretch } from '../lines';
@@ -34,7 +34,13 @@ export function panelInputs(hull: Pick<Hull, 'lines'>): PanelInput[] {
   const { lines } = hull;
   const lowest = lines[0];
   if (!lowest) return [];
-  const inputs = edgeRows(lines).map(({ lower, upper }, k) => ({ lower: at(lines, k), upper: at(lines, k + 1), rows: [lower, upper] as const, name: '', spansCentreline: false })); // prettier-ignore
+  const inputs = edgeRows(lines).map(({ lower, upper }, k) => ({
+    lower: at(lines, k),
+    upper: at(lines, k + 1),
+    rows: [lower, upper] as const,
+    name: '',
+    spansCentreline: false,
+  }));
   const whole = [{ line: lowest, from: 0, to: 1 }];
   const bottom = { lower: lowest, upper: lowest, rows: [whole, whole] as const, name: '', spansCentreline: true };
   const all = lowest.isOnCentreline ? inputs : [bottom, ...inputs];
@@ -62,7 +68,13 @@ export const stretchesOf = ({ rows }: PanelInput): readonly [readonly EdgeStretc
 
 function stretchesAlong(row: readonly LineStretch[]): EdgeStretch[] {
   const joins = joinsOf(row);
-  return row.map(({ line, from, to }, k) => ({ line: line.id, from: at(joins, k), to: at(joins, k + 1), lineFrom: from, lineTo: to })); // prettier-ignore
+  return row.map(({ line, from, to }, k) => ({
+    line: line.id,
+    from: at(joins, k),
+    to: at(joins, k + 1),
+    lineFrom: from,
+    lineTo: to,
+  }));
 }
 
 /** The edge's parameter where each of its stretches begins, and 1. */
@@ -109,9 +121,12 @@ function curveAlong(row: readonly LineStretch[]): EdgeCurve {
   if (only && only.from === 0 && only.to === 1)
     return { at: (t, side) => battenAt(only.line.batten, t, side), knuckles: only.line.batten.breaks.slice(1, -1) };
   const joins = joinsOf(row);
-  const inner = row.flatMap(
-    ({ line, from, to }, k) =>
-    line.batten.breaks.flatMap((t) => (t > from + ON_JOIN && t < to - ON_JOIN ? [at(joins, k) + ((t - from) / (to - from)) * (at(joins, k + 1) - at(joins, k))] : [])), // prettier-ignore
+  const inner = row.flatMap(({ line, from, to }, k) =>
+    line.batten.breaks.flatMap((t) =>
+      t > from + ON_JOIN && t < to - ON_JOIN
+        ? [at(joins, k) + ((t - from) / (to - from)) * (at(joins, k + 1) - at(joins, k))]
+        : [],
+    ),
   );
   const knuckles = [...joins.slice(1, -1), ...inner].sort((a, b) => a - b);
   const read = (u: number, side: -1 | 1 = 1): CurveTangent => {

@@ -15,7 +15,9 @@ const plate = side([(w) => [3000 * w, 500, 100], (w) => [3000 * w, 500, 500]]);
 const shape = obliqueCylinder({ radius: 1500, leanRad: 0.2, arcRad: 1.2, height: 450 });
 const bent = side([shape.p, shape.q]);
 
-/** A point of an upright cone about an apex abreast of the boat, r mm from it, turned by up to half a radian each way. */
+/**
+ * A point of an upright cone about an apex abreast of the boat, r mm from it, turned by up to half a radian each way.
+ */
 const CONE_HALF = 0.5;
 const coneAt = (w: number, r: number): Vec3 => [
   1500 + r * Math.sin(CONE_HALF) * Math.sin(w - 0.5),
@@ -99,7 +101,9 @@ describe('fields on a panel', () => {
     const angles = bent.rulings
       .slice(20, -20)
       .map((r) => Math.atan2(r.flatQ[1] - r.flatP[1], r.flatQ[0] - r.flatP[0]) - Math.PI / 2);
-    shares.forEach((share, i) => expect(Math.abs(share / (leastRadius(6, at(angles, i)) / 1500) - 1)).toBeLessThan(0.01)); // prettier-ignore
+    shares.forEach((share, i) =>
+      expect(Math.abs(share / (leastRadius(6, at(angles, i)) / 1500) - 1)).toBeLessThan(0.01),
+    );
   });
   const areaOf = (ps: readonly (readonly [number, number])[]) =>
     ps.reduce((sum, [x, y], i) => sum + x * at(ps, (i + 1) % ps.length)[1] - at(ps, (i + 1) % ps.length)[0] * y, 0) / 2;

@@ -1,10 +1,11 @@
 /**
- * What is marked out on a flat panel: offsets to both edges from a base line at even steps and at corners, its stations, the waterline,
- * the diagonals it is checked by, and the same told step by step with the tape along the bottom.
+ * What is marked out on a flat panel: offsets to both edges from a base line at even steps and at corners, its
+ * stations, the waterline, the diagonals it is checked by, and the same told step by step with the tape along the
+ * bottom.
  *
- * The base line is straight: clear under the panel (along u), through it with the least greatest offset to either side, or
- * through both ends of the lower edge. Offsets are measured square to it from its forward end, as a builder does with a
- * tape along the line and a square; they are negative below it.
+ * The base line is straight: clear under the panel (along u), through it with the least greatest offset to either
+ * side, or through both ends of the lower edge. Offsets are measured square to it from its forward end, as a builder
+ * does with a tape along the line and a square; they are negative below it.
  */
 import { at, boundsOf, contains, crossings, crossLines, distance2, lerp2, type Vec2 } from '../geometry';
 import type { Panel } from './panel';
@@ -13,7 +14,10 @@ import { cornersOf } from './set-back';
 import { sectionAt } from './section';
 import { wholeEnds, type LaidRuling } from './strip';
 
-/** At distance u from the named end: v to the lower and to the upper edge, mm. `corner`: which of the two has one there. */
+/**
+ * At distance u from the named end: v to the lower and to the upper edge, mm. `corner`: which of the two has one
+ * there.
+ */
 export type MarkingRow = {
   readonly u: number;
   readonly lower: number;
@@ -39,7 +43,11 @@ export const markingTable = (panel: Panel, step: number): MarkingRow[] => rowsOf
 export function markOut(panel: Panel, step: number, base: BaseLine): MarkingOut {
   const frame = baseFrame(panel, base);
   const outline = panel.outline.map((p) => inFrame(frame, p));
-  const rows = withCorners(rowsOf(outline, step), outline, cornersOn(panel).map((p) => inFrame(frame, p))); // prettier-ignore
+  const rows = withCorners(
+    rowsOf(outline, step),
+    outline,
+    cornersOn(panel).map((p) => inFrame(frame, p)),
+  );
   const [first, last] = [at(panel.rulings, 0), at(panel.rulings, -1)];
   return {
     frame,
@@ -83,7 +91,10 @@ const TURNS = 40;
 /** Panels lie along u to start with; no better line leans more. */
 const MOST_LEAN_RAD = 0.3;
 
-/** Two points of the middle line of the narrowest strip round the outline: golden section on the lean, which has one least. */
+/**
+ * Two points of the middle line of the narrowest strip round the outline: golden section on the lean, which has one
+ * least.
+ */
 function narrowestStrip(outline: readonly Vec2[]): [Vec2, Vec2] {
   const strip = (lean: number) => {
     const [c, s] = [Math.cos(lean), Math.sin(lean)];

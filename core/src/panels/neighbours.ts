@@ -1,8 +1,9 @@
 /**
- * Where panels lie against each other: the stretches of lines that two of them share, or that one shares with its mirror.
+ * Where panels lie against each other: the stretches of lines that two of them share, or that one shares with its
+ * mirror.
  *
- * Panels share a line as far as an edge of each runs along it, and are matched there by the line's own parameter: a chine
- * from end to end on most hulls, part of a keel or a sheer where another line runs out on it.
+ * Panels share a line as far as an edge of each runs along it, and are matched there by the line's own parameter: a
+ * chine from end to end on most hulls, part of a keel or a sheer where another line runs out on it.
  */
 import { at, lerp2, lerp3, type Vec2, type Vec3 } from '../geometry';
 import { CENTRELINE_MM } from '../lines';
@@ -27,10 +28,14 @@ export type Shared = {
 /** A shorter stretch, as a share of its line, is none. */
 const NONE = 1e-6;
 
-/** All stretches between panels, lowest panel first, each panel's from the bow aft. Of a bottom across the centreline the
- * starboard edge is meant. */
+/**
+ * All stretches between panels, lowest panel first, each panel's from the bow aft. Of a bottom across the centreline
+ * the starboard edge is meant.
+ */
 export function sharedStretches(panels: readonly Panel[]): Shared[] {
-  const below = panels.flatMap((panel) => panel.stretches[1].map((stretch): EdgeOfPanel => ({ panel, end: 'Q', stretch }))); // prettier-ignore
+  const below = panels.flatMap((panel) =>
+    panel.stretches[1].map((stretch): EdgeOfPanel => ({ panel, end: 'Q', stretch })),
+  );
   return panels.flatMap((panel) => {
     if (panel.spansCentreline) return [];
     return panel.stretches[0].flatMap((stretch) => {
@@ -60,7 +65,10 @@ export const onEdge = ({ from, to, lineFrom, lineTo }: EdgeStretch, t: number): 
 export const onLine = ({ from, to, lineFrom, lineTo }: EdgeStretch, u: number): number =>
   lineFrom + ((u - from) / (to - from)) * (lineTo - lineFrom);
 
-/** What lies against a panel at one place of its edge: another, at the parameter u of its `end`, or (null) its own mirror. */
+/**
+ * What lies against a panel at one place of its edge: another, at the parameter u of its `end`, or (null) its own
+ * mirror.
+ */
 export type Mate = {
   readonly panel: Panel | null;
   readonly end: PanelEnd;
@@ -87,7 +95,13 @@ export function matesOf(panel: Panel, shared: readonly Shared[]): (end: PanelEnd
   };
 }
 
-type Side = { readonly own: EdgeOfPanel; readonly other: EdgeOfPanel | null; readonly line: string; readonly from: number; readonly to: number }; // prettier-ignore
+type Side = {
+  readonly own: EdgeOfPanel;
+  readonly other: EdgeOfPanel | null;
+  readonly line: string;
+  readonly from: number;
+  readonly to: number;
+};
 
 function sidesOf(panel: Panel, end: PanelEnd, shared: readonly Shared[]): Side[] {
   return shared.flatMap(({ line, from, to, below, above }): Side[] => {
@@ -113,7 +127,11 @@ export function pointsBetween(
   [from, to]: readonly [number, number],
 ): EdgePoint[] {
   const [a, b] = [onEdge(stretch, from), onEdge(stretch, to)];
-  const point = (r: LaidRuling): EdgePoint => ({ u: paramOf(r, end), flat: end === 'P' ? r.flatP : r.flatQ, space: end === 'P' ? r.p : r.q }); // prettier-ignore
+  const point = (r: LaidRuling): EdgePoint => ({
+    u: paramOf(r, end),
+    flat: end === 'P' ? r.flatP : r.flatQ,
+    space: end === 'P' ? r.p : r.q,
+  });
   const all = panel.rulings.map(point);
   const inner = all.filter(({ u }) => u > a + NONE && u < b - NONE);
   return [pointOnEdge(all, a), ...inner, pointOnEdge(all, b)];

@@ -1,5 +1,6 @@
 /**
- * Develops the panels of one side of a hull: rulings, flat shape, twist, bend and strain, with what plywood will not do.
+ * Develops the panels of one side of a hull: rulings, flat shape, twist, bend and strain, with what plywood will not
+ * do.
  *
  * See inputs.ts for what the panels lie between, rulings.ts and strip.ts for the method, strain.ts for what will not
  * develop.
@@ -32,7 +33,10 @@ export type Panel = {
   readonly between: readonly [string, string];
   /** What its lower and its upper edge run along, fore to aft: mostly each one whole line. */
   readonly stretches: readonly [readonly EdgeStretch[], readonly EdgeStretch[]];
-  /** Where the lower and the upper edge may have corners within: at knuckles and between stretches, by the edge's parameter. */
+  /**
+   * Where the lower and the upper edge may have corners within: at knuckles and between stretches, by the edge's
+   * parameter.
+   */
   readonly knuckles: readonly [readonly number[], readonly number[]];
   /** One panel spans the centreline; otherwise there is a mirrored one to port. */
   readonly spansCentreline: boolean;
@@ -48,7 +52,10 @@ export type Panel = {
   readonly spaceAreaM2: number;
   /** What the skin's thickness changed along the lower and the upper edge; absent where the lines' surface is meant. */
   readonly allowances?: readonly [EdgeAllowance, EdgeAllowance];
-  /** How far the after end lies beyond the last ruling, at even places from the lower edge to the upper; absent: on it. */
+  /**
+   * How far the after end lies beyond the last ruling, at even places from the lower edge to the upper; absent: on
+   * it.
+   */
   readonly aftCurve?: readonly number[];
   /** Of a panel cut in two: the id of the whole, and which part this is. */
   readonly partOf?: { readonly id: string; readonly part: 'lower' | 'upper' | 'half' };
@@ -59,7 +66,14 @@ export function developPanel(input: PanelInput): Panel | { readonly reason: stri
   const [P, Q] = edgesOf(input);
   const { name, spansCentreline } = input;
   const between = [input.lower.id, input.upper.id] as const;
-  const names = { id: panelIdOf(input), name, between, stretches: stretchesOf(input), knuckles: [P.knuckles, Q.knuckles] as const, spansCentreline }; // prettier-ignore
+  const names = {
+    id: panelIdOf(input),
+    name,
+    between,
+    stretches: stretchesOf(input),
+    knuckles: [P.knuckles, Q.knuckles] as const,
+    spansCentreline,
+  };
   const panel = panelOf(layStrip(P, Q, findRulings(P, Q)), names);
   if (panel.outline.length < 3 || panel.areaM2 * 1e6 < 1) return { reason: 'its two lines lie on one another' };
   return panel;
@@ -160,8 +174,10 @@ function edgeOf(rulings: readonly LaidRuling[], end: 'P' | 'Q', line: string): P
   return { line, length: smoothLength(points.map(({ flat }) => flat)), points };
 }
 
-/** Length of the smooth curve through close points: each chord longer by θ²/24, θ the turn from chord to chord at its ends,
- * the lesser of both, so that a corner counts for nothing. */
+/**
+ * Length of the smooth curve through close points: each chord longer by θ²/24, θ the turn from chord to chord at its
+ * ends, the lesser of both, so that a corner counts for nothing.
+ */
 export function smoothLength(points: readonly Vec2[]): number {
   const steps = points.slice(1).map((b, i): Vec2 => [b[0] - points[i]![0], b[1] - points[i]![1]]); // i + 1 is in bounds
   const turns2 = steps.slice(1).map(([x, y], i) => {

@@ -1,13 +1,14 @@
 /**
  * The smallest smooth change of one line that cures a panel.
  *
- * Method (derived here): of one line's half-breadths, heights or both, the change δ is sought that makes the integral of
- * twist² over the panels on both sides of the line, plus λ times the unevenness of δ, least. On a path that minimises the
- * twist the path itself counts for nothing to first order, so twist is linearised on the rulings as they stand (Gauss-
- * Newton) and the panel developed anew after each step. λ falls from stiff to soft until the panel passes, then is halved
- * back (in its logarithm), so that the change is the least uneven one that cures. Ends, pinned points and points on the
- * centreline stay; the ends of a transom may move athwart, which keeps it flat. Ends of other lines that run out on this one
- * go with it. A change that would spoil the panel on the line's other side is not offered.
+ * Method (derived here): of one line's half-breadths, heights or both, the change δ is sought that makes the integral
+ * of twist² over the panels on both sides of the line, plus λ times the unevenness of δ, least. On a path that
+ * minimises the twist the path itself counts for nothing to first order, so twist is linearised on the rulings as
+ * they stand (Gauss- Newton) and the panel developed anew after each step. λ falls from stiff to soft until the panel
+ * passes, then is halved back (in its logarithm), so that the change is the least uneven one that cures. Ends, pinned
+ * points and points on the centreline stay; the ends of a transom may move athwart, which keeps it flat. Ends of
+ * other lines that run out on this one go with it. A change that would spoil the panel on the line's other side is
+ * not offered.
  */
 import { at, distance3, solveDense } from '../geometry';
 import type { Edit } from '../findings';
@@ -69,7 +70,12 @@ type Problem = {
   readonly before: ReadonlyMap<string, Standing>;
   readonly furthestMm: number;
 };
-type State = { readonly change: readonly number[]; readonly inputs: readonly PanelInput[]; readonly places: readonly Place[]; readonly isCure: boolean }; // prettier-ignore
+type State = {
+  readonly change: readonly number[];
+  readonly inputs: readonly PanelInput[];
+  readonly places: readonly Place[];
+  readonly isCure: boolean;
+};
 /** A ruling at which twist is to be made least: of which panel, and by how much of it. */
 type Place = { readonly input: number; readonly s: number; readonly t: number; readonly weight: number };
 
@@ -234,7 +240,10 @@ function changedLine(problem: Problem, change: readonly number[]): HullLine {
   return line.runOuts ? endingOn(line, line.runOuts) : line;
 }
 
-/** @param isFinal with every end that runs out sought anew, as the table will have it; else it keeps its place on its line */
+/**
+ * @param isFinal with every end that runs out sought anew, as the table will have it; else it keeps its place on its
+ * line
+ */
 function changedInputs(problem: Problem, change: readonly number[], isFinal = false): PanelInput[] {
   const line = changedLine(problem, change);
   const { lines } = problem.hull;

@@ -43,7 +43,9 @@ describe('hulls drawn over freehand', () => {
     expect(cured && needsRemedy(standingOf(cured))).toBe(false);
     expect(cured && standingOf(cured)).toEqual(first?.after);
     // the smallest comes first, a split last
-    const sizes = [first, ...others].flatMap((remedy) => (remedy?.most ? [Math.abs(remedy.most.toMm - remedy.most.fromMm)] : [])); // prettier-ignore
+    const sizes = [first, ...others].flatMap((remedy) =>
+      remedy?.most ? [Math.abs(remedy.most.toMm - remedy.most.fromMm)] : [],
+    );
     expect(sizes).toEqual([...sizes].sort((a, b) => a - b));
     expect(others.slice(0, -1).every(({ kind }) => kind === 'move')).toBe(true);
   });

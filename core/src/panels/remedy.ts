@@ -1,7 +1,8 @@
 /**
- * What would cure a panel that does not develop: the smallest smooth change of one of its lines (remedy-move.ts), or a split
- * in two by a new line (remedy-split.ts). Every remedy is what the panel really does with the rounded figures in the table.
- * Cost: some ten developments a candidate, four to six candidates a panel: a second or two, so on demand.
+ * What would cure a panel that does not develop: the smallest smooth change of one of its lines (remedy-move.ts), or
+ * a split in two by a new line (remedy-split.ts). Every remedy is what the panel really does with the rounded figures
+ * in the table. Cost: some ten developments a candidate, four to six candidates a panel: a second or two, so on
+ * demand.
  */
 import type { Edit } from '../findings';
 import { bendLines, type LinesTable, type Longitudinal } from '../lines';

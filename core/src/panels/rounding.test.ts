@@ -128,7 +128,8 @@ describe('a rounded chine round a circle', () => {
   const first = (strip?.pieces ?? []).filter(({ layer }) => layer === 1);
 
   it('is laid in pieces that leave the curve by the sag allowed and no less than need be', () => {
-    // L = √(8·R·sag), on the circle that the middle of the strip follows: its centre lies 200 in, its middle 197·cos 45° out
+    // L = √(8·R·sag), on the circle that the middle of the strip follows: its centre lies 200 in, its middle 197·cos
+    // 45° out
     const radius = R - 200 + 197 * Math.SQRT1_2;
     const longest = Math.sqrt(8 * radius * 3);
     expect(first).toHaveLength(Math.ceil((ARC * radius) / longest));

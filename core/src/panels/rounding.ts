@@ -1,16 +1,16 @@
 /**
  * A rounded chine: the corner between two panels replaced by a strip of given radius, of thin layers bent over a mould.
  *
- * Method (derived here): at each place along the line the two panels' normals turn by φ about the line. An arc of radius r
- * on the outside that touches both leaves them r'·tan(φ/2) from the line (r' its radius on the surface that the lines lie
- * on; cut.ts takes that off the panels). Its centre lies r'/cos(φ/2) in from the line along the normals' mean. The strip
- * of a layer whose middle has the radius ρ is ρ·φ wide and follows the centres' curve moved out by ρ. As that curve is no
- * straight line, the strip is made of straight pieces: as few of equal length as leave it by no more than the sag allowed.
- * At a joint the curve turns sideways (about the surface's normal) by δ: both ends are cut δ/2 off square. The pieces of
- * every other layer begin half a piece later, so that no two joints lie over one another.
- * The mould: layers glued together spring back by about 1/n² of the bend (methods, rule of thumb), so it is as much tighter.
- * Conventions: fore to aft; `lower` and `upper` are the panels' sides. Where the panels meet in a hollow there is nothing
- * to round and the place counts with a turn of nought.
+ * Method (derived here): at each place along the line the two panels' normals turn by φ about the line. An arc of
+ * radius r on the outside that touches both leaves them r'·tan(φ/2) from the line (r' its radius on the surface that
+ * the lines lie on; cut.ts takes that off the panels). Its centre lies r'/cos(φ/2) in from the line along the
+ * normals' mean. The strip of a layer whose middle has the radius ρ is ρ·φ wide and follows the centres' curve moved
+ * out by ρ. As that curve is no straight line, the strip is made of straight pieces: as few of equal length as leave
+ * it by no more than the sag allowed. At a joint the curve turns sideways (about the surface's normal) by δ: both
+ * ends are cut δ/2 off square. The pieces of every other layer begin half a piece later, so that no two joints lie
+ * over one another. The mould: layers glued together spring back by about 1/n² of the bend (methods, rule of thumb),
+ * so it is as much tighter. Conventions: fore to aft; `lower` and `upper` are the panels' sides. Where the panels
+ * meet in a hollow there is nothing to round and the place counts with a turn of nought.
  */
 import {
   add3,
@@ -260,7 +260,10 @@ function layerPieces({ corners, chine, layer, count, half }: Layer): StripPiece[
   }));
 }
 
-/** Half the sideways turn at a joint; positive where the run turns towards the upper panel, and the lower side is long. */
+/**
+ * Half the sideways turn at a joint; positive where the run turns towards the upper panel, and the lower side is
+ * long.
+ */
 function cutAt(ends: readonly Vec3[], i: number, normal: Vec3): number {
   const inPlane = (v: Vec3): Vec3 => unit3(sub3(v, scale3(normal, dot3(v, normal))));
   const before = inPlane(sub3(at(ends, i), at(ends, i - 1)));
@@ -302,7 +305,12 @@ export function judgeRounding(panels: readonly Panel[], { chine, name, strip }: 
   const findings: Finding[] = [];
   const wide = widestTake(panels, chine, strip);
   if (wide && wide.takesMm > MOST_OF_BREADTH * wide.hasMm)
-    findings.push({ severity: wide.takesMm < wide.hasMm ? 'check' : 'stop', code: 'rounding-wide', where: { ...where, panel: wide.panel.id, x: wide.xMm }, data: { line: name, panel: wide.panel.name, xMm: wide.xMm, takesMm: wide.takesMm, hasMm: wide.hasMm } }); // prettier-ignore
+    findings.push({
+      severity: wide.takesMm < wide.hasMm ? 'check' : 'stop',
+      code: 'rounding-wide',
+      where: { ...where, panel: wide.panel.id, x: wide.xMm },
+      data: { line: name, panel: wide.panel.name, xMm: wide.xMm, takesMm: wide.takesMm, hasMm: wide.hasMm },
+    });
   const radiusMm = Math.min(...strip.mouldRadius);
   const leastMm = leastRadius(chine.layerThickness, Math.PI / 2); // the grain runs along the chine
   if (radiusMm < leastMm)
@@ -328,7 +336,7 @@ function widestTake(panels: readonly Panel[], chine: RoundedChine, strip: Rounde
           edge === 0
             ? { u: onLine(stretch, ruling.s), p: ruling.p, flat: ruling.flatP }
             : { u: onLine(stretch, ruling.t), p: ruling.q, flat: ruling.flatQ },
-        ) // prettier-ignore
+        )
         .filter(({ u }) => u > END_SHARE && u < 1 - END_SHARE)
         .map(({ u, p, flat }) => ({
           panel,

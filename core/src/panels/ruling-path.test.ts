@@ -54,7 +54,10 @@ describe('the path of rulings, coarse to fine', () => {
       }
   });
   it('takes grids that do not divide one another, and one alone', () => {
-    const [P, Q] = [edge((w) => [3000 * w, 300 + 200 * w * (1 - w), 100]), edge((w) => [3100 * w, 480 + 220 * w * (1 - w), 480])]; // prettier-ignore
+    const [P, Q] = [
+      edge((w) => [3000 * w, 300 + 200 * w * (1 - w), 100]),
+      edge((w) => [3100 * w, 480 + 220 * w * (1 - w), 480]),
+    ];
     for (const grids of [[20, 50], [7, 31, 90], [64]]) {
       const { corners: path } = cheapestPath(P, Q, grids);
       for (const { s, t } of path) expect(Math.abs(s - t)).toBeLessThan(0.12);
@@ -62,7 +65,11 @@ describe('the path of rulings, coarse to fine', () => {
   });
   it('fans out from a knuckle', () => {
     const bent = (w: number): Vec3 => [3000 * w, 300, 100 + 260 * Math.max(0, w - 0.5)];
-    const { corners: path } = cheapestPath(edge(bent, [6]), edge((w) => [3000 * w, 700, 500 + 130 * w]), [24, 72]); // prettier-ignore
+    const { corners: path } = cheapestPath(
+      edge(bent, [6]),
+      edge((w) => [3000 * w, 700, 500 + 130 * w]),
+      [24, 72],
+    );
     expect(path.some(({ s, fan }) => fan === 'P' && Math.abs(s - 0.5) < 0.02)).toBe(true);
   });
 });

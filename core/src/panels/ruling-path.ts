@@ -1,14 +1,14 @@
 /**
  * The cheapest path of rulings between two lines, coarse to fine.
  *
- * Method (derived here): both lines are sampled; over the (s, t) grid the monotone path from (0,0) to (1,1) is sought that
- * minimises the integral of twist² along it (dynamic programming; moves +s, +t, both; a move counts the mean length it
- * covers on the two lines, so all routes have the same total). At the ends, and at a knuckle, the rulings may fan out
- * from one point: an "apex" sample is put in there, along which moving the other line is free, since a fan is a cone.
- * Leaving or entering a fan where twist ≠ 0 makes a crease, which costs twist² times the ruling's length; without that the
- * path hugs the border and folds the panel. The first grid is searched whole, each finer one in a band about the path of
- * the one before.
- * Cost: with grids of 24, 48 and 288 some 1,300 twists, 10,000 with the last, where the finest grid whole has 83,000.
+ * Method (derived here): both lines are sampled; over the (s, t) grid the monotone path from (0,0) to (1,1) is sought
+ * that minimises the integral of twist² along it (dynamic programming; moves +s, +t, both; a move counts the mean
+ * length it covers on the two lines, so all routes have the same total). At the ends, and at a knuckle, the rulings
+ * may fan out from one point: an "apex" sample is put in there, along which moving the other line is free, since a
+ * fan is a cone. Leaving or entering a fan where twist ≠ 0 makes a crease, which costs twist² times the ruling's
+ * length; without that the path hugs the border and folds the panel. The first grid is searched whole, each finer one
+ * in a band about the path of the one before. Cost: with grids of 24, 48 and 288 some 1,300 twists, 10,000 with the
+ * last, where the finest grid whole has 83,000.
  */
 import { distance3, type Vec3 } from '../geometry';
 import type { EdgeCurve } from './rulings';
@@ -34,13 +34,18 @@ type Band = { readonly lo: Int32Array; readonly hi: Int32Array; readonly start: 
 /** How far a finer grid is searched to both sides of the coarser one's path, in cells of the coarser one. */
 const REACH_CELLS = 2;
 
-/** 0.6°: a path through a developable panel strays from its rulings by half a cell of the second grid, and so by less. */
+/**
+ * 0.6°: a path through a developable panel strays from its rulings by half a cell of the second grid, and so by less.
+ */
 const NEAR_ENOUGH_RAD = 0.01;
 
 /** The corners of the path, to a cell of `cell` of the lines; `isFinest` where the last grid was searched. */
 export type Path = { readonly corners: readonly Corner[]; readonly cell: number; readonly isFinest: boolean };
 
-/** @param grids cells a line of each search, coarsest first @param enoughRad a twist of the path with which it may stop early */
+/**
+ * @param grids cells a line of each search, coarsest first @param enoughRad a twist of the path with which it may
+ * stop early
+ */
 export function cheapestPath(
   P: EdgeCurve,
   Q: EdgeCurve,

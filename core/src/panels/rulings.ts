@@ -1,17 +1,18 @@
 /**
  * Finds the rulings of the developable surface between two lines.
  *
- * A ruling P(s)-Q(t) lies in a developable when the tangents at both ends and the ruling itself are coplanar: its twist,
- * the signed angle between P'×R and Q'×R about R = Q−P, is zero.
+ * A ruling P(s)-Q(t) lies in a developable when the tangents at both ends and the ruling itself are coplanar: its
+ * twist, the signed angle between P'×R and Q'×R about R = Q−P, is zero.
  *
- * Method (derived here): the cheapest path over the parameters of both lines (ruling-path.ts) says about where the rulings
- * run. Then each is refined on the continuous curves: along s + t = const the monotone path is crossed exactly once, so
- * there the root of the twist nearest to the path is bracketed and found. Where the surface is not developable the roots
- * jump from one branch to another: a root that would cross the ruling before is not taken, and the path's own is kept.
+ * Method (derived here): the cheapest path over the parameters of both lines (ruling-path.ts) says about where the
+ * rulings run. Then each is refined on the continuous curves: along s + t = const the monotone path is crossed
+ * exactly once, so there the root of the twist nearest to the path is bracketed and found. Where the surface is not
+ * developable the roots jump from one branch to another: a root that would cross the ruling before is not taken, and
+ * the path's own is kept.
  *
- * Accuracy: the rulings are those of the interpolating curves to 1e-9 in parameter; where no root is near, the surface is
- * not developable there and the ruling of the path is kept, its twist reported.
- * Cost: about 10 twists a ruling beside those of the path.
+ * Accuracy: the rulings are those of the interpolating curves to 1e-9 in parameter; where no root is near, the
+ * surface is not developable there and the ruling of the path is kept, its twist reported. Cost: about 10 twists a
+ * ruling beside those of the path.
  */
 import { at, bracketedRoot, type CurveTangent } from '../geometry';
 import { cheapestPath, type Corner, type Path } from './ruling-path';
@@ -81,14 +82,16 @@ function rulingsAlong(path: Path, P: EdgeCurve, Q: EdgeCurve, options: RulingOpt
   return withKnuckles(keepMonotone(rulings, twist), P, Q);
 }
 
-/** With a ruling at every knuckle of an edge, where no fan has set one: between two rulings its corner would be cut off. */
+/**
+ * With a ruling at every knuckle of an edge, where no fan has set one: between two rulings its corner would be cut
+ * off.
+ */
 function withKnuckles(rulings: Ruling[], P: EdgeCurve, Q: EdgeCurve): Ruling[] {
   const all = rulings;
   for (const [own, knuckles] of [
     ['s', P.knuckles],
     ['t', Q.knuckles],
   ] as const)
-    // prettier-ignore
     for (const u of knuckles) {
       const k = all.findIndex((ruling) => ruling[own] > u - ON_KNUCKLE);
       const [a, b] = [all[k - 1], all[k]];
@@ -184,7 +187,10 @@ function bowAhead(found: readonly Ruling[], share: number): number {
 /** A ruling set between two found ones may keep this much twist: 0.0006°. */
 const SET_BETWEEN_RAD = 1e-5;
 
-/** The ruling between the last found one and the next, at the path's s + t: by the run of the last three, or by search. */
+/**
+ * The ruling between the last found one and the next, at the path's s + t: by the run of the last three, or by
+ * search.
+ */
 function between(found: readonly Ruling[], next: Ruling, guess: Corner, twist: Twist, cell: number): Ruling {
   if (guess.fan) return { ...guess, twistRad: 0 };
   const a = found[found.length - 1]!; // the caller has found one
@@ -315,7 +321,8 @@ const SHORT_FAN_CELLS = 3;
 
 /** No root across the whole corner of the parameters: the rulings there come from the end point of one line. */
 function shortFan(c: number, limit: number, f: (d: number) => number): Ruling {
-  const isP = c < 1 === Math.abs(f(-limit)) < Math.abs(f(limit)); // at the start d = −c is s = 0; at the end d = 2−c is s = 1
+  // at the start d = −c is s = 0; at the end d = 2−c is s = 1
+  const isP = c < 1 === Math.abs(f(-limit)) < Math.abs(f(limit));
   const d = isP === c < 1 ? -limit : limit;
   return { s: (c + d) / 2, t: (c - d) / 2, twistRad: 0, fan: isP ? 'P' : 'Q' };
 }

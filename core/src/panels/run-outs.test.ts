@@ -32,7 +32,10 @@ const lengthOf = (table: LinesTable, line: number, from = 0, to = 1) =>
   lengthAlong(at(hullOf(table).lines, line).batten, from, to);
 const flatsOf = (panel: Panel) => panel.edges.flatMap(({ points }) => points);
 const misfitOf = (panel: Panel, flatOf: (p: Vec3) => Vec2) =>
-  misfit(flatsOf(panel).map((p) => p.flat), flatsOf(panel).map((p) => flatOf(p.space))); // prettier-ignore
+  misfit(
+    flatsOf(panel).map((p) => p.flat),
+    flatsOf(panel).map((p) => flatOf(p.space)),
+  );
 const alongOf = (panel: Panel) => panel.stretches.map((row) => row.map(({ line }) => line));
 const put = (table: LinesTable, id: string, change: (line: Longitudinal) => Longitudinal): LinesTable => ({
   longitudinals: table.longitudinals.map((line) => (line.id === id ? change(line) : line)),
@@ -97,13 +100,19 @@ describe.each([
     for (const length of seam?.lengths ?? []) expect(Math.abs(length - lengthOf(table(), 1))).toBeLessThan(0.001);
     expect(Math.abs(seam?.difference ?? 1)).toBeLessThan(0.005);
     const cut = cutPanels(panels, SKIN);
-    const [below, above] = cut.map((panel) => stitchesOf(panel, cut, { stitches: { spacing: 120, inset: 0 }, roundedChines: [] }).filter(({ line }) => line === 'chine')); // prettier-ignore
+    const [below, above] = cut.map((panel) =>
+      stitchesOf(panel, cut, { stitches: { spacing: 120, inset: 0 }, roundedChines: [] }).filter(
+        ({ line }) => line === 'chine',
+      ),
+    );
     expect(above?.length).toBeGreaterThan(20);
     expect(above?.map(({ number }) => number)).toEqual(below?.map(({ number }) => number));
     // the inset is nought: they lie on the cut edges, each where the line is as far along from its neighbour
     above?.slice(1).forEach((hole, i) => {
       const there = at(below ?? [], i + 1);
-      expect(Math.abs(distance2(hole.at, at(above, i).at) - distance2(there.at, at(below ?? [], i).at))).toBeLessThan(0.6); // prettier-ignore
+      expect(Math.abs(distance2(hole.at, at(above, i).at) - distance2(there.at, at(below ?? [], i).at))).toBeLessThan(
+        0.6,
+      );
     });
   });
 
@@ -146,27 +155,47 @@ describe('the side that goes on up the stem', () => {
     const foot = keel.points.findIndex(({ isKnuckle }) => isKnuckle);
     const along = { ...keel, points: [...keel.points.slice(0, foot + 1), ...chine.points.slice(1)] };
     const same = panelsOf({ longitudinals: [along, sheer] }).find((panel) => !panel.spansCentreline) as Panel;
-    expect(misfit(side.rulings.flatMap((r) => [r.flatP, r.flatQ]), same.rulings.flatMap((r) => [r.flatP, r.flatQ]))).toBeLessThan(1e-4); // prettier-ignore
+    expect(
+      misfit(
+        side.rulings.flatMap((r) => [r.flatP, r.flatQ]),
+        same.rulings.flatMap((r) => [r.flatP, r.flatQ]),
+      ),
+    ).toBeLessThan(1e-4);
   });
-  it('meets its mirror on the stem: stitched there and set back as a keel is, the numbers running on to the bottom', () => {
-    const cut = cutPanels([bottom, side], SKIN);
-    const [low, high] = cut.map((panel) => stitchesOf(panel, cut, { stitches: { spacing: 100, inset: 9 }, roundedChines: [] }).filter(({ line }) => line === 'keel')); // prettier-ignore
-    const stem = lengthOf(table, 0, 0, join.lineTo);
-    expect(high?.map(({ number }) => number)).toEqual(Array.from({ length: Math.round((stem - 80) / 100) + 1 }, (_, i) => i + 1)); // prettier-ignore
-    expect(low?.[0]?.number).toBe((high?.length ?? 0) + 1);
-    // square to the stem the side's normal leans forward by as much as a keel's corner is half turned
-    const ruling = at(side.rulings, 10);
-    const halfTurn = Math.asin(Math.hypot(ruling.normal[0], ruling.normal[2]));
-    const off = Math.min(...at(cut, 1).edges[0].points.map(({ flat }) => distance2(flat, at(at(cut, 1).rulings, 10).flatP))); // prettier-ignore
-    expect(off).toBeLessThan(1e-9);
-    expect(at(cut, 1).allowances?.[0].setback.most).toBeGreaterThan(6 * Math.tan(Math.PI / 2 - halfTurn) - 0.5);
-  });
+  it(
+    'meets its mirror on the stem: stitched there and set back as a keel is, the numbers running on to the ' + 'bottom',
+    () => {
+      const cut = cutPanels([bottom, side], SKIN);
+      const [low, high] = cut.map((panel) =>
+        stitchesOf(panel, cut, { stitches: { spacing: 100, inset: 9 }, roundedChines: [] }).filter(
+          ({ line }) => line === 'keel',
+        ),
+      );
+      const stem = lengthOf(table, 0, 0, join.lineTo);
+      expect(high?.map(({ number }) => number)).toEqual(
+        Array.from({ length: Math.round((stem - 80) / 100) + 1 }, (_, i) => i + 1),
+      );
+      expect(low?.[0]?.number).toBe((high?.length ?? 0) + 1);
+      // square to the stem the side's normal leans forward by as much as a keel's corner is half turned
+      const ruling = at(side.rulings, 10);
+      const halfTurn = Math.asin(Math.hypot(ruling.normal[0], ruling.normal[2]));
+      const off = Math.min(
+        ...at(cut, 1).edges[0].points.map(({ flat }) => distance2(flat, at(at(cut, 1).rulings, 10).flatP)),
+      );
+      expect(off).toBeLessThan(1e-9);
+      expect(at(cut, 1).allowances?.[0].setback.most).toBeGreaterThan(6 * Math.tan(Math.PI / 2 - halfTurn) - 0.5);
+    },
+  );
   it.each([4, 6, 9])(
     'has one corner at the foot of the stem once cut, where both sides of it cross: %i mm',
     (thickness) => {
       const cut = at(cutPanels([bottom, side], { ...SKIN, thickness }), 1);
       const edge = cut.rulings.map((r) => r.flatP);
-      const corners = cornersOf(edge, cut.rulings.map((r) => r.s), cut.knuckles[0]); // prettier-ignore
+      const corners = cornersOf(
+        edge,
+        cut.rulings.map((r) => r.s),
+        cut.knuckles[0],
+      );
       expect(corners).toHaveLength(1);
       const { from, to } = at(corners, 0);
       const crossing = crossLines(at(edge, from - 2), at(edge, from - 1), at(edge, to + 1), at(edge, to + 2));
@@ -180,13 +209,16 @@ describe('the side that goes on up the stem', () => {
     expect(at(strip?.places ?? [], 0).x).toBeCloseTo(at(at(table.longitudinals, 1).points, 0).x, 3);
     const plain = cutPanels([bottom, side], SKIN);
     const cut = cutPanels([bottom, side], skin);
-    const stemOf = (panel: Panel | undefined) => panel?.allowances?.[0].stretches.find(({ line }) => line === 'keel')?.longerBy ?? NaN; // prettier-ignore
+    const stemOf = (panel: Panel | undefined) =>
+      panel?.allowances?.[0].stretches.find(({ line }) => line === 'keel')?.longerBy ?? NaN;
     // the rounding takes some of the foot of the stem, holes and all, and only there
     expect(Math.abs(stemOf(cut[1]) - stemOf(plain[1]))).toBeLessThan(60);
     const wide = { ...chine, radiusFore: 150 };
     const taken = cutPanels([bottom, side], { ...SKIN, roundedChines: [wide] });
     const stitches = { spacing: 30, inset: 9 };
-    const whole = stitchesOf(side, [bottom, side], { stitches, roundedChines: [] }).filter(({ line }) => line === 'keel'); // prettier-ignore
+    const whole = stitchesOf(side, [bottom, side], { stitches, roundedChines: [] }).filter(
+      ({ line }) => line === 'keel',
+    );
     const left = stitchesOf(at(taken, 1), taken, { stitches, roundedChines: [wide] });
     expect(left.length).toBeLessThan(whole.length);
     expect(left.map(({ number }) => number)).toEqual(left.map((_, i) => i + 1));
@@ -210,7 +242,12 @@ describe('lines that run out in other ways', () => {
     const second: Longitudinal = {
       id: 'second',
       name: 'second',
-      points: [keelPoint(4), ...at(stem.longitudinals, 1).points.slice(1).map((p, i) => ({ ...p, halfBreadth: p.halfBreadth + 4 * i, height: p.height + 130 }))], // prettier-ignore
+      points: [
+        keelPoint(4),
+        ...at(stem.longitudinals, 1)
+          .points.slice(1)
+          .map((p, i) => ({ ...p, halfBreadth: p.halfBreadth + 4 * i, height: p.height + 130 })),
+      ],
     };
     const [keel, chine, sheer] = stem.longitudinals as [Longitudinal, Longitudinal, Longitudinal];
     const panels = faults({ longitudinals: [keel, chine, second, sheer] });
@@ -226,7 +263,10 @@ describe('lines that run out in other ways', () => {
   });
   it('a chine goes from the keel to the keel, the side on along it at both ends', () => {
     const inner = at(stem.longitudinals, 1).points.slice(1, -1);
-    const table = put(stem, 'chine', (line) => ({ ...line, points: [keelPoint(10), ...inner.slice(2, -3), keelPoint(25)] })); // prettier-ignore
+    const table = put(stem, 'chine', (line) => ({
+      ...line,
+      points: [keelPoint(10), ...inner.slice(2, -3), keelPoint(25)],
+    }));
     expect(faults(table).map(alongOf)).toEqual([
       [['keel'], ['chine']],
       [['keel', 'chine', 'keel'], ['sheer']],
@@ -235,7 +275,9 @@ describe('lines that run out in other ways', () => {
   });
   it('a chine goes from the keel to the sheer', () => {
     const sheer = at(stem.longitudinals, 2).points;
-    const inner = at(stem.longitudinals, 1).points.slice(1, -5).map((p, i) => ({ ...p, height: p.height + 3 * i * i })); // prettier-ignore
+    const inner = at(stem.longitudinals, 1)
+      .points.slice(1, -5)
+      .map((p, i) => ({ ...p, height: p.height + 3 * i * i }));
     const table = put(stem, 'chine', (line) => ({ ...line, points: [at(line.points, 0), ...inner, at(sheer, -3)] }));
     const panels = panelsOf(table);
     expect(panels.map(alongOf)).toEqual([
@@ -244,26 +286,41 @@ describe('lines that run out in other ways', () => {
     ]);
     for (const seam of seamsOf(panels)) expect(Math.abs(seam.difference)).toBeLessThan(1);
   });
-  it('a second chine begins on the first, off the centreline: the bottom meets first the one panel, then the other', () => {
-    const flat = (w: number, y: number, z: number, station = '') => ({ station, x: 100 + 4000 * w, halfBreadth: y, height: z }); // prettier-ignore
-    const ws = Array.from({ length: 11 }, (_, i) => i / 10);
-    const low = ws.map((w) => flat(w, 260 + 900 * w * (1 - w), 60 * (1 - w) ** 2));
-    const top = ws.map((w) => flat(w, 330 + 1000 * w * (1 - w), 420 + 60 * (1 - w) ** 2));
-    const middle = [at(low, 3), ...ws.slice(4).map((w, i) => flat(w, 275 + 930 * w * (1 - w) + 6 * i, 30 + 12 * i))];
-    const line = (id: string, points: Longitudinal['points']) => ({ id, name: id, points });
-    const panels = faults({ longitudinals: [line('low', low), line('middle', middle), line('top', top)] });
-    expect(panels.map((panel) => panel.spansCentreline)).toEqual([true, false, false]);
-    const cut = cutPanels(panels, SKIN);
-    const holes = cut.map((panel) => stitchesOf(panel, cut, { stitches: { spacing: 150, inset: 9 }, roundedChines: [] }).filter((hole) => hole.line === 'low')); // prettier-ignore
-    const [bottom, strake, side] = holes.map((all) => all.map(({ number }) => number));
-    // to starboard and to port
-    expect(bottom?.length).toBe(2 * ((strake?.length ?? 0) + (side?.length ?? 0)));
-    expect([...(side ?? []), ...(strake ?? [])].sort((a, b) => a - b)).toEqual([...new Set(bottom)]);
-  });
+  it(
+    'a second chine begins on the first, off the centreline: the bottom meets first the one panel, then the ' + 'other',
+    () => {
+      const flat = (w: number, y: number, z: number, station = '') => ({
+        station,
+        x: 100 + 4000 * w,
+        halfBreadth: y,
+        height: z,
+      });
+      const ws = Array.from({ length: 11 }, (_, i) => i / 10);
+      const low = ws.map((w) => flat(w, 260 + 900 * w * (1 - w), 60 * (1 - w) ** 2));
+      const top = ws.map((w) => flat(w, 330 + 1000 * w * (1 - w), 420 + 60 * (1 - w) ** 2));
+      const middle = [at(low, 3), ...ws.slice(4).map((w, i) => flat(w, 275 + 930 * w * (1 - w) + 6 * i, 30 + 12 * i))];
+      const line = (id: string, points: Longitudinal['points']) => ({ id, name: id, points });
+      const panels = faults({ longitudinals: [line('low', low), line('middle', middle), line('top', top)] });
+      expect(panels.map((panel) => panel.spansCentreline)).toEqual([true, false, false]);
+      const cut = cutPanels(panels, SKIN);
+      const holes = cut.map((panel) =>
+        stitchesOf(panel, cut, { stitches: { spacing: 150, inset: 9 }, roundedChines: [] }).filter(
+          (hole) => hole.line === 'low',
+        ),
+      );
+      const [bottom, strake, side] = holes.map((all) => all.map(({ number }) => number));
+      // to starboard and to port
+      expect(bottom?.length).toBe(2 * ((strake?.length ?? 0) + (side?.length ?? 0)));
+      expect([...(side ?? []), ...(strake ?? [])].sort((a, b) => a - b)).toEqual([...new Set(bottom)]);
+    },
+  );
 });
 
 describe('a corner that another line begins on', () => {
-  const bent = put(chineOnStem(), 'keel', (line) => ({ ...line, points: line.points.map(({ isKnuckle: _, ...p }) => p) })); // prettier-ignore
+  const bent = put(chineOnStem(), 'keel', (line) => ({
+    ...line,
+    points: line.points.map(({ isKnuckle: _, ...p }) => p),
+  }));
   it('is asked about where a batten is bent round it, and broken there by the remedy', () => {
     const found = bendLines(bent).findings.find(({ code }) => code === 'corner-not-broken');
     expect(found?.severity).toBe('check');
@@ -282,7 +339,10 @@ describe('a transom moved aft', () => {
     const sheer = at(stem.longitudinals, 2).points;
     const table = put(stem, 'chine', (line) => ({ ...line, points: [...line.points.slice(0, -5), at(sheer, -3)] }));
     const plane = endPlane(table.longitudinals, 'aft');
-    const moved = setEndPlane(table.longitudinals, 'aft', { atBase: (plane?.atBase ?? 0) + 40, rakeDeg: plane?.rakeDeg ?? 0 }); // prettier-ignore
+    const moved = setEndPlane(table.longitudinals, 'aft', {
+      atBase: (plane?.atBase ?? 0) + 40,
+      rakeDeg: plane?.rakeDeg ?? 0,
+    });
     if (!moved.ok) throw new Error(moved.reason);
     expect(at(at(moved.lines, 1).points, -1)).toEqual(at(sheer, -3));
     expect(at(at(moved.lines, 0).points, -1).x).toBeCloseTo(at(at(stem.longitudinals, 0).points, -1).x + 40, 1);
@@ -290,7 +350,11 @@ describe('a transom moved aft', () => {
 });
 
 describe('the end of a line that lies a little off another', () => {
-  const lift = (mm: number) => put(chineOnStem(), 'chine', (line) => ({ ...line, points: line.points.map((p, i) => (i === 0 ? { ...p, x: p.x + mm, halfBreadth: mm } : p)) })); // prettier-ignore
+  const lift = (mm: number) =>
+    put(chineOnStem(), 'chine', (line) => ({
+      ...line,
+      points: line.points.map((p, i) => (i === 0 ? { ...p, x: p.x + mm, halfBreadth: mm } : p)),
+    }));
   const said = (table: LinesTable) => bendLines(table).findings.map(({ code, severity }) => `${code} ${severity}`);
   it('is set on it where it is within 3 mm, so that both panels end in one point', () => {
     expect(said(lift(0.3))).toEqual(['line-runs-out note']);
@@ -304,7 +368,9 @@ describe('the end of a line that lies a little off another', () => {
     const [remedy] = bendLines(table).findings[0]?.remedies ?? [];
     const cured = put(table, 'chine', (line) => ({
       ...line,
-      points: line.points.map((p, i) => (i === 0 ? { ...p, ...Object.fromEntries((remedy?.edits ?? []).map(({ path, value }) => [path[5], value])) } : p)), // prettier-ignore
+      points: line.points.map((p, i) =>
+        i === 0 ? { ...p, ...Object.fromEntries((remedy?.edits ?? []).map(({ path, value }) => [path[5], value])) } : p,
+      ),
     }));
     expect(said(cured)).toEqual(['line-runs-out note']);
     expect(said(lift(60))).toEqual([]);
@@ -314,7 +380,10 @@ describe('the end of a line that lies a little off another', () => {
 describe('a remedy where a chine runs out', () => {
   // the keel pushed up amidships, so that the bottom twists
   const push = (i: number) => 50 * Math.exp(-(((i - 16) / 3) ** 2));
-  const table = put(chineOnStem(), 'keel', (line) => ({ ...line, points: line.points.map((p, i) => (i % 28 === 0 ? p : { ...p, height: p.height + push(i) })) })); // prettier-ignore
+  const table = put(chineOnStem(), 'keel', (line) => ({
+    ...line,
+    points: line.points.map((p, i) => (i % 28 === 0 ? p : { ...p, height: p.height + push(i) })),
+  }));
   const worst = panelsOf(table).find((panel) => needsRemedy(standingOf(panel)));
   it('is what the panel really does, with the end still on the other line', () => {
     const remedies = findRemedies(table, worst?.id ?? '').filter(({ kind }) => kind === 'move');

@@ -1,12 +1,21 @@
 /**
  * Where panels meet: that their edges are equally long, and the holes by which they are stitched.
  *
- * Holes are set at even steps of arc length along the line itself, so that those of both panels are as many, as far apart
- * and face each other; numbered from the bow. On the flat each lies `inset` square in from the cut edge.
+ * Holes are set at even steps of arc length along the line itself, so that those of both panels are as many, as far
+ * apart and face each other; numbered from the bow. On the flat each lies `inset` square in from the cut edge.
  */
 import { at, distance2, distance3, lerp2, type Vec2 } from '../geometry';
 import { directionAt, STILL_MM } from './set-back';
-import { lengthBetween, onEdge, onLine, pointsBetween, sharedStretches, type EdgeOfPanel, type PanelEnd, type Shared } from './neighbours'; // prettier-ignore
+import {
+  lengthBetween,
+  onEdge,
+  onLine,
+  pointsBetween,
+  sharedStretches,
+  type EdgeOfPanel,
+  type PanelEnd,
+  type Shared,
+} from './neighbours';
 import type { Panel } from './panel';
 import type { PanelsPart } from './schema';
 import type { LaidRuling } from './strip';
@@ -56,8 +65,10 @@ export type Stitch = {
 /** Nearer to an end than this the sheet would split. */
 const CLEAR_OF_END_MM = 40;
 
-/** The holes of one panel along the edges that it shares, but for a rounded chine, which is not stitched; the keel is shared
- * with the panel's own mirror. Along a line that several panels share in turn the numbers run on. */
+/**
+ * The holes of one panel along the edges that it shares, but for a rounded chine, which is not stitched; the keel is
+ * shared with the panel's own mirror. Along a line that several panels share in turn the numbers run on.
+ */
 export function stitchesOf(
   panel: Panel,
   panels: readonly Panel[],
@@ -65,14 +76,18 @@ export function stitchesOf(
 ): Stitch[] {
   if (stitches.spacing <= 0) return [];
   const last = new Map<string, number>();
-  const runs = [...sharedStretches(panels)].sort((a, b) => a.from - b.from).flatMap((shared) => {
-    if (roundedChines.some(({ id }) => id === shared.line)) return [];
-    const { above, below } = shared;
-    const places = evenPlaces(shared, stitches.spacing).filter((t) => !isCutAway(above, t) && !(below && isCutAway(below, t))); // prettier-ignore
-    const first = (last.get(shared.line) ?? 0) + 1;
-    last.set(shared.line, first + places.length - 1);
-    return [{ shared, places, first }];
-  }); // prettier-ignore
+  const runs = [...sharedStretches(panels)]
+    .sort((a, b) => a.from - b.from)
+    .flatMap((shared) => {
+      if (roundedChines.some(({ id }) => id === shared.line)) return [];
+      const { above, below } = shared;
+      const places = evenPlaces(shared, stitches.spacing).filter(
+        (t) => !isCutAway(above, t) && !(below && isCutAway(below, t)),
+      );
+      const first = (last.get(shared.line) ?? 0) + 1;
+      last.set(shared.line, first + places.length - 1);
+      return [{ shared, places, first }];
+    });
   return (['P', 'Q'] as const).flatMap((end) =>
     runs.flatMap(({ shared, places, first }) => {
       // the port edge of a bottom across the centreline is its starboard edge's mirror
@@ -91,12 +106,15 @@ export function stitchesOf(
 const paramOf = (r: LaidRuling, end: PanelEnd): number => (end === 'P' ? r.s : r.t);
 const flatOf = (r: LaidRuling, end: PanelEnd): Vec2 => (end === 'P' ? r.flatP : r.flatQ);
 
-/** Parameters of the line at even steps along what is shared of it, the first and last clear of its ends. Both panels' holes
- * are at these, whatever their own rulings. */
+/**
+ * Parameters of the line at even steps along what is shared of it, the first and last clear of its ends. Both panels'
+ * holes are at these, whatever their own rulings.
+ */
 function evenPlaces({ above, from, to }: Shared, spacing: number): number[] {
   const points = pointsBetween(above, [from, to]);
   const lengths = [0];
-  for (let k = 1; k < points.length; k++) lengths.push(at(lengths, -1) + distance3(at(points, k - 1).space, at(points, k).space)); // prettier-ignore
+  for (let k = 1; k < points.length; k++)
+    lengths.push(at(lengths, -1) + distance3(at(points, k - 1).space, at(points, k).space));
   const room = at(lengths, -1) - 2 * CLEAR_OF_END_MM;
   if (room <= 0) return [];
   const count = Math.max(1, Math.round(room / spacing));
@@ -118,7 +136,9 @@ function stepTo(rulings: readonly LaidRuling[], end: PanelEnd, u: number): numbe
   return k;
 }
 
-/** Whether an edge, cut, has nothing left of the line's parameter t: there its rulings are drawn together in a corner. */
+/**
+ * Whether an edge, cut, has nothing left of the line's parameter t: there its rulings are drawn together in a corner.
+ */
 function isCutAway({ panel: { rulings }, end, stretch }: EdgeOfPanel, t: number): boolean {
   const u = onEdge(stretch, t);
   const k = stepTo(rulings, end, u);

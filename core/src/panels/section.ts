@@ -2,8 +2,8 @@
  * The true section of a developed panel by the plane x = const, in space and on the flat.
  *
  * Method: every ruling that crosses the plane gives one point, exactly; between rulings the surface is a strip of
- * triangles. The ends lie on the two edges. Taken off by `inset` along the normals, each ruling moves parallel to itself
- * (the parallel surface of a developable has parallel rulings), and the same is done on the moved ones.
+ * triangles. The ends lie on the two edges. Taken off by `inset` along the normals, each ruling moves parallel to
+ * itself (the parallel surface of a developable has parallel rulings), and the same is done on the moved ones.
  */
 import {
   at,

@@ -4,9 +4,16 @@ import { setEdgesBack, type Setbacks } from './set-back';
 
 const COUNT = 21;
 const ws = Array.from({ length: COUNT }, (_, k) => k / (COUNT - 1));
-const even = (setback: number): Setbacks => ({ along: ws, knuckles: [0.5], before: ws.map(() => setback), after: ws.map(() => setback), isRounded: [false, false] }); // prettier-ignore
+const even = (setback: number): Setbacks => ({
+  along: ws,
+  knuckles: [0.5],
+  before: ws.map(() => setback),
+  after: ws.map(() => setback),
+  isRounded: [false, false],
+});
 const NONE = even(0);
-const along = (angle: number, length: number): Vec2[] => ws.map((w) => [w * length * Math.cos(angle), w * length * Math.sin(angle)]); // prettier-ignore
+const along = (angle: number, length: number): Vec2[] =>
+  ws.map((w) => [w * length * Math.cos(angle), w * length * Math.sin(angle)]);
 /** The line through a that runs at an angle, moved in to its left (1) or right (−1). */
 const movedLine = ([x, y]: Vec2, angle: number, by: number): readonly [Vec2, Vec2] => {
   const from: Vec2 = [x - by * Math.sin(angle), y + by * Math.cos(angle)];
@@ -41,7 +48,8 @@ describe('two edges that end in a point', () => {
 
 describe('a corner in an edge', () => {
   const top: Vec2[] = ws.map((w) => [1000 * w, 500]);
-  const bent = (turn: number): Vec2[] => ws.map((w): Vec2 => [1000 * w, w < 0.5 ? 0 : (w - 0.5) * 1000 * Math.tan(turn)]); // prettier-ignore
+  const bent = (turn: number): Vec2[] =>
+    ws.map((w): Vec2 => [1000 * w, w < 0.5 ? 0 : (w - 0.5) * 1000 * Math.tan(turn)]);
   it.each([0.4, -0.3, 0.15])('is cut off or run on to where its two sides, set back, cross: a turn of %f', (turn) => {
     const cut = setEdgesBack({ p: bent(turn), q: top }, { p: even(9), q: NONE }, false);
     const corner = crossing(movedLine([500, 0], 0, 9), movedLine([500, 0], turn, 9));
@@ -53,7 +61,13 @@ describe('a corner in an edge', () => {
     }
   });
   it('may be set back by different amounts on its two sides', () => {
-    const setbacks: Setbacks = { along: ws, knuckles: [0.5], before: ws.map((w) => (w <= 0.5 ? 9 : 34)), after: ws.map((w) => (w < 0.5 ? 9 : 34)), isRounded: [false, false] }; // prettier-ignore
+    const setbacks: Setbacks = {
+      along: ws,
+      knuckles: [0.5],
+      before: ws.map((w) => (w <= 0.5 ? 9 : 34)),
+      after: ws.map((w) => (w < 0.5 ? 9 : 34)),
+      isRounded: [false, false],
+    };
     const cut = setEdgesBack({ p: bent(0.4), q: top }, { p: setbacks, q: NONE }, false);
     const corner = crossing(movedLine([500, 0], 0, 9), movedLine([500, 0], 0.4, 34));
     expect(Math.min(...cut.p.map((point) => distance2(point, corner)))).toBeLessThan(1e-9);
@@ -69,7 +83,11 @@ describe('a corner in an edge', () => {
       after: [...p.after, 9, 9, 9, 9],
     };
     const q = fan.map((_, k): Vec2 => [(1000 * k) / (fan.length - 1), 500]);
-    const cut = setEdgesBack({ p: fan, q }, { p: pad, q: { ...pad, before: fan.map(() => 0), after: fan.map(() => 0) } }, false); // prettier-ignore
+    const cut = setEdgesBack(
+      { p: fan, q },
+      { p: pad, q: { ...pad, before: fan.map(() => 0), after: fan.map(() => 0) } },
+      false,
+    );
     const corner = crossing(movedLine([500, 0], 0, 9), movedLine([500, 0], 0.4, 9));
     for (let k = 10; k <= 14; k++) expect(distance2(at(cut.p, k), corner)).toBeLessThan(1e-9);
   });

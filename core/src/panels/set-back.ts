@@ -1,15 +1,18 @@
 /**
  * A panel's flat outline with its edges set back square to themselves, each ruling keeping a point on either.
  *
- * Method (derived here): an edge is taken apart at its corners. Each piece is moved in square to itself, and neighbouring
- * pieces are cut off or run on to where they cross; so too the two edges where a panel ends in a point. Corners at an end
- * that has a length slide along it. What of an edge lies beyond such a place is drawn together in it.
+ * Method (derived here): an edge is taken apart at its corners. Each piece is moved in square to itself, and
+ * neighbouring pieces are cut off or run on to where they cross; so too the two edges where a panel ends in a point.
+ * Corners at an end that has a length slide along it. What of an edge lies beyond such a place is drawn together in
+ * it.
  */
 import { at, crossLines, distance2, type Vec2 } from '../geometry';
 
 export type Flat = { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] };
 
-/** How far an edge stands back at each ruling: as it comes there from forward, and as it goes on aft. Mostly the same. */
+/**
+ * How far an edge stands back at each ruling: as it comes there from forward, and as it goes on aft. Mostly the same.
+ */
 export type Setbacks = {
   /** The edge's parameter at each ruling: where it stays, the edge stands still, in a fan. */
   readonly along: readonly number[];
@@ -26,7 +29,10 @@ export const STILL_MM = 1e-3;
 /** A run as long as this has a direction: in a fan the moved points lie a few hundredths apart, any way about. */
 const RUN_MM = 3;
 const LEAST_RUN_MM = 1;
-/** No corner slides further than this share of the panel's end, a rounded one this; an end nearly along the edge counts as this steep. */
+/**
+ * No corner slides further than this share of the panel's end, a rounded one this; an end nearly along the edge
+ * counts as this steep.
+ */
 const MOST_OF_END = 0.4;
 const MOST_OF_ROUNDED_END = 0.95;
 const LEAST_SINE = 0.3;
@@ -50,7 +56,8 @@ export function setEdgesBack(
   const most = Math.max(...[ofP, ofQ].flatMap(({ before, after }) => [...before, ...after].map(Math.abs)));
   const reach = isRounded ? p.length : CORNER_POINTS;
   const lengths = ([0, -1] as const).map((end) => distance2(at(flat.p, end), at(flat.q, end)));
-  if (most > 0) lengths.forEach((length, i) => length < STILL_MM && closePoint(p, q, i === 0 ? 0 : -1, { most, reach })); // prettier-ignore
+  if (most > 0)
+    lengths.forEach((length, i) => length < STILL_MM && closePoint(p, q, i === 0 ? 0 : -1, { most, reach }));
   // a rounding may take the whole of an end, and a short one is taken by less
   const isShort = lengths.some((length) => length >= STILL_MM && length < SHORT_END * most);
   const closed = isRounded || isShort ? uncrossed({ p, q }) : { p, q };
@@ -68,7 +75,12 @@ function setBack(edge: readonly Vec2[], opposite: readonly Vec2[], setbacks: Set
   const [first, end] = fore < aft ? [fore, aft] : [0, last];
   const corners = cornersOf(edge, setbacks.along, setbacks.knuckles).filter(({ from, to }) => from > first && to < end);
   const starts = [first, ...corners.map(({ to }) => to)];
-  const pieces = starts.map((from, i) => movedPiece({ edge, opposite, from, to: corners[i]?.from ?? end, isFirst: i === 0, isLast: i === corners.length, side }, setbacks)); // prettier-ignore
+  const pieces = starts.map((from, i) =>
+    movedPiece(
+      { edge, opposite, from, to: corners[i]?.from ?? end, isFirst: i === 0, isLast: i === corners.length, side },
+      setbacks,
+    ),
+  );
   const moved = edge.map((p) => p);
   pieces.forEach((piece, i) => piece.forEach((p, k) => (moved[at(starts, i) + k] = p)));
   moved.fill(at(moved, first), 0, first);
@@ -126,7 +138,9 @@ function runFrom(edge: readonly Vec2[], k: number, way: 1 | -1): Vec2 | undefine
   let i = k + way;
   while (i + way >= 0 && i + way < edge.length && distance2(at(edge, k), at(edge, i)) < RUN_MM) i += way;
   const length = distance2(at(edge, k), at(edge, i));
-  return length < LEAST_RUN_MM ? undefined : [(way * (at(edge, i)[0] - at(edge, k)[0])) / length, (way * (at(edge, i)[1] - at(edge, k)[1])) / length]; // prettier-ignore
+  return length < LEAST_RUN_MM
+    ? undefined
+    : [(way * (at(edge, i)[0] - at(edge, k)[0])) / length, (way * (at(edge, i)[1] - at(edge, k)[1])) / length];
 }
 
 type Piece = {
@@ -160,7 +174,14 @@ function movedPiece(
   const endAt = (k: number, i: 0 | 1): Vec2 => {
     const corner = i === 0 ? 0 : edge.length - 1;
     const isEnd = (i === 0 ? isFirst : isLast) && distance2(at(edge, corner), at(opposite, corner)) >= STILL_MM;
-    return isEnd ? slid([at(edge, corner), at(opposite, corner)], at(directions, k), setbackAt(k), isRounded[i] ? MOST_OF_ROUNDED_END : MOST_OF_END) : square(k); // prettier-ignore
+    return isEnd
+      ? slid(
+          [at(edge, corner), at(opposite, corner)],
+          at(directions, k),
+          setbackAt(k),
+          isRounded[i] ? MOST_OF_ROUNDED_END : MOST_OF_END,
+        )
+      : square(k);
   };
   const ends = [endAt(0, 0), endAt(last, 1)] as const;
   const isPast = (p: Vec2, k: 0 | -1) => {
@@ -181,7 +202,8 @@ function movedPiece(
   for (let k = middle - 1; k > 0; k--)
     if (!runsOn(at(moved, k + 1), at(moved, k), at(directions, k), -1)) moved[k] = at(moved, k + 1);
   // nor may its last points pass where the ends have slid to
-  const isWithin = (k: number, end: 0 | 1) => runsOn(ends[end], at(moved, k), at(directions, end === 0 ? 0 : last), end === 0 ? 1 : -1); // prettier-ignore
+  const isWithin = (k: number, end: 0 | 1) =>
+    runsOn(ends[end], at(moved, k), at(directions, end === 0 ? 0 : last), end === 0 ? 1 : -1);
   return moved.map((p, k) => (k < middle && !isWithin(k, 0) ? ends[0] : k > middle && !isWithin(k, 1) ? ends[1] : p));
 }
 
@@ -232,7 +254,6 @@ function crossingOf(one: readonly Vec2[], other: readonly Vec2[], { most, reach,
         [far, near],
         [near, far],
       ] as const) {
-        // prettier-ignore
         if (i >= countA || j >= countB) continue;
         const found = crossLines(at(a, i).at, at(a, i + 1).at, at(b, j).at, at(b, j + 1).at);
         if (found && found.w >= 0 && found.w <= 1 && found.v >= 0 && found.v <= 1) {
@@ -277,7 +298,10 @@ function untangled({ p, q }: Flat, whole: Flat): Flat {
   return { p: trim(p), q: trim(q) };
 }
 
-/** A wide setback takes the whole of a pointed panel's end: from its middle outward it ends where the edges first cross. */
+/**
+ * A wide setback takes the whole of a pointed panel's end: from its middle outward it ends where the edges first
+ * cross.
+ */
 function uncrossed({ p, q }: Flat): Flat {
   const fore = firstCrossing(p, q, -1);
   const aft = firstCrossing(p, q, 1);

@@ -40,7 +40,6 @@ describe('a panel cut along a line drawn on it', () => {
       [0.5, 0.55],
       [1, 0.6],
     ] as const)
-      // prettier-ignore
       expect(splitShareAt(split, along)).toBeCloseTo(share, 12);
     const first = at(lower.rulings, 0);
     expect(distance2(first.flatP, first.flatQ) / distance2(first.flatP, at(side.rulings, 0).flatQ)).toBeCloseTo(0.4, 9);
@@ -50,7 +49,6 @@ describe('a panel cut along a line drawn on it', () => {
       { fore: 0.05, middle: 0.95, aft: 0.05 },
       { fore: 0.95, middle: 0.05, aft: 0.95 },
     ])
-      // prettier-ignore
       for (const part of splitPanel(side, { id: side.id, ...own })) {
         expect(part.areaM2).toBeGreaterThan(0);
         expect(crossesItself(part.outline)).toBe(false);

@@ -1,11 +1,11 @@
 /**
  * A panel cut in two along a line drawn on it, as where it is deeper than the sheet.
  *
- * Method: the line is drawn on the developed panel: so many shares of the way along each ruling from the lower edge to the
- * upper, a parabola through three of them from the fore end to the after one. Both parts keep their piece of every
- * ruling, so that bent they are the very same surface, and flat they fit together along the line.
- * Conventions: along the line both parts have the mean of the two edges' parameters. A bottom that spans the centreline is
- * cut along the centreline, whatever the shares: that gives a mirrored pair.
+ * Method: the line is drawn on the developed panel: so many shares of the way along each ruling from the lower edge
+ * to the upper, a parabola through three of them from the fore end to the after one. Both parts keep their piece of
+ * every ruling, so that bent they are the very same surface, and flat they fit together along the line. Conventions:
+ * along the line both parts have the mean of the two edges' parameters. A bottom that spans the centreline is cut
+ * along the centreline, whatever the shares: that gives a mirrored pair.
  */
 import { at, lerp2, lerp3 } from '../geometry';
 import type { EdgeStretch } from './inputs';
@@ -20,7 +20,9 @@ export const isSplitLine = (line: string): boolean => line.endsWith('.cut');
 /** How near to an edge the line may come. */
 const NEAREST = 0.05;
 
-/** The panel, or the parts that it is cut into: the lower first; of a bottom across the centreline the starboard half. */
+/**
+ * The panel, or the parts that it is cut into: the lower first; of a bottom across the centreline the starboard half.
+ */
 export function splitPanel(panel: Panel, split: PanelSplit | undefined): readonly Panel[] {
   if (!split) return [panel];
   const line = splitLineOf(panel.id);
@@ -83,13 +85,17 @@ export function straightMiddle(
   drawn?: PanelSplit,
 ): number {
   const { rulings } = cut;
-  const alongOf = (r: LaidRuling) => (drawn ? r.t : middleOf(r)); // the lower part's upper edge has the mean of the whole's
+  // the lower part's upper edge has the mean of the whole's
+  const alongOf = (r: LaidRuling) => (drawn ? r.t : middleOf(r));
   const on = (k: number, share: number) => {
     const r = at(rulings, k);
     return lerp2(r.flatP, r.flatQ, drawn ? share / splitShareAt(drawn, alongOf(r)) : share);
   };
   const [a, b] = [on(0, fore), on(-1, aft)];
-  const k = Math.max(0, rulings.findIndex((r) => alongOf(r) >= 0.5)); // prettier-ignore
+  const k = Math.max(
+    0,
+    rulings.findIndex((r) => alongOf(r) >= 0.5),
+  );
   const side = (share: number) => {
     const p = on(k, share);
     return (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);

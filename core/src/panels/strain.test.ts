@@ -14,7 +14,10 @@ const side = (curves: readonly ((w: number) => Vec3)[], count = 13): Panel =>
 
 /** Straight edges of 3 m, the upper turned by so many mm over its length: it twists by construction. */
 const twisted = (by: number, size = 1): Panel =>
-  side([(w) => [3000 * size * w, 300 * size, 0], (w) => [3000 * size * w, (700 + by * w) * size, (500 - by * w) * size]]); // prettier-ignore
+  side([
+    (w) => [3000 * size * w, 300 * size, 0],
+    (w) => [3000 * size * w, (700 + by * w) * size, (500 - by * w) * size],
+  ]);
 
 /** One ruling fifteen times, as far apart on the flat as rounding leaves them. */
 const again = (r: LaidRuling): LaidRuling[] =>
@@ -46,7 +49,11 @@ describe('the strain of the best flattening', () => {
       const tip: Vec3 = [200, 0, 400];
       const panel = side([
         (w) => [tip[0] + 4000 * w, 0, tip[2] - 380 * (1 - (1 - w) ** 2)],
-        (w) => [tip[0] + 4000 * w, 500 * (1 - (1 - w) ** 2), tip[2] - 250 * (1 - (1 - w) ** 2) - hollow * Math.sin(Math.PI * Math.min(1, 4 * w))], // prettier-ignore
+        (w) => [
+          tip[0] + 4000 * w,
+          500 * (1 - (1 - w) ** 2),
+          tip[2] - 250 * (1 - (1 - w) ** 2) - hollow * Math.sin(Math.PI * Math.min(1, 4 * w)),
+        ],
       ]);
       expect(panel.maxStrain.value).toBeLessThan(5e-4 + 0.002 * (panel.maxTwist.value / 5));
     }

@@ -2,10 +2,10 @@
  * How much a panel would have to stretch: the in-plane strain of its best flattening.
  *
  * Method: a mesh of rulings × cross-lines on the ruled surface; the flat mesh whose edges and diagonals come nearest to
- * their lengths on the surface, by least squares (Gauss-Newton; banded Cholesky). Lengths on the surface are summed along
- * the fine rulings, so that a curved but developable panel shows no strain. The figure reported is the greatest relative
- * difference left over.
- * Accuracy: 1e-5 on developable panels. Cost: some 400 unknowns of half-bandwidth 14: a millisecond.
+ * their lengths on the surface, by least squares (Gauss-Newton; banded Cholesky). Lengths on the surface are summed
+ * along the fine rulings, so that a curved but developable panel shows no strain. The figure reported is the greatest
+ * relative difference left over. Accuracy: 1e-5 on developable panels. Cost: some 400 unknowns of half-bandwidth 14:
+ * a millisecond.
  */
 import { at, distance2, distance3, lerp2, lerp3, sub3, type Vec2, type Vec3 } from '../geometry';
 import { squareDistance, turnBetween2, type LaidRuling } from './strip';
@@ -185,10 +185,16 @@ function bentDistance(a: LaidRuling, b: LaidRuling, from: Vec3, to: Vec3): numbe
 
 const SAME_FLAT_MM = 1e-6;
 const BEYOND = 0.1;
-/** A line this nearly along a ruling, as between two rulings in one place, crosses it nowhere: what is left is rounding. */
+/**
+ * A line this nearly along a ruling, as between two rulings in one place, crosses it nowhere: what is left is
+ * rounding.
+ */
 const ALONG_SINE = 1e-6;
 
-/** Where the straight flat line crosses a ruling, as a fraction of it; `otherwise` where it runs along it or is but a point, as in a fan. */
+/**
+ * Where the straight flat line crosses a ruling, as a fraction of it; `otherwise` where it runs along it or is but a
+ * point, as in a fan.
+ */
 function crossingOf(ruling: LaidRuling, a: Vec2, b: Vec2, otherwise: number): number {
   const dx = b[0] - a[0];
   const dy = b[1] - a[1];

@@ -5,9 +5,9 @@
  * rulings where a builder uses ten). The diagonal alternates from strip to strip, so that what is left of twist favours
  * neither edge. Radius of curvature across a ruling: distance between neighbouring rulings, square to them, over the
  * change of the surface normal.
- * Conventions: P is the lower or inner line, Q the upper or outer; u runs aft along the panel, v from P towards Q. So the
- * drawing shows the inside face of the starboard panel, which is the outside face of its mirror to port.
- * The straight way from one ruling to the next leaves the bent surface: over it the way is longer, as an arc over its
+ * Conventions: P is the lower or inner line, Q the upper or outer; u runs aft along the panel, v from P towards Q. So
+ * the drawing shows the inside face of the starboard panel, which is the outside face of its mirror to port. The
+ * straight way from one ruling to the next leaves the bent surface: over it the way is longer, as an arc over its
  * chord. Where the surface turns by δ between two rulings that lie v apart at one end of the way and w at the other,
  * square to them, length² grows by δ²·v·w/12 (derived here: exact to the fourth order on cylinders and cones).
  * Accuracy: h⁴/R⁴ of the length for rulings h apart on a bend of radius R: a micron on any hull.
@@ -30,8 +30,10 @@ export type LaidRuling = {
   /** Radius of the bend at P and at Q, mm; towards the point of a fan it runs to nought on paper. Null where flat. */
   readonly endRadii: readonly [number, number] | null;
   readonly fan?: 'P' | 'Q';
-  /** Its ends on the flat before the edges were set back: what is marked on the panel lies between these. Absent where they
-   * have not been. */
+  /**
+   * Its ends on the flat before the edges were set back: what is marked on the panel lies between these. Absent where
+   * they have not been.
+   */
   readonly whole?: readonly [Vec2, Vec2];
 };
 
@@ -160,8 +162,8 @@ function apart(p0: Vec3, p1: Vec3, q0: Vec3, q1: Vec3, end: 'p' | 'q'): number {
 }
 
 /**
- * The flat place of c, given those of a and b: to the right of the way from a to b. Over the bent surface the squares of
- * ab, ac and bc are longer by so much. By coordinates: it is the kernel.
+ * The flat place of c, given those of a and b: to the right of the way from a to b. Over the bent surface the squares
+ * of ab, ac and bc are longer by so much. By coordinates: it is the kernel.
  */
 function lay(a: Vec3, b: Vec3, c: Vec3, fa: Vec2, fb: Vec2, moreAb: number, moreAc: number, moreBc: number): Vec2 {
   const bx = b[0] - a[0];
@@ -190,8 +192,10 @@ function lay(a: Vec3, b: Vec3, c: Vec3, fa: Vec2, fb: Vec2, moreAb: number, more
 
 type Rows = { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] };
 
-/** Turned so that the line between the middles of the end rulings lies along u, and moved to start at (0, 0); `along`, if
- * given, is taken with it. */
+/**
+ * Turned so that the line between the middles of the end rulings lies along u, and moved to start at (0, 0); `along`,
+ * if given, is taken with it.
+ */
 export function squareUp(flat: Rows): { p: Vec2[]; q: Vec2[] };
 export function squareUp(flat: Rows, along: Rows): { p: Vec2[]; q: Vec2[]; along: { p: Vec2[]; q: Vec2[] } };
 export function squareUp(flat: Rows, along?: Rows): { p: Vec2[]; q: Vec2[]; along?: { p: Vec2[]; q: Vec2[] } } {

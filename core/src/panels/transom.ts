@@ -2,8 +2,8 @@
  * A transom, aft or at the bow: the flat panel across the ends of the lines, where they end off the centreline.
  *
  * Its plane holds the athwart direction, so it is a line in the profile, fitted by least squares to the ends (derived
- * here). Flat axes: u athwart to starboard, v up along the transom. Edges are straight between the ends of the lines, as
- * the panels' end rulings are.
+ * here). Flat axes: u athwart to starboard, v up along the transom. Edges are straight between the ends of the lines,
+ * as the panels' end rulings are.
  */
 import { area, at, type Vec2, type Vec3 } from '../geometry';
 import type { Finding } from '../findings';
@@ -36,7 +36,9 @@ export function findTransoms(hull: Hull, bend?: TransomBend): { transoms: Transo
   const transoms: Transom[] = [];
   const findings: Finding[] = [];
   for (const end of ['bow-transom', 'transom'] as const) {
-    const ends = linesToEnd(hull, end === 'transom' ? 'aft' : 'fore').map((line) => at(line.points, end === 'transom' ? -1 : 0)); // prettier-ignore
+    const ends = linesToEnd(hull, end === 'transom' ? 'aft' : 'fore').map((line) =>
+      at(line.points, end === 'transom' ? -1 : 0),
+    );
     if (!ends.some((point) => point.halfBreadth > CENTRELINE_MM) || ends.length < 2) continue;
     const { transom, offMm } = flatten(
       end,

@@ -15,10 +15,11 @@ export function sectionCurves(hull: Hull, panels: readonly Panel[], x: number): 
 
 /** Where the lines that bound panels pass x, lowest first. */
 export const sectionCorners = (hull: Hull, x: number): Vec2[] =>
-  hull.lines.flatMap(
-    (line) =>
-    crossingsOfX(line.batten, x).slice(0, 1).map((t): Vec2 => {
-      const [, y, z] = battenAt(line.batten, t).position;
-      return [y, z];
-    }), // prettier-ignore
+  hull.lines.flatMap((line) =>
+    crossingsOfX(line.batten, x)
+      .slice(0, 1)
+      .map((t): Vec2 => {
+        const [, y, z] = battenAt(line.batten, t).position;
+        return [y, z];
+      }),
   );

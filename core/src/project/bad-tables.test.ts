@@ -1,4 +1,6 @@
-/** Tables as they come from tired hands: each either refused with its place, or taken with a finding that says where. */
+/**
+ * Tables as they come from tired hands: each either refused with its place, or taken with a finding that says where.
+ */
 import { describe, expect, it } from 'vitest';
 import { problemText, readOffsets } from '../exchange';
 import { sentence } from '../findings';
@@ -10,9 +12,21 @@ const table = (rows: readonly string[]) => `${HEAD}${rows.join('\n')}\n`;
 const STATIONS = [0, 500, 1000, 1500, 2000, 2500, 3000];
 const line = (name: string, halfBreadth: (x: number) => number, height: (x: number) => number) =>
   STATIONS.map((x, i) => `${name},${i},${x},${halfBreadth(x).toFixed(1)},${height(x).toFixed(1)}`);
-const keel = line('keel', () => 0, (x) => 60 + 40 * Math.cos(x / 1000)); // prettier-ignore
-const chine = line('chine', (x) => 300 + 150 * Math.sin(x / 1000), (x) => 200 + 30 * Math.cos(x / 1000)); // prettier-ignore
-const sheer = line('sheer', (x) => 400 + 150 * Math.sin(x / 1000), (x) => 550 + 40 * Math.cos(x / 1000)); // prettier-ignore
+const keel = line(
+  'keel',
+  () => 0,
+  (x) => 60 + 40 * Math.cos(x / 1000),
+);
+const chine = line(
+  'chine',
+  (x) => 300 + 150 * Math.sin(x / 1000),
+  (x) => 200 + 30 * Math.cos(x / 1000),
+);
+const sheer = line(
+  'sheer',
+  (x) => 400 + 150 * Math.sin(x / 1000),
+  (x) => 550 + 40 * Math.cos(x / 1000),
+);
 const good = [...keel, ...chine, ...sheer];
 const changed = (row: string, to: string) => {
   const found = good.findIndex((own) => own.startsWith(row));
@@ -22,7 +36,10 @@ const changed = (row: string, to: string) => {
 
 const derive = createDerive();
 
-/** What is said about the table: the refusal, or what the lines stage finds. All stages are worked out: none may fall over. */
+/**
+ * What is said about the table: the refusal, or what the lines stage finds. All stages are worked out: none may fall
+ * over.
+ */
 function said(text: string): string {
   const read = readOffsets(text);
   if (!read.ok) return read.problems.map(problemText).join('; ');
@@ -39,7 +56,19 @@ const BAD: readonly (readonly [string, string, RegExp])[] = [
     /row 19, column height: found "five hundred"/,
   ],
   ['a station missing on one line', table(good.filter((row) => !row.startsWith('chine,3'))), /^$/],
-  ['a line that crosses the one below it', table([...keel, ...chine, ...line('sheer', () => 200, (x) => 350 - x / 8)]), /Sheer .*Chine/], // prettier-ignore
+  [
+    'a line that crosses the one below it',
+    table([
+      ...keel,
+      ...chine,
+      ...line(
+        'sheer',
+        () => 200,
+        (x) => 350 - x / 8,
+      ),
+    ]),
+    /Sheer .*Chine/,
+  ],
   ['a line of one point', table([...keel, ...chine, 'sheer,0,0,400,590']), /Sheer/],
   ['a station given twice', table([...good, good.at(-1) ?? '']), /Sheer: station 6 is on top of the point before it/],
   ['a station out of order', changed('chine,3', 'chine,3,300,440,202'), /Chine/],

@@ -1,9 +1,9 @@
 /**
  * The chain of stages: from a project to everything that follows from it.
  *
- * Each step is remembered with the parts of the project and the results it was made from, compared by content (the parts
- * are small) or by identity (results); so an edit recomputes only what it touches. A panel is remembered by its own two
- * lines: moving the sheer leaves the bottom alone.
+ * Each step is remembered with the parts of the project and the results it was made from, compared by content (the
+ * parts are small) or by identity (results); so an edit recomputes only what it touches. A panel is remembered by its
+ * own two lines: moving the sheer leaves the bottom alone.
  */
 import type { Finding, Stage, StageResult } from '../findings';
 import { at } from '../geometry';

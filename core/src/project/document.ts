@@ -1,4 +1,7 @@
-/** The project document: what the builder decided, and nothing that can be worked out from it. Plain, versioned, validated. */
+/**
+ * The project document: what the builder decided, and nothing that can be worked out from it. Plain, versioned,
+ * validated.
+ */
 import { z } from 'zod';
 import { epoxySchema } from '../epoxy';
 import { framesSchema } from '../frames';
@@ -18,7 +21,10 @@ export const projectSchema = z.object({
   id: z.string().min(1).max(80),
   name: z.string().min(1).max(120),
   note: z.string().max(4000),
-  /** Printed on everything that is cut or drawn; raised by the builder when what follows is no longer what went before. */
+  /**
+   * Printed on everything that is cut or drawn; raised by the builder when what follows is no longer what went
+   * before.
+   */
   revision: z.number().int().min(1).max(9999),
   notation: z.enum(NOTATIONS),
   /** How edges are made: filleted and taped, or bevelled on timber. */

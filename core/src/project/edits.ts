@@ -1,6 +1,6 @@
 /**
- * Edits: one value of the document put in place of another, by path. A list of things with ids is entered by id, so that
- * an edit still means the same after something was added before it.
+ * Edits: one value of the document put in place of another, by path. A list of things with ids is entered by id, so
+ * that an edit still means the same after something was added before it.
  */
 import type { Edit } from '../findings';
 import { projectSchema, type Project } from './document';
@@ -19,7 +19,8 @@ export function applyEdits(project: Project, edits: readonly Edit[]): EditResult
   const parsed = projectSchema.safeParse(next);
   const unknown = parsed.success ? edits.find((edit) => !resolvePath(parsed.data, edit.path, true)) : undefined;
   if (unknown) return { ok: false, reason: `There is no ${unknown.path.join('.')} in this project` };
-  if (parsed.success) return { ok: true, project: next as Project }; // just checked; kept as is, so that what did not change stays the same object
+  // just checked; kept as is, so that what did not change stays the same object
+  if (parsed.success) return { ok: true, project: next as Project };
   const issue = parsed.error.issues[0];
   return { ok: false, reason: `${issue?.path.join('.') ?? 'project'}: ${issue?.message ?? 'not valid'}` };
 }
@@ -58,7 +59,8 @@ function setAt(node: unknown, path: Edit['path'], value: Edit['value']): unknown
     return changed === undefined ? undefined : list.map((item, i) => (i === index ? changed : item));
   }
   if (!isRecord(node) || typeof key !== 'string') return undefined;
-  if (rest.length === 0) return { ...node, [key]: value }; // it may be one of the things that can be left out: the schema tells
+  // it may be one of the things that can be left out: the schema tells
+  if (rest.length === 0) return { ...node, [key]: value };
   if (!(key in node)) return undefined;
   const changed = setAt(node[key], rest, value);
   return changed === undefined ? undefined : { ...node, [key]: changed };

@@ -32,7 +32,10 @@ describe('an edit of a line that another runs out on', () => {
     const keel = at(bendLines(project.lines).value.lines, 0);
     const [x, halfBreadth, height] = battenAt(keel.batten, 0.31).position;
     const begin = { station: '', x, halfBreadth, height };
-    const chine = { ...lineOf(project, 'chine'), points: [begin, ...lineOf(project, 'chine').points.filter((p) => p.x > x + 60)] }; // prettier-ignore
+    const chine = {
+      ...lineOf(project, 'chine'),
+      points: [begin, ...lineOf(project, 'chine').points.filter((p) => p.x > x + 60)],
+    };
     const between: Project = { ...project, lines: linesOf([lineOf(project, 'keel'), chine, lineOf(project, 'sheer')]) };
     const next = lineOf(project, 'keel').points.findIndex((p) => p.x > x);
     const edit = {
@@ -53,7 +56,6 @@ describe('an edit of a line that another runs out on', () => {
       [{ path: pointPath('sheer', 4, 'height'), value: 610 }],
       [{ path: ['panels', 'thickness'], value: 9 }],
     ])
-      // prettier-ignore
       expect(withFollowing(project, edits)).toBe(edits);
     const wrong = [{ path: pointPath('keel', foot, 'height'), value: 'high' }];
     expect(withFollowing(project, wrong)).toBe(wrong);

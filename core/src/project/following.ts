@@ -1,8 +1,9 @@
 /**
  * Lines that run out on others stay on them: what else an edit of some points has to move.
  *
- * A line's end goes with the point of the other line that it lies on, or with the place of the other's batten at the same
- * parameter. Ends that the edit itself sets are left to it, and edits of anything but single figures as they are.
+ * A line's end goes with the point of the other line that it lies on, or with the place of the other's batten at the
+ * same parameter. Ends that the edit itself sets are left to it, and edits of anything but single figures as they
+ * are.
  */
 import { at, distance3 } from '../geometry';
 import type { Edit } from '../findings';

@@ -70,7 +70,7 @@ const runningOut = fc
     plausible,
     fc.constantFrom('keel fore', 'sheer fore', 'sheer aft'),
     fc.double({ min: 0.15, max: 0.5, noNaN: true }),
-  ) // prettier-ignore
+  )
   .map(([lines, where, share]) => {
     const [keel, chine, sheer] = lines.longitudinals as [Longitudinal, Longitudinal, Longitudinal];
     const other = where === 'keel fore' ? keel : sheer;
@@ -80,10 +80,17 @@ const runningOut = fc
     const left = where === 'sheer aft' ? chine.points.slice(0, last - k) : chine.points.slice(k + 1);
     // eased to the other line, as a builder would draw it
     const eased = left.map((p) => {
-      const near = end ? Math.max(0, 1 - Math.abs(p.x - end.x) / (0.6 * Math.abs((keel.points[last]?.x ?? 0) - (keel.points[0]?.x ?? 0)))) ** 2 : 0; // prettier-ignore
+      const near = end
+        ? Math.max(
+            0,
+            1 - Math.abs(p.x - end.x) / (0.6 * Math.abs((keel.points[last]?.x ?? 0) - (keel.points[0]?.x ?? 0))),
+          ) ** 2
+        : 0;
       const there = other.points.find((q) => q.x === p.x);
       const mix = (a: number, b: number) => a + 0.9 * near * (b - a);
-      return there ? { ...p, halfBreadth: mix(p.halfBreadth, there.halfBreadth), height: mix(p.height, there.height) } : p; // prettier-ignore
+      return there
+        ? { ...p, halfBreadth: mix(p.halfBreadth, there.halfBreadth), height: mix(p.height, there.height) }
+        : p;
     });
     const points = end ? (where === 'sheer aft' ? [...eased, end] : [end, ...eased]) : left;
     return { where, lines: { longitudinals: [keel, { ...chine, points }, sheer] } };

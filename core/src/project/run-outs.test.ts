@@ -37,28 +37,35 @@ describe('a boat whose side goes on up the stem', () => {
     expect(new Set(seams.map(({ id }) => id)).size).toBe(seams.length);
   });
   it('has card tabs along stem and keel, on the starboard hand', () => {
-    const [plain, tabbed] = (['tape', 'tabs'] as const).map((edges) => cardModel(project, derived, { scale: 20, paper: 'A4', edges })); // prettier-ignore
+    const [plain, tabbed] = (['tape', 'tabs'] as const).map((edges) =>
+      cardModel(project, derived, { scale: 20, paper: 'A4', edges }),
+    );
     const outline = (model: typeof plain, id: string) => model?.parts.find((part) => part.id === id)?.outline ?? [];
     for (const [id, has] of [
       ['chine-sheer', true],
       ['chine-sheer.port', false],
       ['keel-chine', true],
     ] as const) {
-      // prettier-ignore
       const [bare, tabs] = [outline(plain, id), outline(tabbed, id)];
       expect(crossesItself(tabs)).toBe(false);
       expect(area(tabs) - area(bare) > 50).toBe(has);
-      expect(intersectionOf([tabs], [bare]).reduce((sum, one) => sum + area(one), 0) / area(bare)).toBeGreaterThan(0.999); // prettier-ignore
+      expect(intersectionOf([tabs], [bare]).reduce((sum, one) => sum + area(one), 0) / area(bare)).toBeGreaterThan(
+        0.999,
+      );
     }
   });
   it('makes both panels anew when the stem moves, the bottom alone when the keel’s after end does', () => {
-    const stem = applyEdits(project, [{ path: pointPath('keel', 3, 'x'), value: at(at(longitudinals, 0).points, 3).x - 4 }]); // prettier-ignore
+    const stem = applyEdits(project, [
+      { path: pointPath('keel', 3, 'x'), value: at(at(longitudinals, 0).points, 3).x - 4 },
+    ]);
     if (!stem.ok) throw new Error(stem.reason);
     derive(stem.project);
     expect(derive.lastComputed()).toContain('panel chine-sheer');
     derive(project);
     const after = at(longitudinals, 0).points.length - 2;
-    const keel = applyEdits(project, [{ path: pointPath('keel', after, 'height'), value: at(at(longitudinals, 0).points, after).height + 6 }]); // prettier-ignore
+    const keel = applyEdits(project, [
+      { path: pointPath('keel', after, 'height'), value: at(at(longitudinals, 0).points, after).height + 6 },
+    ]);
     if (!keel.ok) throw new Error(keel.reason);
     derive(keel.project);
     expect(derive.lastComputed()).toContain('panel keel-chine');

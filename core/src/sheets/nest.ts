@@ -3,14 +3,14 @@
  *
  * Method: parts go down one by one at the leftmost, then lowest place that touches what lies there already, found from
  * no-fit polygons: the set of positions in which two parts overlap, the sum of one with the other turned half round
- * (geometry/convolution.ts), widened by the gap (after Burke and others, "Complete and robust no-fit polygon generation", EJOR 2007).
- * The least position is a corner of the sheet's own rectangle of positions, a corner of a no-fit polygon, or a crossing of
- * two. Rounds repeat this with other orders of the parts, kept when fewer sheets, or a shorter last one, come of it.
- * Conventions: widening is by a polygon drawn around the circle, with flats on the axes: never less than the gap, exact
- * between square parts. A hole in a part is not used for others. Coordinates of input are taken as they are; curved
- * outlines of many points are simplified outward by at most OUTWARD_MM for the search.
- * Accuracy: positions good to 1e-6 mm; every layout is checked by true distances before it is returned (check.ts).
- * Cost: a round of 20 parts takes some 50 ms once the no-fit polygons are known.
+ * (geometry/convolution.ts), widened by the gap (after Burke and others, "Complete and robust no-fit polygon
+ * generation", EJOR 2007). The least position is a corner of the sheet's own rectangle of positions, a corner of a
+ * no-fit polygon, or a crossing of two. Rounds repeat this with other orders of the parts, kept when fewer sheets, or
+ * a shorter last one, come of it. Conventions: widening is by a polygon drawn around the circle, with flats on the
+ * axes: never less than the gap, exact between square parts. A hole in a part is not used for others. Coordinates of
+ * input are taken as they are; curved outlines of many points are simplified outward by at most OUTWARD_MM for the
+ * search. Accuracy: positions good to 1e-6 mm; every layout is checked by true distances before it is returned
+ * (check.ts). Cost: a round of 20 parts takes some 50 ms once the no-fit polygons are known.
  */
 import {
   area,
@@ -170,7 +170,10 @@ function layOut(
   return { sheets, unplaced };
 }
 
-/** Every way in which a part may lie, with its outline in that pose (wound counter-clockwise, about the part's origin). */
+/**
+ * Every way in which a part may lie, with its outline in that pose (wound counter-clockwise, about the part's
+ * origin).
+ */
 function posesOf(part: NestJob['parts'][number]): Pose[] {
   const angles = part.rotations === 'any' ? likelyAngles(part.outline) : [...new Set(part.rotations)];
   const sides = part.mirror ? [false, true] : [false];

@@ -14,7 +14,10 @@ import { useAppDispatch } from './store';
 
 type Refused = Extract<Taken, { ok: false }>;
 
-/** Takes a table of offsets or a project file, by choosing or by dropping it on the button, and opens it as a new project. */
+/**
+ * Takes a table of offsets or a project file, by choosing or by dropping it on the button, and opens it as a new
+ * project.
+ */
 export function ImportButton() {
   const [refused, setRefused] = useState<Refused | null>(null);
   const dispatch = useAppDispatch();

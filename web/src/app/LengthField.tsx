@@ -10,7 +10,10 @@ type Props = {
   readonly onCommit: (mm: number) => void;
 };
 
-/** A length in any notation: shows what it understood; Enter commits, Esc restores, arrows step by the rule's division. */
+/**
+ * A length in any notation: shows what it understood; Enter commits, Esc restores, arrows step by the rule's
+ * division.
+ */
 export function LengthField({ label, mm, onCommit }: Props) {
   const { value, isWrong, help, act } = useLengthTyping(mm, onCommit);
   return <Field label={label} value={value} isWrong={isWrong} help={help} act={act} />;

@@ -36,7 +36,14 @@ describe('the document', () => {
   });
   it('takes a drag as one entry: undone at once, done again at once', () => {
     const drag = (value: number) =>
-      edited({ label: 'Drag', gesture: 'a', edits: [{ path: ['panels', 'thickness'], value }, { path: ['epoxy', 'waste'], value: value / 100 }] }); // prettier-ignore
+      edited({
+        label: 'Drag',
+        gesture: 'a',
+        edits: [
+          { path: ['panels', 'thickness'], value },
+          { path: ['epoxy', 'waste'], value: value / 100 },
+        ],
+      });
     const dragged = Array.from({ length: 40 }, (_, i) => 7 + i / 4).reduce(
       (s, v) => documentReducer(s, drag(v)),
       start,
@@ -45,7 +52,10 @@ describe('the document', () => {
     const back = documentReducer(dragged, undone());
     expect(back.project).toEqual(project);
     expect(documentReducer(back, redone()).project).toEqual(dragged.project);
-    const other = documentReducer(dragged, edited({ label: 'Other drag', gesture: 'b', edits: [{ path: ['panels', 'thickness'], value: 3 }] })); // prettier-ignore
+    const other = documentReducer(
+      dragged,
+      edited({ label: 'Other drag', gesture: 'b', edits: [{ path: ['panels', 'thickness'], value: 3 }] }),
+    );
     expect(other.past).toHaveLength(2);
   });
   it('refuses what the schema refuses, says why, and changes nothing', () => {

@@ -68,14 +68,25 @@ function joined(past: readonly Change[], made: Change, gesture?: string): { chan
   if (gesture === undefined || !last || last.gesture !== gesture)
     return { change: gesture === undefined ? made : { ...made, gesture }, past };
   const inverse = [...made.inverse, ...last.inverse];
-  return { change: { ...made, gesture, patches: [...last.patches, ...made.patches].slice(-MOST_STEPS), inverse: inverse.slice(-MOST_STEPS) }, past: past.slice(0, -1) }; // prettier-ignore
+  return {
+    change: {
+      ...made,
+      gesture,
+      patches: [...last.patches, ...made.patches].slice(-MOST_STEPS),
+      inverse: inverse.slice(-MOST_STEPS),
+    },
+    past: past.slice(0, -1),
+  };
 }
 
-/** A long drag keeps the first figures, to go back to, and the last, to come again to: those between are passed over. */
+/**
+ * A long drag keeps the first figures, to go back to, and the last, to come again to: those between are passed over.
+ */
 const MOST_STEPS = 12;
 
 /** The state itself, not the draft of it: these reducers give a new state and change nothing in place. */
-const plain = (state: unknown): DocumentState => (original(state) ?? state) as DocumentState; // the slice's own state, drafted or not
+// the slice's own state, drafted or not
+const plain = (state: unknown): DocumentState => (original(state) ?? state) as DocumentState;
 
 const documentSlice = createSlice({
   name: 'document',

@@ -9,7 +9,8 @@ import { notationSet } from './screen-slice';
 export const listener = createListenerMiddleware();
 
 type WithDocument = { readonly document: DocumentState };
-const documentOf = (state: unknown): DocumentState => (state as WithDocument).document; // the store's own shape; typing it here would be circular
+// the store's own shape; typing it here would be circular
+const documentOf = (state: unknown): DocumentState => (state as WithDocument).document;
 const SAVE_AFTER_MS = 350;
 
 listener.startListening({

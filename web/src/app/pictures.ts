@@ -20,7 +20,8 @@ export async function takePicture(file: File): Promise<TakenPicture> {
   if (!type) return refuse('not a PNG or JPEG picture; expected one of the two');
   try {
     const { width, height } = await createImageBitmap(new Blob([bytes], { type }));
-    if (width > LARGEST_PX || height > LARGEST_PX) return refuse(`${width} × ${height} pixels; expected ${LARGEST_PX} at most`); // prettier-ignore
+    if (width > LARGEST_PX || height > LARGEST_PX)
+      return refuse(`${width} × ${height} pixels; expected ${LARGEST_PX} at most`);
     return { ok: true, picture: { id: crypto.randomUUID(), type, bytes }, widthPx: width, heightPx: height };
   } catch {
     return refuse('a picture that this browser cannot show; expected a whole PNG or JPEG');

@@ -33,8 +33,8 @@ function drawnOnce(line: HullLine, longitudinals: readonly Longitudinal[]): Hull
 }
 
 /**
- * The lines as they are drawn: worked out here at once, so that what is dragged follows the hand. Without residuals, which
- * come with the engine's answer.
+ * The lines as they are drawn: worked out here at once, so that what is dragged follows the hand. Without residuals,
+ * which come with the engine's answer.
  */
 export const selectLiveHull = createSelector(
   [(state: RootState) => state.document.project?.lines.longitudinals],

@@ -1,4 +1,7 @@
-/** The one place where standard parts are styled: paper, ink, teal; thin rules, small radii, no shadows but on what floats. */
+/**
+ * The one place where standard parts are styled: paper, ink, teal; thin rules, small radii, no shadows but on what
+ * floats.
+ */
 import { createTheme, type Theme } from '@mui/material/styles';
 
 export type Shade = 'light' | 'dark';

@@ -1,4 +1,7 @@
-/** The shared drawing surface: world millimetres under pan and zoom, y up. Wheel or pinch zooms, drag pans, double-click fits. */
+/**
+ * The shared drawing surface: world millimetres under pan and zoom, y up. Wheel or pinch zooms, drag pans,
+ * double-click fits.
+ */
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';

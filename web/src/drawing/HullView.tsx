@@ -200,7 +200,10 @@ const WORST_MM = 22;
 const PLAIN_ROWS = 2;
 const FIELD_ROWS = 9;
 
-/** The strip of the panel's rulings, place by place across each; written over while their number stays: an edit makes no new buffers. */
+/**
+ * The strip of the panel's rulings, place by place across each; written over while their number stays: an edit makes
+ * no new buffers.
+ */
 function useStrip(
   panel: Panel,
   shape: readonly FoldedRuling[],
@@ -212,7 +215,9 @@ function useStrip(
   const geometry = useMemo(() => emptyStrip(count, rows), [count, rows]);
   useEffect(() => () => geometry.dispose(), [geometry]);
   useLayoutEffect(() => {
-    const [positions, normals, colours] = (['position', 'normal', 'color'] as const).map((name) => geometry.getAttribute(name)); // prettier-ignore
+    const [positions, normals, colours] = (['position', 'normal', 'color'] as const).map((name) =>
+      geometry.getAttribute(name),
+    );
     if (!positions || !normals || !colours) return; // made with all three
     const read = field && fieldReader(panel, field, thickness);
     const isHull = shape === panel.rulings;

@@ -1,4 +1,7 @@
-/** The hull in the round where the browser can draw it, and a line saying so where it cannot: nothing else depends on it. */
+/**
+ * The hull in the round where the browser can draw it, and a line saying so where it cannot: nothing else depends on
+ * it.
+ */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useState, type ComponentProps } from 'react';

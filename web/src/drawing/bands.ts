@@ -1,4 +1,7 @@
-/** How a field is drawn: its share of what the sheet takes in close bands, pale to dark without a step, the last over the limit. */
+/**
+ * How a field is drawn: its share of what the sheet takes in close bands, pale to dark without a step, the last over
+ * the limit.
+ */
 import type { Field, LaidRuling, Panel } from '@kalotrope/core/panels';
 
 /** From the tone of plywood through teal, dark where it is near what the sheet takes: shares and their colours. */
@@ -36,7 +39,9 @@ const mix = (from: string, to: string, w: number): string =>
     )
     .join('')}`;
 
-/** Where the field is greatest: a place across a ruling, and the figure there: a radius in mm, degrees, or a fraction. */
+/**
+ * Where the field is greatest: a place across a ruling, and the figure there: a radius in mm, degrees, or a fraction.
+ */
 export type Worst = { readonly ruling: LaidRuling; readonly w: number; readonly value: number };
 
 /** Null where there is none worth a word. */

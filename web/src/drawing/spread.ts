@@ -1,8 +1,8 @@
 /**
  * Labels that would lie on one another, moved apart as little as may be.
  *
- * Method: with their widths taken off step by step the wanted places must not fall; the nearest such row by least squares is
- * found by pooling neighbours that fall (isotonic regression; Barlow and others 1972).
+ * Method: with their widths taken off step by step the wanted places must not fall; the nearest such row by least
+ * squares is found by pooling neighbours that fall (isotonic regression; Barlow and others 1972).
  */
 export function spread(places: readonly number[], widths: number | readonly number[]): number[] {
   const order = places.map((_, i) => i).sort((a, b) => (places[a] ?? 0) - (places[b] ?? 0));

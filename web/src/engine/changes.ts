@@ -39,10 +39,12 @@ export function applyChanges(before: unknown, changes: Changes): unknown {
     case 'new':
       return changes.value;
     case 'list':
-      return changes.items.map((item, i) => applyChanges((before as readonly unknown[])[i], item)); // made from a list of this length
+      // made from a list of this length
+      return changes.items.map((item, i) => applyChanges((before as readonly unknown[])[i], item));
     case 'object':
       return Object.fromEntries(
-        Object.entries(changes.entries).map(([key, entry]) => [key, applyChanges((before as Entries)[key], entry)]), // made from an object of these keys
+        // made from an object of these keys
+        Object.entries(changes.entries).map(([key, entry]) => [key, applyChanges((before as Entries)[key], entry)]),
       );
   }
 }

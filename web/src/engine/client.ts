@@ -51,7 +51,8 @@ async function runAlone<K extends JobName>(
   options: RunOptions<K>,
 ): Promise<JobResult<JobOutput<K>>> {
   const worker = startWorker();
-  const report = (progress: unknown) => options.onProgress?.(progress as JobProgress<K>); // the worker runs the job of this name
+  // the worker runs the job of this name
+  const report = (progress: unknown) => options.onProgress?.(progress as JobProgress<K>);
   const stopped = new Promise<JobResult<JobOutput<K>>>((resolve) => {
     options.signal?.addEventListener('abort', () => resolve({ kind: 'cancelled' }), { once: true });
   });
@@ -73,7 +74,8 @@ async function settle<T>(asked: Promise<WorkerAnswer>, before?: unknown): Promis
 
 export const engine = {
   run<K extends JobName>(name: K, input: JobInput<K>, options: RunOptions<K> = {}): Promise<JobResult<JobOutput<K>>> {
-    if (name === 'derive') return runDerive(input as JobInput<'derive'>) as Promise<JobResult<JobOutput<K>>>; // K is 'derive' here
+    // K is 'derive' here
+    if (name === 'derive') return runDerive(input as JobInput<'derive'>) as Promise<JobResult<JobOutput<K>>>;
     return runAlone(name, input, options);
   },
 };

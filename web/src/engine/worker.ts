@@ -1,4 +1,6 @@
-/** The one worker entry: runs a job by name. Errors cross as name and message, results as what changed since the last. */
+/**
+ * The one worker entry: runs a job by name. Errors cross as name and message, results as what changed since the last.
+ */
 import { expose } from 'comlink';
 import { changesBetween, type Changes } from './changes';
 import { JOBS, type JobName } from './jobs';
@@ -12,7 +14,8 @@ const last = new Map<JobName, unknown>();
 const api = {
   run(name: JobName, input: unknown, onProgress: (progress: unknown) => void): WorkerAnswer {
     try {
-      const job = JOBS[name] as (input: unknown, onProgress: (progress: unknown) => void) => unknown; // the client's types pair name and input
+      // the client's types pair name and input
+      const job = JOBS[name] as (input: unknown, onProgress: (progress: unknown) => void) => unknown;
       const value = job(input, onProgress);
       const changes = changesBetween(last.get(name), value);
       last.set(name, value);

@@ -94,7 +94,10 @@ export async function firstProject(): Promise<string | undefined> {
   return (await listProjects())[0]?.id;
 }
 
-/** A picture once stored is never written over: whoever names it gets the same. Never taken out, since an undo may bring it back. */
+/**
+ * A picture once stored is never written over: whoever names it gets the same. Never taken out, since an undo may
+ * bring it back.
+ */
 export const addPictures = async (pictures: readonly Picture[]): Promise<void> => {
   await db.pictures.bulkPut([...pictures]);
 };

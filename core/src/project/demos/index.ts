@@ -33,7 +33,9 @@ function tamsel(id: string): Project {
   const base = newProject({ id, name: DEMO_NAMES.tamsel, notation: 'mm', lines });
   return {
     ...base,
-    note: 'V-bottomed skiff of the Lough Arvel ringing station: two people and a bundle of net poles over shallow water.',
+    note:
+      'V-bottomed skiff of the Lough Arvel ringing station: two people and a bundle of net poles over shallow ' +
+      'water.',
     frames: { frames: numbered('Bulkhead', 9, [1200, 2400, 3600]), filletGap: 1.5 },
   };
 }
@@ -55,7 +57,9 @@ function veyra(id: string): Project {
   const base = newProject({ id, name: DEMO_NAMES.veyra, notation: 'mm', lines });
   return {
     ...base,
-    note: 'Double-ended pulling boat for the far islands. Her forefoot was drawn hollow, and the bottom will not lie on it: see Panels.',
+    note:
+      'Double-ended pulling boat for the far islands. Her forefoot was drawn hollow, and the bottom will not ' +
+      'lie on it: see Panels.',
     frames: { frames: numbered('Bulkhead', 9, [900, 2000, 3200, 4300]), filletGap: 1.5 },
   };
 }

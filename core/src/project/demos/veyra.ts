@@ -1,4 +1,7 @@
-/** Table of the demo boat, from the program's own starter, a chine and a hollow forefoot added: line, station, x, half-breadth, height in mm. */
+/**
+ * Table of the demo boat, from the program's own starter, a chine and a hollow forefoot added: line, station, x,
+ * half-breadth, height in mm.
+ */
 export const VEYRA_TABLE: readonly (readonly [string, string, number, number, number])[] = [
   ['keel', 'stem', 194.1, 0, 431.1],
   ['keel', '½', 413, 0, 338],

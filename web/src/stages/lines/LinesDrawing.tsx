@@ -155,7 +155,10 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
 function SectionLabels({ sections, px }: { readonly sections: readonly BodySection[]; readonly px: number }) {
   const size = 13 * px;
   const widths = sections.map(({ label }) => size * (0.45 + 0.55 * Math.max(1, label.length)));
-  const places = spread(sections.map(({ end }) => end[0]), widths); // prettier-ignore
+  const places = spread(
+    sections.map(({ end }) => end[0]),
+    widths,
+  );
   const isMoved = sections.map(({ end }, i) => Math.abs((places[i] ?? 0) - end[0]) > 2 * px);
   const over = Math.max(...sections.filter((_, i) => isMoved[i]).map(({ end }) => end[1]), -Infinity) + 14 * px;
   return sections.map(({ label, index, end }, i) => {

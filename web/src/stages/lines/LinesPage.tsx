@@ -117,7 +117,8 @@ function Looks({ look, onLook }: LookProps) {
         select
         label="Curvature comb"
         value={look.comb}
-        onChange={({ target }) => onLook({ ...look, comb: target.value as LinesLook['comb'] })} // one of the items below
+        // one of the items below
+        onChange={({ target }) => onLook({ ...look, comb: target.value as LinesLook['comb'] })}
         sx={{ width: 190, '& .MuiSelect-select': { py: 0.6, fontSize: 14 } }}
       >
         <MenuItem value="none">none</MenuItem>

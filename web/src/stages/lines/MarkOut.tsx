@@ -79,9 +79,14 @@ export function MarkOutDrawing({ hull, part, board }: Omit<Props, 'onBoard'>) {
             strokeWidth={px}
             strokeDasharray={`${12 * px} ${3 * px} ${3 * px} ${3 * px}`}
           />
-          {/* prettier-ignore */}
-          <path d={pathOf([[-wide, datum], [wide, datum]])} stroke={palette.text.secondary} strokeWidth={px} />
-          {/* prettier-ignore */}
+          <path
+            d={pathOf([
+              [-wide, datum],
+              [wide, datum],
+            ])}
+            stroke={palette.text.secondary}
+            strokeWidth={px}
+          />
           {curves.map((curve, i) => (
             <g key={i} strokeWidth={2 * px} {...stationStyle(index, px)}>
               <path d={pathOf(curve.map(([y, h]) => [side * y, h] as const))} />
@@ -108,7 +113,6 @@ export function MarkOutDrawing({ hull, part, board }: Omit<Props, 'onBoard'>) {
                   textAnchor={side > 0 ? 'start' : 'end'}
                   fill={palette.text.primary}
                 >
-                  {/* prettier-ignore */}
                   {point.name}
                 </text>
               </g>
@@ -132,7 +136,10 @@ export function MarkOutDrawing({ hull, part, board }: Omit<Props, 'onBoard'>) {
               />
               {next.diagonal !== null && (
                 <path
-                  d={pathOf([[0, datum], [side * next.out, z(next)]])} // prettier-ignore
+                  d={pathOf([
+                    [0, datum],
+                    [side * next.out, z(next)],
+                  ])}
                   stroke={palette.secondary.main}
                   strokeWidth={px}
                   strokeDasharray={`${4 * px} ${4 * px}`}

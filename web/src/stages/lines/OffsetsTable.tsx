@@ -29,7 +29,10 @@ const MOST_CELLS = 12_000;
 const NAMES: Readonly<Record<FigureKey, string>> = { height: 'height', halfBreadth: 'half-breadth', x: 'x' };
 const BLOCKS = (['height', 'halfBreadth', 'x'] as const).map((key) => ({ key, name: NAMES[key] }));
 
-/** The table as plans print it: x on top, then heights, half-breadths, and x of the ends that the lines have each their own. */
+/**
+ * The table as plans print it: x on top, then heights, half-breadths, and x of the ends that the lines have each
+ * their own.
+ */
 export function OffsetsTable({ part, station, onStation }: Props) {
   const notation = useAppSelector(selectNotation);
   const choice = useAppSelector(selectPicked);

@@ -22,7 +22,10 @@ export function UnderlayPicture({ underlay, lying }: { readonly underlay: Underl
       opacity={opacity}
       preserveAspectRatio="none"
       // the drawing runs downwards and so does the picture; a turn counter-clockwise is a negative one here
-      transform={`translate(${lying.across(left)} ${-lying.up(top)}) scale(${lying.squeeze} 1) rotate(${-turnDeg}) scale(${mmPerPx})`}
+      transform={
+        `translate(${lying.across(left)} ${-lying.up(top)}) scale(${lying.squeeze} 1) rotate(${-turnDeg}) ` +
+        `scale(${mmPerPx})`
+      }
       style={{ pointerEvents: 'none' }}
     />
   );
@@ -36,7 +39,8 @@ function usePicture(id: string): string | null {
     loadPicture(id).then(
       (picture) => {
         if (isGone || !picture) return;
-        made = URL.createObjectURL(new Blob([picture.bytes as BlobPart], { type: picture.type })); // bytes of our own store
+        // bytes of our own store
+        made = URL.createObjectURL(new Blob([picture.bytes as BlobPart], { type: picture.type }));
         setUrl(made);
       },
       () => setUrl(null),

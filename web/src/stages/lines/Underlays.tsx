@@ -26,7 +26,11 @@ const VIEW_NAMES: Readonly<Record<Underlay['view'], string>> = { profile: 'profi
 /** How many clicks the tool wants before there is something to do. */
 const WANTED: Readonly<Record<Kind, number>> = { scale: 2, level: 2, place: 1, points: 1 };
 const TELLS: Readonly<Record<Kind, readonly string[]>> = {
-  scale: ['Click the first of two places whose distance you know.', 'Click the second, as far away as the picture allows.', 'Now give the distance.'], // prettier-ignore
+  scale: [
+    'Click the first of two places whose distance you know.',
+    'Click the second, as far away as the picture allows.',
+    'Now give the distance.',
+  ],
   level: ['Click a place on a line that should be level: the base line, say.', 'Click another place on it, far away.'],
   place: ['Click a place that you know: the forward end of the base line, say.', 'Now say where it lies on the boat.'],
   points: ['Click along the picked line, point by point. Near a station the point is put on it.'],
@@ -58,7 +62,18 @@ export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
     const { fromX, toX } = selectLiveHull(store.getState()) ?? { fromX: 0, toX: 0 };
     const mmPerPx = Math.max(100, toX - fromX) / widthPx;
     const left = view === 'body' ? (-widthPx * mmPerPx) / 2 : fromX;
-    const underlay: Underlay = { id: taken.picture.id, name: chosen.name.slice(0, 200), view, widthPx, heightPx, left, top: heightPx * mmPerPx, mmPerPx, turnDeg: 0, opacity: 0.6 }; // prettier-ignore
+    const underlay: Underlay = {
+      id: taken.picture.id,
+      name: chosen.name.slice(0, 200),
+      view,
+      widthPx,
+      heightPx,
+      left,
+      top: heightPx * mmPerPx,
+      mmPerPx,
+      turnDeg: 0,
+      opacity: 0.6,
+    };
     dispatch(
       edited({
         label: `Picture under the ${VIEW_NAMES[view]}`,
@@ -76,7 +91,6 @@ export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
       aria-label="A drawing to work from"
       sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider', display: 'grid', gap: 1.25 }}
     >
-      {/* prettier-ignore */}
       <Typography variant="h2">A drawing to work from</Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <NumberField

@@ -52,7 +52,8 @@ const SAME_EXTENT = 0.06;
 
 export function isSameExtent(a: Extent, b: Extent): boolean {
   const most = SAME_EXTENT * Math.max(a.toX - a.fromX, 1);
-  return (Object.keys(a) as (keyof Extent)[]).every((key) => Math.abs(a[key] - b[key]) <= most); // the keys of an Extent
+  // the keys of an Extent
+  return (Object.keys(a) as (keyof Extent)[]).every((key) => Math.abs(a[key] - b[key]) <= most);
 }
 
 /** One sights along a batten with the eye near its end: the length drawn at an eighth. */

@@ -101,13 +101,18 @@ export function CardPages({ project }: { readonly project: Project }) {
   );
 }
 
-const summary = ({ pages, parts, unplaced }: CardModel): string =>
-  `${parts.length} parts on ${pages.length === 1 ? 'one page' : `${pages.length} pages`}${unplaced.length > 0 ? `; too large for a page: ${unplaced.join(', ')}. Take a smaller scale` : ''}`;
+function summary({ pages, parts, unplaced }: CardModel): string {
+  const made = `${parts.length} parts on ${pages.length === 1 ? 'one page' : `${pages.length} pages`}`;
+  return unplaced.length > 0 ? `${made}; too large for a page: ${unplaced.join(', ')}. Take a smaller scale` : made;
+}
 
 function CardPage({ page, size }: { readonly page: Drawing; readonly size: { width: number; height: number } }) {
   const { palette } = useTheme();
   const paths = (layer: 'cut' | 'mark') =>
-    page.paths.filter((path) => path.layer === layer).map(({ points, isClosed }) => pathOf(points, isClosed)).join(''); // prettier-ignore
+    page.paths
+      .filter((path) => path.layer === layer)
+      .map(({ points, isClosed }) => pathOf(points, isClosed))
+      .join('');
   return (
     <Box sx={{ border: 1, borderColor: 'divider', bgcolor: '#FFFFFF' }}>
       <svg

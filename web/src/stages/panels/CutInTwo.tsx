@@ -28,7 +28,17 @@ export function CutInTwo({ panel, panels, part }: Props) {
             <SplitLine
               split={split}
               lower={panels.find((other) => other.partOf?.id === split.id) ?? panel}
-              onChange={(own) => dispatch(edited({ label: 'Line of the cut', edits: Object.entries(own).map(([key, value]) => ({ path: ['panels', 'splits', split.id, key], value })) }))} // prettier-ignore
+              onChange={(own) =>
+                dispatch(
+                  edited({
+                    label: 'Line of the cut',
+                    edits: Object.entries(own).map(([key, value]) => ({
+                      path: ['panels', 'splits', split.id, key],
+                      value,
+                    })),
+                  }),
+                )
+              }
             />
           )}
           <Button size="small" onClick={() => set('Whole panel', (now) => now.filter(({ id }) => id !== split.id))}>

@@ -159,8 +159,18 @@ function nearestAlong(panel: Panel, u: number): number {
 /** The waterline as it runs on the flat panel. */
 function Waterline({ panel, heightMm, px }: { readonly panel: Panel; readonly heightMm: number; readonly px: number }) {
   const { palette } = useTheme();
-  const d = levelMarks(panel, heightMm).map((run) => pathOf(run)).join(''); // prettier-ignore
-  return <path d={d} stroke={palette.primary.main} strokeWidth={1.4 * px} strokeDasharray={`${10 * px} ${4 * px}`} pointerEvents="none" />; // prettier-ignore
+  const d = levelMarks(panel, heightMm)
+    .map((run) => pathOf(run))
+    .join('');
+  return (
+    <path
+      d={d}
+      stroke={palette.primary.main}
+      strokeWidth={1.4 * px}
+      strokeDasharray={`${10 * px} ${4 * px}`}
+      pointerEvents="none"
+    />
+  );
 }
 
 type HolesProps = {
@@ -216,13 +226,22 @@ function ByHand({
   readonly stations: readonly Station[];
   readonly px: number;
 }) {
-  // prettier-ignore
   const { palette } = useTheme();
   const notation = useAppSelector(selectNotation);
-  const hand = useMemo(() => layByHand(panel, stations.map(({ x }) => x)), [panel, stations]); // prettier-ignore
+  const hand = useMemo(
+    () =>
+      layByHand(
+        panel,
+        stations.map(({ x }) => x),
+      ),
+    [panel, stations],
+  );
   const { lower, upper, offMm } = hand;
   const bays = lower.map((p, i) => pathOf([p, upper[i] ?? p])).join('');
-  const diagonals = lower.slice(1).map((_, i) => pathOf([lower[i] ?? [0, 0], upper[i + 1] ?? [0, 0]])).join(''); // prettier-ignore
+  const diagonals = lower
+    .slice(1)
+    .map((_, i) => pathOf([lower[i] ?? [0, 0], upper[i + 1] ?? [0, 0]]))
+    .join('');
   const box = boxAround(panel.outline);
   return (
     <g stroke={palette.secondary.main} strokeWidth={1.4 * px} pointerEvents="none">

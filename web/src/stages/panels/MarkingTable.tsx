@@ -12,7 +12,10 @@ import { rounded } from '../../app/rounded';
 import { selectNotation } from '../../app/selectors';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 
-const COLUMNS = [...['along', 'lower edge', 'upper edge'].map((name) => ({ name, isFigure: true })), { name: 'corner' }]; // prettier-ignore
+const COLUMNS = [
+  ...['along', 'lower edge', 'upper edge'].map((name) => ({ name, isFigure: true })),
+  { name: 'corner' },
+];
 const BASES: Readonly<Record<BaseLine, string>> = {
   under: 'clear under the panel',
   through: 'through it, for the shortest square',
@@ -20,8 +23,12 @@ const BASES: Readonly<Record<BaseLine, string>> = {
 };
 const WHERE: Readonly<Record<BaseLine, string>> = {
   under: 'Strike a straight line and hook the tape at its forward end; the panel stands clear above it.',
-  through: 'Strike a straight line along the middle of the sheet and hook the tape at its forward end; offsets with a minus go below it.', // prettier-ignore
-  ends: 'Strike a straight line from end to end of the lower edge and hook the tape at its forward end; offsets with a minus go below it.', // prettier-ignore
+  through:
+    'Strike a straight line along the middle of the sheet and hook the tape at its forward end; offsets with ' +
+    'a minus go below it.',
+  ends:
+    'Strike a straight line from end to end of the lower edge and hook the tape at its forward end; offsets ' +
+    'with a minus go below it.',
 };
 
 /** Offsets from a straight base line: what is marked, nailed and sprung a batten round, and what it is checked by. */

@@ -34,7 +34,8 @@ export const PanelsHead = memo(function PanelsHead({ view, onView, look, onLook 
             select
             label="Show"
             value={look.field}
-            onChange={({ target }) => onLook({ ...look, field: target.value as PanelsLook['field'] })} // one of the items below
+            // one of the items below
+            onChange={({ target }) => onLook({ ...look, field: target.value as PanelsLook['field'] })}
             sx={{ width: 150, '& .MuiSelect-select': { py: 0.6, fontSize: 14 } }}
           >
             <MenuItem value="none">the shapes</MenuItem>

@@ -21,7 +21,10 @@ type Props = {
   readonly onShow: (remedy: PanelRemedy | null) => void;
 };
 
-/** For a panel that sheet material will not take: the smallest changes that would cure it, each to be seen before it is taken. */
+/**
+ * For a panel that sheet material will not take: the smallest changes that would cure it, each to be seen before it
+ * is taken.
+ */
 export function Remedies({ panel, shown, onShow }: Props) {
   const lines = useAppSelector((state) => selectProject(state)?.lines);
   const notation = useAppSelector(selectNotation);

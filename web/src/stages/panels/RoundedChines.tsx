@@ -39,7 +39,12 @@ export function RoundedChines({ panels, strips, part }: Props) {
     dispatch(edited({ label, edits: [{ path: ['panels', 'roundedChines'], value }] }));
   };
   const alter = (id: string, own: Partial<RoundedChine>) =>
-    dispatch(edited({ label: 'Rounded chine', edits: Object.entries(own).map(([key, value]) => ({ path: ['panels', 'roundedChines', id, key], value })) })); // prettier-ignore
+    dispatch(
+      edited({
+        label: 'Rounded chine',
+        edits: Object.entries(own).map(([key, value]) => ({ path: ['panels', 'roundedChines', id, key], value })),
+      }),
+    );
   if (corners.length === 0) return null;
   const layers = Math.min(8, Math.max(2, Math.round(part.thickness / START.layer)));
   const rounding = (id: string): RoundedChine => ({
@@ -113,7 +118,12 @@ function OneRounding({ chine, strip, onChange, onRemove }: OneProps) {
   );
 }
 
-const COLUMNS = [{ name: 'piece' }, { name: 'long', isFigure: true }, { name: 'wide', isFigure: true }, { name: 'ends cut', isFigure: true }]; // prettier-ignore
+const COLUMNS = [
+  { name: 'piece' },
+  { name: 'long', isFigure: true },
+  { name: 'wide', isFigure: true },
+  { name: 'ends cut', isFigure: true },
+];
 
 function StripFigures({ strip }: { readonly strip: RoundedStrip }) {
   const notation = useAppSelector(selectNotation);
@@ -141,7 +151,10 @@ function StripFigures({ strip }: { readonly strip: RoundedStrip }) {
       <Figure
         name="Mould’s radius"
         value={range(mouldRadius[0], mouldRadius[1])}
-        why={`Inside radius of the finished strip ${range(insideRadius[0], insideRadius[1])}, tightened by 1/n² as n glued layers spring back by about that much (rule of thumb)`}
+        why={
+          `Inside radius of the finished strip ${range(insideRadius[0], insideRadius[1])}, tightened by 1/n² as ` +
+          'n glued layers spring back by about that much (rule of thumb)'
+        }
       />
       <Figure
         name="To buy, both sides"

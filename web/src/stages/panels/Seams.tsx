@@ -7,7 +7,12 @@ import { selectNotation } from '../../app/selectors';
 import { useAppSelector } from '../../app/store';
 import { useNames } from './SheetSettings';
 
-const COLUMNS = [{ name: 'edge' }, { name: 'length', isFigure: true }, { name: 'apart', isFigure: true }, { name: 'as cut', isFigure: true }]; // prettier-ignore
+const COLUMNS = [
+  { name: 'edge' },
+  { name: 'length', isFigure: true },
+  { name: 'apart', isFigure: true },
+  { name: 'as cut', isFigure: true },
+];
 
 type Props = { readonly panels: readonly Panel[]; readonly part: PanelsPart };
 

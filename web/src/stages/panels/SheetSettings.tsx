@@ -140,7 +140,6 @@ function Allowances({
   readonly part: PanelsPart;
   readonly notation: Notation;
 }) {
-  // prettier-ignore
   const nameOf = useEdgeNames(panel);
   const signed = (mm: number) => `${mm < 0 ? '−' : '+'}${formatFine(Math.abs(mm), notation)} ${unitLabel(notation)}`;
   return (
@@ -155,7 +154,10 @@ function Allowances({
         <Figure
           key={k}
           name={nameOf(k)}
-          value={`${signed(longerBy)} long, ${formatFine(setback.least, notation)} to ${formatFine(setback.most, notation)} in`}
+          value={
+            `${signed(longerBy)} long, ${formatFine(setback.least, notation)} to ` +
+            `${formatFine(setback.most, notation)} in`
+          }
           why="Length of the cut edge less that of the line, and how far the edge stands back from it"
         />
       ))}

@@ -40,7 +40,8 @@ export function SplitHandles({ panel, px }: { readonly panel: Panel; readonly px
   };
   const drag = (key: Key, along: number, event: React.PointerEvent<SVGCircleElement>) => {
     const matrix =
-      event.currentTarget.ownerSVGElement && (event.currentTarget.parentNode as SVGGElement).getScreenCTM(); // a circle's parent is its group
+      // a circle's parent is its group
+      event.currentTarget.ownerSVGElement && (event.currentTarget.parentNode as SVGGElement).getScreenCTM();
     const r = rulingAt(along);
     if (!matrix || !r) return;
     const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());

@@ -37,8 +37,12 @@ export function TrueSection({ panels, picked, stations, field, thickness }: Prop
   const own = curves.find(({ panel }) => panel.id === picked.id)?.points ?? [];
   const flat = curves.flatMap(({ points }) => points.map(({ space }) => [space[1], space[2]] as const));
   const box = boxAround([[0, flat[0]?.[1] ?? 0], ...flat]);
-  const scale = Math.min((WIDE - 24) / Math.max(box.maxX - box.minX, 1), (HIGH - 24) / Math.max(box.maxY - box.minY, 1)); // prettier-ignore
-  const place = ([y, z]: readonly [number, number]) => [12 + (y - box.minX) * scale, (z - box.minY) * scale + 12 - HIGH] as const; // prettier-ignore
+  const scale = Math.min(
+    (WIDE - 24) / Math.max(box.maxX - box.minX, 1),
+    (HIGH - 24) / Math.max(box.maxY - box.minY, 1),
+  );
+  const place = ([y, z]: readonly [number, number]) =>
+    [12 + (y - box.minX) * scale, (z - box.minY) * scale + 12 - HIGH] as const;
   return (
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
       <Typography variant="h2">

@@ -199,7 +199,8 @@ function SheetNumbers({
               name={`${thickness} mm`}
               value={
                 layout
-                  ? `${layout.sheetsUsed} ${layout.sheetsUsed === 1 ? 'sheet' : 'sheets'}, ${formatShare(layout.density)}`
+                  ? `${layout.sheetsUsed} ${layout.sheetsUsed === 1 ? 'sheet' : 'sheets'}, ` +
+                    `${formatShare(layout.density)}`
                   : 'not yet'
               }
               why="Share of the sheets used, the last counted to its rightmost part"
