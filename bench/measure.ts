@@ -12,8 +12,8 @@ import { createDerive, demoProject } from '@kalotrope/core/project';
 import { faultsOf, nest } from '@kalotrope/core/sheets';
 import { cone, misfit, obliqueCylinder, tableOf, tangentDevelopable } from '../core/src/panels/fixtures/exact-shapes';
 import { edgesOf } from '../core/src/panels/inputs';
-import { findRulings } from '../core/src/panels/rulings';
-import { layStrip } from '../core/src/panels/strip';
+import { findRulings } from '../core/src/surface/rulings';
+import { layStrip } from '../core/src/surface/strip';
 
 const shapes = [
   cone({

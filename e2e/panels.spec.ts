@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { expectNoFaults } from './no-faults';
-import { readPdf } from '../core/src/exchange/fixtures/read-pdf';
+import { readPdf } from '../core/src/formats/writers/fixtures/read-pdf';
 
 const openPanels = async (page: Page, boat: string) => {
   await page.goto('/');

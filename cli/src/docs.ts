@@ -4,22 +4,13 @@
  */
 import { z } from 'zod';
 import { writeProjectFile } from '@kalotrope/core/exchange';
-import { epoxyConstants } from '@kalotrope/core/epoxy';
-import { panelConstants } from '@kalotrope/core/panels';
-import { demoProject, projectSchema } from '@kalotrope/core/project';
-
-export type Constant = {
-  readonly value: unknown;
-  readonly unit: string;
-  readonly source: string;
-  readonly note: string;
-};
+import { CHAIN, demoProject, projectSchema } from '@kalotrope/core/project';
+import type { Constants } from '@kalotrope/core/stage';
 
 /** By the stage that owns them. */
-export const CONSTANTS: Readonly<Record<string, Readonly<Record<string, Constant>>>> = {
-  Panels: panelConstants,
-  'Epoxy & glass': epoxyConstants,
-};
+export const CONSTANTS: Readonly<Record<string, Constants>> = Object.fromEntries(
+  CHAIN.map(({ title, constants }) => [title, constants]),
+);
 
 /** Paths below docs/, and what belongs there. */
 export function madeDocs(): Readonly<Record<string, string>> {

@@ -1,9 +1,9 @@
 /** What the commands share: reading files and options, refusing with one line, numbers fit for JSON. */
 import { readFileSync } from 'node:fs';
-import { placeText, sentence, type Finding } from '@kalotrope/core/findings';
+import { placeText, type Finding } from '@kalotrope/core/findings';
 import { problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
 import type { LinesPart } from '@kalotrope/core/lines';
-import type { Project } from '@kalotrope/core/project';
+import { sentence, type Project } from '@kalotrope/core/project';
 
 export type Io = {
   readonly out: (text: string) => void;

@@ -5,7 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { config } from 'zod';
 import { App } from './app/App';
-import { store } from './app/store';
+import { store } from './state/store';
 
 // the content policy allows no code made from text, which zod would otherwise try for speed
 config({ jitless: true });

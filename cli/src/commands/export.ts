@@ -1,8 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { EXPORT_KINDS, exportFiles, type ExportKind } from '@kalotrope/core/exchange';
-import { createDerive } from '@kalotrope/core/project';
-import { nest } from '@kalotrope/core/sheets';
+import { createDerive, searchAll } from '@kalotrope/core/project';
 import { Refusal, readProjectOption, type Answer, type Options } from '../io';
 import { LAYOUT_ROUNDS } from './takeoff';
 
@@ -12,10 +11,8 @@ export function exportCommand(file: string, options: Options): Answer {
   if (dir === undefined) throw new Refusal('--out is missing; expected a folder');
   const kinds = readKinds(options['only']);
   const derived = createDerive()(project);
-  const layouts = derived.sheets.value.batches.map(({ job }) =>
-    nest(job, { seed: project.sheets.seed, rounds: LAYOUT_ROUNDS }),
-  );
-  const files = exportFiles(project, derived, { kinds, layouts });
+  const found = searchAll(project, derived, LAYOUT_ROUNDS);
+  const files = exportFiles({ project, derived, found }, kinds);
   try {
     mkdirSync(dir, { recursive: true });
     for (const { name, content } of files) writeFileSync(join(dir, name), content);

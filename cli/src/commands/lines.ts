@@ -1,4 +1,4 @@
-import { drawLines } from '@kalotrope/core/lines';
+import { drawLines, type LinesFinding } from '@kalotrope/core/lines';
 import { findingJson, findingsText, readLinesFile, trim, type Answer, type Io, type Options } from '../io';
 
 const QUANTITY: Readonly<Record<string, string>> = {
@@ -26,7 +26,7 @@ export function linesCommand(file: string, _options: Options, io: Io): Answer {
       ...findingJson(finding),
       ...(finding.where.line === undefined ? {} : { line: finding.where.line }),
       ...(finding.where.station === undefined ? {} : { station: finding.where.station }),
-      ...slipFields(finding.data),
+      ...slipFields(finding),
     })),
   };
   const rows = lines.flatMap((line) =>
@@ -40,13 +40,9 @@ export function linesCommand(file: string, _options: Options, io: Io): Answer {
   };
 }
 
-function slipFields(data: Readonly<Record<string, number | string>>) {
-  const quantity = QUANTITY[String(data['quantity'] ?? '')];
-  if (quantity === undefined) return {};
-  return {
-    quantity,
-    ...(typeof data['valueMm'] === 'number' ? { value: trim(data['valueMm']) } : {}),
-    ...(typeof data['suggestedMm'] === 'number' ? { suggested: trim(data['suggestedMm']) } : {}),
-    ...(typeof data['slip'] === 'string' ? { slip: data['slip'].toLowerCase() } : {}),
-  };
+/** What a slip has beside its sentence. */
+function slipFields(finding: LinesFinding) {
+  if (finding.code !== 'slip') return {};
+  const { quantity, valueMm, suggestedMm, slip } = finding.data;
+  return { quantity: QUANTITY[quantity], value: trim(valueMm), suggested: trim(suggestedMm), slip: slip.toLowerCase() };
 }

@@ -1,5 +1,5 @@
-import { createDerive, allFindings } from '@kalotrope/core/project';
-import { nest } from '@kalotrope/core/sheets';
+import { allFindings, createDerive, searchAll } from '@kalotrope/core/project';
+import { laidBatches } from '@kalotrope/core/sheets';
 import { findingJson, findingsText, readProjectOption, trim, type Answer, type Options } from '../io';
 
 /** Enough for a layout near the best of this method; repeatable. */
@@ -9,18 +9,23 @@ export function takeoffCommand(file: string, _options: Options): Answer {
   const project = readProjectOption(file);
   const derived = createDerive()(project);
   const { value } = derived.epoxy;
-  const findings = allFindings(derived);
-  const sheets = derived.sheets.value.batches.map(({ thickness, job }) => {
-    const { sheetsUsed, density, unplaced } = nest(job, { seed: project.sheets.seed, rounds: LAYOUT_ROUNDS });
+  const found = searchAll(project, derived, LAYOUT_ROUNDS);
+  const findings = allFindings(derived, { project, found });
+  const laid = laidBatches(derived.sheets.value.batches, found.sheets ?? []);
+  const sheets = laid.flatMap(({ batch: { thickness, job }, result }) => {
+    if (!result) return [];
+    const { sheetsUsed, density, unplaced } = result;
     const from = `${job.parts.length} parts laid out`;
-    return {
-      item: `Plywood ${thickness} mm`,
-      thickness,
-      sheets: sheetsUsed,
-      density: trim(density),
-      unplaced: unplaced.length,
-      from,
-    };
+    return [
+      {
+        item: `Plywood ${thickness} mm`,
+        thickness,
+        sheets: sheetsUsed,
+        density: trim(density),
+        unplaced: unplaced.length,
+        from,
+      },
+    ];
   });
   const lines = value.lines.map((line) => ({ ...line, resin: trim(line.resin), filler: trim(line.filler) }));
   const totals = {

@@ -1,5 +1,6 @@
 /** The epoxy and glass part of a project: the rates that builders set for themselves. */
 import { z } from 'zod';
+import * as usual from './constants';
 
 const rate = z.number().min(0).max(5000);
 
@@ -23,3 +24,17 @@ export const epoxySchema = z.object({
 });
 
 export type EpoxyPart = z.infer<typeof epoxySchema>;
+
+/** The epoxy part of a new project. */
+export const epoxyAtFirst = (): EpoxyPart => ({
+  filletRadius: usual.FILLET_RADIUS.value,
+  tapeWidth: usual.TAPE_WIDTH.value,
+  tapeLayersInside: usual.TAPE_LAYERS.value,
+  tapeLayersOutside: usual.TAPE_LAYERS.value,
+  tapeWeight: usual.TAPE_WEIGHT.value,
+  sheathingWeight: usual.SHEATHING_WEIGHT.value,
+  sheathe: 'bottom',
+  sealingCoats: usual.SEALING_COATS.value,
+  waste: usual.WASTE.value,
+  fillerShare: usual.FILLER_SHARE.value,
+});

@@ -54,7 +54,6 @@ describe('the take-off of a box', () => {
     frames: [],
     jointed: [],
     school: 'filleted',
-    thickness: 6,
     part,
   });
   const of = (group: string, item: string) => value.lines.find((line) => line.group === group && line.item === item);
@@ -84,9 +83,7 @@ describe('the take-off of a box', () => {
     expect(value.resinWithWaste).toBeCloseTo(value.resin / 0.8, 9);
   });
   it('says the cautions once', () => {
-    expect(
-      takeOff({ panels, transoms, frames: [], jointed: [], school: 'framed', thickness: 6, part }).findings,
-    ).toHaveLength(1);
+    expect(takeOff({ panels, transoms, frames: [], jointed: [], school: 'framed', part }).findings).toHaveLength(1);
   });
 });
 

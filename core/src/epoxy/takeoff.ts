@@ -6,8 +6,8 @@
  * resin in proportion to its weight. Waste is a share of what is mixed, so the sum is divided by one less that share.
  */
 import { at, cross3, distance3, dot3, polylineLength, unit3, type Vec3 } from '../geometry';
-import type { Assumption, Finding, StageResult } from '../findings';
-import type { Frame } from '../frames';
+import type { Assumption } from '../findings';
+import type { Frame, School } from '../frames';
 import type { JointedPanel } from '../joints';
 import { toDeg, toRad } from '../measure';
 import {
@@ -31,10 +31,13 @@ import {
   SEAL_FIRST_COAT,
   SEAL_NEXT_COAT,
 } from './constants';
+import type { EpoxyFinding, EpoxyResult } from './findings';
 import type { EpoxyPart } from './schema';
 
 export type Seam = {
   readonly id: string;
+  /** What meets: two panels, a panel and its mirror at keel or end, the skin and a transom, the skin and a bulkhead. */
+  readonly kind: 'panels' | 'mirror' | 'transom' | 'bulkhead';
   readonly name: string;
   /** Both sides of the boat together, mm. */
   readonly length: number;
@@ -70,8 +73,7 @@ export type TakeoffInput = {
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
   readonly jointed: readonly JointedPanel[];
-  readonly school: 'filleted' | 'framed';
-  readonly thickness: number;
+  readonly school: School;
   readonly part: EpoxyPart;
 };
 
@@ -82,7 +84,7 @@ export function filletArea(radius: number, angleRad: number): number {
 }
 
 /** The whole list. Quantities for both sides of the boat. */
-export function takeOff(input: TakeoffInput): StageResult<Takeoff> {
+export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
   const seams = findSeams(input);
   const lines = [
     ...(input.school === 'filleted' ? seams.flatMap((seam) => filletLines(seam, input.part)) : []),
@@ -102,7 +104,7 @@ export function takeOff(input: TakeoffInput): StageResult<Takeoff> {
     tapeM: sum('tapeM'),
     resinWithWaste: resin / (1 - input.part.waste),
   };
-  const findings: Finding[] = [{ severity: 'note', code: 'epoxy-safety', where: { stage: 'epoxy' }, data: {} }];
+  const findings: EpoxyFinding[] = [{ severity: 'note', code: 'epoxy-safety', where: { stage: 'epoxy' }, data: {} }];
   const assumed: Assumption[] =
     input.frames.length + input.transoms.length > 0 && input.school === 'filleted'
       ? [
@@ -127,6 +129,7 @@ function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
     const length = 2 * half.reduce((sum, p, i) => (i === 0 ? Math.abs(p[1]) : sum + distance3(at(half, i - 1), p)), 0);
     seams.push({
       id: transom.id,
+      kind: 'transom',
       name: transom.name,
       length,
       angleDeg: BULKHEAD_ANGLE_DEG.value,
@@ -137,6 +140,7 @@ function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
   for (const frame of frames)
     seams.push({
       id: frame.id,
+      kind: 'bulkhead',
       name: frame.name,
       length: 2 * polylineLength(frame.outline),
       angleDeg: BULKHEAD_ANGLE_DEG.value,
@@ -150,6 +154,7 @@ function chineSeam({ line, from, to, above }: Shared, below: EdgeOfPanel): Seam 
   const angles = placesBetween(from, to).map((t) => Math.PI - angleBetween(normalAt(below, t), normalAt(above, t)));
   return {
     id: from === 0 && to === 1 ? line : `${line}.${below.panel.id}.${above.panel.id}`,
+    kind: 'panels',
     name: `${below.panel.name} to ${above.panel.name.toLowerCase()}`,
     length: 2 * lengthBetween(above, [from, to]),
     angleDeg: toDeg(angles.reduce((sum, a) => sum + a, 0) / angles.length),
@@ -167,6 +172,7 @@ function keelSeam({ line, from, to, above }: Shared, panels: readonly Panel[]): 
   const place = from === 0 ? 'Stem' : to === 1 ? 'Stern' : 'Keel';
   return {
     id: from === 0 && to === 1 ? line : `${line}.${above.panel.id}.${place.toLowerCase()}`,
+    kind: 'mirror',
     name: isLowest ? 'Keel' : `${place}, ${above.panel.name.toLowerCase()}`,
     length: lengthBetween(above, [from, to]),
     angleDeg: toDeg(angles.reduce((sum, a) => sum + a, 0) / angles.length),
@@ -191,7 +197,7 @@ function filletLines(seam: Seam, part: EpoxyPart): TakeoffLine[] {
   if (!seam.isFilleted) return [];
   const section = filletArea(part.filletRadius, toRad(seam.angleDeg));
   // a bulkhead is filleted on both its faces, a seam or a transom on the inside only
-  const sides = seam.id.startsWith('frame') ? 2 : 1;
+  const sides = seam.kind === 'bulkhead' ? 2 : 1;
   const mass = (section * seam.length * sides * MIX_DENSITY.value) / 1000;
   const from =
     `${((seam.length * sides) / 1000).toFixed(2)} m × ${section.toFixed(0)} mm² (r ${part.filletRadius}, ` +
@@ -209,7 +215,7 @@ function filletLines(seam: Seam, part: EpoxyPart): TakeoffLine[] {
 }
 
 function tapeLines(seam: Seam, { part, school }: TakeoffInput): TakeoffLine[] {
-  const isBulkhead = seam.id.startsWith('frame');
+  const isBulkhead = seam.kind === 'bulkhead';
   const inside = school === 'filleted' ? part.tapeLayersInside * (isBulkhead ? 2 : 1) : 0;
   const layers = inside + (isBulkhead ? 0 : part.tapeLayersOutside);
   const tapeM = (seam.length * layers) / 1000;

@@ -1,3 +1,4 @@
+import { pageOnItsSide } from '../formats';
 import { describe, expect, it } from 'vitest';
 import {
   area,
@@ -9,9 +10,9 @@ import {
   type Outline,
 } from '../geometry';
 import { createDerive, demoProject } from '../project';
-import { cardModel, pageSize, type CardOptions } from './card-model';
-import { readPdf } from './fixtures/read-pdf';
-import { writePages } from './pdf';
+import { cardModel, type CardOptions } from './card-model';
+import { readPdf } from '../formats/writers/fixtures/read-pdf';
+import { writePages } from '../formats/writers/pdf';
 
 const demo = (id: 'tamsel' | 'orrin') => {
   const project = demoProject(id, 'x');
@@ -33,7 +34,7 @@ describe.each([
   it('has every part once, inside its page, clear of the others', () => {
     expect(unplaced).toEqual([]);
     expect(cuts.flat()).toHaveLength(parts.length);
-    const { width, height } = pageSize(paper);
+    const { width, height } = pageOnItsSide(paper);
     for (const outlines of cuts) {
       for (const [x, y] of outlines.flat())
         expect(x > 9.9 && x < width - 9.9 && y > 9.9 && y < height - 9.9).toBe(true);
@@ -91,7 +92,7 @@ describe('tabs', () => {
 
 describe('the pages as a file', () => {
   const { pages } = model('orrin', { scale: 10, paper: 'A4', edges: 'tabs' });
-  const read = readPdf(writePages('model', pages, pageSize('A4')));
+  const read = readPdf(writePages('model', pages, pageOnItsSide('A4')));
   it('are true to size, with a bar of 50 mm on each', () => {
     expect(read).toHaveLength(pages.length);
     read.forEach((page, i) => {

@@ -22,11 +22,11 @@ import {
   type Vec2,
 } from '../geometry';
 import { cutOutline } from '../frames';
-import { layFlat, pointsBetween, sharedStretches, stationMarks, withFlat, type Panel, type Shared } from '../panels';
+import { layFlat } from '../surface';
+import { pointsBetween, sharedStretches, stationMarks, withFlat, type Panel, type Shared } from '../panels';
 import type { Derived, Project } from '../project';
 import { nest, placedOutline, type NestJob, type NestResult } from '../sheets';
-import type { Drawing, DrawnPath, DrawnText } from './drawing';
-import { PAPERS, type Paper } from './pdf';
+import { pageOnItsSide, type Drawing, type DrawnPath, type DrawnText, type Paper } from '../formats';
 
 export const CARD_EDGES = ['tabs', 'tape'] as const;
 export type CardOptions = {
@@ -70,7 +70,7 @@ export function cardModel(project: Project, derived: Derived, options: CardOptio
   if (!(options.scale >= CARD_SCALES.least && options.scale <= CARD_SCALES.most))
     throw new RangeError(`The scale is 1:${options.scale}; expected 1:${CARD_SCALES.least} to 1:${CARD_SCALES.most}.`);
   const parts = cardParts(derived, options);
-  const { width, height } = pageSize(options.paper);
+  const { width, height } = pageOnItsSide(options.paper);
   const job: NestJob = {
     gap: GAP_MM,
     margin: PAGE_MARGIN_MM,
@@ -99,13 +99,10 @@ export function cardModel(project: Project, derived: Derived, options: CardOptio
   };
 }
 
-/** Pages lie on their side. */
-export const pageSize = (paper: Paper) => ({ width: PAPERS[paper].height, height: PAPERS[paper].width });
-
 function cardParts(derived: Derived, options: CardOptions): CardPart[] {
   const { panels, transoms } = derived.panels.value;
   const { stations } = derived.lines.value;
-  const page = pageSize(options.paper);
+  const page = pageOnItsSide(options.paper);
   const spare = 2 * PAGE_MARGIN_MM + 2 * TAB_MM.depth + STRIP_MM + 1;
   const room = { long: page.width - spare, high: page.height - spare };
   const seams = sharedStretches(panels);

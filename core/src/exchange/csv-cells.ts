@@ -1,6 +1,6 @@
 /** Rows, cells and problems of a CSV file of offsets: what both of its forms share. */
-import type { LinesPart, Longitudinal, OffsetPoint } from '../lines';
-import { MM_PER_INCH, formatLength, parseLength, type Notation } from '../measure';
+import type { Longitudinal, OffsetPoint } from '../lines';
+import { parseLength, type Notation } from '../measure';
 
 export type FileProblem = {
   /** Counted from 1, as an editor does. */
@@ -53,26 +53,3 @@ export const longitudinal = (name: string, points: OffsetPoint[]): Longitudinal 
   name: (name.charAt(0).toUpperCase() + name.slice(1)).slice(0, 60),
   points,
 });
-
-const UNIT_NAME: Readonly<Record<Notation, string>> = {
-  mm: 'mm',
-  m: 'mm',
-  in: 'in',
-  'in-16': 'in',
-  'in-32': 'in',
-  'ft-in-8ths': 'ft-in-8ths',
-};
-
-/** A figure as the file's unit writes it: to a hundredth of a millimetre, or a thousandth of an inch, or the rule. */
-export function writeCell(mm: number, notation: Notation): string {
-  if (notation === 'ft-in-8ths') return formatLength(mm, notation);
-  return UNIT_NAME[notation] === 'mm' ? String(Number(mm.toFixed(2))) : String(Number((mm / MM_PER_INCH).toFixed(4)));
-}
-
-export const unitsLine = (notation: Notation): string => `# units=${UNIT_NAME[notation]}`;
-
-/** The comment `# extra=` that names the lines that bound no panel, where there is something to say. */
-export function extrasLine({ longitudinals }: LinesPart): string {
-  const names = longitudinals.filter((line) => line.isExtra).map(({ id }) => id);
-  return names.length > 0 ? `# extra=${names.join(',')}\n` : '';
-}

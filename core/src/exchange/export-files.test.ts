@@ -1,17 +1,17 @@
 import DxfParser from 'dxf-parser';
 import { describe, expect, it } from 'vitest';
-import { area, polylineLength, type Vec2 } from '../geometry';
-import { createDerive, demoProject } from '../project';
-import { faultsOf, nest } from '../sheets';
+import { area, at, polylineLength, type Vec2 } from '../geometry';
+import { createDerive, demoProject, searchAll } from '../project';
+import { faultsOf } from '../sheets';
 import { EXPORT_KINDS, allDrawings, exportFiles } from './export-files';
 import { readProjectFile } from './project-file';
-import { writeDxf } from './dxf';
-import { writeSvg } from './svg';
+import { writeDxf } from '../formats/writers/dxf';
+import { writeSvg } from '../formats/writers/svg';
 
 const project = demoProject('tamsel', 'x');
 const derived = createDerive()(project);
-const layouts = derived.sheets.value.batches.map(({ job }) => nest(job, { seed: 1, rounds: 3 }));
-const drawings = allDrawings(project, derived, layouts);
+const found = searchAll(project, derived, 3);
+const drawings = allDrawings({ project, derived, found });
 const closed = (points: readonly Vec2[]): Vec2[] => [...points, points[0] as Vec2];
 
 type ReadPolyline = { layer: string; shape: boolean; vertices: { x: number; y: number }[] };
@@ -60,12 +60,12 @@ describe('files to cut from, read back by other means', () => {
 
   it('keeps the layouts that it draws within their rules', () => {
     derived.sheets.value.batches.forEach(({ job }, i) =>
-      expect(faultsOf(job, layouts[i] as (typeof layouts)[number])).toEqual([]),
+      expect(faultsOf(job, at(found.sheets ?? [], i).result)).toEqual([]),
     );
   });
 
   it('names every file once, and gives the project back', () => {
-    const files = exportFiles(project, derived, { kinds: EXPORT_KINDS, layouts });
+    const files = exportFiles({ project, derived, found }, EXPORT_KINDS);
     expect(new Set(files.map((file) => file.name)).size).toBe(files.length);
     const own = files.find((file) => file.name.endsWith('.kalotrope.json'));
     const back = readProjectFile(String(own?.content));

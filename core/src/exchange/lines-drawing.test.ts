@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { at } from '../geometry';
 import { plotSection, tickOf } from '../lines';
 import { createDerive, demoProject, type DemoId } from '../project';
-import { writeDxf } from './dxf';
-import { bodyPlanDrawing, linesDrawing, sectionDrawing } from './lines-drawing';
+import { writeDxf } from '../formats/writers/dxf';
+import { bodyPlanDrawing, linesDrawing, sectionDrawing } from '../lines/drawings';
 import { readLinesDxf } from './lines-dxf';
 
 const derive = createDerive();
@@ -60,7 +60,7 @@ describe.each(boats)('the lines of $id as a drawing', ({ project, hull }) => {
 
 describe('a body plan', () => {
   it('has forward stations to the right and aft ones to the left, at true size', () => {
-    const file = new DxfParser().parseSync(writeDxf(bodyPlanDrawing(tamsel.hull, tamsel.panels, null)));
+    const file = new DxfParser().parseSync(writeDxf(bodyPlanDrawing({ ...tamsel, heightsFrom: null })));
     const widest = (label: string) =>
       (file?.entities ?? [])
         .filter(({ layer }) => layer === `STATION ${label}`)
@@ -71,7 +71,7 @@ describe('a body plan', () => {
   });
   it('of one station has both halves, and the line that heights are measured from', () => {
     const station = at(tamsel.hull.stations, 2);
-    const drawing = sectionDrawing(tamsel.hull, tamsel.panels, 900, station);
+    const drawing = sectionDrawing({ ...tamsel, heightsFrom: 900 }, station);
     const xs = drawing.paths.filter((p) => p.layerName === 'STATION 3').flatMap((p) => p.points.map(([y]) => y));
     expect(Math.max(...xs)).toBeCloseTo(-Math.min(...xs), 9);
     expect(drawing.paths.some((p) => p.layerName === 'LEVELS' && p.points.every(([, z]) => z === 900))).toBe(true);

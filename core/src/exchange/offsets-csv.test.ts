@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../project';
 import { problemText } from './csv-cells';
-import { readOffsets, writeOffsets } from './offsets-csv';
-import { writeOffsetsTable } from './offsets-table';
+import { readOffsets } from './offsets-csv';
+import { writeOffsets } from '../lines/offsets-csv';
+import { writeOffsetsTable } from '../lines/offsets-csv';
 
 const LONG = `# units=mm
 line,station,x,half_breadth,height

@@ -6,18 +6,9 @@
  */
 import Papa from 'papaparse';
 import { at } from '../geometry';
-import { linesOf, type Longitudinal, type LinesPart, type OffsetPoint } from '../lines';
+import { linesOf, LONG_COLUMNS, type Longitudinal, type LinesPart, type OffsetPoint } from '../lines';
 import type { Notation } from '../measure';
-import {
-  extrasLine,
-  longitudinal,
-  problem,
-  readCell,
-  unitsLine,
-  writeCell,
-  type FileProblem,
-  type SourceRow,
-} from './csv-cells';
+import { longitudinal, problem, readCell, type FileProblem, type SourceRow } from './csv-cells';
 import { readTableForm } from './offsets-table';
 
 export type ReadOffsets =
@@ -31,7 +22,6 @@ export type ReadOffsets =
   | { readonly ok: false; readonly problems: readonly FileProblem[] };
 
 const UNITS: Readonly<Record<string, Notation>> = { mm: 'mm', in: 'in-16', 'ft-in-8ths': 'ft-in-8ths' };
-const LONG_COLUMNS = ['line', 'station', 'x', 'half_breadth', 'height'] as const;
 const MOST_ROWS = 5000;
 const MOST_COLUMNS = 200;
 const MOST_POINTS = 500;
@@ -148,19 +138,4 @@ function sizeProblems(lines: readonly Longitudinal[], row: number): FileProblem[
       problems.push(problem(row, line.name, `${far.x}, ${far.halfBreadth}, ${far.height} mm`, 'figures under 100 m'));
   }
   return problems;
-}
-
-/** The long form. */
-export function writeOffsets(lines: LinesPart, notation: Notation): string {
-  const rows = lines.longitudinals.flatMap((line) =>
-    line.points.map((p) => [
-      line.id,
-      p.station,
-      writeCell(p.x, notation),
-      writeCell(p.halfBreadth, notation),
-      writeCell(p.height, notation),
-    ]),
-  );
-  const table = Papa.unparse([[...LONG_COLUMNS], ...rows], { newline: '\n' });
-  return `${unitsLine(notation)}\n${extrasLine(lines)}${table}\n`;
 }

@@ -13,20 +13,10 @@
  * Block names may be written height/heights and half-breadth(s)/half_breadth(s)/breadths. An empty cell means that the
  * line has no point at that station; it must be empty in both blocks.
  */
-import Papa from 'papaparse';
 import { at } from '../geometry';
-import { tableColumns, type LinesPart, type Longitudinal, type OffsetPoint } from '../lines';
+import type { Longitudinal, OffsetPoint } from '../lines';
 import type { Notation } from '../measure';
-import {
-  extrasLine,
-  longitudinal,
-  problem,
-  readCell,
-  unitsLine,
-  writeCell,
-  type FileProblem,
-  type SourceRow,
-} from './csv-cells';
+import { longitudinal, problem, readCell, type FileProblem, type SourceRow } from './csv-cells';
 
 type Block = Map<string, SourceRow>;
 type Sorted = {
@@ -126,31 +116,3 @@ function readLine(name: string, sorted: Sorted, notation: Notation): OffsetPoint
   }
   return points;
 }
-
-/** The table form of a hull's lines; stations in the order of the boat. */
-export function writeOffsetsTable(lines: LinesPart, notation: Notation): string {
-  const labels = tableColumns(lines.longitudinals).map(({ label }) => label);
-  const pointAt = (line: Longitudinal, label: string) => line.points.find((p) => p.station === label);
-  const cells = (line: Longitudinal, key: 'x' | 'height' | 'halfBreadth') =>
-    labels.map((label) => {
-      const point = pointAt(line, label);
-      return point ? writeCell(point[key], notation) : '';
-    });
-  const rows = [
-    ['station', ...labels],
-    ...lines.longitudinals.map((line) => [`x ${line.id}`, ...cells(line, 'x')]),
-    ['heights'],
-    ...lines.longitudinals.map((line) => [line.id, ...cells(line, 'height')]),
-    ['half-breadths'],
-    ...lines.longitudinals.map((line) => [line.id, ...cells(line, 'halfBreadth')]),
-  ];
-  return `${unitsLine(notation)}\n${extrasLine(lines)}${Papa.unparse(rows, { newline: '\n' })}\n`;
-}
-
-/** True when every point has a label of its own on its line: otherwise the table form would lose points. */
-export const fitsTableForm = (lines: LinesPart): boolean =>
-  lines.longitudinals.every(
-    (line) =>
-      new Set(line.points.map((p) => p.station)).size === line.points.length &&
-      line.points.every((p) => p.station !== ''),
-  );

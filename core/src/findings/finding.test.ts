@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { placeText, sentence } from './catalogue';
-import { worstFirst, type Finding } from './finding';
+import { sentence } from '../project';
+import { placeText, worstFirst, type Finding } from './finding';
 
 const finding = (severity: Finding['severity'], line: string): Finding => ({
   severity,

@@ -1,15 +1,16 @@
-export { STAGES, worstFirst } from './finding';
+export { entry, faultOf, figure, sentenceFrom, word } from './catalogue';
+export type { Catalogue, CatalogueEntry, FindingsOf, Wording } from './catalogue';
+export { placeText, worstFirst } from './finding';
 export type {
   Assumption,
   Edit,
   EditValue,
   Finding,
+  FindingData,
   Place,
   Remedy,
   Scalar,
   Severity,
-  Stage,
   StageResult,
+  Thing,
 } from './finding';
-export { CATALOGUE, NO_USUAL_SLIP, placeText, sentence } from './catalogue';
-export type { FindingCode } from './catalogue';

@@ -9,12 +9,14 @@
  * sheer, y to starboard, z up. A bevel is positive where the edge falls inward toward the other face.
  */
 import { at, crossLines, distance2, lerp3, unit3, add3, scale3, type Vec2 } from '../geometry';
-import type { Finding, StageResult } from '../findings';
+import type { FramesFinding, FramesResult } from './findings';
 import type { Hull } from '../lines';
 import { toDeg } from '../measure';
-import { bowOf, sectionAt, type Panel, type RoundedStrip, type SectionPoint } from '../panels';
+import { bowOf, sectionAt, type SectionPoint } from '../surface';
+import type { Panel, RoundedStrip } from '../panels';
 import { roundCorner } from './round-corner';
-import type { FramePlan, FramesPart } from './schema';
+import type { FramePlan, FramesPart, School } from './schema';
+import { frameThing } from './things';
 
 export type FrameEdgePoint = {
   readonly y: number;
@@ -191,10 +193,10 @@ const BOW_WORTH_SAYING_MM = 1;
 export function shapeFrames(
   hull: Hull,
   panels: readonly Panel[],
-  part: FramesPart,
+  part: Pick<FramesPart, 'frames'>,
   { skin, strips = [] }: { readonly skin: number; readonly strips?: readonly RoundedStrip[] },
-): StageResult<readonly Frame[]> {
-  const findings: Finding[] = [];
+): FramesResult<readonly Frame[]> {
+  const findings: FramesFinding[] = [];
   const frames = part.frames.flatMap((plan) => shapeOne(plan, { hull, panels, skin, strips }, findings));
   return { value: frames, findings, assumed: [] };
 }
@@ -207,9 +209,9 @@ function shapeOne(
     skin,
     strips,
   }: { hull: Hull; panels: readonly Panel[]; skin: number; strips: readonly RoundedStrip[] },
-  findings: Finding[],
+  findings: FramesFinding[],
 ): Frame[] {
-  const where = { stage: 'frames', part: plan.id, x: plan.x } as const;
+  const where = { stage: 'frames', part: frameThing(plan.id), x: plan.x } as const;
   const shape = frameAt(panels, plan.x, { skin, width: plan.width, face: plan.face, strips });
   if (!shape) {
     const data = { xMm: plan.x, fromMm: hull.fromX, toMm: hull.toX };
@@ -228,7 +230,7 @@ function shapeOne(
  * The whole blank to cut: both halves closed across the top. A filleted bulkhead is cut square to the smaller of its
  * two faces, less the gap; a framed one to the larger, leaving the bevel to be taken off.
  */
-export function cutOutline(frame: Frame, edgeSchool: 'filleted' | 'framed', gap: number): Vec2[] {
+export function cutOutline(frame: Frame, edgeSchool: School, gap: number): Vec2[] {
   const inset = (p: FrameEdgePoint) =>
     edgeSchool === 'filleted' ? Math.max(0, p.otherFaceOffset) + gap : Math.min(0, p.otherFaceOffset);
   const half = frame.edges.map((edge) => insetEdge(edge, inset)).reduce<Vec2[]>(joinAtCorner, []);

@@ -8,7 +8,7 @@
  * stretches the section by the secant of its slant, one part in a hundred at 8°.
  */
 import { add3, arcWeights, at, lerp3, scale3, unit3 } from '../geometry';
-import type { SectionPoint } from '../panels';
+import type { SectionPoint } from '../surface';
 
 /** Points of half the arc: within 0.02 mm at a radius of 300 and a turn of 90°. */
 const HALF_ARC_POINTS = 36;

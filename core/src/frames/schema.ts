@@ -1,5 +1,7 @@
 /** The frames' part of a project: where frames and bulkheads stand. Lengths mm. */
 import { z } from 'zod';
+import type { LinesPart } from '../lines';
+import { BULKHEAD_THICKNESS } from './constants';
 
 export const framePlanSchema = z.object({
   id: z.string().min(1).max(40),
@@ -20,3 +22,31 @@ export const framesSchema = z.object({
 
 export type FramePlan = z.infer<typeof framePlanSchema>;
 export type FramesPart = z.infer<typeof framesSchema>;
+
+/** How edges are made: filleted and taped, or bevelled on timber. */
+export const SCHOOLS = ['filleted', 'framed'] as const;
+export type School = (typeof SCHOOLS)[number];
+
+/** Labels at which points lie this near in x are one station. */
+const SAME_X_MM = 0.5;
+
+/** Frames for a new project: at every other station that all lines share, the first left out. */
+export function framesAtStations(lines: LinesPart): FramePlan[] {
+  const seen = new Map<string, { x: number; count: number }>();
+  for (const line of lines.longitudinals)
+    for (const { station, x } of line.points) {
+      const known = seen.get(station);
+      if (station !== '' && (!known || Math.abs(known.x - x) < SAME_X_MM))
+        seen.set(station, { x, count: (known?.count ?? 0) + 1 });
+    }
+  const shared = [...seen].filter(([, { count }]) => count === lines.longitudinals.length && count > 1);
+  return shared
+    .filter((_, i) => i % 2 === 1)
+    .map(([label, { x }]) => ({
+      id: `frame.${label}`,
+      name: `Frame ${label}`,
+      x,
+      width: BULKHEAD_THICKNESS.value,
+      face: 'fore',
+    }));
+}

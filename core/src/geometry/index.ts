@@ -1,8 +1,37 @@
-export * from './vec';
-export * from './spline';
-export * from './root';
-export * from './polyline';
-export * from './polygon';
 export { solidSum } from './convolution';
-export * from './dense';
 export { random } from './random';
+export {
+  area,
+  boundsOf,
+  contains,
+  counterClockwise,
+  crossesItself,
+  intersectionOf,
+  minkowskiSum,
+  mirrored,
+  moved,
+  signedArea,
+  solidDistance,
+  turned,
+  unionOf,
+  widened,
+} from './polygon';
+export type { Box, Outline } from './polygon';
+export { add3, at, cross3, distance2, distance3, dot3, length3, lerp2, lerp3, scale3, sub3, unit3 } from './vec';
+export type { Vec2, Vec3 } from './vec';
+export {
+  arcWeights,
+  crossLines,
+  crossings,
+  distanceToSegment,
+  placeAtLength,
+  pointAtLength,
+  polylineLength,
+  polylineLength3,
+  simplify,
+} from './polyline';
+export { SAME_POINT_MM, arcLength, evaluate, evaluateTangent, fitSpline, uEnd } from './spline';
+export type { CurvePoint, CurveTangent, Spline } from './spline';
+export { bracketedRoot } from './root';
+export { solveDense } from './dense';
+export { hashOf } from './hash';

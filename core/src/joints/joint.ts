@@ -8,9 +8,9 @@
  * Pieces come first: each carries half the scarf past the joint's middle, and its taper is marked.
  */
 import { area, at, boundsOf, counterClockwise, crossings, intersectionOf, type Outline, type Vec2 } from '../geometry';
-import type { Finding, StageResult } from '../findings';
 import type { Frame } from '../frames';
-import { stationMarks, type Panel } from '../panels';
+import { SHEET_SIZE, stationMarks, type Panel, type SheetInStock } from '../panels';
+import type { JointsFinding, JointsResult } from './findings';
 import type { JointsPart } from './schema';
 
 export type Joint = {
@@ -40,6 +40,16 @@ export type JointedPanel = {
 
 export type SheetSize = { readonly width: number; readonly height: number; readonly margin: number };
 
+/** What is in stock, as far as joints depend on it. */
+export type StockForJoints = { readonly stock: readonly SheetInStock[]; readonly margin: number };
+
+/** The longest sheet in stock of the skin's thickness; the usual size where there is none. */
+export function sheetForSkin({ stock, margin }: StockForJoints, thickness: number): SheetSize {
+  const mine = stock.filter((sheet) => sheet.thickness === thickness && sheet.qty > 0);
+  const { width, height } = [...mine].sort((a, b) => b.width - a.width)[0] ?? SHEET_SIZE.value;
+  return { width, height, margin };
+}
+
 type Wish = { readonly u: number; readonly label: string };
 type Scored = { readonly us: readonly number[]; readonly score: number };
 
@@ -52,8 +62,8 @@ const PLACES = 25;
 export function planJoints(
   panels: readonly Panel[],
   options: { frames: readonly Frame[]; thickness: number; sheet: SheetSize; part: JointsPart },
-): StageResult<readonly JointedPanel[]> {
-  const findings: Finding[] = [];
+): JointsResult<readonly JointedPanel[]> {
+  const findings: JointsFinding[] = [];
   const jointed: JointedPanel[] = [];
   for (const panel of panels) jointed.push(jointPanel(panel, jointed, options, findings));
   return { value: jointed, findings, assumed: [] };
@@ -68,7 +78,7 @@ function jointPanel(
     sheet,
     part,
   }: { frames: readonly Frame[]; thickness: number; sheet: SheetSize; part: JointsPart },
-  findings: Finding[],
+  findings: JointsFinding[],
 ): JointedPanel {
   const box = boundsOf(panel.outline);
   const length = box.maxX - box.minX;
@@ -177,7 +187,7 @@ function judge(
     part,
     scarf,
   }: Pick<PlaceInput, 'panel' | 'obstacles' | 'neighbour' | 'part' | 'scarf'> & { us: readonly number[] },
-  findings: Finding[],
+  findings: JointsFinding[],
 ): void {
   for (const u of us) {
     const where = { stage: 'joints', panel: panel.id } as const;

@@ -11,7 +11,8 @@
  */
 import { at, solveDense } from '../geometry';
 import type { Edit } from '../findings';
-import { CENTRELINE_MM, pointPath } from './hull-line';
+import { CENTRELINE_MM } from './hull-line';
+import { pointPath } from './paths';
 import { placesAlong } from './places';
 import type { Longitudinal, OffsetPoint } from './schema';
 

@@ -45,7 +45,3 @@ export function bendPoints(
   const isOnCentreline = points.every((p) => Math.abs(p.halfBreadth) <= CENTRELINE_MM);
   return { ...line, points, batten, isOnCentreline };
 }
-
-/** Path of one figure of a point in the project; `line` is the line's id. */
-export const pointPath = (line: string, index: number, key: 'x' | 'halfBreadth' | 'height') =>
-  ['lines', 'longitudinals', line, 'points', index, key] as const;

@@ -5,10 +5,12 @@
  * stop. Nothing is repaired silently.
  */
 import { at, distance3, length3, sub3 } from '../geometry';
-import type { Finding, StageResult } from '../findings';
+import type { LinesFinding, LinesResult } from './findings';
 import { battenAt, crossingsOfX, sampleBatten } from './batten';
+import { oncePer } from '../stage';
 import { residuals } from './fairness';
-import { bendPoints, CENTRELINE_MM, pointPath, positionOf, type HullLine } from './hull-line';
+import { bendPoints, CENTRELINE_MM, positionOf, type HullLine } from './hull-line';
+import { pointPath } from './paths';
 import { judgeRunOuts } from './judge-run-outs';
 import { joinRunOuts } from './run-outs';
 import { findSlipsAsWritten, suspectsOf, type SuspectsOf } from './slips';
@@ -32,10 +34,9 @@ const CURVE_POINTS = 91;
  * Bends all lines and judges the numbers: residuals, slips. Never throws on the user's data. `suspects` may remember
  * its answers: looking for slips takes some milliseconds a line.
  */
-export function drawLines(part: LinesTable, suspects: SuspectsOf = suspectsOf): StageResult<Hull> {
+export function drawLines(part: LinesTable, suspects: SuspectsOf = suspectsOf): LinesResult<Hull> {
   const { value, findings, assumed } = bendLines(part);
-  const drawn = (line: HullLine): HullLine => ({ ...drawLine(line), residuals: residuals(line.points) });
-  const [lines, extras] = [value.lines.map(drawn), value.extras.map(drawn)];
+  const [lines, extras] = [value.lines.map(measureLine), value.extras.map(measureLine)];
   // a batten bent round a corner lies off the points beside it, which are no slips
   const bent = new Set(findings.flatMap(({ code, where }) => (code === 'corner-not-broken' ? [where.line] : [])));
   const slips = findSlipsAsWritten([...lines, ...extras], part.heightsFrom ?? null, suspects);
@@ -50,18 +51,24 @@ export const linesToEnd = ({ lines }: Pick<Hull, 'lines'>, end: 'fore' | 'aft'):
   lines.filter((line) => !line.runOuts?.[end]);
 
 /** The line with its drawn curve. */
-export const drawLine = (line: HullLine): HullLine => ({ ...line, curve: sampleBatten(line.batten, CURVE_POINTS) });
+export const drawLine = oncePer((line: HullLine): HullLine => ({
+  ...line,
+  curve: sampleBatten(line.batten, CURVE_POINTS),
+}));
+
+/** The same with how far its points lie off it. */
+const measureLine = oncePer((line: HullLine): HullLine => ({ ...drawLine(line), residuals: residuals(line.points) }));
 
 /** Bends all lines and says what cannot be bent; no judgement of fairness and no
  * drawn curve: residuals and curves are empty. For computing alone. */
-export function bendLines(part: LinesTable): StageResult<Hull> {
-  const findings: Finding[] = [];
-  const lines: HullLine[] = [];
-  const extras: HullLine[] = [];
-  part.longitudinals.forEach((longitudinal) => {
-    const line = bendLine(longitudinal, findings);
-    if (line) (longitudinal.isExtra ? extras : lines).push(line);
-  });
+export const bendLines = ({ longitudinals }: Pick<LinesTable, 'longitudinals'>): LinesResult<Hull> =>
+  bendTable(longitudinals);
+
+const bendTable = oncePer((longitudinals: LinesTable['longitudinals']): LinesResult<Hull> => {
+  const bent = longitudinals.map((longitudinal) => ({ ...bendLine(longitudinal), isExtra: longitudinal.isExtra }));
+  const findings = bent.flatMap((one) => one.findings);
+  const lines = bent.flatMap(({ line, isExtra }) => (line && !isExtra ? [line] : []));
+  const extras = bent.flatMap(({ line, isExtra }) => (line && isExtra ? [line] : []));
   if (lines.length < 2)
     findings.push({
       severity: 'stop',
@@ -75,14 +82,17 @@ export function bendLines(part: LinesTable): StageResult<Hull> {
   const value: Hull = {
     lines: joined,
     extras,
-    stations: stationsOf(part),
+    stations: stationsOf(longitudinals),
     fromX: xs.length > 0 ? Math.min(...xs) : 0,
     toX: xs.length > 0 ? Math.max(...xs) : 0,
   };
   return { value, findings, assumed: [] };
-}
+});
 
-function bendLine(longitudinal: Longitudinal, findings: Finding[]): HullLine | undefined {
+type BentLine = { readonly line: HullLine | undefined; readonly findings: readonly LinesFinding[] };
+
+const bendLine = oncePer((longitudinal: Longitudinal): BentLine => {
+  const findings: LinesFinding[] = [];
   const points = usablePoints(longitudinal, findings);
   if (points.length < 2) {
     findings.push({
@@ -91,13 +101,14 @@ function bendLine(longitudinal: Longitudinal, findings: Finding[]): HullLine | u
       where: { stage: 'lines', line: longitudinal.id },
       data: { line: longitudinal.name, count: points.length },
     });
-    return undefined;
+    return { line: undefined, findings };
   }
-  return bendPoints({ id: longitudinal.id, name: longitudinal.name, residuals: [], curve: [] }, points);
-}
+  const { id, name } = longitudinal;
+  return { line: bendPoints({ id, name, residuals: [], curve: [] }, points), findings };
+});
 
 /** Points in order from bow to stern; a repeated one is passed over, one that turns back is kept but named. */
-function usablePoints(longitudinal: Longitudinal, findings: Finding[]) {
+function usablePoints(longitudinal: Longitudinal, findings: LinesFinding[]) {
   const kept: (OffsetPoint & { index: number })[] = [];
   longitudinal.points.forEach((point, index) => {
     const where = { stage: 'lines', line: longitudinal.id, station: point.station, x: point.x } as const;
@@ -149,9 +160,9 @@ export function pointName(point: OffsetPoint): string {
   return /^\d/.test(point.station) ? `station ${point.station}` : point.station;
 }
 
-function stationsOf(part: LinesTable): Station[] {
+function stationsOf(longitudinals: readonly Longitudinal[]): Station[] {
   const byLabel = new Map<string, number[]>();
-  for (const line of part.longitudinals)
+  for (const line of longitudinals)
     for (const point of line.points) {
       if (point.station === '') continue;
       byLabel.set(point.station, [...(byLabel.get(point.station) ?? []), point.x]);
@@ -168,8 +179,8 @@ function stationsOf(part: LinesTable): Station[] {
 const SAME_STATION_MM = 0.5;
 
 /** A line that dips under the one below it without lying further out. */
-function crossingLines(lines: readonly HullLine[]): Finding[] {
-  const findings: Finding[] = [];
+function crossingLines(lines: readonly HullLine[]): LinesFinding[] {
+  const findings: LinesFinding[] = [];
   for (let i = 1; i < lines.length; i++) {
     const [lower, upper] = [at(lines, i - 1), at(lines, i)];
     let worst: { x: number; below: number } | undefined;

@@ -1,18 +1,20 @@
 /** What is told of lines that run out on others, of those that nearly do, and of corners where they do. */
 import { at, distance3, dot3, sub3, unit3, type Vec3 } from '../geometry';
-import type { Edit, Finding } from '../findings';
+import type { Edit } from '../findings';
+import type { LinesFinding } from './findings';
 import { toDeg } from '../measure';
 import { battenAt } from './batten';
-import { pointPath, positionOf, type HullLine, type RunOut } from './hull-line';
+import { positionOf, type HullLine, type RunOut } from './hull-line';
+import { pointPath } from './paths';
 import { endPoint, ENDS, nearestOn, NEAR_LINE_MM, placeOn, whole, type End } from './run-outs';
 
 /** So little off is a rounded table, not worth a word. */
 const WORTH_SAYING_MM = 1;
 
 /** What is told of lines that run out, and of those that nearly do. */
-export function judgeRunOuts(lines: readonly HullLine[]): Finding[] {
+export function judgeRunOuts(lines: readonly HullLine[]): LinesFinding[] {
   return lines.flatMap((line, i) =>
-    ENDS.flatMap((end): Finding[] => {
+    ENDS.flatMap((end): LinesFinding[] => {
       const runOut = line.runOuts?.[end];
       const point = endPoint(line, end);
       const where = { stage: 'lines', line: line.id, x: point[0] } as const;
@@ -53,7 +55,7 @@ const CORNER_RAD = 0.44;
 /**
  * Where the other line turns sharply just where this one lies on it: most likely a corner, as at the foot of a stem.
  */
-function cornerAt(lines: readonly HullLine[], line: HullLine, runOut: RunOut): Finding[] {
+function cornerAt(lines: readonly HullLine[], line: HullLine, runOut: RunOut): LinesFinding[] {
   const other = lines.find(({ id }) => id === runOut.line);
   const k = other?.points.findIndex((point) => distance3(positionOf(point), runOut.at) < WORTH_SAYING_MM) ?? -1;
   const point = other?.points[k];
@@ -71,7 +73,7 @@ function cornerAt(lines: readonly HullLine[], line: HullLine, runOut: RunOut): F
       remedies: [
         {
           label: `Break ${other.name.toLowerCase()} there`,
-          edits: [{ path: ['lines', 'longitudinals', other.id, 'points', point.index, 'isKnuckle'], value: true }],
+          edits: [{ path: pointPath(other.id, point.index, 'isKnuckle'), value: true }],
         },
       ],
     },

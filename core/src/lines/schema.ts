@@ -1,5 +1,6 @@
 /** The lines' part of a project: what the builder took from the plan. Lengths mm, axes of the contract. */
 import { z } from 'zod';
+import { DRAWING_SCALE, FAIRING_TOLERANCE, PENCIL_WIDTH } from './constants';
 
 /** Far beyond any boat built here; keeps slips such as a missing decimal point from choking the drawing. */
 const coordinate = z.number().min(-100_000).max(100_000);
@@ -60,8 +61,8 @@ export const linesSchema = z.object({
 export const linesOf = (longitudinals: readonly Longitudinal[]): LinesPart => ({
   longitudinals: [...longitudinals],
   heightsFrom: null,
-  fairingTolerance: 3,
-  drawing: { scale: 10, pencil: 0.5 },
+  fairingTolerance: FAIRING_TOLERANCE.value,
+  drawing: { scale: DRAWING_SCALE.value, pencil: PENCIL_WIDTH.value },
   underlays: [],
 });
 

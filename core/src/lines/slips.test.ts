@@ -8,7 +8,7 @@ import { nameSlip } from './slip-names';
 import { suspectsIn } from './smoothness';
 
 const SIXTEENTH_MM = 25.4 / 16;
-const slipsOf = (part: LinesTable) => drawLines(part).findings.filter(({ code }) => code === 'slip');
+const slipsOf = (part: LinesTable) => drawLines(part).findings.filter((finding) => finding.code === 'slip');
 
 describe('a run of figures', () => {
   const us = Array.from({ length: 11 }, (_, i) => i / 10);
@@ -52,7 +52,7 @@ describe('the demo table with slips', () => {
     const told = findings.map(({ where, data, remedies }) => [
       where.line,
       where.station,
-      data['slip'],
+      data.slip,
       remedies?.[0]?.edits[0]?.value,
     ]);
     expect(told).toEqual([
@@ -147,7 +147,7 @@ describe('an x', () => {
           : line,
       ),
     };
-    const slip = slipsOf(wrong).find((finding) => finding.data['quantity'] === 'x');
+    const slip = slipsOf(wrong).find((finding) => finding.data.quantity === 'x');
     expect(slip?.where).toMatchObject({ line: 'chine', station: '4' });
     expect(slip?.remedies?.[0]?.edits[0]?.value).toBe(2400);
   });

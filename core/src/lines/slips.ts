@@ -7,9 +7,10 @@
  * figures in docs/measurements.md.
  */
 import { at } from '../geometry';
-import { NO_USUAL_SLIP, type Finding } from '../findings';
+import { NO_USUAL_SLIP, type LinesFinding } from './findings';
 import { MM_PER_INCH } from '../measure';
 import type { HullLine } from './hull-line';
+import { pointPath } from './paths';
 import { placesAlong } from './places';
 import type { OffsetPoint } from './schema';
 import { fairFigure, nameSlip, type NamedSlip, type Writing } from './slip-names';
@@ -26,7 +27,7 @@ const DRAWING_MM = 0.25;
 const ROUNDING = 1 / Math.sqrt(12);
 
 /** Slips of all lines, as checks with the value offered. */
-export function findSlips(lines: readonly HullLine[], suspects: SuspectsOf = suspectsOf): Finding[] {
+export function findSlips(lines: readonly HullLine[], suspects: SuspectsOf = suspectsOf): LinesFinding[] {
   const writing = writingOf(lines);
   const places = lines.flatMap((line, i) => [
     ...stationSlips(line, lines),
@@ -66,7 +67,7 @@ export function findSlipsAsWritten(
   lines: readonly HullLine[],
   heightsFrom: number | null,
   suspects: SuspectsOf,
-): Finding[] {
+): LinesFinding[] {
   if (heightsFrom === null) return findSlips(lines, suspects);
   const turn = (mm: number) => Number((heightsFrom - mm).toFixed(6));
   const written = lines.map((line) => ({
@@ -126,7 +127,7 @@ function slipFinding(input: {
   readonly quantity: Quantity;
   readonly suspect: Suspect;
   readonly writing: Writing;
-}): Finding {
+}): LinesFinding {
   const { lines, lineIndex, quantity, suspect, writing } = input;
   const line = at(lines, lineIndex);
   const point = at(line.points, suspect.index);
@@ -157,7 +158,7 @@ function finding(input: {
   readonly valueMm: number;
   readonly offMm: number;
   readonly slip: NamedSlip;
-}): Finding {
+}): LinesFinding {
   const { line, point, quantity, valueMm, offMm, slip } = input;
   return {
     severity: 'check',
@@ -175,7 +176,7 @@ function finding(input: {
     remedies: [
       {
         label: 'Take the offered value',
-        edits: [{ path: ['lines', 'longitudinals', line.id, 'points', point.index, quantity], value: slip.valueMm }],
+        edits: [{ path: pointPath(line.id, point.index, quantity), value: slip.valueMm }],
       },
     ],
   };
@@ -197,7 +198,7 @@ function cellsBeside(lines: readonly HullLine[], lineIndex: number, index: numbe
 }
 
 /** An x unlike that of the same station on two other lines or more, which agree. Ends have an x of their own. */
-function stationSlips(line: HullLine, lines: readonly HullLine[]): Finding[] {
+function stationSlips(line: HullLine, lines: readonly HullLine[]): LinesFinding[] {
   return line.points.slice(1, -1).flatMap((point) => {
     if (point.station === '') return [];
     const others = lines

@@ -1,17 +1,17 @@
 export {
-  MM_PER_INCH,
-  MM_PER_FOOT,
-  NOTATIONS,
   DIVISION_MM,
-  parseLength,
-  roundToRule,
-  formatLength,
+  MM_PER_FOOT,
+  MM_PER_INCH,
+  NOTATIONS,
   formatFine,
+  formatLength,
   formatWithUnit,
   lostInRounding,
+  parseLength,
+  roundToRule,
   unitLabel,
 } from './length';
 export type { Notation, ParsedLength } from './length';
-export { toDeg, toRad, formatDeg, formatMass, formatArea, formatShare } from './quantity';
+export { formatArea, formatDeg, formatMass, formatShare, toDeg, toRad } from './quantity';
 export { parseScale } from './scale';
 export type { ParsedScale } from './scale';

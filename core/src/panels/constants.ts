@@ -1,18 +1,13 @@
-/** What plywood takes. Values from outside carry their source. Lengths mm unless the name says feet. */
+/** What plywood takes, and the usual settings. Values from outside carry their source. Lengths mm unless named. */
+import { house, type Constant } from '../stage';
 
-export const TWIST_LIMIT_DEG = {
-  value: 1,
-  unit: '°',
-  source: 'house estimate',
-  note: 'rulings twisted less than this are taken up in the fastening',
-} as const;
+export const TWIST_LIMIT_DEG = house(1, '°', 'rulings twisted less than this are taken up in the fastening');
 
-export const STRAIN_LIMITS = {
-  value: { joints: 0.001, force: 0.003 },
-  unit: 'fraction',
-  source: 'house estimate',
-  note: 'rule of thumb: up to the first is lost in the joints, up to the second by force and good clamps',
-} as const;
+export const STRAIN_LIMITS = house(
+  { joints: 0.001, force: 0.003 },
+  'fraction',
+  'rule of thumb: up to the first is lost in the joints, up to the second by force and good clamps',
+);
 
 /** Least radius of bend for dry structural plywood, by thickness. */
 export const LEAST_RADII = {
@@ -27,4 +22,19 @@ export const LEAST_RADII = {
   unit: 'in, ft',
   source: "plywood industry association's published bending table",
   note: 'bend axis across or along the face grain; under 1/4 in scaled by thickness',
-} as const;
+} as const satisfies Constant;
+
+export const SKIN_THICKNESS = house(
+  6,
+  'mm',
+  'the usual sheet for boats of four to five metres that one person carries',
+);
+export const TRANSOM_THICKNESS = house(9, 'mm', 'one size up from the skin: it carries loads and is not bent');
+export const MARKING_STEP = house(200, 'mm', 'close enough for a batten round nails on any curve of a small boat');
+export const STITCH_SPACING = house(150, 'mm', 'ties at a hand and a half draw a 6 mm edge together all along');
+export const STITCH_INSET = house(9, 'mm', 'a hole nearer to the edge tears out of thin ply');
+export const SHEET_SIZE = house(
+  { width: 2440, height: 1220 },
+  'mm',
+  'eight feet by four: the sheet that most yards sell',
+);

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { at, distance2, distance3, type Vec3 } from '../geometry';
 import { drawLines, lengthAlong } from '../lines';
 import { cone, misfit, obliqueCylinder, tableOf, tangentDevelopable, type ExactShape } from './fixtures/exact-shapes';
-import { developPanels, type Panel } from './panel';
+import { developPanels } from './develop';
+import type { Panel } from './panel';
 
 /** The panel between the two curves, without the bottom that would span to the mirror. */
 function develop(curves: readonly ((w: number) => Vec3)[], count?: number, step?: number): Panel[] {

@@ -8,7 +8,7 @@
  */
 import { at, type CurveTangent, type Vec3 } from '../geometry';
 import { battenAt, edgeRows, type Hull, type HullLine, type LineStretch } from '../lines';
-import type { EdgeCurve } from './rulings';
+import type { EdgeCurve } from '../surface';
 
 export type PanelInput = {
   /** The lines that the panel is named by. */

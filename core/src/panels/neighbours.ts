@@ -9,7 +9,7 @@ import { at, lerp2, lerp3, type Vec2, type Vec3 } from '../geometry';
 import { CENTRELINE_MM } from '../lines';
 import type { EdgeStretch } from './inputs';
 import { smoothLength, type Panel } from './panel';
-import type { LaidRuling } from './strip';
+import type { LaidRuling } from '../surface';
 
 export type PanelEnd = 'P' | 'Q';
 

@@ -5,10 +5,10 @@ import { MM_PER_FOOT } from '../measure';
 import { createDerive, demoProject } from '../project';
 import { leastRadius } from './bending';
 import { LEAST_RADII, STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
-import { markingTable, stationMarks } from './marking';
-import { developPanels } from './panel';
-import { bowOf, sectionAt } from './section';
-import { findTransoms } from './transom';
+import { markingTable, stationMarks } from './reading/marking';
+import { developPanels } from './develop';
+import { bowOf, sectionAt } from '../surface/section';
+import { findTransoms } from './transom/transom';
 
 const tamsel = createDerive()(demoProject('tamsel', 'x'));
 const orrin = createDerive()(demoProject('orrin', 'x'));

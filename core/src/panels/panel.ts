@@ -1,21 +1,12 @@
 /**
- * Develops the panels of one side of a hull: rulings, flat shape, twist, bend and strain, with what plywood will not
- * do.
+ * One panel, developed: its rulings, flat shape, twist, bend and strain.
  *
  * See inputs.ts for what the panels lie between, rulings.ts and strip.ts for the method, strain.ts for what will not
  * develop.
  */
 import { area, at, cross3, distance2, length3, sub3, type Vec2, type Vec3 } from '../geometry';
-import type { Finding, StageResult } from '../findings';
-import { battenAt, type Hull, type HullLine } from '../lines';
-import { leastRadius } from './bending';
-import { STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
-import { edgesOf, panelIdOf, panelInputs, placeOnRow, stretchesOf, type EdgeStretch, type PanelInput } from './inputs';
-import { findRulings } from './rulings';
-import { twistOf } from './twist';
-import { strainOf, type StrainField } from './strain';
-import type { EdgeAllowance } from './cut';
-import { layStrip, squareUp, type LaidRuling } from './strip';
+import { findRulings, layStrip, squareUp, strainOf, type LaidRuling, type StrainField } from '../surface';
+import { edgesOf, panelIdOf, stretchesOf, type EdgeStretch, type PanelInput } from './inputs';
 
 export type PanelEdge = {
   readonly line: string;
@@ -26,6 +17,17 @@ export type PanelEdge = {
 
 /** A figure with the place on the hull where it was found. */
 export type Extreme = { readonly value: number; readonly x: number; readonly rulingIndex: number };
+
+/** What the thickness changed along one edge, mm. */
+export type EdgeAllowance = {
+  readonly line: string;
+  /** Length of the cut edge less that of the line. */
+  readonly longerBy: number;
+  /** The same of each stretch that it shares with another panel or its mirror, by where that begins on its line. */
+  readonly stretches: readonly { readonly line: string; readonly from: number; readonly longerBy: number }[];
+  /** How far the edge stands back, least and most along it; negative: it runs past. */
+  readonly setback: { readonly least: number; readonly most: number };
+};
 
 export type Panel = {
   readonly id: string;
@@ -228,88 +230,4 @@ function spaceArea(rulings: readonly LaidRuling[]): number {
     twice += length3(cross3(sub3(a.q, a.p), diagonal)) + length3(cross3(diagonal, sub3(b.p, a.p)));
   }
   return twice / 2;
-}
-
-/** What is wrong with one panel for a sheet of this thickness. */
-export function judgePanel(panel: Panel, input: PanelInput, thicknessMm: number): Finding[] {
-  const findings: Finding[] = [];
-  const where = (extreme: Extreme) => ({ stage: 'panels', panel: panel.id, x: extreme.x }) as const;
-  if (panel.maxTwist.value > TWIST_LIMIT_DEG.value) {
-    findings.push({
-      severity: panel.maxStrain.value > STRAIN_LIMITS.value.force ? 'stop' : 'check',
-      code: 'panel-twist-high',
-      where: where(panel.maxTwist),
-      data: {
-        panel: panel.name,
-        twistDeg: panel.maxTwist.value,
-        limitDeg: TWIST_LIMIT_DEG.value,
-        xMm: panel.maxTwist.x,
-        line: lineToMove(panel, input).name,
-      },
-    });
-  }
-  if (panel.maxStrain.value > STRAIN_LIMITS.value.joints) {
-    findings.push({
-      severity: panel.maxStrain.value > STRAIN_LIMITS.value.force ? 'stop' : 'check',
-      code: 'panel-strain',
-      where: where(panel.maxStrain),
-      data: { panel: panel.name, strain: panel.maxStrain.value, xMm: panel.maxStrain.x },
-    });
-  }
-  return [...findings, ...judgeBend(panel, thicknessMm)];
-}
-
-/** The line whose tangent turns more out of the plane through the ruling and the mean of both tangents. */
-function lineToMove(panel: Panel, input: PanelInput): HullLine {
-  const { s, t, p, q } = at(panel.rulings, panel.maxTwist.rulingIndex);
-  const turn = ({ line, t: u }: { line: HullLine; t: number }) => {
-    const before = battenAt(line.batten, Math.max(0, u - 0.03));
-    const after = battenAt(line.batten, Math.min(1, u + 0.03));
-    return Math.abs(twistOf(p, before.first, q, after.first));
-  };
-  const [lower, upper] = [placeOnRow(input.rows[0], s), placeOnRow(input.rows[1], t)];
-  return (turn(lower) >= turn(upper) ? lower : upper).line;
-}
-
-function judgeBend(panel: Panel, thicknessMm: number): Finding[] {
-  const bend = panel.minBendRadius;
-  if (!bend) return [];
-  const ruling = at(panel.rulings, bend.rulingIndex);
-  // the grain runs along u; bending happens square to the ruling
-  const alongRuling = Math.atan2(ruling.flatQ[1] - ruling.flatP[1], ruling.flatQ[0] - ruling.flatP[0]);
-  const least = leastRadius(thicknessMm, alongRuling - Math.PI / 2);
-  if (bend.value >= least) return [];
-  const data = { panel: panel.name, radiusMm: bend.value, leastMm: least, thicknessMm, xMm: bend.x };
-  return [
-    {
-      severity: 'check',
-      code: 'panel-bend-tight',
-      where: { stage: 'panels', panel: panel.id, x: bend.x },
-      data,
-    },
-  ];
-}
-
-/** Develops the panels of one side. Lengths mm. Never throws on a fair or unfair hull: it says so in findings. */
-export function developPanels(hull: Hull, options: { readonly thickness: number }): StageResult<readonly Panel[]> {
-  const panels: Panel[] = [];
-  const findings: Finding[] = [];
-  for (const input of panelInputs(hull)) {
-    const panel = developPanel(input);
-    if ('reason' in panel) findings.push(notMade(input, panel.reason));
-    else {
-      panels.push(panel);
-      findings.push(...judgePanel(panel, input, options.thickness));
-    }
-  }
-  return { value: panels, findings, assumed: [] };
-}
-
-export function notMade(input: PanelInput, reason: string): Finding {
-  return {
-    severity: 'stop',
-    code: 'panel-not-made',
-    where: { stage: 'panels', panel: panelIdOf(input) },
-    data: { panel: input.name, reason },
-  };
 }

@@ -11,18 +11,19 @@ import {
   type Longitudinal,
 } from '../lines';
 import { applyEdits, demoProject } from '../project';
-import { cutPanels, type Skin } from './cut';
+import { cutPanels, type Skin } from './cut/cut';
 import { misfit } from './fixtures/exact-shapes';
 import { bottomFlat, chineOnSheer, chineOnStem, sideFlat } from './fixtures/run-out-hulls';
-import { foldHull } from './fold';
+import { foldHull } from './reading/fold';
 import { sharedStretches } from './neighbours';
-import { developPanels, type Panel } from './panel';
-import { findRemedies } from './remedy';
-import { needsRemedy, standingOf } from './standing';
-import { roundedStrip } from './rounding';
-import { cornersOf } from './set-back';
-import { seamsOf, stitchesOf } from './seams';
-import { findTransoms } from './transom';
+import { developPanels } from './develop';
+import type { Panel } from './panel';
+import { findRemedies } from './remedies/remedy';
+import { needsRemedy, standingOf } from './remedies/standing';
+import { roundedStrip } from './cut/rounding';
+import { cornersOf } from './cut/set-back';
+import { seamsOf, stitchesOf } from './reading/seams';
+import { findTransoms } from './transom/transom';
 
 const SKIN: Skin = { thickness: 6, linesTo: 'outside', meeting: 'stitched' };
 const SHEET = { length: 2440, width: 1220, kerf: 6 };
@@ -322,9 +323,9 @@ describe('a corner that another line begins on', () => {
     points: line.points.map(({ isKnuckle: _, ...p }) => p),
   }));
   it('is asked about where a batten is bent round it, and broken there by the remedy', () => {
-    const found = bendLines(bent).findings.find(({ code }) => code === 'corner-not-broken');
+    const found = bendLines(bent).findings.find((finding) => finding.code === 'corner-not-broken');
     expect(found?.severity).toBe('check');
-    expect(found?.data['turnDeg']).toBeGreaterThan(40);
+    expect(found?.data.turnDeg).toBeGreaterThan(40);
     const project = { ...demoProject('tamsel', 'x'), lines: linesOf(bent.longitudinals) };
     const made = applyEdits(project, found?.remedies?.[0]?.edits ?? []);
     expect(drawLines(bent).findings.map(({ code }) => code)).not.toContain('slip');

@@ -1,5 +1,6 @@
 /** The panels' part of a project. Lengths mm. */
 import { z } from 'zod';
+import { MARKING_STEP, SKIN_THICKNESS, STITCH_INSET, STITCH_SPACING, TRANSOM_THICKNESS } from './constants';
 
 /** Which face of the skin the table's lines lie on. */
 export const LINES_TO = ['outside', 'middle', 'inside'] as const;
@@ -62,9 +63,17 @@ export const PANEL_DEFAULTS = {
   markingBase: 'under',
   linesTo: 'outside',
   meeting: 'stitched',
-  stitches: { spacing: 150, inset: 9 },
+  stitches: { spacing: STITCH_SPACING.value, inset: STITCH_INSET.value },
   waterline: null,
   roundedChines: [],
   splits: [],
   transomRadius: null,
 } satisfies Partial<PanelsPart>;
+
+/** The panels' part of a new project. */
+export const panelsAtFirst = (): PanelsPart => ({
+  thickness: SKIN_THICKNESS.value,
+  transomThickness: TRANSOM_THICKNESS.value,
+  markingStep: MARKING_STEP.value,
+  ...PANEL_DEFAULTS,
+});

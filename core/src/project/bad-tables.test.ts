@@ -3,7 +3,7 @@
  */
 import { describe, expect, it } from 'vitest';
 import { problemText, readOffsets } from '../exchange';
-import { sentence } from '../findings';
+import { sentence } from './sentences';
 import { newProject } from './defaults';
 import { createDerive } from './derive';
 

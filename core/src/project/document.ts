@@ -1,40 +1,34 @@
-/**
- * The project document: what the builder decided, and nothing that can be worked out from it. Plain, versioned,
- * validated.
- */
+/** The project document: what the builder decided, and nothing that can be worked out from it. Plain, versioned, validated. */
 import { z } from 'zod';
-import { epoxySchema } from '../epoxy';
-import { framesSchema } from '../frames';
-import { jointsSchema } from '../joints';
-import { linesSchema } from '../lines';
+import { SCHOOLS } from '../frames';
 import { NOTATIONS } from '../measure';
-import { panelsSchema } from '../panels';
-import { sheetsSchema } from '../sheets';
+import { STAGES, type ChainStage, type Parts } from './chain';
+import { MIGRATIONS } from './migrations/index';
 
 export const PROJECT_FORMAT = 'kalotrope-project';
-/** Raised by one with every change of shape; migrations.ts brings older documents up, a step at a time. */
-export const PROJECT_VERSION = 5;
+/** Every change of shape has a migration, which brings documents of one version to the next. */
+export const PROJECT_VERSION = MIGRATIONS.length + 1;
 
-export const projectSchema = z.object({
+const common = {
   format: z.literal(PROJECT_FORMAT),
   version: z.literal(PROJECT_VERSION),
   id: z.string().min(1).max(80),
   name: z.string().min(1).max(120),
   note: z.string().max(4000),
-  /**
-   * Printed on everything that is cut or drawn; raised by the builder when what follows is no longer what went
-   * before.
-   */
+  /** Printed on all that is cut or drawn; raised by the builder when what follows is no longer what went before. */
   revision: z.number().int().min(1).max(9999),
   notation: z.enum(NOTATIONS),
   /** How edges are made: filleted and taped, or bevelled on timber. */
-  school: z.enum(['filleted', 'framed']),
-  lines: linesSchema,
-  panels: panelsSchema,
-  frames: framesSchema,
-  joints: jointsSchema,
-  sheets: sheetsSchema,
-  epoxy: epoxySchema,
-});
+  school: z.enum(SCHOOLS),
+};
 
-export type Project = z.infer<typeof projectSchema>;
+type PartSchemas = { readonly [Name in keyof Parts]: z.ZodType<Parts[Name]> };
+// the names and types of the list, as an object: fromEntries cannot say so
+const parts = Object.fromEntries(STAGES.map(({ name, schema }) => [name, schema])) as unknown as PartSchemas;
+
+export const projectSchema = z.object({ ...common, ...parts });
+
+export type Project = z.infer<z.ZodObject<typeof common>> & Parts;
+
+/** The list with what each stage needs: here it is checked that the chain has it all. */
+export const CHAIN: readonly ChainStage<Project>[] = STAGES;

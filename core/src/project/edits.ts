@@ -1,9 +1,12 @@
 /**
- * Edits: one value of the document put in place of another, by path. A list of things with ids is entered by id, so
- * that an edit still means the same after something was added before it.
+ * Edits: one value of the document put in place of another, by path. A list of things with ids is entered by id, so that
+ * an edit still means the same after something was added before it.
+ *
+ * Cost: what an edit touches. The schema is followed along the edit's path, and only the value put there is checked.
  */
+import { z } from 'zod';
 import type { Edit } from '../findings';
-import { projectSchema, type Project } from './document';
+import { CHAIN, projectSchema, type Project } from './document';
 
 export type EditResult =
   { readonly ok: true; readonly project: Project } | { readonly ok: false; readonly reason: string };
@@ -13,39 +16,92 @@ export function applyEdits(project: Project, edits: readonly Edit[]): EditResult
   let next: unknown = project;
   for (const edit of edits) {
     const changed = setAt(next, edit.path, edit.value);
-    if (changed === undefined) return { ok: false, reason: `There is no ${edit.path.join('.')} in this project` };
+    if (changed === undefined) return missing(edit.path);
     next = changed;
   }
-  const parsed = projectSchema.safeParse(next);
-  const unknown = parsed.success ? edits.find((edit) => !resolvePath(parsed.data, edit.path, true)) : undefined;
-  if (unknown) return { ok: false, reason: `There is no ${unknown.path.join('.')} in this project` };
-  // just checked; kept as is, so that what did not change stays the same object
-  if (parsed.success) return { ok: true, project: next as Project };
-  const issue = parsed.error.issues[0];
-  return { ok: false, reason: `${issue?.path.join('.') ?? 'project'}: ${issue?.message ?? 'not valid'}` };
+  for (const { path } of edits) {
+    const fault = faultAt(next, path);
+    if (fault) return fault;
+  }
+  return { ok: true, project: next as Project }; // what was put in was checked above; the rest was a project before
 }
 
-/** The path with ids turned into indices, as patches want it, and the value now there; undefined when there is none.
- * `isWhole`: also the last step must be there. */
+/** The edits made, and after them those by which the stages keep together what belongs together. */
+export function followEdits(
+  project: Project,
+  edits: readonly Edit[],
+): EditResult & { readonly edits: readonly Edit[] } {
+  const made = applyEdits(project, edits);
+  if (!made.ok) return { ...made, edits };
+  const more = CHAIN.flatMap(({ name, follow }) => {
+    const [before, after] = [project[name], made.project[name]] as unknown as readonly [never, never]; // its own part, by its name
+    return follow && before !== after ? follow({ before, after, edits }) : [];
+  });
+  if (more.length === 0) return { ...made, edits };
+  return { ...applyEdits(made.project, more), edits: [...edits, ...more] };
+}
+
+const missing = (path: Edit['path']): EditResult => ({
+  ok: false,
+  reason: `There is no ${path.join('.')} in this project`,
+});
+
+/** What is wrong with the value at a path, by the schema of just that value; undefined where nothing is. */
+function faultAt(project: unknown, path: Edit['path']): EditResult | undefined {
+  let schema: z.ZodType = projectSchema;
+  let node: unknown = project;
+  let depth = 0;
+  for (; depth < path.length; depth++) {
+    const inner = schemaAt(schema, path[depth]!); // bounded by the loop
+    if (inner === 'none') return missing(path);
+    if (inner === 'whole') break;
+    schema = inner;
+    node = childOf(node, path[depth]!);
+  }
+  const read = schema.safeParse(node);
+  if (read.success) return undefined;
+  const [issue] = read.error.issues;
+  const place = [...path.slice(0, depth), ...(issue?.path ?? [])].join('.');
+  return { ok: false, reason: `${place || 'project'}: ${issue?.message ?? 'not valid'}` };
+}
+
+/**
+ * The schema of what lies under a key: 'none' where the schema has no such key, 'whole' where the value can only be
+ * checked as a whole.
+ */
+function schemaAt(schema: z.ZodType, key: string | number): z.ZodType | 'none' | 'whole' {
+  const plain = schema instanceof z.ZodOptional || schema instanceof z.ZodNullable ? schema.unwrap() : schema;
+  if (plain instanceof z.ZodArray) return plain.element as z.ZodType; // zod's core type of the same schema
+  if (!(plain instanceof z.ZodObject)) return 'whole';
+  if ((plain.def.checks?.length ?? 0) > 0) return 'whole'; // a rule about several fields together
+  return (plain.shape as Readonly<Record<string, z.ZodType>>)[key] ?? 'none';
+}
+
+/** The path with ids turned into indices, as patches want it, and the value now there; undefined when there is none. */
 export function resolvePath(
   project: Project,
   path: Edit['path'],
-  isWhole = false,
 ): { readonly path: (string | number)[]; readonly value: unknown } | undefined {
   let node: unknown = project;
   const resolved: (string | number)[] = [];
   for (const key of path) {
-    const index =
-      Array.isArray(node) && typeof key === 'string'
-        ? node.findIndex((item) => isRecord(item) && item['id'] === key)
-        : key;
     if (typeof node !== 'object' || node === null) return undefined;
+    const step = stepOf(node, key);
     // what can be left out may be missing at the end of the path, but not on the way
-    if (!(index in node) && (isWhole || Array.isArray(node) || resolved.length < path.length - 1)) return undefined;
-    resolved.push(index);
-    node = (node as Readonly<Record<string | number, unknown>>)[index]; // an object that has it: checked above
+    if (!(step in node) && (Array.isArray(node) || resolved.length < path.length - 1)) return undefined;
+    resolved.push(step);
+    node = childOf(node, key);
   }
   return { path: resolved, value: node };
+}
+
+/** A list is entered by the id of what is in it, or by its place. */
+const stepOf = (node: object, key: string | number): string | number =>
+  Array.isArray(node) && typeof key === 'string' ? node.findIndex((item) => isRecord(item) && item['id'] === key) : key;
+
+function childOf(node: unknown, key: string | number): unknown {
+  if (typeof node !== 'object' || node === null) return undefined;
+  return (node as Readonly<Record<string | number, unknown>>)[stepOf(node, key)]; // an object: checked above
 }
 
 function setAt(node: unknown, path: Edit['path'], value: Edit['value']): unknown {
@@ -53,9 +109,9 @@ function setAt(node: unknown, path: Edit['path'], value: Edit['value']): unknown
   if (key === undefined) return value;
   if (Array.isArray(node)) {
     const list = node as readonly unknown[];
-    const index = typeof key === 'number' ? key : list.findIndex((item) => isRecord(item) && item['id'] === key);
+    const index = stepOf(list, key);
     if (!(index in list)) return undefined;
-    const changed = setAt(list[index], rest, value);
+    const changed = setAt(list[Number(index)], rest, value);
     return changed === undefined ? undefined : list.map((item, i) => (i === index ? changed : item));
   }
   if (!isRecord(node) || typeof key !== 'string') return undefined;

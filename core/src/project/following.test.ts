@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { at } from '../geometry';
 import { battenAt, bendLines, linesOf, pointPath, type Longitudinal } from '../lines';
 import { chineOnStem } from '../panels/fixtures/run-out-hulls';
-import { demoProject } from './demos';
+import { demoProject } from './demos/index';
 import { applyEdits } from './edits';
 import { withFollowing } from './following';
 import type { Project } from './document';

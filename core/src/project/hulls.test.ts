@@ -2,13 +2,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { crossesItself, moved } from '../geometry';
-import { sentence } from '../findings';
-import type { LinesTable, Longitudinal } from '../lines';
+import { sentence } from './sentences';
+import { type LinesTable, type Longitudinal, bendLines, linesOf } from '../lines';
 import { faultsOf, nest } from '../sheets';
-import { bendLines, linesOf } from '../lines';
 import { developPanels, seamsOf, sharedStretches } from '../panels';
-import { demoProject } from './demos';
-import { allFindings, createDerive, type Derived } from './derive';
+import { demoProject } from './demos/index';
+import { allFindings, createDerive } from './derive';
+import type { Derived } from './chain';
 
 const base = demoProject('tamsel', 'x');
 const derive = (lines: LinesTable): Derived => createDerive()({ ...base, lines: linesOf(lines.longitudinals) });

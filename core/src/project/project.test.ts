@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { demoProject, DEMO_IDS } from './demos';
+import { demoProject, DEMO_IDS } from './demos/index';
 import { allFindings, createDerive } from './derive';
 import { PROJECT_VERSION, projectSchema } from './document';
 import { applyEdits, resolvePath } from './edits';
-import { readProject } from './migrations';
+import { readProject } from './read-project';
 import version1 from './old-versions/version-1.json';
 import version2 from './old-versions/version-2.json';
 import version3 from './old-versions/version-3.json';

@@ -4,7 +4,7 @@ import { cardModel } from '../exchange';
 import { area, at, crossesItself, intersectionOf } from '../geometry';
 import { bendLines, lengthAlong, linesOf, pointPath } from '../lines';
 import { chineOnStem } from '../panels/fixtures/run-out-hulls';
-import { demoProject } from './demos';
+import { demoProject } from './demos/index';
 import { createDerive } from './derive';
 import { applyEdits } from './edits';
 import type { Project } from './document';

@@ -5,3 +5,7 @@ export type { NestBudget, NestResult, Placement, UsedSheet } from './nest';
 export { faultsOf, placedOutline } from './check';
 export { jobPartName, listParts, nestBatches, unplacedFindings } from './parts';
 export type { CutPart, NestBatch, PartInput } from './parts';
+export { sheetDrawing } from './drawings';
+export { judgeLayouts, laidBatches, layOut } from './layouts';
+export type { LaidBatch, Layout } from './layouts';
+export { sheetsStage } from './stage';

@@ -3,11 +3,11 @@
  *
  * Each has a stable id made from what it is, its thickness, and its outline with the face grain along x.
  */
-import { counterClockwise, type Outline } from '../geometry';
-import type { Finding, StageResult } from '../findings';
-import { cutOutline, type Frame } from '../frames';
+import { counterClockwise, hashOf, type Outline } from '../geometry';
+import { cutOutline, type Frame, type School } from '../frames';
 import type { JointedPanel } from '../joints';
 import type { Transom } from '../panels';
+import type { SheetsFinding, SheetsResult } from './findings';
 import type { NestResult } from './nest';
 import type { NestJob, SheetsPart } from './schema';
 
@@ -28,7 +28,7 @@ export type PartInput = {
   readonly frames: readonly Frame[];
   readonly thickness: number;
   readonly transomThickness: number;
-  readonly school: 'filleted' | 'framed';
+  readonly school: School;
   readonly filletGap: number;
 };
 
@@ -66,11 +66,15 @@ export function listParts(input: PartInput): CutPart[] {
   return [...pieces, ...transoms, ...bulkheads].filter((part) => part.outline.length > 2);
 }
 
-export type NestBatch = { readonly thickness: number; readonly job: NestJob };
+/** What is laid out together. Batches with the same key are the same job, and a layout of the one is one of the other. */
+export type NestBatch = { readonly thickness: number; readonly key: string; readonly job: NestJob };
 
 /** One nesting job a thickness; what no stock serves is a finding. */
-export function nestBatches(parts: readonly CutPart[], part: SheetsPart): StageResult<readonly NestBatch[]> {
-  const findings: Finding[] = [];
+export function nestBatches(
+  parts: readonly CutPart[],
+  part: Pick<SheetsPart, 'stock' | 'gap' | 'margin'>,
+): SheetsResult<readonly NestBatch[]> {
+  const findings: SheetsFinding[] = [];
   const thicknesses = [...new Set(parts.map((p) => p.thickness))].sort((a, b) => a - b);
   const batches = thicknesses.flatMap((thickness): NestBatch[] => {
     const mine = parts.filter((p) => p.thickness === thickness);
@@ -85,27 +89,36 @@ export function nestBatches(parts: readonly CutPart[], part: SheetsPart): StageR
       return [];
     }
     const sheets = stock.map(({ id, width, height, qty }) => ({ id, width, height, qty }));
-    return [{ thickness, job: { gap: part.gap, margin: part.margin, sheets, parts: mine.flatMap(jobParts) } }];
+    const job: NestJob = { gap: part.gap, margin: part.margin, sheets, parts: mine.flatMap(jobParts) };
+    return [{ thickness, key: hashOf(job), job }];
   });
   return { value: batches, findings, assumed: [] };
 }
 
-/** Half turns keep the grain; a pair is two parts, the port one drawn turned over, so that two left hands cannot be. */
-function jobParts(part: CutPart): NestJob['parts'] {
-  const rotations = part.grain === 'along' ? [0, 180] : [0, 90, 180, 270];
-  const base = { holes: [], qty: 1, rotations, mirror: false };
-  const plain = part.outline.map(([x, y]): [number, number] => [x, y]);
-  if (!part.isPair) return [{ ...base, id: part.id, outline: plain }];
-  const over = part.outline.map(([x, y]): [number, number] => [-x, y]);
-  return [
-    { ...base, id: `${part.id}.starboard`, outline: plain },
-    { ...base, id: `${part.id}.port`, outline: over },
-  ];
+/** Of a pair each hand is a part by itself; any other part goes into the job as it is. */
+function handsOf({ id, name, isPair }: CutPart): readonly { readonly id: string; readonly name: string }[] {
+  if (!isPair) return [{ id, name }];
+  return (['starboard', 'port'] as const).map((hand) => ({ id: `${id}.${hand}`, name: `${name}, ${hand}` }));
 }
 
+/** Half turns keep the grain; of a pair the port one is drawn turned over, so that two left hands cannot be. */
+function jobParts(part: CutPart): NestJob['parts'] {
+  const rotations = part.grain === 'along' ? [0, 180] : [0, 90, 180, 270];
+  return handsOf(part).map(({ id }, i) => ({
+    id,
+    outline: part.outline.map(([x, y]): [number, number] => [i === 0 ? x : -x, y]),
+    holes: [],
+    qty: 1,
+    rotations,
+    mirror: false,
+  }));
+}
+
+type Unplaced = Extract<SheetsFinding, { readonly code: 'part-unplaced' }>;
+
 /** What a layout could not place, a finding a part. */
-export function unplacedFindings(batch: NestBatch, result: NestResult, parts: readonly CutPart[]): Finding[] {
-  return result.unplaced.map(({ part }): Finding => ({
+export function unplacedFindings(batch: NestBatch, result: NestResult, parts: readonly CutPart[]): Unplaced[] {
+  return result.unplaced.map(({ part }) => ({
     severity: 'stop',
     code: 'part-unplaced',
     where: { stage: 'sheets' },
@@ -114,8 +127,5 @@ export function unplacedFindings(batch: NestBatch, result: NestResult, parts: re
 }
 
 /** Shown name of a part of a job: the pair's hand after the name. */
-export function jobPartName(id: string, parts: readonly CutPart[]): string {
-  const hand = /\.(starboard|port)$/.exec(id)?.[1];
-  const own = parts.find((part) => part.id === (hand ? id.slice(0, -hand.length - 1) : id));
-  return hand ? `${own?.name ?? id}, ${hand}` : (own?.name ?? id);
-}
+export const jobPartName = (id: string, parts: readonly CutPart[]): string =>
+  parts.flatMap(handsOf).find((hand) => hand.id === id)?.name ?? id;

@@ -1,5 +1,7 @@
 /** The sheets' part of a project, and the nesting job's own file format (contract). Lengths mm. */
 import { z } from 'zod';
+import { SHEET_SIZE } from '../panels';
+import { BULKHEAD_SHEETS, GAP, MARGIN, SEED, SKIN_SHEETS } from './constants';
 
 export const stockSheetSchema = z.object({
   id: z.string().min(1).max(40),
@@ -50,3 +52,17 @@ export const nestJobSchema = z.object({
 });
 
 export type NestJob = z.infer<typeof nestJobSchema>;
+
+/** The sheets' part of a new project: stock for the skin and for bulkheads. */
+export const sheetsAtFirst = (): SheetsPart => ({
+  stock: [SKIN_SHEETS.value, BULKHEAD_SHEETS.value].map(({ thickness, qty }) => ({
+    id: `sheet-${thickness}`,
+    name: `${thickness} mm, ${SHEET_SIZE.value.width} × ${SHEET_SIZE.value.height}`,
+    ...SHEET_SIZE.value,
+    thickness,
+    qty,
+  })),
+  gap: GAP.value,
+  margin: MARGIN.value,
+  seed: SEED.value,
+});

@@ -1,12 +1,14 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
+import { BenchContext } from '../state/bench';
+import { bench } from './stages';
 import { useMemo } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { FirstPage } from './FirstPage';
 import { PageFailed } from './PageFailed';
 import { ProjectPage } from './ProjectPage';
 import { ProjectsPage } from './ProjectsPage';
-import { useAppSelector } from './store';
+import { useAppSelector } from '../state/store';
 import { makeTheme } from './theme';
 
 const router = createBrowserRouter([
@@ -27,7 +29,9 @@ export function App() {
   return (
     <ThemeProvider theme={theme}>
       <CssBaseline />
-      <RouterProvider router={router} />
+      <BenchContext value={bench}>
+        <RouterProvider router={router} />
+      </BenchContext>
     </ThemeProvider>
   );
 }

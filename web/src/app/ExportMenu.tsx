@@ -1,11 +1,11 @@
+import type { StageName } from '@kalotrope/core/project';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
-import type { Stage } from '@kalotrope/core/findings';
-import { useAppSelector } from './store';
+import { useAppSelector } from '../state/store';
 
 const OpenExportMenu = lazy(() => import('./OpenExportMenu'));
 
-export function ExportMenu({ stage, icon }: { readonly stage: Stage; readonly icon: ReactNode }) {
+export function ExportMenu({ stage, icon }: { readonly stage: StageName; readonly icon: ReactNode }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const hasWork = useAppSelector((state) => state.document.project !== null && state.derived.derived !== null);
   if (!hasWork) return null;

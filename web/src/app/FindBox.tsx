@@ -1,59 +1,38 @@
+import { useBench } from '../state/bench';
+import type { StageEntry } from '../state/stage-entry';
+import type { Picked } from '../state/picked';
+import type { StageName } from '@kalotrope/core/project';
 import Autocomplete from '@mui/material/Autocomplete';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import { createFilterOptions } from '@mui/material/useAutocomplete';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Stage } from '@kalotrope/core/findings';
 import type { Derived } from '@kalotrope/core/project';
-import { findTurned, notationStepped, picked, shadeTurned, type Picked } from './screen-slice';
-import { selectDerived, selectProject } from './selectors';
-import { STAGE_LIST } from './stages';
-import { useAppDispatch, useAppSelector } from './store';
+import { findTurned, notationStepped, picked, shadeTurned } from '../state/screen-slice';
+import { selectDerived, selectProject } from '../state/selectors';
+import { PROJECTS_PATH, stagePath } from './paths';
+import { useAppDispatch, useAppSelector } from '../state/store';
 
-type Entry = {
+type Found = {
   readonly label: string;
-  readonly stage?: Stage;
+  readonly stage?: StageName;
   readonly pick?: Picked;
   readonly act?: 'unit' | 'shade' | 'projects';
 };
 
-/** What has a name before anything is worked out, and the few acts worth typing. */
-const ALWAYS: readonly Entry[] = [
-  ...STAGE_LIST.map(({ stage, name }, i) => ({ label: `Stage ${i + 1}: ${name}`, stage })),
+/** What has a name before anything is worked out, and the few acts worth typing; then every stage's own things. */
+const foundIn = (entries: readonly StageEntry[], derived: Derived | null): Found[] => [
+  ...entries.map(({ stage, title }, i) => ({ label: `Stage ${i + 1}: ${title}`, stage })),
   { label: 'Next unit', act: 'unit' },
   { label: 'Light or dark', act: 'shade' },
   { label: 'All projects', act: 'projects' },
+  ...(derived
+    ? entries.flatMap(({ stage, things }) => things?.(derived).map((thing) => ({ ...thing, stage })) ?? [])
+    : []),
 ];
 
-function entriesOf(derived: Derived | null): Entry[] {
-  if (!derived) return [...ALWAYS];
-  return [
-    ...ALWAYS,
-    ...derived.lines.value.lines.map(({ id, name }): Entry => ({
-      label: `Line: ${name}`,
-      stage: 'lines',
-      pick: { kind: 'line', line: id },
-    })),
-    ...derived.panels.value.panels.map(({ id, name }): Entry => ({
-      label: `Panel: ${name}`,
-      stage: 'panels',
-      pick: { kind: 'panel', id },
-    })),
-    ...derived.frames.value.map(({ id, name }): Entry => ({
-      label: `Frame: ${name}`,
-      stage: 'frames',
-      pick: { kind: 'frame', id },
-    })),
-    ...derived.epoxy.value.seams.map(({ id, name }): Entry => ({
-      label: `Seam: ${name}`,
-      stage: 'epoxy',
-      pick: { kind: 'seam', id },
-    })),
-  ];
-}
-
-const matching = createFilterOptions<Entry>();
+const matching = createFilterOptions<Found>();
 
 export function FindBox() {
   const isOpen = useAppSelector((state) => state.screen.isFindOpen);
@@ -67,18 +46,19 @@ function OpenFindBox() {
   const navigate = useNavigate();
   const [typed, setTyped] = useState('');
   const [isAsked, setAsked] = useState(false);
-  const entries = useMemo(() => entriesOf(derived), [derived]);
+  const { entries } = useBench();
+  const options = useMemo(() => foundIn(entries, derived), [entries, derived]);
   const close = () => dispatch(findTurned(false));
-  const go = (entry: Entry | null) => {
+  const go = (entry: Found | null) => {
     if (!entry) return;
     close();
     if (entry.act === 'unit') dispatch(notationStepped());
     if (entry.act === 'shade') dispatch(shadeTurned());
-    if (entry.act === 'projects') void navigate('/projects');
-    if (entry.stage) void navigate(`/project/${project?.id ?? ''}/${entry.stage}`);
+    if (entry.act === 'projects') void navigate(PROJECTS_PATH);
+    if (entry.stage) void navigate(stagePath(project?.id ?? '', entry.stage));
     if (entry.pick) dispatch(picked(entry.pick));
   };
-  const first = matching(entries, { inputValue: typed, getOptionLabel: ({ label }) => label })[0];
+  const first = matching(options, { inputValue: typed, getOptionLabel: ({ label }) => label })[0];
   useEffect(() => {
     // Enter was pressed on a name that the engine had yet to give
     if (isAsked && derived && first) go(first);
@@ -92,7 +72,7 @@ function OpenFindBox() {
       slotProps={{ paper: { 'aria-label': 'Find a part or a place' } }}
     >
       <Autocomplete
-        options={entries}
+        options={options}
         openOnFocus
         autoHighlight
         noOptionsText={

@@ -1,3 +1,4 @@
+import { projectPath, PROJECTS_PATH } from './paths';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { firstProject } from '../storage/projects';
@@ -7,8 +8,8 @@ export function FirstPage() {
   const navigate = useNavigate();
   useEffect(() => {
     firstProject().then(
-      (id) => navigate(id ? `/project/${id}/lines` : '/projects', { replace: true }),
-      () => navigate('/projects', { replace: true }),
+      (id) => navigate(id ? projectPath(id) : PROJECTS_PATH, { replace: true }),
+      () => navigate(PROJECTS_PATH, { replace: true }),
     );
   }, [navigate]);
   return null;

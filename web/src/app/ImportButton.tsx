@@ -1,3 +1,4 @@
+import { projectPath } from './paths';
 import FileUploadOutlined from '@mui/icons-material/FileUploadOutlined';
 import Alert from '@mui/material/Alert';
 import AlertTitle from '@mui/material/AlertTitle';
@@ -8,9 +9,9 @@ import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { useNavigate } from 'react-router';
 import { addPictures, addProject } from '../storage/projects';
-import { takeFile, type Taken } from './files';
-import { said } from './screen-slice';
-import { useAppDispatch } from './store';
+import { takeFile, type Taken } from '../files/files';
+import { said } from '../state/screen-slice';
+import { useAppDispatch } from '../state/store';
 
 type Refused = Extract<Taken, { ok: false }>;
 
@@ -33,7 +34,7 @@ export function ImportButton() {
     await addPictures(taken.pictures ?? []);
     await addProject(taken.project);
     dispatch(said(taken.said));
-    await navigate(`/project/${taken.project.id}/lines`);
+    await navigate(projectPath(taken.project.id));
   };
   const { getRootProps, getInputProps, open } = useDropzone({
     onDrop: (files) => void take(files),

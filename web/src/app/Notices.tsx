@@ -1,7 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import { refusalSeen } from './document-slice';
-import { useAppDispatch, useAppSelector } from './store';
+import { refusalSeen } from '../state/document-slice';
+import { useAppDispatch, useAppSelector } from '../state/store';
 
 /** What the builder must know about the document itself: edited elsewhere, not saved, an edit refused. */
 export function Notices() {

@@ -5,36 +5,15 @@ import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import type { Stage } from '@kalotrope/core/findings';
-import {
-  allDrawings,
-  EXPORT_KINDS,
-  exportFiles,
-  fileName,
-  markingCsv,
-  writeDxf,
-  writeOffsets,
-  writePdf,
-  writeOffsetsTable,
-  fitsTableForm,
-  PROJECT_FILE_ENDING,
-  writeSvg,
-  type Drawing,
-  type ExportFile,
-  type PdfLayout,
-} from '@kalotrope/core/exchange';
-import type { Derived, Project } from '@kalotrope/core/project';
-import { projectFileName, saveFile, saveZip } from './files';
-import { projectFileWithPictures } from './pictures';
-import { currentLayouts } from './selectors';
-import { useAppSelector } from './store';
-
-const isOfStage = (stage: Stage, drawing: Drawing): boolean => {
-  if (drawing.name.startsWith('sheet-')) return stage === 'sheets';
-  if (drawing.name.startsWith('frame')) return stage === 'frames';
-  if (/^(lines|body-plan|section-.*)$/.test(drawing.name)) return stage === 'lines';
-  return stage === 'panels' || stage === 'joints';
-};
+import { drawingsOf, EXPORT_KINDS, exportFiles, tablesOf, type Work } from '@kalotrope/core/exchange';
+import { fileName, type Drawing, type ExportFile } from '@kalotrope/core/formats';
+import { writeDxf, writePdf, writeSvg, type PdfLayout } from '@kalotrope/core/formats/writers';
+import type { Project, StageName } from '@kalotrope/core/project';
+import { projectFileName, saveFile, saveZip } from '../files/files';
+import { projectFileWithPictures } from '../files/pictures';
+import { useBench } from '../state/bench';
+import { selectDerived, selectFound, selectProject } from '../state/selectors';
+import { useAppSelector } from '../state/store';
 
 type Kind = { readonly name: string; readonly write: (drawing: Drawing) => ExportFile };
 
@@ -55,64 +34,47 @@ async function saveProjectFile(project: Project): Promise<void> {
   saveFile({ name: projectFileName(project), content: await projectFileWithPictures(project) });
 }
 
-async function everything(
-  project: Project,
-  derived: Derived,
-  layouts: ReturnType<typeof currentLayouts>,
-): Promise<void> {
-  const whole = await projectFileWithPictures(project);
-  const files = exportFiles(project, derived, { kinds: EXPORT_KINDS, layouts });
+async function everything(work: Work): Promise<void> {
+  const whole = await projectFileWithPictures(work.project);
+  const files = exportFiles(work, EXPORT_KINDS);
   saveZip(
-    project.name,
-    files.map((file) => (file.name.endsWith(PROJECT_FILE_ENDING) ? { ...file, content: whole } : file)),
+    work.project.name,
+    files.map((file) => (file.isProject ? { ...file, content: whole } : file)),
   );
 }
 
-/** Drawings of the lines stage by their names in words; parts go by their ids. */
-const wordsOf = (name: string): string => {
-  if (name === 'lines') return 'The lines';
-  if (name === 'body-plan') return 'The body plan';
-  return name.replace(/^section-/, 'Section ');
-};
-
-type OpenProps = { readonly stage: Stage; readonly anchor: HTMLElement; readonly onClose: () => void };
+type OpenProps = { readonly stage: StageName; readonly anchor: HTMLElement; readonly onClose: () => void };
 
 export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
-  const project = useAppSelector((state) => state.document.project);
-  const state = useAppSelector((all) => all.derived);
+  const project = useAppSelector(selectProject);
+  const derived = useAppSelector(selectDerived);
+  const found = useAppSelector(selectFound);
+  const { entries } = useBench();
   const [kind, setKind] = useState(0); // of KINDS
-  const { derived } = state;
   if (!project || !derived) return null;
-  const drawings = allDrawings(project, derived, currentLayouts(state));
+  const work: Work = { project, derived, found };
+  const tables = entries
+    .filter((entry) => entry.isEverywhere || entry.stage === stage)
+    .flatMap((entry) => tablesOf(entry.stage, work));
+  const drawings = (entries.find((entry) => entry.stage === stage)?.drawingsOf ?? []).flatMap((name) =>
+    drawingsOf(name, work),
+  );
   const act = (run: () => void) => () => {
     onClose();
     run();
   };
-  const saveTable = (name: string, content: string) =>
-    saveFile({ name: `${fileName(project.name)}-${name}.csv`, content });
   return (
     <Menu open anchorEl={anchor} onClose={onClose}>
-      <MenuItem onClick={act(() => void everything(project, derived, currentLayouts(state)))}>
-        Everything, as one zip
-      </MenuItem>
+      <MenuItem onClick={act(() => void everything(work))}>Everything, as one zip</MenuItem>
       <MenuItem onClick={act(() => void saveProjectFile(project))}>The project, to keep or share</MenuItem>
-      <MenuItem onClick={act(() => saveTable('offsets', writeOffsets(project.lines, project.notation)))}>
-        The offsets, CSV
-      </MenuItem>
-      {fitsTableForm(project.lines) && (
-        <MenuItem onClick={act(() => saveTable('offsets-table', writeOffsetsTable(project.lines, project.notation)))}>
-          The offsets as plans print them, CSV
+      {tables.map(({ name, title, csv }) => (
+        <MenuItem
+          key={name}
+          onClick={act(() => saveFile({ name: `${fileName(project.name)}-${name}.csv`, content: csv }))}
+        >
+          {title}, CSV
         </MenuItem>
-      )}
-      {stage === 'panels' &&
-        derived.panels.value.panels.map((panel) => (
-          <MenuItem
-            key={panel.id}
-            onClick={act(() => saveTable(`${fileName(panel.id)}-marking`, markingCsv(panel, project.panels)))}
-          >
-            {panel.name}, offsets to mark out, CSV
-          </MenuItem>
-        ))}
+      ))}
       <Divider />
       <ListSubheader sx={{ lineHeight: 2 }}>Full size, millimetres, as</ListSubheader>
       <Box role="group" aria-label="Kind of file" sx={{ display: 'flex', px: 1 }}>
@@ -129,13 +91,11 @@ export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
           </MenuItem>
         ))}
       </Box>
-      {drawings
-        .filter((drawing) => isOfStage(stage, drawing))
-        .map((drawing) => (
-          <MenuItem key={drawing.name} onClick={act(() => saveFile(KINDS[kind]!.write(drawing)))}>
-            {wordsOf(drawing.name)}, {KINDS[kind]!.name}
-          </MenuItem>
-        ))}
+      {drawings.map((drawing) => (
+        <MenuItem key={drawing.name} onClick={act(() => saveFile(KINDS[kind]!.write(drawing)))}>
+          {drawing.title ?? drawing.name}, {KINDS[kind]!.name}
+        </MenuItem>
+      ))}
     </Menu>
   );
 }

@@ -1,38 +1,32 @@
+import { PROJECTS_PATH } from './paths';
+import { stagePath } from './paths';
+import { useBench } from '../state/bench';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Link, Navigate, useParams } from 'react-router';
-import { STAGES, type Stage } from '@kalotrope/core/findings';
 import { loadProject } from '../storage/projects';
-import { opened } from './document-slice';
+import { opened } from '../state/document-slice';
 import { Failed } from './PageFailed';
 import { Shell } from './Shell';
-import { useAppDispatch, useAppSelector } from './store';
-
-/** Each stage comes when it is first opened. */
-const PAGES: Readonly<Record<Stage, ComponentType>> = {
-  lines: lazy(() => import('../stages/lines/LinesPage')),
-  panels: lazy(() => import('../stages/panels/PanelsPage')),
-  frames: lazy(() => import('../stages/frames/FramesPage')),
-  joints: lazy(() => import('../stages/joints/JointsPage')),
-  sheets: lazy(() => import('../stages/sheets/SheetsPage')),
-  epoxy: lazy(() => import('../stages/epoxy/EpoxyPage')),
-};
+import { useAppDispatch, useAppSelector } from '../state/store';
 
 export function ProjectPage() {
   const { projectId = '', stage = '' } = useParams();
   const reason = useOpenProject(projectId);
   const isOpen = useAppSelector((state) => state.document.project?.id === projectId);
-  const known = STAGES.find((other) => other === stage);
+  const { entries } = useBench();
+  const [first] = entries;
+  const known = entries.find((entry) => entry.stage === stage);
   if (reason) return <CannotOpen reason={reason} />;
-  if (!known) return <Navigate to={`/project/${projectId}/lines`} replace />;
+  if (!known) return first ? <Navigate to={stagePath(projectId, first.stage)} replace /> : null;
   if (!isOpen) return null;
-  const Page = PAGES[known];
+  const { Page } = known;
   return (
-    <Shell stage={known}>
-      <ErrorBoundary key={known} FallbackComponent={Failed}>
+    <Shell stage={known.stage}>
+      <ErrorBoundary key={known.stage} FallbackComponent={Failed}>
         <Suspense fallback={null}>
           <Page />
         </Suspense>
@@ -69,7 +63,7 @@ function CannotOpen({ reason }: { readonly reason: string }) {
       <Alert severity="error" variant="outlined">
         {reason}
       </Alert>
-      <Button component={Link} to="/projects" sx={{ mt: 2 }}>
+      <Button component={Link} to={PROJECTS_PATH} sx={{ mt: 2 }}>
         All projects
       </Button>
     </Box>

@@ -1,3 +1,4 @@
+import { projectPath } from './paths';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -12,10 +13,10 @@ import { useCallback, useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { DEMO_IDS, DEMO_NAMES, demoProject } from '@kalotrope/core/project';
 import { addProject, listProjects, putBack, removeProject, type ProjectRecord } from '../storage/projects';
-import { closed } from './document-slice';
+import { closed } from '../state/document-slice';
 import { ImportButton } from './ImportButton';
 import { StarterDialog } from './StarterDialog';
-import { useAppDispatch } from './store';
+import { useAppDispatch } from '../state/store';
 
 /** All projects in this browser: open, copy, delete with undo, new from a file or a demo. */
 export function ProjectsPage() {
@@ -42,7 +43,7 @@ export function ProjectsPage() {
   const add = (project: Parameters<typeof addProject>[0]) =>
     tried(async () => {
       await addProject(project);
-      await navigate(`/project/${project.id}/lines`);
+      await navigate(projectPath(project.id));
     });
   const remove = (id: string) =>
     tried(async () => {
@@ -130,7 +131,7 @@ function ProjectTable({ records, onCopy, onRemove }: TableProps) {
         {records.map((record) => (
           <TableRow key={record.id}>
             <TableCell>
-              <Link to={`/project/${record.id}/lines`}>{record.name}</Link>
+              <Link to={projectPath(record.id)}>{record.name}</Link>
             </TableCell>
             <TableCell>{new Date(record.updatedAt).toLocaleString()}</TableCell>
             <TableCell>

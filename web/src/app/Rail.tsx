@@ -1,15 +1,17 @@
+import { useBench } from '../state/bench';
+import type { StageName } from '@kalotrope/core/project';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import { NavLink } from 'react-router';
-import type { Stage } from '@kalotrope/core/findings';
-import { selectProject, selectStatus } from './selectors';
-import { STAGE_LIST } from './stages';
-import { useAppSelector } from './store';
+import { selectProject } from '../state/selectors';
+import { stagePath } from './paths';
+import { useAppSelector } from '../state/store';
 
 /** The stages in working order, each with one line that says how it stands. */
-export function Rail({ current }: { readonly current: Stage }) {
+export function Rail({ current }: { readonly current: StageName }) {
   const projectId = useAppSelector((state) => selectProject(state)?.id ?? '');
+  const { entries, selectStatus } = useBench();
   const status = useAppSelector(selectStatus);
   return (
     <Box
@@ -25,12 +27,12 @@ export function Rail({ current }: { readonly current: Stage }) {
         overflow: 'auto',
       }}
     >
-      {STAGE_LIST.map(({ stage, name }, i) => (
+      {entries.map(({ stage, title }, i) => (
         <RailItem
           key={stage}
           number={i + 1}
-          name={name}
-          to={`/project/${projectId}/${stage}`}
+          name={title}
+          to={stagePath(projectId, stage)}
           status={status?.[stage] ?? 'working it out'}
           isCurrent={stage === current}
         />

@@ -1,23 +1,23 @@
+import { useBench } from '../state/bench';
+import type { StageName } from '@kalotrope/core/project';
 import Box from '@mui/material/Box';
 import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import type { Stage } from '@kalotrope/core/findings';
 import { FindBox } from './FindBox';
 import { KeysDialog } from './KeysDialog';
 import { Notices } from './Notices';
 import { Rail } from './Rail';
-import { said } from './screen-slice';
+import { said } from '../state/screen-slice';
 import { useShortcuts } from './shortcuts';
-import { STAGE_LIST } from './stages';
-import { useAppDispatch, useAppSelector } from './store';
+import { useAppDispatch, useAppSelector } from '../state/store';
 import { TapeBar } from './TapeBar';
 import { TopBar } from './TopBar';
 
 /** The bench: top bar, rail, the stage (drawing and slip), and the tape along the front edge. */
-export function Shell({ stage, children }: { readonly stage: Stage; readonly children: ReactNode }) {
+export function Shell({ stage, children }: { readonly stage: StageName; readonly children: ReactNode }) {
   useShortcuts(stage);
-  const info = STAGE_LIST.find((other) => other.stage === stage);
+  const entry = useBench().entries.find((other) => other.stage === stage);
   return (
     <Box
       sx={{
@@ -39,14 +39,14 @@ export function Shell({ stage, children }: { readonly stage: Stage; readonly chi
       <Rail current={stage} />
       <Box
         component="main"
-        aria-label={info?.name}
+        aria-label={entry?.title}
         sx={{ minWidth: 0, minHeight: { xs: 'max-content', md: 0 }, display: 'flex', flexDirection: 'column' }}
       >
         <Box sx={{ px: 2, py: 0.75, display: 'flex', flexWrap: 'wrap', columnGap: 1.5, alignItems: 'baseline' }}>
-          <Typography variant="h1">{info?.name}</Typography>
+          <Typography variant="h1">{entry?.title}</Typography>
           <BoatOnPaper />
           <Typography variant="body2" color="text.secondary">
-            {info?.question}
+            {entry?.question}
           </Typography>
         </Box>
         <Box sx={{ flex: 1, minHeight: { md: 0 }, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>

@@ -19,8 +19,8 @@ import {
   type StarterKind,
 } from '@kalotrope/core/lines';
 import { newProject, type Project } from '@kalotrope/core/project';
-import { LengthField } from './LengthField';
-import { NumberField } from './NumberField';
+import { LengthField } from '../controls/LengthField';
+import { NumberField } from '../controls/NumberField';
 
 type Props = { readonly onClose: () => void; readonly onDraw: (project: Project) => void };
 

@@ -4,16 +4,17 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Tape } from '@kalotrope/core/lines';
 import { DIVISION_MM, formatLength, formatWithUnit, type Notation } from '@kalotrope/core/measure';
 import { useWidth } from '../drawing/use-size';
-import { tapeMarked } from './screen-slice';
-import { selectNotation, selectTape } from './selectors';
-import { useAppDispatch, useAppSelector } from './store';
+import { tapeMarked } from '../state/screen-slice';
+import { useTape } from '../state/bench';
+import { selectNotation } from '../state/selectors';
+import { useAppDispatch, useAppSelector } from '../state/store';
 
 const HEIGHT = 54;
 const MARGIN = 16;
 
 /** The tape along the front edge of the bench: it lies on the picked edge, and its mark moves with the drawing's. */
 export function TapeBar() {
-  const tape = useAppSelector(selectTape);
+  const tape = useTape();
   const mark = useAppSelector((state) => state.screen.tapeMm);
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();

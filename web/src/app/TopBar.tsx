@@ -1,3 +1,4 @@
+import type { StageName } from '@kalotrope/core/project';
 import FileDownloadOutlined from '@mui/icons-material/FileDownloadOutlined';
 import Redo from '@mui/icons-material/Redo';
 import Print from '@mui/icons-material/PrintOutlined';
@@ -13,13 +14,13 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { memo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { Stage } from '@kalotrope/core/findings';
 import { NOTATIONS, type Notation } from '@kalotrope/core/measure';
-import { edited, redone, undone } from './document-slice';
+import { edited, redone, undone } from '../state/document-slice';
 import { ExportMenu } from './ExportMenu';
 import { ImportButton } from './ImportButton';
-import { findTurned, notationSet } from './screen-slice';
-import { useAppDispatch, useAppSelector } from './store';
+import { PROJECTS_PATH } from './paths';
+import { findTurned, notationSet } from '../state/screen-slice';
+import { useAppDispatch, useAppSelector } from '../state/store';
 
 const NOTATION_NAMES: Readonly<Record<Notation, string>> = {
   mm: 'mm',
@@ -30,7 +31,7 @@ const NOTATION_NAMES: Readonly<Record<Notation, string>> = {
   'ft-in-8ths': 'ft-in-8ths',
 };
 
-export const TopBar = memo(function TopBar({ stage }: { readonly stage: Stage }) {
+export const TopBar = memo(function TopBar({ stage }: { readonly stage: StageName }) {
   const dispatch = useAppDispatch();
   const name = useAppSelector((state) => state.document.project?.name ?? '');
   const notation = useAppSelector((state) => state.screen.notation);
@@ -45,7 +46,7 @@ export const TopBar = memo(function TopBar({ stage }: { readonly stage: Stage })
       </Typography>
       <Button
         component={Link}
-        to="/projects"
+        to={PROJECTS_PATH}
         color="inherit"
         aria-label={`${name}, all projects`}
         sx={{ fontSize: 15 }}

@@ -1,15 +1,17 @@
 /** Keys that work everywhere but in a field. The list is shown by `?`. */
+import { useBench } from '../state/bench';
+import type { StageName } from '@kalotrope/core/project';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
-import type { Stage } from '@kalotrope/core/findings';
-import { redone, undone } from './document-slice';
-import { findTurned, fitted, keysTurned, notationStepped, picked, type Picked } from './screen-slice';
-import { selectDerived, selectLiveHull } from './selectors';
-import { STAGE_LIST } from './stages';
-import { useAppDispatch, useAppStore, type RootState } from './store';
+import { redone, undone } from '../state/document-slice';
+import { findTurned, fitted, keysTurned, notationStepped, picked } from '../state/screen-slice';
+import { isSameThing } from '../state/picked';
+import { stagePath } from './paths';
+import { useAppDispatch, useAppStore } from '../state/store';
 
-export const KEYS: readonly (readonly [string, string])[] = [
-  ['1 to 6', 'go to a stage'],
+/** The list that `?` shows. */
+export const keysFor = (stageCount: number): readonly (readonly [string, string])[] => [
+  [`1 to ${stageCount}`, 'go to a stage'],
   ['/', 'find a part or a place'],
   ['[  ]', 'the one before, the one after'],
   ['u', 'next unit'],
@@ -20,30 +22,21 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['?', 'these keys'],
 ];
 
-/** What `[` and `]` step through on a stage. */
-function thingsOn(stage: Stage, state: RootState): Picked[] {
-  // the lines are there before the engine has answered
-  if (stage === 'lines') return (selectLiveHull(state)?.lines ?? []).map(({ id }) => ({ kind: 'line', line: id }));
-  const derived = selectDerived(state);
-  if (!derived) return [];
-  if (stage === 'frames') return derived.frames.value.map(({ id }) => ({ kind: 'frame', id }));
-  return derived.panels.value.panels.map(({ id }) => ({ kind: 'panel', id }));
-}
-
 /** The tape is a slider, which the hook would take for a field; its own keys are only the arrows. */
 const ON_TAPE = { enableOnFormTags: ['slider' as const] };
 
-export function useShortcuts(stage: Stage): void {
+export function useShortcuts(stage: StageName): void {
+  const { entries } = useBench();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   // read when a key is pressed: following the state here would draw the whole bench again at every change of it
   const store = useAppStore();
   useHotkeys(
-    STAGE_LIST.map((_, i) => String(i + 1)).join(','),
+    entries.map((_, i) => String(i + 1)).join(','),
     (event) => {
-      const info = STAGE_LIST[Number(event.key) - 1];
+      const entry = entries[Number(event.key) - 1];
       const { project } = store.getState().document;
-      if (info) void navigate(`/project/${project?.id ?? ''}/${info.stage}`);
+      if (entry) void navigate(stagePath(project?.id ?? '', entry.stage));
     },
     ON_TAPE,
   );
@@ -56,9 +49,9 @@ export function useShortcuts(stage: Stage): void {
   const step = (by: 1 | -1) => {
     const state = store.getState();
     const { screen } = state;
-    const list = thingsOn(stage, state);
+    const list = entries.find((entry) => entry.stage === stage)?.steps(state) ?? [];
     if (list.length === 0) return;
-    const now = list.findIndex((item) => JSON.stringify(item) === JSON.stringify(screen.picked));
+    const now = list.findIndex((item) => isSameThing(item, screen.picked));
     // from nothing: on to the first, back to the last
     const next = now < 0 ? list.at(by === 1 ? 0 : -1) : list[(now + by + list.length) % list.length];
     if (next) dispatch(picked(next));

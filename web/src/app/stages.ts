@@ -1,13 +1,14 @@
-/** The stages as the rail lists them: number, name, the question each answers. */
-import type { Stage } from '@kalotrope/core/findings';
+/** The stages in the order of the work: the one list of them in the interface. Each stands where the core's list has it. */
+import { STAGES } from '@kalotrope/core/project';
+import { epoxyEntry } from '../stages/epoxy/entry';
+import { framesEntry } from '../stages/frames/entry';
+import { jointsEntry } from '../stages/joints/entry';
+import { linesEntry } from '../stages/lines/entry';
+import { panelsEntry } from '../stages/panels/entry';
+import { sheetsEntry } from '../stages/sheets/entry';
+import { makeBench } from '../state/bench';
+import type { StageEntry } from '../state/stage-entry';
 
-export type StageInfo = { readonly stage: Stage; readonly name: string; readonly question: string };
+const ENTRIES: readonly StageEntry[] = [linesEntry, panelsEntry, framesEntry, jointsEntry, sheetsEntry, epoxyEntry];
 
-export const STAGE_LIST: readonly StageInfo[] = [
-  { stage: 'lines', name: 'Lines', question: 'Are the numbers fair?' },
-  { stage: 'panels', name: 'Panels', question: 'Will plywood take this shape, and what do I mark out?' },
-  { stage: 'frames', name: 'Frames', question: 'What do I cut, and at what bevel?' },
-  { stage: 'joints', name: 'Joints', question: 'Where do the sheets join?' },
-  { stage: 'sheets', name: 'Sheets', question: 'How many sheets, and what goes where?' },
-  { stage: 'epoxy', name: 'Epoxy & glass', question: 'What do I buy, and what do I mix now?' },
-];
+export const bench = makeBench(STAGES.flatMap(({ name }) => ENTRIES.find(({ stage }) => stage === name) ?? []));

@@ -8,7 +8,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom';
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
-import { useAppSelector } from '../app/store';
+import { useAppSelector } from '../state/store';
 import { useDraft } from './use-draft';
 import { useSize } from './use-size';
 

@@ -1,4 +1,15 @@
 /** The hull in the round: both sides, picking in step with the drawing, the tape's mark as a bead. Grows on demand. */
+import {
+  panelOfThing,
+  panelThing,
+  fieldReader,
+  foldHull,
+  transomTriangles,
+  type Field,
+  type FoldedRuling,
+  type Panel,
+  type Transom,
+} from '@kalotrope/core/panels';
 import OpenInFull from '@mui/icons-material/OpenInFull';
 import CloseFullscreen from '@mui/icons-material/CloseFullscreen';
 import Box from '@mui/material/Box';
@@ -10,18 +21,10 @@ import { memo, useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import { BufferAttribute, BufferGeometry, Color, DoubleSide } from 'three';
 import { lerp3 } from '@kalotrope/core/geometry';
 import { pointOnTape } from '@kalotrope/core/lines';
-import {
-  fieldReader,
-  foldHull,
-  transomTriangles,
-  type Field,
-  type FoldedRuling,
-  type Panel,
-  type Transom,
-} from '@kalotrope/core/panels';
-import { picked } from '../app/screen-slice';
-import { selectDerived, selectPicked, selectProject, selectTape } from '../app/selectors';
-import { useAppDispatch, useAppSelector } from '../app/store';
+import { picked } from '../state/screen-slice';
+import { selectDerived, selectPicked, selectProject } from '../state/selectors';
+import { useTape } from '../state/bench';
+import { useAppDispatch, useAppSelector } from '../state/store';
 import { colourOf, worstPlace } from './bands';
 import { CORNER } from './DrawingSurface';
 import { graphics } from './graphics';
@@ -123,7 +126,7 @@ const PanelMesh = memo(function PanelMesh({ panel, shape, field, thickness, isAl
   const dispatch = useAppDispatch();
   const theme = useTheme();
   const geometry = useStrip(panel, shape, field, thickness);
-  const isPicked = choice?.kind === 'panel' && choice.id === panel.id;
+  const isPicked = panelOfThing(choice) === panel.id;
   const colour = isPicked ? theme.palette.secondary.main : isAlternate ? '#D5BC88' : '#E9D8B2';
   const marks = useMarks(geometry, shape.length);
   const sides = panel.spansCentreline ? [1] : [1, -1];
@@ -134,7 +137,7 @@ const PanelMesh = memo(function PanelMesh({ panel, shape, field, thickness, isAl
         geometry={geometry}
         onClick={(event) => {
           event.stopPropagation();
-          dispatch(picked({ kind: 'panel', id: panel.id }));
+          dispatch(picked(panelThing(panel.id)));
         }}
       >
         {field ? (
@@ -279,7 +282,7 @@ function emptyStrip(count: number, rows: number): BufferGeometry {
 
 /** Where the tape's mark lies on the hull. */
 function Bead({ size }: { readonly size: number }) {
-  const tape = useAppSelector(selectTape);
+  const tape = useTape();
   const mark = useAppSelector((state) => state.screen.tapeMm);
   const theme = useTheme();
   if (!tape || mark === null) return null;

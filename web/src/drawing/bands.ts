@@ -2,7 +2,8 @@
  * How a field is drawn: its share of what the sheet takes in close bands, pale to dark without a step, the last over
  * the limit.
  */
-import type { Field, LaidRuling, Panel } from '@kalotrope/core/panels';
+import type { Field, Panel } from '@kalotrope/core/panels';
+import type { LaidRuling } from '@kalotrope/core/surface';
 
 /** From the tone of plywood through teal, dark where it is near what the sheet takes: shares and their colours. */
 export const RAMP: readonly (readonly [share: number, colour: string])[] = [

@@ -3,7 +3,7 @@ import { createDerive, demoProject } from '@kalotrope/core/project';
 import { boxAround, pathOf } from '../drawing/DrawingSurface';
 import { stationStyle } from '../drawing/station-style';
 import { bodyPlan, extentOf, isSameExtent, SIGHT, viewsOf } from './lines/views';
-import { stack } from './panels/layout';
+import { stack } from '../drawing/shelves';
 
 const derived = createDerive()(demoProject('tamsel', 'x'));
 const hull = derived.lines.value;

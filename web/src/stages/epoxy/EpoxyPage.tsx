@@ -1,3 +1,4 @@
+import { seamOfThing, seamThing } from '@kalotrope/core/epoxy';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -7,10 +8,10 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Takeoff, TakeoffLine } from '@kalotrope/core/epoxy';
 import { formatArea, formatDeg, formatMass, formatShare, formatWithUnit } from '@kalotrope/core/measure';
-import { picked } from '../../app/screen-slice';
-import { selectDerived, selectNotation, selectPicked, selectProject } from '../../app/selectors';
-import { Figure, Slip } from '../../app/Slip';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { picked } from '../../state/screen-slice';
+import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
+import { Figure, Slip } from '../../controls/Slip';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 import { EpoxySettings } from './EpoxySettings';
 
 const GROUPS: readonly (readonly [TakeoffLine['group'], string])[] = [
@@ -28,7 +29,7 @@ export default function EpoxyPage() {
   const notation = useAppSelector(selectNotation);
   if (!derived || !project) return null;
   const takeoff = derived.epoxy.value;
-  const seam = takeoff.seams.find((other) => choice?.kind === 'seam' && other.id === choice.id);
+  const seam = takeoff.seams.find((other) => other.id === seamOfThing(choice));
   return (
     <>
       <Box
@@ -115,7 +116,7 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
                     key={line.item}
                     hover={seam !== undefined}
                     selected={choice?.kind === 'seam' && choice.id === seam?.id}
-                    onClick={() => seam && dispatch(picked({ kind: 'seam', id: seam.id }))}
+                    onClick={() => seam && dispatch(picked(seamThing(seam.id)))}
                   >
                     <TableCell sx={{ pl: 3 }}>{line.item}</TableCell>
                     <TableCell sx={{ color: 'text.secondary' }}>{line.from}</TableCell>

@@ -3,10 +3,10 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Project } from '@kalotrope/core/project';
-import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
-import { NumberField } from '../../app/NumberField';
-import { useAppDispatch } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { LengthField } from '../../controls/LengthField';
+import { NumberField } from '../../controls/NumberField';
+import { useAppDispatch } from '../../state/store';
 
 type NumberKey =
   | 'tapeWeight'

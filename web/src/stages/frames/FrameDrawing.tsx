@@ -3,8 +3,9 @@ import type { ReactNode } from 'react';
 import { cutOutline, type Frame } from '@kalotrope/core/frames';
 import { pointOnTape } from '@kalotrope/core/lines';
 import { formatDeg, formatWithUnit } from '@kalotrope/core/measure';
-import { selectNotation, selectPicked, selectTape } from '../../app/selectors';
-import { useAppSelector } from '../../app/store';
+import { selectNotation, selectPicked } from '../../state/selectors';
+import { useTape } from '../../state/bench';
+import { useAppSelector } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
@@ -25,7 +26,7 @@ const bothHalves = (half: readonly (readonly [number, number])[]) => [
 export function FrameDrawing({ frame, school, gap, corner }: Props) {
   const { palette } = useTheme();
   const notation = useAppSelector(selectNotation);
-  const tape = useAppSelector(selectTape);
+  const tape = useTape();
   const choice = useAppSelector(selectPicked);
   const mark = useAppSelector((state) => state.screen.tapeMm);
   const skin = bothHalves(frame.skin);

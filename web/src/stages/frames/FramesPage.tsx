@@ -1,16 +1,17 @@
+import { frameOfThing, frameThing } from '@kalotrope/core/frames';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Frame } from '@kalotrope/core/frames';
 import { formatDeg, formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
-import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
-import { picked } from '../../app/screen-slice';
-import { PlainTable } from '../../app/PlainTable';
-import { selectDerived, selectNotation, selectPicked, selectProject } from '../../app/selectors';
-import { Figure, Slip } from '../../app/Slip';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { LengthField } from '../../controls/LengthField';
+import { picked } from '../../state/screen-slice';
+import { PlainTable } from '../../controls/PlainTable';
+import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
+import { Figure, Slip } from '../../controls/Slip';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 import { InTheRound } from '../../drawing/InTheRound';
 import { FrameDrawing } from './FrameDrawing';
 
@@ -20,7 +21,7 @@ export default function FramesPage() {
   const choice = useAppSelector(selectPicked);
   if (!derived || !project) return null;
   const frames = derived.frames.value;
-  const frame = frames.find((other) => choice?.kind === 'frame' && other.id === choice.id) ?? frames[0];
+  const frame = frames.find((other) => other.id === frameOfThing(choice)) ?? frames[0];
   return (
     <>
       {frame ? (
@@ -60,7 +61,7 @@ function FrameNumbers({ frame }: { readonly frame: Frame }) {
         fullWidth
         label="Frame"
         value={frame.id}
-        onChange={(event) => dispatch(picked({ kind: 'frame', id: event.target.value }))}
+        onChange={(event) => dispatch(picked(frameThing(event.target.value)))}
         sx={{ mt: 1, mb: 1.25 }}
       >
         {derived?.frames.value.map(({ id, name }) => (

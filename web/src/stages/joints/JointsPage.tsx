@@ -1,3 +1,4 @@
+import { panelOfThing, panelThing } from '@kalotrope/core/panels';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
@@ -6,17 +7,17 @@ import type { JointedPanel } from '@kalotrope/core/joints';
 import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { stationMarks, type Panel } from '@kalotrope/core/panels';
 import { useState } from 'react';
-import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
-import { picked } from '../../app/screen-slice';
-import { PlainTable } from '../../app/PlainTable';
-import { selectDerived, selectNotation, selectPicked, selectProject } from '../../app/selectors';
-import { Figure, Slip } from '../../app/Slip';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { LengthField } from '../../controls/LengthField';
+import { picked } from '../../state/screen-slice';
+import { PlainTable } from '../../controls/PlainTable';
+import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
+import { Figure, Slip } from '../../controls/Slip';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
 import { DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
-import { longest, stack, wholeBox, type Shelf } from '../panels/layout';
+import { longest, stack, wholeBox, type Shelf } from '../../drawing/shelves';
 
 export default function JointsPage() {
   const derived = useAppSelector(selectDerived);
@@ -66,8 +67,8 @@ function PanelWithJoints({
         outline={panel.outline}
         px={px}
         label={panel.name}
-        isPicked={choice?.kind === 'panel' && choice.id === panel.id}
-        onPick={() => dispatch(picked({ kind: 'panel', id: panel.id }))}
+        isPicked={panelOfThing(choice) === panel.id}
+        onPick={() => dispatch(picked(panelThing(panel.id)))}
       />
       {stationMarks(panel, frames).map((mark) => (
         <g key={mark.label}>

@@ -1,7 +1,8 @@
+import { lineOf } from '@kalotrope/core/lines';
 import { useTheme } from '@mui/material/styles';
 import { acrossInView, combOf, toothPlace, type Hull, type HullLine } from '@kalotrope/core/lines';
-import { selectPicked } from '../../app/selectors';
-import { useAppSelector } from '../../app/store';
+import { selectPicked } from '../../state/selectors';
+import { useAppSelector } from '../../state/store';
 import { pathOf } from '../../drawing/DrawingSurface';
 import { drawnLines, type View } from './views';
 
@@ -14,7 +15,7 @@ const LONGEST = 0.09;
 export function Combs({ view, hull, kind, px }: Props) {
   const choice = useAppSelector(selectPicked);
   const { palette } = useTheme();
-  const own = choice?.kind === 'line' || choice?.kind === 'point' ? choice.line : undefined;
+  const own = lineOf(choice);
   const all = drawnLines(hull);
   const lines = all.some(({ id }) => id === own) ? all.filter(({ id }) => id === own) : all;
   const seen = view.axis === 1 ? 'plan' : 'profile';

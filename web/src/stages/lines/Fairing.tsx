@@ -11,11 +11,11 @@ import {
   type Longitudinal,
 } from '@kalotrope/core/lines';
 import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
-import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
-import { PlainTable } from '../../app/PlainTable';
-import { selectNotation, selectProject } from '../../app/selectors';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { LengthField } from '../../controls/LengthField';
+import { PlainTable } from '../../controls/PlainTable';
+import { selectNotation, selectProject } from '../../state/selectors';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store';
 
 const COLUMNS = [{ name: 'point' }, ...['is', 'would be', 'change'].map((name) => ({ name, isFigure: true }))];
 

@@ -1,9 +1,11 @@
+import { lineOf, pointOf } from '@kalotrope/core/lines';
+import { pointThing } from '@kalotrope/core/lines';
 import { useTheme } from '@mui/material/styles';
 import { useRef, type PointerEvent } from 'react';
 import { pointName, pointPath, type HullLine } from '@kalotrope/core/lines';
-import { edited } from '../../app/document-slice';
-import { picked } from '../../app/screen-slice';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { picked } from '../../state/screen-slice';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 
 type Key = 'x' | 'halfBreadth' | 'height';
 type Figures = Readonly<Partial<Record<Key, number>>>;
@@ -29,8 +31,7 @@ export function Grip({ line, place, cx, cy, px, figuresAt }: Props) {
   const dispatch = useAppDispatch();
   const point = line.points[place];
   const isPicked = useAppSelector(
-    ({ screen }) =>
-      screen.picked?.kind === 'point' && screen.picked.line === line.id && screen.picked.index === point?.index,
+    ({ screen }) => lineOf(screen.picked) === line.id && pointOf(screen.picked) === point?.index && point !== undefined,
   );
   const drag = useRef<{ readonly id: string; readonly from: readonly [number, number]; isMoving: boolean } | null>(
     null,
@@ -39,7 +40,7 @@ export function Grip({ line, place, cx, cy, px, figuresAt }: Props) {
   const begin = (event: PointerEvent<SVGCircleElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
     drag.current = { id: `drag ${event.timeStamp}`, from: [event.clientX, event.clientY], isMoving: false };
-    dispatch(picked({ kind: 'point', line: line.id, index: point.index }));
+    dispatch(picked(pointThing(line.id, point.index)));
   };
   const move = (event: PointerEvent<SVGCircleElement>) => {
     const now = drag.current;

@@ -1,10 +1,12 @@
+import { useBench, useTape } from '../../state/bench';
+import { lineOf, lineThing } from '@kalotrope/core/lines';
 import { useTheme } from '@mui/material/styles';
 import { memo, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { lengthAtX, pointOnTape, type Hull, type HullLine, type Underlay } from '@kalotrope/core/lines';
 import { formatWithUnit } from '@kalotrope/core/measure';
-import { picked, tapeMarked } from '../../app/screen-slice';
-import { selectNotation, selectPicked, selectTape } from '../../app/selectors';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { picked, tapeMarked } from '../../state/screen-slice';
+import { selectNotation, selectPicked } from '../../state/selectors';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { spread } from '../../drawing/spread';
@@ -50,6 +52,7 @@ type Props = {
 export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) {
   const notation = useAppSelector(selectNotation);
   const store = useAppStore();
+  const bench = useBench();
   const dispatch = useAppDispatch();
   const { palette } = useTheme();
   const nudge = useNudge(hull);
@@ -89,7 +92,7 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
       onPoint={([drawn]) => {
         const x = trueX(drawn);
         // read when the pointer moves: following the tape would draw all this again at every answer of the engine
-        const tape = selectTape(store.getState());
+        const tape = bench.selectTape(store.getState());
         if (tape && x >= hull.fromX && x <= hull.toX) dispatch(tapeMarked(lengthAtX(tape, x)));
       }}
     >
@@ -261,7 +264,7 @@ function LongView({ view, hull, look, px }: ViewProps) {
 /** Where the tape's mark lies in the view. */
 function TapeBead({ view, px }: { readonly view: View; readonly px: number }) {
   const { palette } = useTheme();
-  const tape = useAppSelector(selectTape);
+  const tape = useTape();
   const mark = useAppSelector((state) => state.screen.tapeMm);
   if (!tape || mark === null) return null;
   const at = pointOnTape(tape, mark);
@@ -283,7 +286,7 @@ const LineInView = memo(function LineInView({ line, view, px, isExtra }: LinePro
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
   const { palette } = useTheme();
-  const isPicked = (choice?.kind === 'line' || choice?.kind === 'point') && choice.line === line.id;
+  const isPicked = lineOf(choice) === line.id;
   const colour = isPicked ? palette.secondary.main : palette.text.primary;
   const curve = pathOf(line.curve.map((p) => [view.drawnX(p[0]), view.zero + p[view.axis]] as const));
   return (
@@ -294,7 +297,7 @@ const LineInView = memo(function LineInView({ line, view, px, isExtra }: LinePro
         stroke="transparent"
         strokeWidth={12 * px}
         style={{ cursor: 'pointer' }}
-        onClick={() => dispatch(picked({ kind: 'line', line: line.id }))}
+        onClick={() => dispatch(picked(lineThing(line.id)))}
       />
       {line.points.map((p, place) => {
         const key = view.axis === 2 ? 'height' : 'halfBreadth';

@@ -1,12 +1,13 @@
+import { lineOf } from '@kalotrope/core/lines';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { memo, useState, type ReactNode } from 'react';
 import type { Hull, LinesPart } from '@kalotrope/core/lines';
-import { selectLiveHull, selectProject } from '../../app/selectors';
-import { Slip } from '../../app/Slip';
-import { useAppSelector } from '../../app/store';
-import { Tick, ViewTabs } from '../../app/ViewTabs';
+import { selectLiveHull, selectProject } from '../../state/selectors';
+import { Slip } from '../../controls/Slip';
+import { useAppSelector } from '../../state/store';
+import { Tick, ViewTabs } from '../../controls/ViewTabs';
 import { InTheRound } from '../../drawing/InTheRound';
 import { Fairing } from './Fairing';
 import { LinesDrawing, type LinesLook } from './LinesDrawing';
@@ -31,9 +32,7 @@ export default function LinesPage() {
   const [tool, setTool] = useState<Tool | null>(null);
   const [station, setStation] = useState<string | null>(null);
   const [view, setView] = useState<Show>('drawing');
-  const lineId = useAppSelector(({ screen: { picked: choice } }) =>
-    choice?.kind === 'point' || choice?.kind === 'line' ? choice.line : undefined,
-  );
+  const lineId = useAppSelector(({ screen: { picked: choice } }) => lineOf(choice));
   const lineName = useAppSelector(
     (state) => selectProject(state)?.lines.longitudinals.find((other) => other.id === lineId)?.name,
   );

@@ -15,14 +15,14 @@ import {
   type LinesPart,
   type PlottedPoint,
   type Station,
+  sectionCurves,
 } from '@kalotrope/core/lines';
 import { formatWithUnit, unitLabel } from '@kalotrope/core/measure';
-import { sectionCurves } from '@kalotrope/core/panels';
-import { edited } from '../../app/document-slice';
-import { PlainTable } from '../../app/PlainTable';
-import { rounded } from '../../app/rounded';
-import { selectDerived, selectNotation } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { PlainTable } from '../../controls/PlainTable';
+import { rounded } from '../../controls/rounded';
+import { selectDerived, selectNotation } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { stationStyle } from '../../drawing/station-style';

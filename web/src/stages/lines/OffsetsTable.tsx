@@ -1,6 +1,7 @@
-import Box from '@mui/material/Box';
-import { memo, useLayoutEffect, useMemo, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import {
+  lineOf,
+  lineThing,
+  pointThing,
   pasteBlock,
   pointPath,
   setFigure,
@@ -9,12 +10,14 @@ import {
   type LinesPart,
   type TableColumn,
 } from '@kalotrope/core/lines';
+import Box from '@mui/material/Box';
+import { memo, useLayoutEffect, useMemo, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { unitLabel } from '@kalotrope/core/measure';
-import { edited } from '../../app/document-slice';
-import { lengthKeys, useLengthTyping } from '../../app/LengthField';
-import { picked, said } from '../../app/screen-slice';
-import { selectNotation, selectPicked } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { lengthKeys, useLengthTyping } from '../../controls/LengthField';
+import { picked, said } from '../../state/screen-slice';
+import { selectNotation, selectPicked } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 
 type Props = {
   readonly part: LinesPart;
@@ -40,7 +43,7 @@ export function OffsetsTable({ part, station, onStation }: Props) {
   const columns = useMemo(() => tableColumns(part.longitudinals), [part.longitudinals]);
   const grid = useRef<HTMLTableElement>(null);
   const unit = unitLabel(notation);
-  const lineId = choice?.kind === 'line' || choice?.kind === 'point' ? choice.line : null;
+  const lineId = lineOf(choice) ?? null;
   const isLarge = columns.length * part.longitudinals.length * 2 > MOST_CELLS;
   const shown = isLarge ? columns.slice(0, Math.floor(MOST_CELLS / 2 / part.longitudinals.length)) : columns;
   const titles: Readonly<Record<FigureKey, string>> = {
@@ -56,7 +59,7 @@ export function OffsetsTable({ part, station, onStation }: Props) {
     focus: (place) => {
       const { column, line, index } = cellAt(part, columns, place);
       if (column) onStation(column.key);
-      if (line && index !== undefined) dispatch(picked({ kind: 'point', line: line.id, index }));
+      if (line && index !== undefined) dispatch(picked(pointThing(line.id, index)));
     },
     commit: (place, mm) => {
       const { key, column, line, index } = cellAt(part, columns, place);
@@ -140,7 +143,7 @@ export function OffsetsTable({ part, station, onStation }: Props) {
             {part.longitudinals.map((line, row) => (
               <tr key={line.id}>
                 <th scope="row" className={line.id === lineId ? 'picked' : undefined}>
-                  <button onClick={() => dispatch(picked({ kind: 'line', line: line.id }))}>{line.name}</button>
+                  <button onClick={() => dispatch(picked(lineThing(line.id)))}>{line.name}</button>
                 </th>
                 {shown.map((column, place) => {
                   const index = column.cells.get(line.id);

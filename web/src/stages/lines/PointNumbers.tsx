@@ -1,3 +1,4 @@
+import { lineOf, pointOf } from '@kalotrope/core/lines';
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -5,12 +6,12 @@ import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import { pointName, pointPath } from '@kalotrope/core/lines';
 import { formatFine } from '@kalotrope/core/measure';
-import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
-import { selectDerived, selectLiveHull, selectNotation, selectPicked } from '../../app/selectors';
-import { Figure } from '../../app/Slip';
+import { edited } from '../../state/document-slice';
+import { LengthField } from '../../controls/LengthField';
+import { selectDerived, selectLiveHull, selectNotation, selectPicked } from '../../state/selectors';
+import { Figure } from '../../controls/Slip';
 import { drawnLines } from './views';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 
 const FIELDS = [
   ['x', 'x, from forward'],
@@ -30,10 +31,7 @@ export function PointNumbers() {
   const derived = useAppSelector(selectDerived);
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
-  const line =
-    choice?.kind === 'point' || choice?.kind === 'line'
-      ? hull && drawnLines(hull).find((other) => other.id === choice.line)
-      : undefined;
+  const line = hull ? drawnLines(hull).find((other) => other.id === lineOf(choice)) : undefined;
   // judged by the engine, a moment after the figures
   const residuals =
     (derived && drawnLines(derived.lines.value).find((other) => other.id === line?.id))?.residuals ?? [];
@@ -44,7 +42,7 @@ export function PointNumbers() {
       </Typography>
     );
   const worst = Math.max(0, ...residuals.map((r) => r.total));
-  const place = choice?.kind === 'point' ? line.points.findIndex((p) => p.index === choice.index) : -1;
+  const place = line.points.findIndex((p) => p.index === pointOf(choice));
   const point = line.points[place];
   if (!point)
     return (

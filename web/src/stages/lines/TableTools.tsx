@@ -1,12 +1,7 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
-import { useState, type ReactNode } from 'react';
 import {
+  pointOf,
+  lineOf,
+  lineThing,
   addLine,
   addStation,
   changeColumn,
@@ -24,13 +19,21 @@ import {
   type Longitudinal,
   type TableChange,
 } from '@kalotrope/core/lines';
-import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
-import { NumberField } from '../../app/NumberField';
-import { NameField } from '../../app/NameField';
-import { picked, said } from '../../app/screen-slice';
-import { selectPicked } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState, type ReactNode } from 'react';
+import { edited } from '../../state/document-slice';
+import { LengthField } from '../../controls/LengthField';
+import { NumberField } from '../../controls/NumberField';
+import { NameField } from '../../controls/NameField';
+import { picked, said } from '../../state/screen-slice';
+import { selectPicked } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 
 type Props = {
   readonly part: LinesPart;
@@ -45,7 +48,8 @@ export function TableTools({ part, station, onStation }: Props) {
   const lines = part.longitudinals;
   const columns = tableColumns(lines);
   const column = columns.find(({ key }) => key === station);
-  const lineId = choice?.kind === 'line' || choice?.kind === 'point' ? choice.line : undefined;
+  const lineId = lineOf(choice);
+  const point = pointOf(choice);
   const line = lines.find(({ id }) => id === lineId);
   const put = (label: string, changed: readonly Longitudinal[]) =>
     dispatch(edited({ label, edits: [{ path: ['lines', 'longitudinals'], value: changed }] }));
@@ -134,17 +138,17 @@ export function TableTools({ part, station, onStation }: Props) {
               Remove
             </Button>
           </Row>
-          {choice?.kind === 'point' && line.points[choice.index] && (
+          {point !== undefined && line.points[point] && (
             <Button
               sx={{ mt: 1 }}
               variant="outlined"
               color="error"
               onClick={() => {
-                put('Point removed', removePoint(lines, line.id, choice.index));
-                dispatch(picked({ kind: 'line', line: line.id }));
+                put('Point removed', removePoint(lines, line.id, point));
+                dispatch(picked(lineThing(line.id)));
               }}
             >
-              Remove its point at {line.points[choice.index]?.station || 'this place'}
+              Remove its point at {line.points[point]?.station || 'this place'}
             </Button>
           )}
         </Part>

@@ -1,3 +1,5 @@
+import { pointOf } from '@kalotrope/core/lines';
+import { lineOf } from '@kalotrope/core/lines';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -7,13 +9,13 @@ import Typography from '@mui/material/Typography';
 import { memo, useRef, useState } from 'react';
 import { levelled, moved, pencilAtFullSize, scaled, traced, type Adjusted, type Underlay } from '@kalotrope/core/lines';
 import { formatWithUnit, parseScale } from '@kalotrope/core/measure';
-import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
-import { NumberField } from '../../app/NumberField';
-import { takePicture } from '../../app/pictures';
-import { said } from '../../app/screen-slice';
-import { selectLiveHull, selectNotation, selectPicked, selectProject } from '../../app/selectors';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { LengthField } from '../../controls/LengthField';
+import { NumberField } from '../../controls/NumberField';
+import { takePicture } from '../../files/pictures';
+import { said } from '../../state/screen-slice';
+import { selectLiveHull, selectNotation, selectPicked, selectProject } from '../../state/selectors';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store';
 import { addPictures } from '../../storage/projects';
 
 type Place = readonly [number, number];
@@ -277,13 +279,13 @@ export function useClicked(tool: Tool | null, onTool: (tool: Tool | null) => voi
     const state = store.getState();
     const [part, hull, choice] = [selectProject(state)?.lines, selectLiveHull(state), selectPicked(state)];
     if (!part || !hull) return;
-    const lineId = choice?.kind === 'line' || choice?.kind === 'point' ? choice.line : undefined;
+    const lineId = lineOf(choice);
     const line = part.longitudinals.find(({ id }) => id === lineId);
     if (!line) {
       dispatch(said('Pick the line that the points belong to first: in the table, or with [ and ]'));
       return;
     }
-    const label = choice?.kind === 'point' ? line.points[choice.index]?.station : undefined;
+    const label = line.points[pointOf(choice) ?? -1]?.station;
     const next = traced(line, {
       view: underlay.view,
       place,

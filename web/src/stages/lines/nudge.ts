@@ -1,11 +1,13 @@
 /** The drawing by keyboard: arrows left and right walk along the points of a line, up and down move the picked one. */
+import { pointOf } from '@kalotrope/core/lines';
+import { lineOf, pointThing } from '@kalotrope/core/lines';
 import type { KeyboardEvent } from 'react';
 import { pointName, pointPath, type Hull } from '@kalotrope/core/lines';
 import { DIVISION_MM } from '@kalotrope/core/measure';
-import { edited } from '../../app/document-slice';
-import { picked } from '../../app/screen-slice';
-import { selectNotation, selectPicked } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { picked } from '../../state/screen-slice';
+import { selectNotation, selectPicked } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 import { drawnLines } from './views';
 
 const STEPS: Readonly<Record<string, 1 | -1>> = { ArrowLeft: -1, ArrowRight: 1, ArrowDown: -1, ArrowUp: 1 };
@@ -19,15 +21,15 @@ export function useNudge(hull: Hull): (event: KeyboardEvent) => void {
     const by = STEPS[event.key];
     if (by === undefined || event.ctrlKey || event.metaKey || event.altKey) return;
     const lines = drawnLines(hull);
-    const own = choice?.kind === 'point' || choice?.kind === 'line' ? choice.line : undefined;
+    const own = lineOf(choice);
     const line = lines.find(({ id }) => id === own) ?? lines[0];
     if (!line) return;
     event.preventDefault();
-    const place = choice?.kind === 'point' ? line.points.findIndex(({ index }) => index === choice.index) : -1;
+    const place = line.points.findIndex(({ index }) => index === pointOf(choice));
     const point = line.points[place];
     if (event.key === 'ArrowLeft' || event.key === 'ArrowRight' || !point) {
       const next = line.points[Math.min(Math.max(place + by, 0), line.points.length - 1)];
-      if (next) dispatch(picked({ kind: 'point', line: line.id, index: next.index }));
+      if (next) dispatch(picked(pointThing(line.id, next.index)));
       return;
     }
     const key = event.shiftKey ? 'halfBreadth' : 'height';

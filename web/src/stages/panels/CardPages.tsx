@@ -5,9 +5,11 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { useEffect, useState } from 'react';
-import { type CardModel, type CardOptions, type Drawing, type Paper } from '@kalotrope/core/exchange';
+import { fileName, pageOnItsSide } from '@kalotrope/core/formats';
+import type { CardModel, CardOptions } from '@kalotrope/core/exchange';
+import type { Drawing, Paper } from '@kalotrope/core/formats';
 import type { Project } from '@kalotrope/core/project';
-import { saveFile } from '../../app/files';
+import { saveFile } from '../../files/files';
 import { engine } from '../../engine/client';
 import { pathOf } from '../../drawing/DrawingSurface';
 
@@ -30,13 +32,13 @@ export function CardPages({ project }: { readonly project: Project }) {
     return () => stopping.abort();
   }, [project, options]);
   const isReady = made?.of === options && made.project === project;
-  const size = options.paper === 'A4' ? { width: 297, height: 210 } : { width: 279.4, height: 215.9 };
+  const size = pageOnItsSide(options.paper);
   const save = async () => {
     if (!made) return;
     // the writer of PDF is large: fetched when it is wanted
-    const { fileName, pageSize, writePages } = await import('@kalotrope/core/exchange');
+    const { writePages } = await import('@kalotrope/core/formats/writers');
     const name = `${project.name} card model`;
-    saveFile({ name: `${fileName(name)}.pdf`, content: writePages(name, made.model.pages, pageSize(options.paper)) });
+    saveFile({ name: `${fileName(name)}.pdf`, content: writePages(name, made.model.pages, size) });
   };
   return (
     <Box

@@ -3,9 +3,9 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { EditValue } from '@kalotrope/core/findings';
 import { straightMiddle, type Panel, type PanelsPart, type PanelSplit } from '@kalotrope/core/panels';
-import { edited } from '../../app/document-slice';
-import { NumberField, numberBetween } from '../../app/NumberField';
-import { useAppDispatch, useAppStore } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { NumberField, numberBetween } from '../../controls/NumberField';
+import { useAppDispatch, useAppStore } from '../../state/store';
 
 type Props = { readonly panel: Panel; readonly panels: readonly Panel[]; readonly part: PanelsPart };
 

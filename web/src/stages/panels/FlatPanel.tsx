@@ -1,8 +1,6 @@
-import { useTheme } from '@mui/material/styles';
-import { memo, useMemo } from 'react';
-import { bendLines, placeOnTape, type Station } from '@kalotrope/core/lines';
-import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import {
+  panelOfThing,
+  panelThing,
   developPanel,
   layByHand,
   levelMarks,
@@ -13,9 +11,14 @@ import {
   type PanelRemedy,
   type PanelsPart,
 } from '@kalotrope/core/panels';
-import { picked, tapeMarked } from '../../app/screen-slice';
-import { selectNotation, selectPicked, selectTape } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useTheme } from '@mui/material/styles';
+import { memo, useMemo } from 'react';
+import { bendLines, placeOnTape, type Station } from '@kalotrope/core/lines';
+import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
+import { picked, tapeMarked } from '../../state/screen-slice';
+import { selectNotation, selectPicked } from '../../state/selectors';
+import { useTape } from '../../state/bench';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
 import { boxAround, pathOf } from '../../drawing/DrawingSurface';
 import { PlyShape } from '../../drawing/Ply';
@@ -45,7 +48,7 @@ export const FlatPanel = memo(function FlatPanel({ panel, panels, dx, dy, statio
   const choice = useAppSelector(selectPicked);
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
-  const isPicked = choice?.kind === 'panel' && choice.id === panel.id;
+  const isPicked = panelOfThing(choice) === panel.id;
   const marks = useMemo(() => stationMarks(panel, stations), [panel, stations]);
   const box = boxAround(panel.outline);
   // clear of the handle in the middle of a cut
@@ -68,7 +71,7 @@ export const FlatPanel = memo(function FlatPanel({ panel, panels, dx, dy, statio
         px={px}
         isPicked={isPicked}
         label={panel.name}
-        onPick={() => dispatch(picked({ kind: 'panel', id: panel.id }))}
+        onPick={() => dispatch(picked(panelThing(panel.id)))}
       />
       {look.field !== 'none' && <FieldPicture panel={panel} field={look.field} thickness={part.thickness} px={px} />}
       <path d={rulings} stroke={palette.info.main} strokeWidth={0.7 * px} opacity={0.55} pointerEvents="none" />
@@ -127,7 +130,7 @@ export const FlatPanel = memo(function FlatPanel({ panel, panels, dx, dy, statio
 /** Where the tape's mark lies on the picked panel. */
 function TapeBead({ panel, px }: { readonly panel: Panel; readonly px: number }) {
   const { palette } = useTheme();
-  const tape = useAppSelector(selectTape);
+  const tape = useTape();
   const mark = useAppSelector((state) => state.screen.tapeMm);
   const bead = tape && mark !== null ? flatBead(panel, placeOnTape(tape, mark)) : null;
   return bead && <circle cx={bead[0]} cy={-bead[1]} r={5.5 * px} fill={palette.secondary.main} pointerEvents="none" />;

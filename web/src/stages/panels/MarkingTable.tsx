@@ -5,12 +5,12 @@ import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo } from 'react';
 import { formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { markOut, type BaseLine, type Panel, type PanelsPart } from '@kalotrope/core/panels';
-import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
-import { PlainTable } from '../../app/PlainTable';
-import { rounded } from '../../app/rounded';
-import { selectNotation } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { LengthField } from '../../controls/LengthField';
+import { PlainTable } from '../../controls/PlainTable';
+import { rounded } from '../../controls/rounded';
+import { selectNotation } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 
 const COLUMNS = [
   ...['along', 'lower edge', 'upper edge'].map((name) => ({ name, isFigure: true })),

@@ -7,7 +7,7 @@ import { DrawingSurface } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 import { OverPattern } from './FieldPicture';
 import { FlatPanel } from './FlatPanel';
-import { longest, stack, wholeBox } from './layout';
+import { longest, stack, wholeBox } from '../../drawing/shelves';
 import type { PanelsLook } from './PanelsHead';
 
 type Props = {

@@ -2,7 +2,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { memo } from 'react';
 import type { Field } from '@kalotrope/core/panels';
-import { Tick, ViewTabs } from '../../app/ViewTabs';
+import { Tick, ViewTabs } from '../../controls/ViewTabs';
 
 export type PanelsView = 'flat' | 'fold' | 'card';
 const VIEW_NAMES: Readonly<Record<PanelsView, string>> = {

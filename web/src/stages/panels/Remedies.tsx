@@ -4,9 +4,9 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { formatWithUnit, type Notation } from '@kalotrope/core/measure';
 import { needsRemedy, standingOf, type Panel, type PanelRemedy } from '@kalotrope/core/panels';
-import { edited } from '../../app/document-slice';
-import { selectNotation, selectProject } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { selectNotation, selectProject } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 import { engine } from '../../engine/client';
 
 type Search =

@@ -4,13 +4,13 @@ import Typography from '@mui/material/Typography';
 import type { EditValue } from '@kalotrope/core/findings';
 import { formatDeg, formatFine, formatLength, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { isSplitLine, type Panel, type PanelsPart, type RoundedChine, type RoundedStrip } from '@kalotrope/core/panels';
-import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
-import { NumberField, numberBetween } from '../../app/NumberField';
-import { PlainTable } from '../../app/PlainTable';
-import { Figure } from '../../app/Slip';
-import { selectNotation } from '../../app/selectors';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { LengthField } from '../../controls/LengthField';
+import { NumberField, numberBetween } from '../../controls/NumberField';
+import { PlainTable } from '../../controls/PlainTable';
+import { Figure } from '../../controls/Slip';
+import { selectNotation } from '../../state/selectors';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store';
 import { useNames } from './SheetSettings';
 
 type Props = {
@@ -31,7 +31,7 @@ export function RoundedChines({ panels, strips, part }: Props) {
   const corners = panels
     .slice(1)
     .map((panel) => panel.edges[0].line)
-    .filter((line) => !isSplitLine(line));
+    .filter((line) => !isSplitLine(line, panels));
   const sharp = corners.filter((line) => !chines.some(({ id }) => id === line));
   // from the list as it is then: what is shown here may lag behind an edit
   const set = (label: string, change: (now: readonly RoundedChine[]) => readonly RoundedChine[]) => {

@@ -2,9 +2,9 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { formatFine, unitLabel } from '@kalotrope/core/measure';
 import { seamsOf, type Panel, type PanelsPart } from '@kalotrope/core/panels';
-import { PlainTable } from '../../app/PlainTable';
-import { selectNotation } from '../../app/selectors';
-import { useAppSelector } from '../../app/store';
+import { PlainTable } from '../../controls/PlainTable';
+import { selectNotation } from '../../state/selectors';
+import { useAppSelector } from '../../state/store';
 import { useNames } from './SheetSettings';
 
 const COLUMNS = [

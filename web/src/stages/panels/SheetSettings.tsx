@@ -13,11 +13,11 @@ import {
   type Panel,
   type PanelsPart,
 } from '@kalotrope/core/panels';
-import { edited } from '../../app/document-slice';
-import { LengthField } from '../../app/LengthField';
-import { Figure } from '../../app/Slip';
-import { selectDerived, selectNotation } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { LengthField } from '../../controls/LengthField';
+import { Figure } from '../../controls/Slip';
+import { selectDerived, selectNotation } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 
 const LINES: Readonly<Record<LinesTo, string>> = {
   outside: 'outside',
@@ -37,7 +37,7 @@ const START_RADIUS_MM = 2500;
 export function SheetSettings({ panel, part }: { readonly panel: Panel | undefined; readonly part: PanelsPart }) {
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
-  const hasTransom = useAppSelector(selectDerived)?.panels.value.transoms.some(({ id }) => id === 'transom') === true;
+  const hasTransom = useAppSelector(selectDerived)?.panels.value.transoms.some(({ end }) => end === 'aft') === true;
   const set = (label: string, path: readonly string[], value: EditValue) =>
     dispatch(edited({ label, edits: [{ path: ['panels', ...path], value }] }));
   return (
@@ -169,7 +169,8 @@ function Allowances({
 export function useNames(): (id: string) => string {
   const derived = useAppSelector(selectDerived);
   return (id) =>
-    derived?.lines.value.lines.find((line) => line.id === id)?.name ?? (isSplitLine(id) ? 'Line of the cut' : id);
+    derived?.lines.value.lines.find((line) => line.id === id)?.name ??
+    (isSplitLine(id, derived?.panels.value.panels ?? []) ? 'Line of the cut' : id);
 }
 
 /** What a panel's lower (0) and upper (1) edge run along: a line, or several from the bow aft. */

@@ -1,9 +1,9 @@
 import { useTheme } from '@mui/material/styles';
 import { useState } from 'react';
 import { splitShareAt, type Panel, type PanelSplit } from '@kalotrope/core/panels';
-import { edited } from '../../app/document-slice';
-import { selectProject } from '../../app/selectors';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { selectProject } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 import { pathOf } from '../../drawing/DrawingSurface';
 
 const PLACES = [

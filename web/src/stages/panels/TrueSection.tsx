@@ -6,10 +6,11 @@ import { useTheme } from '@mui/material/styles';
 import { useState } from 'react';
 import type { Station } from '@kalotrope/core/lines';
 import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
-import { bowOf, fieldReader, sectionAt, type Field, type Panel } from '@kalotrope/core/panels';
-import { LengthField } from '../../app/LengthField';
-import { selectNotation } from '../../app/selectors';
-import { useAppSelector } from '../../app/store';
+import { bowOf, sectionAt } from '@kalotrope/core/surface';
+import { fieldReader, type Field, type Panel } from '@kalotrope/core/panels';
+import { LengthField } from '../../controls/LengthField';
+import { selectNotation } from '../../state/selectors';
+import { useAppSelector } from '../../state/store';
 import { colourOf } from '../../drawing/bands';
 import { boxAround, pathOf } from '../../drawing/DrawingSurface';
 

@@ -8,23 +8,24 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { sentence } from '@kalotrope/core/findings';
-import { formatShare, formatWithUnit } from '@kalotrope/core/measure';
 import type { Project } from '@kalotrope/core/project';
+import { formatShare, formatWithUnit } from '@kalotrope/core/measure';
 import {
   jobPartName,
+  laidBatches,
   placedOutline,
-  unplacedFindings,
+  sheetsStage,
   type CutPart,
+  type LaidBatch,
   type NestBatch,
   type NestResult,
 } from '@kalotrope/core/sheets';
-import { edited } from '../../app/document-slice';
-import { currentLayouts } from '../../app/selectors';
-import { LengthField } from '../../app/LengthField';
-import { selectDerived, selectNotation, selectProject } from '../../app/selectors';
-import { Figure, Slip } from '../../app/Slip';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { edited } from '../../state/document-slice';
+import { selectDerived, selectFound, selectNotation, selectProject } from '../../state/selectors';
+import { plural } from '../../controls/words';
+import { LengthField } from '../../controls/LengthField';
+import { Figure, Slip } from '../../controls/Slip';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 import { boxAround, DrawingSurface } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 import { useNesting } from './use-nesting';
@@ -44,29 +45,30 @@ type SheetsProps = {
 
 function Sheets({ parts, batches, project }: SheetsProps) {
   const nesting = useNesting(batches, project.sheets.seed);
-  const state = useAppSelector((all) => all.derived);
-  const layouts = currentLayouts(state);
-  const shelves = shelve(batches, layouts);
+  const isSearching = useAppSelector((state) => state.derived.isSearching);
+  const found = useAppSelector(selectFound);
+  const laid = laidBatches(batches, found.sheets ?? []);
+  const shelves = shelve(laid);
   return (
     <>
       <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
-        {state.isNesting && <LinearProgress aria-label="Laying out the sheets" />}
+        {isSearching && <LinearProgress aria-label="Laying out the sheets" />}
         {shelves.length > 0 ? (
           <SheetsDrawing shelves={shelves} parts={parts} />
         ) : (
           <Typography sx={{ p: 3 }}>
-            {state.isNesting
+            {isSearching
               ? 'Laying out the sheets.'
               : 'No sheets to lay out: there are no parts, or no sheet in stock fits them.'}
           </Typography>
         )}
       </Box>
-      <Slip stage="sheets" title="Sheets" numbers={<SheetNumbers batches={batches} layouts={layouts} parts={parts} />}>
+      <Slip stage={sheetsStage.name} title="Sheets" numbers={<SheetNumbers laid={laid} />}>
         <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
-          <Button variant="contained" disabled={state.isNesting} onClick={nesting.again}>
+          <Button variant="contained" disabled={isSearching} onClick={nesting.again}>
             Lay out sheets again
           </Button>
-          {state.isNesting && (
+          {isSearching && (
             <Button variant="outlined" onClick={nesting.end}>
               Stop here
             </Button>
@@ -88,10 +90,10 @@ type Shelf = {
 };
 
 /** Sheets one under the other, thickness by thickness. */
-function shelve(batches: readonly NestBatch[], layouts: readonly (NestResult | undefined)[]): Shelf[] {
+function shelve(laid: readonly LaidBatch[]): Shelf[] {
   let top = 0;
-  return batches.flatMap((batch, i) =>
-    (layouts[i]?.sheets ?? []).flatMap((sheet): Shelf[] => {
+  return laid.flatMap(({ batch, result }) =>
+    (result?.sheets ?? []).flatMap((sheet): Shelf[] => {
       const stock = batch.job.sheets.find((other) => other.id === sheet.id);
       if (!stock) return [];
       const dy = top - stock.height;
@@ -177,44 +179,15 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
   );
 }
 
-function SheetNumbers({
-  batches,
-  layouts,
-  parts,
-}: {
-  readonly batches: readonly NestBatch[];
-  readonly layouts: readonly (NestResult | undefined)[];
-  readonly parts: readonly CutPart[];
-}) {
-  const notation = useAppSelector(selectNotation);
-  return (
-    <>
-      {batches.map((batch, i) => {
-        const { thickness } = batch;
-        const layout = layouts[i];
-        const left = layout ? unplacedFindings(batch, layout, parts) : [];
-        return (
-          <Box key={thickness}>
-            <Figure
-              name={`${thickness} mm`}
-              value={
-                layout
-                  ? `${layout.sheetsUsed} ${layout.sheetsUsed === 1 ? 'sheet' : 'sheets'}, ` +
-                    `${formatShare(layout.density)}`
-                  : 'not yet'
-              }
-              why="Share of the sheets used, the last counted to its rightmost part"
-            />
-            {left.map((finding, k) => (
-              <Typography key={k} variant="body2" color="error">
-                <span aria-hidden="true">■</span> <strong>Stop.</strong> {sentence(finding, notation)}
-              </Typography>
-            ))}
-          </Box>
-        );
-      })}
-    </>
-  );
+function SheetNumbers({ laid }: { readonly laid: readonly LaidBatch[] }) {
+  return laid.map(({ batch: { thickness }, result }) => (
+    <Figure
+      key={thickness}
+      name={`${thickness} mm`}
+      value={result ? `${plural(result.sheetsUsed, 'sheet')}, ${formatShare(result.density)}` : 'not yet'}
+      why="Share of the sheets used, the last counted to its rightmost part"
+    />
+  ));
 }
 
 function SheetSettings({ project }: { readonly project: Project }) {

@@ -1,50 +1,51 @@
 /** Lays out whatever batch has no layout yet, shows the best so far, and stops when asked or left. */
-import { useCallback, useEffect, useRef } from 'react';
-import type { NestBatch } from '@kalotrope/core/sheets';
-import { layoutArrived, nestingTurned } from '../../app/derived-slice';
-import { useAppDispatch, useAppSelector } from '../../app/store';
+import { useCallback, useEffect } from 'react';
+import type { Layout, NestBatch } from '@kalotrope/core/sheets';
 import { engine } from '../../engine/client';
+import { foundArrived, searchTurned } from '../../state/derived-slice';
+import { selectFound } from '../../state/selectors';
+import { useAppDispatch, useAppStore } from '../../state/store';
+import { useRunning } from './use-running';
 
 const SECONDS = 4;
 
 export function useNesting(batches: readonly NestBatch[], seed: number) {
   const dispatch = useAppDispatch();
-  const layouts = useAppSelector((state) => state.derived.layouts);
-  const stop = useRef<AbortController | null>(null);
-  const known = useRef(layouts);
-  useEffect(() => {
-    known.current = layouts;
-  }, [layouts]);
+  const store = useAppStore();
+  const running = useRunning();
   const run = useCallback(
     async (isAgain: boolean) => {
-      stop.current?.abort();
-      const control = new AbortController();
-      stop.current = control;
-      dispatch(nestingTurned(true));
-      for (const { thickness, job } of batches) {
-        const key = JSON.stringify(job);
-        const before = known.current[thickness];
-        if (!isAgain && before?.key === key && before.isFinal) continue;
+      const signal = running.start();
+      const known = () => selectFound(store.getState()).sheets ?? [];
+      /** One layout a batch that is still there. */
+      const keep = (layout: Layout) => {
+        const others = known().filter(({ key }) => key !== layout.key && batches.some((batch) => batch.key === key));
+        dispatch(foundArrived({ sheets: [...others, layout] }));
+      };
+      dispatch(searchTurned(true));
+      for (const { key, job } of batches) {
+        if (!isAgain && known().some((layout) => layout.key === key && layout.isFinal)) continue;
         const answer = await engine.run(
           'nest',
           { job, seed, seconds: SECONDS },
           {
-            signal: control.signal,
-            onProgress: ({ result }) =>
-              control.signal.aborted || dispatch(layoutArrived({ thickness, key, result, isFinal: false })),
+            signal,
+            onProgress: ({ result }) => {
+              if (!signal.aborted) keep({ key, result, isFinal: false });
+            },
           },
         );
-        if (control.signal.aborted) return;
-        if (answer.kind === 'ok') dispatch(layoutArrived({ thickness, key, result: answer.value, isFinal: true }));
+        if (signal.aborted) return;
+        if (answer.kind === 'ok') keep({ key, result: answer.value, isFinal: true });
       }
-      dispatch(nestingTurned(false));
+      dispatch(searchTurned(false));
     },
-    [batches, seed, dispatch],
+    [batches, seed, dispatch, store, running],
   );
   const end = useCallback(() => {
-    stop.current?.abort();
-    dispatch(nestingTurned(false));
-  }, [dispatch]);
+    running.stop();
+    dispatch(searchTurned(false));
+  }, [dispatch, running]);
   useEffect(() => {
     void run(false);
     return end;

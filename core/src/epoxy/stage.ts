@@ -1,0 +1,40 @@
+/** Epoxy and glass: what do I buy, and what do I mix now? */
+import type { Frame, School } from '../frames';
+import type { JointedPanel } from '../joints';
+import type { PanelsValue } from '../panels';
+import { defineStage } from '../stage';
+import * as constants from './constants';
+import { epoxyTables, type EpoxyWhole } from './drawings';
+import { EPOXY_FINDINGS } from './findings';
+import { epoxyAtFirst, epoxySchema } from './schema';
+import { takeOff } from './takeoff';
+
+type Before = {
+  readonly project: { readonly school: School };
+  readonly values: {
+    readonly panels: PanelsValue;
+    readonly frames: readonly Frame[];
+    readonly joints: readonly JointedPanel[];
+  };
+};
+
+export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole }>()({
+  name: 'epoxy',
+  title: 'Epoxy & glass',
+  schema: epoxySchema,
+  begin: epoxyAtFirst,
+  catalogue: EPOXY_FINDINGS,
+  constants,
+  run: (part, { project, values }) => {
+    const { panels, transoms } = values.panels;
+    return takeOff({
+      panels,
+      transoms,
+      frames: values.frames,
+      jointed: values.joints,
+      school: project.school,
+      part: { ...part },
+    });
+  },
+  tables: epoxyTables,
+});

@@ -1,0 +1,99 @@
+/**
+ * Drawings before they become a file: outlines to cut, lines to mark, words, all in true millimetres.
+ *
+ * Curves are polylines that keep within CURVE_MM of the computed edge. x to the right, y up.
+ */
+import { at, boundsOf, simplify, type Outline, type Vec2 } from '../geometry';
+
+/** What a line is for; also the name of its layer in a file. */
+export type Layer = 'cut' | 'mark' | 'text';
+export type DrawnPath = {
+  readonly layer: 'cut' | 'mark';
+  /** A layer of its own in files that have layers. */
+  readonly layerName?: string;
+  readonly points: readonly Vec2[];
+  readonly isClosed: boolean;
+};
+export type DrawnText = {
+  readonly at: Vec2;
+  readonly heightMm: number;
+  readonly text: string;
+  readonly layerName?: string;
+};
+export type Drawing = {
+  /** Names the file. */
+  readonly name: string;
+  /** As menus call it, where that is not its name. */
+  readonly title?: string;
+  /** It says which revision it is of. */
+  readonly isStamped?: boolean;
+  readonly paths: readonly DrawnPath[];
+  readonly texts: readonly DrawnText[];
+};
+
+/** Half of the accuracy promised for a cut edge, 0.05 mm. */
+export const CURVE_MM = 0.025;
+/** Of names on drawings at full size. */
+export const TEXT_MM = 22;
+
+export const closedPath = (layer: 'cut' | 'mark', outline: Outline): DrawnPath => ({
+  layer,
+  points: thinned(outline),
+  isClosed: true,
+});
+
+export const openPath = (points: readonly Vec2[]): DrawnPath => ({
+  layer: 'mark',
+  points: simplify(points, CURVE_MM),
+  isClosed: false,
+});
+
+/** A straight mark from one place to another. */
+export const straightPath = (from: Vec2, to: Vec2): DrawnPath => ({
+  layer: 'mark',
+  isClosed: false,
+  points: [from, to],
+});
+
+/** A closed outline with fewer points, its start kept. */
+function thinned(outline: Outline): Vec2[] {
+  const middle = Math.floor(outline.length / 2);
+  const first = simplify(outline.slice(0, middle + 1), CURVE_MM);
+  const second = simplify([...outline.slice(middle), at(outline, 0)], CURVE_MM);
+  return [...first.slice(0, -1), ...second.slice(0, -1)];
+}
+
+const HOLE_MM = 1.5;
+const HOLE_CORNERS = 8;
+
+/** A hole, as files without circles have it. */
+export const hole = ([u, v]: Vec2): DrawnPath => ({
+  layer: 'mark',
+  layerName: 'holes',
+  isClosed: true,
+  points: Array.from({ length: HOLE_CORNERS }, (_, i): Vec2 => {
+    const angle = (i * 2 * Math.PI) / HOLE_CORNERS;
+    return [u + HOLE_MM * Math.cos(angle), v + HOLE_MM * Math.sin(angle)];
+  }),
+});
+
+export function drawingBounds(drawing: Drawing) {
+  return boundsOf(drawing.paths.flatMap((path) => path.points));
+}
+
+/** The drawing with the revision on it: after its name, or after every part's on a sheet that is cut from. */
+export const stamped = (drawing: Drawing, revision: number, which: 'name' | 'every part' = 'name'): Drawing => ({
+  ...drawing,
+  isStamped: true,
+  texts: drawing.texts.map((text, i) =>
+    i === 0 || which === 'every part' ? { ...text, text: `${text.text}, rev ${revision}` } : text,
+  ),
+});
+
+/** Names in a file's layers: upper case, without the signs that the format keeps for itself. */
+export const layerWord = (name: string): string =>
+  name
+    .toUpperCase()
+    .replace(/[<>/\\":;?*|=,`']/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();

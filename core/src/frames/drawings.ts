@@ -1,0 +1,86 @@
+/** What is drawn and printed of the frames: each one's blank, its edges as a table, and both its faces on the panels. */
+import {
+  closedPath,
+  csv,
+  fileName,
+  openPath,
+  straightPath,
+  tenth,
+  TEXT_MM,
+  type Drawing,
+  type DrawnText,
+  type ExportTable,
+} from '../formats';
+import { at, type Vec2 } from '../geometry';
+import { stationMarks, type Panel } from '../panels';
+import type { Marks } from '../stage';
+import { cutOutline, type Frame } from './frame';
+import type { FramesPart, School } from './schema';
+
+/** A frame's blank, seen from its station face, with the edge of the station face where that differs. */
+export function frameDrawing(frame: Frame, school: School, gap: number): Drawing {
+  const mirror = [...frame.outline].reverse().map(([y, z]): Vec2 => [-y, z]);
+  const low = Math.min(...frame.outline.map((p) => p[1]));
+  const high = Math.max(...frame.outline.map((p) => p[1]));
+  const face = frame.face === 'fore' ? 'FORE face' : 'AFT face';
+  const text = `${frame.name}, ${face} at ${Math.round(frame.x)}`;
+  return {
+    name: frame.id,
+    paths: [
+      closedPath('cut', cutOutline(frame, school, gap)),
+      openPath([...mirror, ...frame.outline]),
+      straightPath([0, low], [0, high]),
+    ],
+    texts: [{ at: [10, (low + high) / 2], heightMm: TEXT_MM, text }],
+  };
+}
+
+/** Where a frame's two faces stand; its name goes with the station face. */
+export function framesOnPanel(panel: Panel, frames: readonly Frame[]): Marks {
+  const faces = frames.flatMap(({ name, x, width, face }) => [
+    { label: name, x },
+    { label: '', x: x + (face === 'fore' ? width : -width) },
+  ]);
+  const marks = stationMarks(panel, faces);
+  return {
+    paths: marks.map((mark) => ({ ...openPath(mark.curve), layerName: 'frames' })),
+    texts: marks
+      .filter(({ label }) => label !== '')
+      .map(({ curve, label }): DrawnText => ({
+        at: at(curve, -1),
+        heightMm: TEXT_MM * 0.5,
+        text: label,
+        layerName: 'frames',
+      })),
+  };
+}
+
+const frameCsv = (frame: Frame): string =>
+  csv(
+    ['edge', 'half_breadth', 'height', 'bevel_deg', 'other_face_offset'],
+    frame.edges.flatMap((edge) =>
+      edge.points.map((p) => [
+        edge.panelName,
+        tenth(p.y),
+        tenth(p.z),
+        Number(p.bevelDeg.toFixed(2)),
+        tenth(p.otherFaceOffset),
+      ]),
+    ),
+  );
+
+/** What the frames are drawn from. */
+export type FramesWhole = {
+  readonly project: { readonly school: School; readonly frames: FramesPart };
+  readonly values: { readonly frames: readonly Frame[] };
+};
+
+export const framesDrawings = ({ project, values }: FramesWhole): Drawing[] =>
+  values.frames.map((frame) => frameDrawing(frame, project.school, project.frames.filletGap));
+
+export const framesTables = ({ values }: FramesWhole): ExportTable[] =>
+  values.frames.map((frame) => ({
+    name: fileName(frame.id),
+    title: `${frame.name}, its edges and bevels`,
+    csv: frameCsv(frame),
+  }));

@@ -1,0 +1,9 @@
+/** What can be picked of the frames. */
+import type { Thing } from '../findings';
+
+const FRAME = 'frame';
+
+export const frameThing = (id: string): Thing => ({ kind: FRAME, id });
+
+/** The frame that a picked thing is. */
+export const frameOfThing = (thing: Thing | null): string | undefined => (thing?.kind === FRAME ? thing.id : undefined);

@@ -1,0 +1,36 @@
+/** Joints: where do the sheets join? */
+import type { Frame } from '../frames';
+import type { Panel, PanelsPart, PanelsValue } from '../panels';
+import { defineStage } from '../stage';
+import * as constants from './constants';
+import { jointsOnPanel } from './drawings';
+import { JOINTS_FINDINGS } from './findings';
+import { planJoints, sheetForSkin, type JointedPanel, type StockForJoints } from './joint';
+import { jointsSchema } from './schema';
+
+type Before = {
+  readonly project: { readonly panels: Pick<PanelsPart, 'thickness'>; readonly sheets: StockForJoints };
+  readonly values: { readonly panels: PanelsValue; readonly frames: readonly Frame[] };
+};
+
+type Whole = { readonly values: { readonly joints: readonly JointedPanel[] } };
+
+export const jointsStage = defineStage<{ before: Before; whole: Whole; panel: Panel }>()({
+  name: 'joints',
+  title: 'Joints',
+  schema: jointsSchema,
+  begin: () => ({
+    scarfRatio: constants.SCARF_RATIO.value,
+    clearOfFrames: constants.CLEAR_OF_FRAMES.value,
+    stagger: constants.STAGGER.value,
+  }),
+  catalogue: JOINTS_FINDINGS,
+  constants,
+  run: (part, { project, values }) => {
+    const { thickness } = project.panels;
+    const { stock, margin } = project.sheets;
+    const sheet = sheetForSkin({ stock, margin }, thickness);
+    return planJoints(values.panels.panels, { frames: values.frames, thickness, sheet, part: { ...part } });
+  },
+  marksOn: (panel, { values }) => jointsOnPanel(panel, values.joints),
+});

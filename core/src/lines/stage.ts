@@ -1,0 +1,26 @@
+/** Lines: are the numbers fair? */
+import { defineStage } from '../stage';
+import * as constants from './constants';
+import { linesDrawings, linesTables, type LinesWhole } from './drawings';
+import { LINES_FINDINGS } from './findings';
+import { followRunOuts } from './following';
+import { drawLines } from './hull';
+import { linesOf, linesSchema } from './schema';
+import { suspectsOf } from './slips';
+
+export const linesStage = defineStage<{ whole: LinesWhole }>()({
+  name: 'lines',
+  title: 'Lines',
+  schema: linesSchema,
+  begin: () => linesOf([]),
+  catalogue: LINES_FINDINGS,
+  constants,
+  // what is ticked off, lies under a view or bounds the fairing bends no batten
+  run: ({ longitudinals, heightsFrom }, _before, remember) =>
+    drawLines({ longitudinals, heightsFrom }, (line, quantity, writing) =>
+      remember(`suspects ${line.id} ${quantity}`, suspectsOf, line, quantity, writing),
+    ),
+  follow: followRunOuts,
+  drawings: linesDrawings,
+  tables: linesTables,
+});

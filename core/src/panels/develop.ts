@@ -1,0 +1,112 @@
+/**
+ * The panels of a hull: developed on the lines' own surface, and cut as the skin's thickness and its corners ask.
+ *
+ * The one assembly, for the application, the batch command and the tests. What is made for one panel is remembered by
+ * what it is made from, so that an edit of one line leaves the other panels alone.
+ */
+import type { Hull } from '../lines';
+import { makeAnew, type Remember } from '../stage';
+import { SHEET_SIZE } from './constants';
+import { cutPanel, type Skin } from './cut/cut';
+import { judgeRounding, roundedStrip, type RoundedStrip, type StripSheet } from './cut/rounding';
+import { splitPanel } from './cut/split';
+import type { PanelsFinding, PanelsResult } from './findings';
+import { panelIdOf, panelInputs } from './inputs';
+import { judgePanel, notMade } from './judge';
+import { sharedStretches } from './neighbours';
+import { developPanel, type Panel } from './panel';
+import type { PanelSplit, PanelsPart, RoundedChine } from './schema';
+import { endOnCylinder, type TransomCylinder } from './transom/curved-transom';
+import { roundTransom } from './transom/round-transom';
+import { cylinderFor, findTransoms, type Transom } from './transom/transom';
+
+export type DevelopSettings = Pick<PanelsPart, 'thickness'> &
+  Partial<Pick<PanelsPart, 'splits' | 'transomRadius' | 'transomThickness'>>;
+
+/**
+ * The panels of one side on the surface of the lines, lowest first, cut in two where they are split and run on to a
+ * transom that is bent. Lengths mm. Never throws on a fair or unfair hull: it says so in findings.
+ */
+export function developPanels(
+  hull: Hull,
+  { thickness, splits = [], transomRadius = null, transomThickness = thickness }: DevelopSettings,
+  remember: Remember = makeAnew,
+): PanelsResult<readonly Panel[]> & { readonly cylinder: TransomCylinder | undefined } {
+  const bend =
+    transomRadius === null ? undefined : cylinderFor(hull, { radius: transomRadius, thickness: transomThickness });
+  const panels: Panel[] = [];
+  const findings: PanelsFinding[] = [];
+  for (const input of panelInputs(hull)) {
+    const id = panelIdOf(input);
+    const panel = remember(`panel ${id}`, developPanel, input);
+    if ('reason' in panel) {
+      findings.push(notMade(input, panel.reason));
+      continue;
+    }
+    const split = splits.find((other) => other.id === id);
+    const parts = remember(`parts ${id}`, partsOf, panel, split, bend?.cylinder);
+    panels.push(...parts);
+    findings.push(...parts.flatMap((part) => judgePanel(part, input, thickness)));
+  }
+  return { value: panels, findings: [...findings, ...(bend?.findings ?? [])], assumed: [], cylinder: bend?.cylinder };
+}
+
+const partsOf = (
+  panel: Panel,
+  split: PanelSplit | undefined,
+  cylinder: TransomCylinder | undefined,
+): readonly Panel[] => splitPanel(cylinder ? endOnCylinder(panel, cylinder) : panel, split);
+
+/** A sheet as it is in stock, mm. */
+export type SheetInStock = {
+  readonly width: number;
+  readonly height: number;
+  readonly thickness: number;
+  readonly qty: number;
+};
+
+/** What is in stock, as far as the strips of rounded chines need it. */
+export type StockForStrips = { readonly stock: readonly SheetInStock[]; readonly gap: number };
+
+/** What is cut of a hull's skin, and what it lies against at the ends. */
+export type PanelsValue = {
+  readonly panels: readonly Panel[];
+  readonly transoms: readonly Transom[];
+  /** Of the rounded chines. */
+  readonly strips: readonly RoundedStrip[];
+};
+
+/** Everything of the skin as it is cut: panels set back, transoms rounded, strips for rounded chines. */
+export function assembleSkin(
+  hull: Hull,
+  part: DevelopSettings & Skin & Pick<PanelsPart, 'roundedChines'>,
+  stock: StockForStrips,
+  remember: Remember = makeAnew,
+): PanelsResult<PanelsValue> {
+  const { value: panels, findings: ofPanels, cylinder } = developPanels(hull, part, remember);
+  const { thickness, linesTo, meeting, roundedChines } = part;
+  const skin: Skin = { thickness, linesTo, meeting, roundedChines };
+  const shared = sharedStretches(panels);
+  const cut = panels.map((panel) => {
+    const own = shared.filter(({ above, below }) => above.panel === panel || below?.panel === panel);
+    return remember(`cut ${panel.id}`, cutPanel, panel, own, skin);
+  });
+  const rounded = roundedChines.map((chine) => {
+    const strip = remember(`strip ${chine.id}`, roundedStrip, panels, chine, skin, sheetForStrip(chine, stock));
+    const name = hull.lines.find(({ id }) => id === chine.id)?.name ?? chine.id;
+    return { strip, findings: judgeRounding(panels, { chine, name: name.toLowerCase(), strip }) };
+  });
+  const strips = rounded.flatMap(({ strip }) => strip ?? []);
+  const ends = findTransoms(hull, cylinder && { cylinder, panels });
+  return {
+    value: { panels: cut, transoms: ends.transoms.map((transom) => roundTransom(transom, hull, strips)), strips },
+    findings: [...ofPanels, ...rounded.flatMap(({ findings }) => findings), ...ends.findings],
+    assumed: [],
+  };
+}
+
+/** What the strip of a rounded chine is cut from: a sheet of its layers' thickness in stock, or the usual size. */
+function sheetForStrip(chine: RoundedChine, { stock, gap }: StockForStrips): StripSheet {
+  const sheet = stock.find(({ thickness, qty }) => thickness === chine.layerThickness && qty > 0) ?? SHEET_SIZE.value;
+  return { length: sheet.width, width: sheet.height, kerf: gap };
+}

@@ -1,0 +1,77 @@
+/** What is wrong with a panel: too much twist, too much stretch, too tight a bend for its sheet. */
+import { at } from '../geometry';
+import { battenAt, type HullLine } from '../lines';
+import { twistOf } from '../surface';
+import { leastRadius } from './bending';
+import { STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
+import type { PanelsFinding } from './findings';
+import { panelIdOf, placeOnRow, type PanelInput } from './inputs';
+import type { Extreme, Panel } from './panel';
+
+/** What is wrong with one panel for a sheet of this thickness. */
+export function judgePanel(panel: Panel, input: PanelInput, thicknessMm: number): PanelsFinding[] {
+  const findings: PanelsFinding[] = [];
+  const where = (extreme: Extreme) => ({ stage: 'panels', panel: panel.id, x: extreme.x }) as const;
+  if (panel.maxTwist.value > TWIST_LIMIT_DEG.value) {
+    findings.push({
+      severity: panel.maxStrain.value > STRAIN_LIMITS.value.force ? 'stop' : 'check',
+      code: 'panel-twist-high',
+      where: where(panel.maxTwist),
+      data: {
+        panel: panel.name,
+        twistDeg: panel.maxTwist.value,
+        limitDeg: TWIST_LIMIT_DEG.value,
+        xMm: panel.maxTwist.x,
+        line: lineToMove(panel, input).name,
+      },
+    });
+  }
+  if (panel.maxStrain.value > STRAIN_LIMITS.value.joints) {
+    findings.push({
+      severity: panel.maxStrain.value > STRAIN_LIMITS.value.force ? 'stop' : 'check',
+      code: 'panel-strain',
+      where: where(panel.maxStrain),
+      data: { panel: panel.name, strain: panel.maxStrain.value, xMm: panel.maxStrain.x },
+    });
+  }
+  return [...findings, ...judgeBend(panel, thicknessMm)];
+}
+
+/** The line whose tangent turns more out of the plane through the ruling and the mean of both tangents. */
+function lineToMove(panel: Panel, input: PanelInput): HullLine {
+  const { s, t, p, q } = at(panel.rulings, panel.maxTwist.rulingIndex);
+  const turn = ({ line, t: u }: { line: HullLine; t: number }) => {
+    const before = battenAt(line.batten, Math.max(0, u - 0.03));
+    const after = battenAt(line.batten, Math.min(1, u + 0.03));
+    return Math.abs(twistOf(p, before.first, q, after.first));
+  };
+  const [lower, upper] = [placeOnRow(input.rows[0], s), placeOnRow(input.rows[1], t)];
+  return (turn(lower) >= turn(upper) ? lower : upper).line;
+}
+
+function judgeBend(panel: Panel, thicknessMm: number): PanelsFinding[] {
+  const bend = panel.minBendRadius;
+  if (!bend) return [];
+  const ruling = at(panel.rulings, bend.rulingIndex);
+  // the grain runs along u; bending happens square to the ruling
+  const alongRuling = Math.atan2(ruling.flatQ[1] - ruling.flatP[1], ruling.flatQ[0] - ruling.flatP[0]);
+  const least = leastRadius(thicknessMm, alongRuling - Math.PI / 2);
+  if (bend.value >= least) return [];
+  const data = { panel: panel.name, radiusMm: bend.value, leastMm: least, thicknessMm, xMm: bend.x };
+  return [
+    {
+      severity: 'check',
+      code: 'panel-bend-tight',
+      where: { stage: 'panels', panel: panel.id, x: bend.x },
+      data,
+    },
+  ];
+}
+
+/** For one that could not be made at all. */
+export const notMade = (input: PanelInput, reason: string): PanelsFinding => ({
+  severity: 'stop',
+  code: 'panel-not-made',
+  where: { stage: 'panels', panel: panelIdOf(input) },
+  data: { panel: input.name, reason },
+});

@@ -1,0 +1,9 @@
+/** One step a version, without gaps: the first takes version 1 to 2. A frozen file of every old version is kept. */
+import { from1To2 } from './1-to-2';
+import { from2To3 } from './2-to-3';
+import { from3To4 } from './3-to-4';
+import { from4To5 } from './4-to-5';
+import type { Migration } from './migration';
+
+export const MIGRATIONS: readonly Migration[] = [from1To2, from2To3, from3To4, from4To5];
+export type { Json } from './migration';

@@ -1,0 +1,47 @@
+/** Reads a saved project of any version: brings it up to the present one, a step at a time, and checks it. */
+import { PROJECT_FORMAT, PROJECT_VERSION, projectSchema, type Project } from './document';
+import { MIGRATIONS } from './migrations/index';
+import type { Json } from './migrations/migration';
+
+export type ReadProject =
+  | { readonly ok: true; readonly project: Project; readonly fromVersion: number }
+  | { readonly ok: false; readonly problems: readonly string[] };
+
+/** Any parsed JSON into a valid project, or all that is wrong with it. Never throws. */
+export function readProject(data: unknown): ReadProject {
+  if (typeof data !== 'object' || data === null || Array.isArray(data))
+    return {
+      ok: false,
+      problems: ['This is not a Kalotrope project: expected an object with "format" and "version".'],
+    };
+  const raw = data as Json; // a non-null object: checked above
+  if (raw['format'] !== PROJECT_FORMAT)
+    return {
+      ok: false,
+      problems: [`This is not a Kalotrope project: "format" is ${show(raw['format'])}, expected "${PROJECT_FORMAT}".`],
+    };
+  const version = raw['version'];
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return {
+      ok: false,
+      problems: [`"version" is ${show(version)}; expected a whole number from 1 to ${PROJECT_VERSION}.`],
+    };
+  if (version > PROJECT_VERSION)
+    return {
+      ok: false,
+      problems: [
+        `This project was saved by a later Kalotrope (version ${version}; this one reads up to ${PROJECT_VERSION}).`,
+      ],
+    };
+  const migrated = MIGRATIONS.slice(version - 1).reduce((json, step) => step(json), raw);
+  const parsed = projectSchema.safeParse(migrated);
+  if (parsed.success) return { ok: true, project: parsed.data, fromVersion: version };
+  return {
+    ok: false,
+    problems: parsed.error.issues.slice(0, 20).map((issue) => `${issue.path.join('.') || 'project'}: ${issue.message}`),
+  };
+}
+
+function show(value: unknown): string {
+  return value === undefined ? 'missing' : (JSON.stringify(value) ?? 'not readable').slice(0, 40);
+}

@@ -1,0 +1,8 @@
+/** The usual settings of the Sheets stage. A builder's own live in the project. */
+import { house } from '../stage';
+
+export const SKIN_SHEETS = house({ thickness: 6, qty: 8 }, 'mm, sheets', 'more than any boat of the usual size takes');
+export const BULKHEAD_SHEETS = house({ thickness: 9, qty: 4 }, 'mm, sheets', 'for transoms and bulkheads');
+export const GAP = house(6, 'mm', 'a jigsaw’s kerf and a little to plane, or a cutter');
+export const MARGIN = house(8, 'mm', 'edges of sheets are knocked about on the way');
+export const SEED = house(1, 'count', 'any will do; the same gives the same layout again');

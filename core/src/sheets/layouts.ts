@@ -1,0 +1,33 @@
+/**
+ * Layouts of the sheets: what a search found for the batches, kept beside the stage's value as it takes its time.
+ *
+ * A layout belongs to the batch whose key it carries; of one that has changed since nothing is said.
+ */
+import type { SheetsFinding } from './findings';
+import { nest, type NestResult } from './nest';
+import { unplacedFindings, type CutPart, type NestBatch } from './parts';
+
+export type Layout = {
+  /** Of the batch that it was found for. */
+  readonly key: string;
+  readonly result: NestResult;
+  /** The search has ended; until then a better one may come. */
+  readonly isFinal: boolean;
+};
+
+/** Each batch with the layout that belongs to it, if one does. */
+export type LaidBatch = { readonly batch: NestBatch; readonly result: NestResult | undefined };
+
+export const laidBatches = (batches: readonly NestBatch[], layouts: readonly Layout[]): LaidBatch[] =>
+  batches.map((batch) => ({ batch, result: layouts.find(({ key }) => key === batch.key)?.result }));
+
+/** A layout of every batch by so many rounds: exactly repeatable. */
+export const layOut = (batches: readonly NestBatch[], seed: number, rounds: number): Layout[] =>
+  batches.map(({ key, job }) => ({ key, result: nest(job, { seed, rounds }), isFinal: true }));
+
+/** What layouts leave off the sheets. */
+export const judgeLayouts = (
+  { parts, batches }: { readonly parts: readonly CutPart[]; readonly batches: readonly NestBatch[] },
+  layouts: readonly Layout[],
+): SheetsFinding[] =>
+  laidBatches(batches, layouts).flatMap(({ batch, result }) => (result ? unplacedFindings(batch, result, parts) : []));

@@ -1,0 +1,50 @@
+/** Sheets: how many, and what goes where? */
+import type { Frame, FramesPart, School } from '../frames';
+import type { JointedPanel } from '../joints';
+import type { PanelsPart, PanelsValue } from '../panels';
+import { defineStage } from '../stage';
+import * as constants from './constants';
+import { sheetsDrawings, type SheetsWhole } from './drawings';
+import { SHEETS_FINDINGS } from './findings';
+import { judgeLayouts, layOut } from './layouts';
+import { listParts, nestBatches } from './parts';
+import { sheetsAtFirst, sheetsSchema } from './schema';
+
+type Before = {
+  readonly project: {
+    readonly school: School;
+    readonly panels: Pick<PanelsPart, 'thickness' | 'transomThickness'>;
+    readonly frames: Pick<FramesPart, 'filletGap'>;
+  };
+  readonly values: {
+    readonly panels: PanelsValue;
+    readonly frames: readonly Frame[];
+    readonly joints: readonly JointedPanel[];
+  };
+};
+
+export const sheetsStage = defineStage<{ before: Before; whole: SheetsWhole }>()({
+  name: 'sheets',
+  title: 'Sheets',
+  schema: sheetsSchema,
+  begin: sheetsAtFirst,
+  catalogue: SHEETS_FINDINGS,
+  constants,
+  run: ({ stock, gap, margin }, { project, values }) => {
+    const { thickness, transomThickness } = project.panels;
+    const parts = listParts({
+      jointed: values.joints,
+      transoms: values.panels.transoms,
+      frames: values.frames,
+      thickness,
+      transomThickness,
+      school: project.school,
+      filletGap: project.frames.filletGap,
+    });
+    const { value: batches, findings, assumed } = nestBatches(parts, { stock, gap, margin });
+    return { value: { parts, batches }, findings, assumed };
+  },
+  search: ({ project, values }, rounds) => layOut(values.sheets.batches, project.sheets.seed, rounds),
+  judgeFound: ({ values, found }) => judgeLayouts(values.sheets, found.sheets ?? []),
+  drawings: sheetsDrawings,
+});

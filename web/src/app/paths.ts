@@ -1,0 +1,7 @@
+/** Addresses within the application. */
+import type { StageName } from '@kalotrope/core/project';
+
+export const PROJECTS_PATH = '/projects';
+/** A project, at its first stage. */
+export const projectPath = (projectId: string): string => `/project/${projectId}`;
+export const stagePath = (projectId: string, stage: StageName): string => `${projectPath(projectId)}/${stage}`;

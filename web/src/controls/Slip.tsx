@@ -1,0 +1,128 @@
+import { useBench } from '../state/bench';
+import type { StageName } from '@kalotrope/core/project';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { sentence } from '@kalotrope/core/project';
+import type { Finding, Severity } from '@kalotrope/core/findings';
+import { edited } from '../state/document-slice';
+import { picked } from '../state/screen-slice';
+import { selectDerived, selectFindings, selectNotation } from '../state/selectors';
+import { useAppDispatch, useAppSelector } from '../state/store';
+
+/** The slip at the right: the picked thing's numbers, then what to look at first, then the table to work from. */
+export function Slip({
+  stage,
+  title,
+  numbers,
+  children,
+}: {
+  readonly stage: StageName;
+  readonly title: string;
+  readonly numbers: ReactNode;
+  readonly children?: ReactNode;
+}) {
+  return (
+    <Box
+      component="aside"
+      aria-label="The slip"
+      tabIndex={0}
+      sx={{
+        width: { xs: 'auto', md: 344 },
+        flexShrink: 0,
+        borderLeft: 1,
+        borderTop: 1,
+        borderColor: 'divider',
+        bgcolor: 'background.paper',
+        overflow: 'auto',
+        p: 1.5,
+      }}
+    >
+      <Typography variant="h2">{title}</Typography>
+      {numbers}
+      <LookHere stage={stage} />
+      {children}
+    </Box>
+  );
+}
+
+const SHAPES: Readonly<Record<Severity, { readonly shape: string; readonly word: string; readonly colour: string }>> = {
+  stop: { shape: '■', word: 'Stop', colour: 'error.main' },
+  check: { shape: '▲', word: 'Check', colour: 'warning.main' },
+  note: { shape: '●', word: 'Note', colour: 'info.main' },
+};
+
+function LookHere({ stage }: { readonly stage: StageName }) {
+  const findings = useAppSelector((state) => selectFindings(state, stage));
+  return (
+    <Box
+      component="section"
+      aria-label="Look here first"
+      sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}
+    >
+      <Typography variant="h2">Look here first</Typography>
+      {findings.length === 0 && (
+        <Typography variant="body2" color="text.secondary">
+          Nothing wrong that can be seen from here.
+        </Typography>
+      )}
+      {findings.map((finding, i) => (
+        <FindingLine key={`${finding.code}-${i}`} finding={finding} />
+      ))}
+    </Box>
+  );
+}
+
+function FindingLine({ finding }: { readonly finding: Finding }) {
+  const notation = useAppSelector(selectNotation);
+  const derived = useAppSelector(selectDerived);
+  const dispatch = useAppDispatch();
+  const { shape, word, colour } = SHAPES[finding.severity];
+  const { pickAt } = useBench();
+  const target = derived ? pickAt(finding.where, derived) : undefined;
+  return (
+    <Box sx={{ my: 1 }}>
+      <Box
+        component={target ? 'button' : 'div'}
+        onClick={target ? () => dispatch(picked(target)) : undefined}
+        sx={{
+          all: 'unset',
+          cursor: target ? 'pointer' : 'default',
+          fontSize: 14,
+          lineHeight: 1.35,
+          '&:focus-visible': { outline: '2px solid' },
+        }}
+      >
+        <Box component="strong" sx={{ color: colour }}>
+          <span aria-hidden="true">{shape}</span> {word}.{' '}
+        </Box>
+        {sentence(finding, notation)}
+      </Box>
+      {finding.remedies?.map((remedy) => (
+        <Button
+          key={remedy.label}
+          variant="outlined"
+          sx={{ mt: 0.5 }}
+          onClick={() => dispatch(edited({ label: remedy.label, edits: remedy.edits }))}
+        >
+          {remedy.label}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+/** A figure with its name, and how it was come by on hover or focus. */
+export function Figure({ name, value, why }: { readonly name: string; readonly value: string; readonly why?: string }) {
+  return (
+    <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.25 }} title={why}>
+      <Typography variant="body2" color="text.secondary">
+        {name}
+      </Typography>
+      <Typography variant="body2" className="figure" component="span">
+        {value}
+      </Typography>
+    </Box>
+  );
+}

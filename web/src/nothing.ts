@@ -1,0 +1,2 @@
+/** In place of packages that others would load and nothing here uses: see vite.config.ts. */
+export default {};

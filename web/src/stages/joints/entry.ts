@@ -1,0 +1,22 @@
+/** Joints, as the bench shows it. */
+import { lazy } from 'react';
+import { jointsStage } from '@kalotrope/core/joints';
+import { panelsStage } from '@kalotrope/core/panels';
+import { plural } from '../../controls/words';
+import { selectPanelSteps } from '../../state/selectors';
+import type { StageEntry } from '../../state/stage-entry';
+
+export const jointsEntry: StageEntry = {
+  stage: jointsStage.name,
+  title: jointsStage.title,
+  question: 'Where do the sheets join?',
+  Page: lazy(() => import('./JointsPage')),
+  steps: selectPanelSteps,
+  status: ({ derived }) =>
+    plural(
+      derived.joints.value.reduce((sum, panel) => sum + panel.joints.length * (panel.spansCentreline ? 1 : 2), 0),
+      'scarf',
+    ),
+  // joints are marked on the panels
+  drawingsOf: [panelsStage.name],
+};

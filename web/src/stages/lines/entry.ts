@@ -1,0 +1,43 @@
+/** Lines, as the bench shows it. */
+import { lazy } from 'react';
+import { layTape, lineOf, linesStage, lineThing, pointThing, type Hull } from '@kalotrope/core/lines';
+import { formatFine, unitLabel, type Notation } from '@kalotrope/core/measure';
+import { selectLiveHull } from '../../state/selectors';
+import type { StageEntry } from '../../state/stage-entry';
+
+const tapeAlong = ({ lines, stations }: Hull, id: string | undefined) => {
+  const line = lines.find((other) => other.id === id) ?? lines[lines.length - 1];
+  return line && layTape(line.name, line.curve, stations);
+};
+
+export const linesEntry: StageEntry = {
+  stage: linesStage.name,
+  title: linesStage.title,
+  question: 'Are the numbers fair?',
+  Page: lazy(() => import('./LinesPage')),
+  things: (derived) =>
+    derived.lines.value.lines.map(({ id, name }) => ({ label: `Line: ${name}`, pick: lineThing(id) })),
+  // the lines are there before the engine has answered
+  steps: (state) => (selectLiveHull(state)?.lines ?? []).map(({ id }) => lineThing(id)),
+  pickAt: ({ line, station, x }, derived) => {
+    if (line === undefined) return undefined;
+    const own = derived.lines.value.lines.find(({ id }) => id === line);
+    const point = own?.points.find((p) => p.station === station && (x === undefined || p.x === x));
+    return station === undefined || !point ? lineThing(line) : pointThing(line, point.index);
+  },
+  tape: (derived, picked) => {
+    const id = lineOf(picked);
+    return id === undefined ? undefined : tapeAlong(derived.lines.value, id);
+  },
+  tapeAtRest: (derived) => tapeAlong(derived.lines.value, undefined),
+  status: ({ derived, notation }) => fairness(derived.lines.value, notation),
+  drawingsOf: [linesStage.name],
+  isEverywhere: true,
+};
+
+function fairness({ lines }: Hull, notation: Notation): string {
+  const off = Math.max(0, ...lines.flatMap((line) => line.residuals.map((r) => r.total)));
+  // a fraction of the rule is too coarse for so small a distance
+  const isByFractions = notation === 'ft-in-8ths' || notation === 'in-16' || notation === 'in-32';
+  return isByFractions ? `fair to ${off.toFixed(1)} mm` : `fair to ${formatFine(off, notation)} ${unitLabel(notation)}`;
+}

@@ -1,0 +1,24 @@
+/** Sheets, as the bench shows it. */
+import { lazy } from 'react';
+import { formatShare } from '@kalotrope/core/measure';
+import { laidBatches, sheetsStage } from '@kalotrope/core/sheets';
+import { plural } from '../../controls/words';
+import { selectPanelSteps } from '../../state/selectors';
+import type { StageEntry } from '../../state/stage-entry';
+
+export const sheetsEntry: StageEntry = {
+  stage: sheetsStage.name,
+  title: sheetsStage.title,
+  question: 'How many sheets, and what goes where?',
+  Page: lazy(() => import('./SheetsPage')),
+  steps: selectPanelSteps,
+  status: ({ derived, found, isSearching }) => {
+    const laid = laidBatches(derived.sheets.value.batches, found.sheets ?? []);
+    const made = laid.flatMap(({ result }) => result ?? []);
+    if (made.length === 0) return isSearching ? 'laying out' : 'not laid out yet';
+    const count = made.reduce((sum, result) => sum + result.sheetsUsed, 0);
+    const density = made.reduce((sum, result) => sum + result.density * result.sheetsUsed, 0) / Math.max(1, count);
+    return `${plural(count, 'sheet')}, ${formatShare(density)}`;
+  },
+  drawingsOf: [sheetsStage.name],
+};

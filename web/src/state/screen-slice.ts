@@ -1,0 +1,66 @@
+/** What is on screen: the picked thing, the mark on the tape, the unit, the shade. Never saved with the project. */
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { NOTATIONS, type Notation } from '@kalotrope/core/measure';
+import type { Picked } from './picked';
+
+export type ScreenState = {
+  readonly picked: Picked | null;
+  /** Length along the tape, mm; null when nothing is marked. */
+  readonly tapeMm: number | null;
+  readonly notation: Notation;
+  readonly shade: 'light' | 'dark';
+  readonly fitCount: number;
+  readonly isFindOpen: boolean;
+  readonly isKeysOpen: boolean;
+  readonly message: string | null;
+};
+
+export const initialScreen: ScreenState = {
+  picked: null,
+  tapeMm: null,
+  notation: 'mm',
+  shade: 'light',
+  fitCount: 0,
+  isFindOpen: false,
+  isKeysOpen: false,
+  message: null,
+};
+
+const screenSlice = createSlice({
+  name: 'screen',
+  initialState: initialScreen,
+  reducers: {
+    picked: (state, { payload }: PayloadAction<Picked | null>): ScreenState => ({
+      ...state,
+      picked: payload,
+      tapeMm: null,
+    }),
+    tapeMarked: (state, { payload }: PayloadAction<number | null>): ScreenState => ({
+      ...state,
+      tapeMm: payload,
+    }),
+    notationSet: (state, { payload }: PayloadAction<Notation>): ScreenState => ({
+      ...state,
+      notation: payload,
+    }),
+    notationStepped: (state): ScreenState => ({
+      ...state,
+      notation: NOTATIONS[(NOTATIONS.indexOf(state.notation) + 1) % NOTATIONS.length] ?? 'mm',
+    }),
+    shadeTurned: (state): ScreenState => ({ ...state, shade: state.shade === 'light' ? 'dark' : 'light' }),
+    fitted: (state): ScreenState => ({ ...state, fitCount: state.fitCount + 1 }),
+    findTurned: (state, { payload }: PayloadAction<boolean>): ScreenState => ({
+      ...state,
+      isFindOpen: payload,
+    }),
+    keysTurned: (state, { payload }: PayloadAction<boolean>): ScreenState => ({
+      ...state,
+      isKeysOpen: payload,
+    }),
+    said: (state, { payload }: PayloadAction<string | null>): ScreenState => ({ ...state, message: payload }),
+  },
+});
+
+export const { picked, tapeMarked, notationSet, notationStepped, shadeTurned, fitted, findTurned, keysTurned, said } =
+  screenSlice.actions;
+export const screenReducer = screenSlice.reducer;

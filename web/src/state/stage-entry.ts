@@ -1,0 +1,45 @@
+/** What the interface needs to know of a stage: everything that the bench shows of it, in one object. */
+import type { ComponentType } from 'react';
+import type { Place } from '@kalotrope/core/findings';
+import type { Tape } from '@kalotrope/core/lines';
+import type { Notation } from '@kalotrope/core/measure';
+import type { Derived, Found, StageName } from '@kalotrope/core/project';
+import type { Picked } from './picked';
+import type { RootState } from './store';
+
+/** A thing with the words by which it is found. */
+export type NamedThing = { readonly label: string; readonly pick: Picked };
+
+/** How a stage stands is told from this. */
+export type Standing = {
+  readonly derived: Derived;
+  readonly found: Found;
+  readonly isSearching: boolean;
+  readonly notation: Notation;
+};
+
+export type StageEntry = {
+  /** Also the last part of its address. */
+  readonly stage: StageName;
+  readonly title: string;
+  /** The one question that it answers. */
+  readonly question: string;
+  /** Comes when it is first opened. */
+  readonly Page: ComponentType;
+  /** What can be found by name there. */
+  readonly things?: (derived: Derived) => readonly NamedThing[];
+  /** What `[` and `]` step through. */
+  readonly steps: (state: RootState) => readonly Picked[];
+  /** The thing that a place points at, if it is one of the stage's own kinds. */
+  readonly pickAt?: (place: Place, derived: Derived) => Picked | undefined;
+  /** The tape along a picked thing of the stage's own kinds. */
+  readonly tape?: (derived: Derived, picked: Picked) => Tape | undefined;
+  /** The tape when nothing that has one is picked. */
+  readonly tapeAtRest?: (derived: Derived) => Tape | undefined;
+  /** One line under its name in the rail, when nothing is to be checked. */
+  readonly status: (standing: Standing) => string;
+  /** The stages whose drawings its export menu offers. */
+  readonly drawingsOf: readonly StageName[];
+  /** Its tables are offered on every stage. */
+  readonly isEverywhere?: boolean;
+};
