@@ -5,7 +5,7 @@
  * Nesting has a worker of its own, ended when the search is stopped: a search cannot poll while it computes.
  */
 import { proxy, wrap, type Remote } from 'comlink';
-import { applyChanges } from './changes';
+import { applyChanges, changesBetween } from './changes';
 import type { JobInput, JobName, JobOutput, JobProgress } from './jobs';
 import type { WorkerAnswer, WorkerApi } from './worker';
 
@@ -25,24 +25,23 @@ const startWorker = (): Worker =>
 let main: Remote<WorkerApi> | undefined;
 let newest = 0;
 let busy: Promise<unknown> = Promise.resolve();
-/** The working-out worker's last answer: the next tells only what differs from it. */
-let lastAnswer: unknown;
+/** The project that the working-out worker has, and its last answer: both ways only what changed since goes across. */
+let lastSent: JobInput<'derive'> | undefined;
+let lastAnswer: JobOutput<'derive'> | undefined;
 
 async function runDerive(input: JobInput<'derive'>): Promise<JobResult<JobOutput<'derive'>>> {
   const mine = ++newest;
   await busy;
   if (mine !== newest) return { kind: 'cancelled' };
   main ??= wrap<WorkerApi>(startWorker());
-  const asked = main.run(
-    'derive',
-    input,
-    proxy(() => undefined),
-  );
-  const answer = settle<JobOutput<'derive'>>(asked, lastAnswer);
-  busy = answer;
-  const result = await answer;
-  if (result.kind === 'ok') lastAnswer = result.value;
-  return result;
+  const asked = main.derive(changesBetween(lastSent, input));
+  lastSent = input;
+  const settled = settle(asked);
+  busy = settled;
+  const answer = await settled;
+  if (answer.kind !== 'ok') return answer;
+  lastAnswer = applyChanges(lastAnswer, answer.value) as JobOutput<'derive'>; // the worker made the changes from it
+  return { kind: 'ok', value: lastAnswer };
 }
 
 async function runAlone<K extends JobName>(
@@ -56,17 +55,15 @@ async function runAlone<K extends JobName>(
   const stopped = new Promise<JobResult<JobOutput<K>>>((resolve) => {
     options.signal?.addEventListener('abort', () => resolve({ kind: 'cancelled' }), { once: true });
   });
-  const answer = settle<JobOutput<K>>(wrap<WorkerApi>(worker).run(name, input, proxy(report)));
+  const answer = settle(wrap<WorkerApi>(worker).run(name, input, proxy(report))) as Promise<JobResult<JobOutput<K>>>; // the job of this name gives it
   const result = await Promise.race([answer, stopped]);
   worker.terminate();
   return result;
 }
 
-async function settle<T>(asked: Promise<WorkerAnswer>, before?: unknown): Promise<JobResult<T>> {
+async function settle<T>(asked: Promise<WorkerAnswer<T>>): Promise<JobResult<T>> {
   try {
-    const answer = await asked;
-    if (answer.kind === 'failed') return answer;
-    return { kind: 'ok', value: applyChanges(before, answer.changes) as T }; // the worker ran the job of this output
+    return await asked;
   } catch (error) {
     return { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
   }

@@ -1,33 +1,43 @@
 /**
- * The one worker entry: runs a job by name. Errors cross as name and message, results as what changed since the last.
+ * The one worker entry. Working out is told what changed in the project since it was last asked, and answers with what
+ * changed in the result; other jobs are run by name. Errors cross as name and message.
  */
 import { expose } from 'comlink';
-import { changesBetween, type Changes } from './changes';
-import { JOBS, type JobName } from './jobs';
+import { applyChanges, changesBetween, type Changes } from './changes';
+import { JOBS, type JobInput, type JobName, type JobOutput } from './jobs';
 
-export type WorkerAnswer =
-  { readonly kind: 'ok'; readonly changes: Changes } | { readonly kind: 'failed'; readonly message: string };
+export type WorkerAnswer<T> =
+  { readonly kind: 'ok'; readonly value: T } | { readonly kind: 'failed'; readonly message: string };
 
-/** The last result of each job, which the page has too: it asks this worker one thing at a time. */
-const last = new Map<JobName, unknown>();
+/** The last project and the last result, which the page has too: it asks this worker one thing at a time. */
+let lastInput: unknown;
+let lastResult: JobOutput<'derive'> | undefined;
 
 const api = {
-  run(name: JobName, input: unknown, onProgress: (progress: unknown) => void): WorkerAnswer {
-    try {
-      // the client's types pair name and input
-      const job = JOBS[name] as (input: unknown, onProgress: (progress: unknown) => void) => unknown;
-      const value = job(input, onProgress);
-      const changes = changesBetween(last.get(name), value);
-      last.set(name, value);
-      return { kind: 'ok', changes };
-    } catch (error) {
-      return {
-        kind: 'failed',
-        message: error instanceof Error ? `${error.name}: ${error.message}` : String(error),
-      };
-    }
+  derive(input: Changes): WorkerAnswer<Changes> {
+    return answer(() => {
+      lastInput = applyChanges(lastInput, input);
+      // the page made the changes from a project
+      const result = JOBS.derive(lastInput as JobInput<'derive'>);
+      const changes = changesBetween(lastResult, result);
+      lastResult = result;
+      return changes;
+    });
+  },
+  run(name: JobName, input: unknown, onProgress: (progress: unknown) => void): WorkerAnswer<unknown> {
+    // the client's types pair name and input
+    const job = JOBS[name] as (input: unknown, onProgress: (progress: unknown) => void) => unknown;
+    return answer(() => job(input, onProgress));
   },
 };
+
+function answer<T>(work: () => T): WorkerAnswer<T> {
+  try {
+    return { kind: 'ok', value: work() };
+  } catch (error) {
+    return { kind: 'failed', message: error instanceof Error ? `${error.name}: ${error.message}` : String(error) };
+  }
+}
 
 export type WorkerApi = typeof api;
 expose(api);
