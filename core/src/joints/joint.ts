@@ -107,8 +107,9 @@ function jointPanel(
   const count = isHopeless ? 1 : Math.max(1, Math.ceil((length - scarf - 1e-6) / (usable - scarf)));
   const obstacles = frameCrossings(panel, frames);
   const neighbour = before[before.length - 1];
-  const us = bestPlaces({ panel, count, length, usable, scarf, obstacles, neighbour, part });
-  judge({ panel, us, obstacles, neighbour, part, scarf }, findings);
+  const bendAt = bendReader(panel);
+  const us = bestPlaces({ bendAt, count, length, usable, scarf, obstacles, neighbour, part });
+  judge({ panel, bendAt, us, obstacles, neighbour, part, scarf }, findings);
   return {
     panel: panel.id,
     name: panel.name,
@@ -129,7 +130,8 @@ const frameCrossings = (panel: Panel, frames: readonly Frame[]): Wish[] =>
   }));
 
 type PlaceInput = {
-  panel: Panel;
+  /** Share of the panel's hardest bend at a place along it. */
+  bendAt: (u: number) => number;
   count: number;
   length: number;
   usable: number;
@@ -157,22 +159,30 @@ function bestPlaces(input: PlaceInput): number[] {
   return [...best.us];
 }
 
-function scoreOf(u: number, { panel, obstacles, neighbour, part, scarf }: PlaceInput): number {
+function scoreOf(u: number, { bendAt, obstacles, neighbour, part, scarf }: PlaceInput): number {
   const nearest = Math.min(Infinity, ...obstacles.map((o) => Math.abs(o.u - u))) - scarf / 2;
   const apart = Math.min(Infinity, ...(neighbour?.joints ?? []).map((joint) => Math.abs(joint.u - u)));
   const short = (have: number, want: number) => (want > 0 ? Math.max(0, 1 - have / want) : 0);
-  return 10 * short(nearest, part.clearOfFrames) + 10 * short(apart, part.stagger) + 4 * bendShare(panel, u) ** 2;
+  return 10 * short(nearest, part.clearOfFrames) + 10 * short(apart, part.stagger) + 4 * bendAt(u) ** 2;
 }
 
-/** Curvature near u over the panel's greatest: 1 in the hardest bend. */
-function bendShare(panel: Panel, u: number): number {
-  if (!panel.minBendRadius) return 0;
-  let tightest = Infinity;
-  for (const r of panel.rulings) {
-    const [low, high] = [Math.min(r.flatP[0], r.flatQ[0]), Math.max(r.flatP[0], r.flatQ[0])];
-    if (r.bendRadius !== null && u > low - 30 && u < high + 30) tightest = Math.min(tightest, r.bendRadius);
-  }
-  return Math.min(1, panel.minBendRadius.value / tightest);
+/** How far along the panel from a ruling its bend is felt. */
+const NEAR_RULING_MM = 30;
+
+/** Reads the curvature near u over the panel's greatest: 1 in the hardest bend. */
+function bendReader({ rulings, minBendRadius }: Panel): (u: number) => number {
+  if (!minBendRadius) return () => 0;
+  const bends = rulings.flatMap(({ flatP, flatQ, bendRadius }) => {
+    if (bendRadius === null) return [];
+    const [low, high] = [Math.min(flatP[0], flatQ[0]), Math.max(flatP[0], flatQ[0])];
+    return [{ low: low - NEAR_RULING_MM, high: high + NEAR_RULING_MM, bendRadius }];
+  });
+  return (u) => {
+    let tightest = Infinity;
+    for (const { low, high, bendRadius } of bends)
+      if (u > low && u < high && bendRadius < tightest) tightest = bendRadius;
+    return Math.min(1, minBendRadius.value / tightest);
+  };
 }
 
 /** Nearer the hardest bend than this share of its curvature is said. */
@@ -181,12 +191,16 @@ const IN_BEND = 0.9;
 function judge(
   {
     panel,
+    bendAt,
     us,
     obstacles,
     neighbour,
     part,
     scarf,
-  }: Pick<PlaceInput, 'panel' | 'obstacles' | 'neighbour' | 'part' | 'scarf'> & { us: readonly number[] },
+  }: Pick<PlaceInput, 'bendAt' | 'obstacles' | 'neighbour' | 'part' | 'scarf'> & {
+    panel: Panel;
+    us: readonly number[];
+  },
   findings: JointsFinding[],
 ): void {
   for (const u of us) {
@@ -207,7 +221,7 @@ function judge(
       };
       findings.push({ severity: 'check', code: 'joint-not-staggered', where, data });
     }
-    if (panel.minBendRadius && panel.minBendRadius.value < 5000 && bendShare(panel, u) > IN_BEND)
+    if (panel.minBendRadius && panel.minBendRadius.value < 5000 && bendAt(u) > IN_BEND)
       findings.push({ severity: 'check', code: 'joint-in-bend', where, data: { panel: panel.name, uMm: u } });
   }
 }

@@ -5,7 +5,7 @@
  * what it is made from, so that an edit of one line leaves the other panels alone.
  */
 import type { Hull } from '../lines';
-import { makeAnew, type Remember } from '../stage';
+import { asItIs, makeAnew, type Remember } from '../stage';
 import { SHEET_SIZE } from './constants';
 import { cutPanel, type Skin } from './cut/cut';
 import { judgeRounding, roundedStrip, type RoundedStrip, type StripSheet } from './cut/rounding';
@@ -98,8 +98,11 @@ export function assembleSkin(
   });
   const strips = rounded.flatMap(({ strip }) => strip ?? []);
   const ends = findTransoms(hull, cylinder && { cylinder, panels });
+  const transoms = ends.transoms.map((transom) =>
+    remember(`transom ${transom.id}`, asItIs<Transom>, roundTransom(transom, hull, strips)),
+  );
   return {
-    value: { panels: cut, transoms: ends.transoms.map((transom) => roundTransom(transom, hull, strips)), strips },
+    value: { panels: cut, transoms, strips },
     findings: [...ofPanels, ...rounded.flatMap(({ findings }) => findings), ...ends.findings],
     assumed: [],
   };

@@ -101,12 +101,15 @@ function handsOf({ id, name, isPair }: CutPart): readonly { readonly id: string;
   return (['starboard', 'port'] as const).map((hand) => ({ id: `${id}.${hand}`, name: `${name}, ${hand}` }));
 }
 
+/** The same outline under the job's type, whose lists could be written to; nobody does, and a copy costs with every edit. */
+const asJobOutline = (outline: Outline) => outline as [number, number][];
+
 /** Half turns keep the grain; of a pair the port one is drawn turned over, so that two left hands cannot be. */
 function jobParts(part: CutPart): NestJob['parts'] {
   const rotations = part.grain === 'along' ? [0, 180] : [0, 90, 180, 270];
   return handsOf(part).map(({ id }, i) => ({
     id,
-    outline: part.outline.map(([x, y]): [number, number] => [i === 0 ? x : -x, y]),
+    outline: i === 0 ? asJobOutline(part.outline) : part.outline.map(([x, y]): [number, number] => [-x, y]),
     holes: [],
     qty: 1,
     rotations,

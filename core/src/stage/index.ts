@@ -2,7 +2,7 @@ export { house } from './constant';
 export type { Constant, Constants } from './constant';
 export { isReaderView, readerOf } from './reader';
 export type { Reader } from './reader';
-export { createMemory, makeAnew, oncePer } from './remember';
+export { asItIs, createMemory, makeAnew, oncePer } from './remember';
 export type { Memory, Remember } from './remember';
 export { isSame } from './same';
 export { defineStage } from './stage';

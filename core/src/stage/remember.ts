@@ -10,6 +10,9 @@ import { isSame } from './same';
 /** @param id names what is made, unlike anything else that the same stage remembers */
 export type Remember = <A extends readonly unknown[], T>(id: string, make: (...args: A) => T, ...args: A) => T;
 
+/** Remembered by its content: what was made again and came out the same is the same object as before. */
+export const asItIs = <T>(made: T): T => made;
+
 /** Makes everything anew: for computing once. */
 export const makeAnew: Remember = (_id, make, ...args) => make(...args);
 

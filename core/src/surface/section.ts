@@ -28,14 +28,19 @@ type PlacedPoint = SectionPoint & { readonly ruling: number; readonly across: nu
 /** Points from the P edge to the Q edge; empty where the plane misses the panel. */
 export function sectionAt(rulings: readonly LaidRuling[], x: number, inset = 0): PlacedPoint[] {
   const points: { order: number; point: PlacedPoint }[] = [];
-  const past = (k: number, end: 'p' | 'q') => at(rulings, k)[end][0] - inset * at(rulings, k).normal[0] - x;
+  // how far past the plane the ends of a ruling lie, and those of the one before
+  let [beforeP, beforeQ] = [0, 0];
   for (let k = 0; k < rulings.length; k++) {
-    const [xp, xq] = [past(k, 'p'), past(k, 'q')];
+    const { p, q, normal } = rulings[k]!; // in bounds by the loop
+    const xp = p[0] - inset * normal[0] - x;
+    const xq = q[0] - inset * normal[0] - x;
     if (xp > 0 !== xq > 0) points.push({ order: xp / (xp - xq), point: pointOn(rulings, k, xp / (xp - xq), inset) });
-    if (k === 0) continue;
-    const [bp, bq] = [past(k - 1, 'p'), past(k - 1, 'q')];
-    if (bp > 0 !== xp > 0) points.push({ order: -1, point: between(rulings, k, 'p', bp / (bp - xp), inset) });
-    if (bq > 0 !== xq > 0) points.push({ order: 2, point: between(rulings, k, 'q', bq / (bq - xq), inset) });
+    if (k > 0 && beforeP > 0 !== xp > 0)
+      points.push({ order: -1, point: between(rulings, k, 'p', beforeP / (beforeP - xp), inset) });
+    if (k > 0 && beforeQ > 0 !== xq > 0)
+      points.push({ order: 2, point: between(rulings, k, 'q', beforeQ / (beforeQ - xq), inset) });
+    beforeP = xp;
+    beforeQ = xq;
   }
   const ordered = points.sort((a, b) => a.order - b.order).map(({ point }) => point);
   // rulings of a fan, or of a plane, may cross the section in one point

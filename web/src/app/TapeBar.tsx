@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Tape } from '@kalotrope/core/lines';
@@ -37,7 +36,7 @@ export function TapeBar() {
     ? `${formatWithUnit(mark ?? 0, notation)} of ${formatWithUnit(tape.length, notation)}`
     : 'no edge';
   return (
-    <Box
+    <div
       ref={box}
       role="slider"
       tabIndex={0}
@@ -48,17 +47,10 @@ export function TapeBar() {
       aria-valuetext={reading}
       onPointerMove={point}
       onKeyDown={step}
-      sx={{
-        height: HEIGHT,
-        borderTop: 1,
-        borderColor: 'divider',
-        bgcolor: 'background.paper',
-        cursor: 'crosshair',
-        touchAction: 'none',
-      }}
+      className="tape"
     >
       {tape && width > 0 && <TapeDrawing tape={tape} mark={mark} notation={notation} scale={scale} width={width} />}
-    </Box>
+    </div>
   );
 }
 

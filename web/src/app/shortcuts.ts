@@ -25,37 +25,46 @@ export const keysFor = (stageCount: number): readonly (readonly [string, string]
 /** The tape is a slider, which the hook would take for a field; its own keys are only the arrows. */
 const ON_TAPE = { enableOnFormTags: ['slider' as const] };
 
+/** Few hooks, each for several keys: every one of them looks at every key that is pressed. */
 export function useShortcuts(stage: StageName): void {
   const { entries } = useBench();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   // read when a key is pressed: following the state here would draw the whole bench again at every change of it
   const store = useAppStore();
+  const step = (by: 1 | -1) => {
+    const state = store.getState();
+    const list = entries.find((entry) => entry.stage === stage)?.steps(state) ?? [];
+    if (list.length === 0) return;
+    const now = list.findIndex((item) => isSameThing(item, state.screen.picked));
+    // from nothing: on to the first, back to the last
+    const next = now < 0 ? list.at(by === 1 ? 0 : -1) : list[(now + by + list.length) % list.length];
+    if (next) dispatch(picked(next));
+  };
   useHotkeys(
-    entries.map((_, i) => String(i + 1)).join(','),
-    (event) => {
-      const entry = entries[Number(event.key) - 1];
+    [...entries.map((_, i) => String(i + 1)), 'u', 'f'],
+    ({ key }) => {
+      if (key.toLowerCase() === 'u') dispatch(notationStepped());
+      else if (key.toLowerCase() === 'f') dispatch(fitted());
+      const entry = entries[Number(key) - 1];
       const { project } = store.getState().document;
       if (entry) void navigate(stagePath(project?.id ?? '', entry.stage));
     },
     ON_TAPE,
   );
-  useHotkeys('/', () => void dispatch(findTurned(true)), { ...ON_TAPE, preventDefault: true, useKey: true });
-  useHotkeys('u', () => void dispatch(notationStepped()), ON_TAPE);
-  useHotkeys('f', () => void dispatch(fitted()), ON_TAPE);
-  useHotkeys('shift+?', () => void dispatch(keysTurned(true)), { ...ON_TAPE, useKey: true });
-  useHotkeys('mod+z', () => void dispatch(undone()), { ...ON_TAPE, preventDefault: true });
-  useHotkeys('mod+shift+z', () => void dispatch(redone()), { ...ON_TAPE, preventDefault: true });
-  const step = (by: 1 | -1) => {
-    const state = store.getState();
-    const { screen } = state;
-    const list = entries.find((entry) => entry.stage === stage)?.steps(state) ?? [];
-    if (list.length === 0) return;
-    const now = list.findIndex((item) => isSameThing(item, screen.picked));
-    // from nothing: on to the first, back to the last
-    const next = now < 0 ? list.at(by === 1 ? 0 : -1) : list[(now + by + list.length) % list.length];
-    if (next) dispatch(picked(next));
-  };
-  useHotkeys('[', () => step(-1), { ...ON_TAPE, useKey: true });
-  useHotkeys(']', () => step(1), { ...ON_TAPE, useKey: true });
+  // by the sign that is typed, wherever it lies on the keyboard
+  useHotkeys(
+    ['/', 'shift+?', '[', ']'],
+    (event) => {
+      event.preventDefault();
+      if (event.key === '/') dispatch(findTurned(true));
+      else if (event.key === '?') dispatch(keysTurned(true));
+      else step(event.key === '[' ? -1 : 1);
+    },
+    { ...ON_TAPE, useKey: true },
+  );
+  useHotkeys(['mod+z', 'mod+shift+z'], ({ shiftKey }) => void dispatch(shiftKey ? redone() : undone()), {
+    ...ON_TAPE,
+    preventDefault: true,
+  });
 }

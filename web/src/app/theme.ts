@@ -3,43 +3,12 @@
  * floats.
  */
 import { createTheme, type Theme } from '@mui/material/styles';
+import { COLOURS } from '../drawing/colours';
 
 export type Shade = 'light' | 'dark';
 
 const TEXT = '"Atkinson Hyperlegible Next Variable", sans-serif';
 export const FIGURES = '"Atkinson Hyperlegible Mono Variable", monospace';
-
-export const COLOURS = {
-  light: {
-    paper: '#F5F2EA',
-    sheet: '#FFFFFF',
-    ink: '#1D2C36',
-    quiet: '#5B6B75',
-    line: '#D9D3C4',
-    main: '#0E5A61',
-    picked: '#B9501B',
-    stop: '#A3203A',
-    check: '#805800',
-    note: '#3C6E71',
-    ply: '#F0E2C6',
-    plyLine: '#D8C49C',
-  },
-  dark: {
-    paper: '#141C22',
-    sheet: '#1C262D',
-    ink: '#EEF1EE',
-    quiet: '#A9B6BD',
-    line: '#3A474F',
-    main: '#6FC3C9',
-    picked: '#F0975E',
-    stop: '#F28CA0',
-    check: '#E3B75B',
-    note: '#8CC0C3',
-    ply: '#4A4234',
-    plyLine: '#6B5F49',
-  },
-} as const;
-export type Palette = { readonly [K in keyof (typeof COLOURS)['light']]: string };
 
 export function makeTheme(shade: Shade): Theme {
   const c = COLOURS[shade];
@@ -80,14 +49,52 @@ export function makeTheme(shade: Shade): Theme {
         },
       },
       MuiCssBaseline: {
-        styleOverrides: {
+        styleOverrides: ({ typography, breakpoints }) => ({
           body: { overflow: 'hidden' },
+          // what is scrolled out of sight is not laid out with every edit
+          '.slip-part': {
+            marginTop: 12,
+            paddingTop: 12,
+            borderTop: `1px solid ${c.line}`,
+            contentVisibility: 'auto',
+            containIntrinsicSize: 'auto 200px',
+          },
+          '.slip-part > h2': { ...typography.h2, margin: 0 },
+          '.field-grid': { display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10, margin: '10px 0' },
+          '.field-grid.wide-first': { gridTemplateColumns: '1.6fr 1fr' },
+          '.quiet': { ...typography.body2, color: c.quiet, margin: 0 },
+          '.steps': { paddingLeft: 20, margin: '4px 0' },
+          '.figure-line': {
+            ...typography.body2,
+            display: 'flex',
+            justifyContent: 'space-between',
+            gap: 16,
+            padding: '2px 0',
+            '& p': { margin: 0, color: c.quiet },
+          },
           a: { color: c.main },
           ':focus-visible': { outline: `2px solid ${c.picked}`, outlineOffset: 1 },
           '.figure, .MuiTableCell-root.figure': {
             fontFamily: FIGURES,
             fontVariantNumeric: 'tabular-nums',
             textAlign: 'right',
+          },
+          '.drawing-surface': {
+            position: 'relative',
+            flex: 1,
+            minWidth: 0,
+            minHeight: 0,
+            overflow: 'hidden',
+            backgroundColor: c.paper,
+            borderTop: `1px solid ${c.line}`,
+            [breakpoints.down('md')]: { minHeight: 320 },
+          },
+          '.tape': {
+            height: 54,
+            borderTop: `1px solid ${c.line}`,
+            backgroundColor: c.sheet,
+            cursor: 'crosshair',
+            touchAction: 'none',
           },
           '.plain-table': {
             width: '100%',
@@ -150,8 +157,9 @@ export function makeTheme(shade: Shade): Theme {
             body: { overflow: 'visible' },
             '.offsets th': { backgroundColor: 'transparent !important' },
             '.no-print': { display: 'none !important' },
+            '.slip-part': { contentVisibility: 'visible' },
           },
-        },
+        }),
       },
     },
   });

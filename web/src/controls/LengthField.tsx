@@ -1,5 +1,6 @@
 import TextField from '@mui/material/TextField';
-import { memo, useCallback, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { memo, useRef, useState, type KeyboardEvent } from 'react';
+import { useStable } from './use-stable';
 import { DIVISION_MM, formatFine, parseLength } from '@kalotrope/core/measure';
 import { selectNotation } from '../state/selectors';
 import { useAppSelector } from '../state/store';
@@ -37,11 +38,7 @@ export function useLengthTyping(mm: number | null, onCommit: (mm: number) => voi
     if (what.kind === 'step') onCommit((parsed?.ok ? parsed.mm : (mm ?? 0)) + what.by * DIVISION_MM[notation]);
     type(null);
   };
-  const latest = useRef(act);
-  useLayoutEffect(() => {
-    latest.current = act;
-  });
-  const stable = useCallback<Act>((what) => latest.current(what), []);
+  const stable = useStable(act);
   return {
     value: typed ?? (mm === null ? '' : formatFine(mm, notation)),
     isWrong: parsed !== null && !parsed.ok,

@@ -1,10 +1,10 @@
-import { useBench } from '../state/bench';
-import type { StageName } from '@kalotrope/core/project';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
-import { sentence } from '@kalotrope/core/project';
+import { memo, type ReactNode } from 'react';
+import { Section } from './Section';
+import { sentence, type StageName } from '@kalotrope/core/project';
+import { useBench } from '../state/bench';
 import type { Finding, Severity } from '@kalotrope/core/findings';
 import { edited } from '../state/document-slice';
 import { picked } from '../state/screen-slice';
@@ -53,26 +53,17 @@ const SHAPES: Readonly<Record<Severity, { readonly shape: string; readonly word:
   note: { shape: '●', word: 'Note', colour: 'info.main' },
 };
 
-function LookHere({ stage }: { readonly stage: StageName }) {
+const LookHere = memo(function LookHere({ stage }: { readonly stage: StageName }) {
   const findings = useAppSelector((state) => selectFindings(state, stage));
   return (
-    <Box
-      component="section"
-      aria-label="Look here first"
-      sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}
-    >
-      <Typography variant="h2">Look here first</Typography>
-      {findings.length === 0 && (
-        <Typography variant="body2" color="text.secondary">
-          Nothing wrong that can be seen from here.
-        </Typography>
-      )}
+    <Section title="Look here first" label="Look here first">
+      {findings.length === 0 && <p className="quiet">Nothing wrong that can be seen from here.</p>}
       {findings.map((finding, i) => (
         <FindingLine key={`${finding.code}-${i}`} finding={finding} />
       ))}
-    </Box>
+    </Section>
   );
-}
+});
 
 function FindingLine({ finding }: { readonly finding: Finding }) {
   const notation = useAppSelector(selectNotation);
@@ -109,20 +100,6 @@ function FindingLine({ finding }: { readonly finding: Finding }) {
           {remedy.label}
         </Button>
       ))}
-    </Box>
-  );
-}
-
-/** A figure with its name, and how it was come by on hover or focus. */
-export function Figure({ name, value, why }: { readonly name: string; readonly value: string; readonly why?: string }) {
-  return (
-    <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.25 }} title={why}>
-      <Typography variant="body2" color="text.secondary">
-        {name}
-      </Typography>
-      <Typography variant="body2" className="figure" component="span">
-        {value}
-      </Typography>
     </Box>
   );
 }

@@ -2,7 +2,6 @@
  * The shared drawing surface: world millimetres under pan and zoom, y up. Wheel or pinch zooms, drag pans,
  * double-click fits.
  */
-import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { select } from 'd3-selection';
@@ -74,21 +73,12 @@ export function DrawingSurface({ label, bounds, children, corner, onKeyDown, onP
   const drawn = useMemo(() => children({ px }), [children, px]);
   const isDraft = useDraft(drawn);
   return (
-    <Box
+    <div
       ref={box}
       {...(onKeyDown
         ? { tabIndex: 0, role: 'group', 'aria-label': `${label}; arrows walk and move points`, onKeyDown }
         : {})}
-      sx={{
-        position: 'relative',
-        flex: 1,
-        minWidth: 0,
-        minHeight: { xs: 320, md: 0 },
-        overflow: 'hidden',
-        bgcolor: 'background.default',
-        borderTop: 1,
-        borderColor: 'divider',
-      }}
+      className="drawing-surface"
     >
       <svg
         ref={svg}
@@ -117,7 +107,7 @@ export function DrawingSurface({ label, bounds, children, corner, onKeyDown, onP
         {width > 0 && <g transform={view.toString()}>{drawn}</g>}
       </svg>
       {corner}
-    </Box>
+    </div>
   );
 }
 

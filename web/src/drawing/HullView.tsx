@@ -16,8 +16,8 @@ import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import { useTheme } from '@mui/material/styles';
 import { OrbitControls } from '@react-three/drei/core/OrbitControls';
-import { Canvas, invalidate } from '@react-three/fiber';
-import { memo, useEffect, useLayoutEffect, useMemo, useState } from 'react';
+import { Canvas, invalidate, type ThreeEvent } from '@react-three/fiber';
+import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import { BufferAttribute, BufferGeometry, Color, DoubleSide } from 'three';
 import { lerp3 } from '@kalotrope/core/geometry';
 import { pointOnTape } from '@kalotrope/core/lines';
@@ -41,14 +41,14 @@ type Props = {
 export default function HullView({ field, folded, isFilling = false }: Props) {
   const [isGrown, setIsGrown] = useState(false);
   const isLarge = isFilling || isGrown;
-  const thickness = useAppSelector((state) => selectProject(state)?.panels.thickness ?? 6);
-  const derived = useAppSelector(selectDerived);
+  const count = useAppSelector((state) => selectDerived(state)?.panels.value.panels.length ?? 0);
   const theme = useTheme();
-  if (!derived || derived.panels.value.panels.length === 0) return null;
-  const { fromX, toX } = derived.lines.value;
-  const { panels, transoms } = derived.panels.value;
-  const shapes = folded === undefined ? panels.map(({ rulings }) => rulings) : foldHull(panels, folded);
-  const length = toX - fromX;
+  // made once: an edit draws the scene again, not what is round it
+  const canvas = useMemo(
+    () => <HullCanvas key={String(isLarge)} field={field} folded={folded} isLarge={isLarge} />,
+    [field, folded, isLarge],
+  );
+  if (count === 0) return null;
   const size = isLarge
     ? { inset: 12, width: 'auto', height: 'auto' }
     : {
@@ -60,43 +60,11 @@ export default function HullView({ field, folded, isFilling = false }: Props) {
   return (
     <Box
       role="group"
-      aria-label={`The hull in the round, ${derived.panels.value.panels.length} panels`}
+      aria-label={`The hull in the round, ${count} panels`}
       className="no-print"
       sx={{ position: 'absolute', ...size, border: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
     >
-      <Canvas
-        key={String(isLarge)}
-        frameloop="demand"
-        // smooth edges cost more than the whole hull without a graphics processor
-        gl={{ antialias: graphics() === 'processor' }}
-        camera={{
-          position: [-length * 0.95, length * 0.72, length * 1.15],
-          fov: 28,
-          near: 10,
-          far: length * 12,
-        }}
-      >
-        <ambientLight intensity={1.6} />
-        <directionalLight position={[-2, 4, 3]} intensity={1.5} />
-        <directionalLight position={[2, -3, -2]} intensity={0.7} />
-        {/* x aft, y to starboard, z up becomes x, z, −y of the picture's axes */}
-        <group rotation={[-Math.PI / 2, 0, 0]} position={[-(fromX + toX) / 2, -length * 0.07, 0]}>
-          {panels.map((panel, i) => (
-            <PanelMesh
-              key={panel.id}
-              panel={panel}
-              shape={shapes[i] ?? panel.rulings}
-              field={field}
-              thickness={thickness}
-              isAlternate={i % 2 === 1}
-              hasEdges={isLarge}
-            />
-          ))}
-          {(folded ?? 1) === 1 && transoms.map((transom) => <TransomMesh key={transom.id} transom={transom} />)}
-          {folded === undefined && <Bead size={length / 110} />}
-        </group>
-        <OrbitControls makeDefault enableDamping={false} />
-      </Canvas>
+      {canvas}
       {!isFilling && (
         <IconButton
           size="small"
@@ -108,6 +76,69 @@ export default function HullView({ field, folded, isFilling = false }: Props) {
         </IconButton>
       )}
     </Box>
+  );
+}
+
+type SceneProps = Pick<Props, 'field' | 'folded'> & { readonly isLarge: boolean };
+
+function HullCanvas(props: SceneProps) {
+  // where one first stands follows from the boat as it is then
+  const [length] = useState(useHullSpan().length);
+  return (
+    <Canvas
+      frameloop="demand"
+      // smooth edges cost more than the whole hull without a graphics processor
+      gl={{ antialias: graphics() === 'processor' }}
+      camera={{
+        position: [-length * 0.95, length * 0.72, length * 1.15],
+        fov: 28,
+        near: 10,
+        far: length * 12,
+      }}
+    >
+      <ambientLight intensity={1.6} />
+      <directionalLight position={[-2, 4, 3]} intensity={1.5} />
+      <directionalLight position={[2, -3, -2]} intensity={0.7} />
+      <HullScene {...props} />
+      <OrbitControls makeDefault enableDamping={false} />
+    </Canvas>
+  );
+}
+
+/** Where the hull lies along x, mm. */
+function useHullSpan(): { readonly middle: number; readonly length: number } {
+  const fromX = useAppSelector((state) => selectDerived(state)?.lines.value.fromX ?? 0);
+  const toX = useAppSelector((state) => selectDerived(state)?.lines.value.toX ?? 0);
+  return { middle: (fromX + toX) / 2, length: toX - fromX };
+}
+
+/** x aft, y to starboard, z up becomes x, z, −y of the picture's axes. */
+const ON_ITS_KEEL = [-Math.PI / 2, 0, 0] as const;
+
+function HullScene({ field, folded, isLarge }: SceneProps) {
+  const thickness = useAppSelector((state) => selectProject(state)?.panels.thickness ?? 6);
+  const skin = useAppSelector((state) => selectDerived(state)?.panels.value);
+  const { middle, length } = useHullSpan();
+  const place = useMemo(() => [-middle, -length * 0.07, 0] as const, [middle, length]);
+  if (!skin) return null;
+  const { panels, transoms } = skin;
+  const shapes = folded === undefined ? panels.map(({ rulings }) => rulings) : foldHull(panels, folded);
+  return (
+    <group rotation={ON_ITS_KEEL} position={place}>
+      {panels.map((panel, i) => (
+        <PanelMesh
+          key={panel.id}
+          panel={panel}
+          shape={shapes[i] ?? panel.rulings}
+          field={field}
+          thickness={thickness}
+          isAlternate={i % 2 === 1}
+          hasEdges={isLarge}
+        />
+      ))}
+      {(folded ?? 1) === 1 && transoms.map((transom) => <TransomMesh key={transom.id} transom={transom} />)}
+      {folded === undefined && <Bead size={length / 110} />}
+    </group>
   );
 }
 
@@ -126,6 +157,14 @@ const PanelMesh = memo(function PanelMesh({ panel, shape, field, thickness, isAl
   const dispatch = useAppDispatch();
   const theme = useTheme();
   const geometry = useStrip(panel, shape, field, thickness);
+  // the same function as long as the panel is: another would have the whole picture drawn again
+  const pick = useCallback(
+    (event: ThreeEvent<MouseEvent>) => {
+      event.stopPropagation();
+      dispatch(picked(panelThing(panel.id)));
+    },
+    [dispatch, panel.id],
+  );
   const isPicked = panelOfThing(choice) === panel.id;
   const colour = isPicked ? theme.palette.secondary.main : isAlternate ? '#D5BC88' : '#E9D8B2';
   const marks = useMarks(geometry, shape.length);
@@ -133,13 +172,7 @@ const PanelMesh = memo(function PanelMesh({ panel, shape, field, thickness, isAl
   const worst = field && hasEdges ? worstPlace(panel, field) : null;
   return sides.map((side) => (
     <group key={side} scale={[1, side, 1]}>
-      <mesh
-        geometry={geometry}
-        onClick={(event) => {
-          event.stopPropagation();
-          dispatch(picked(panelThing(panel.id)));
-        }}
-      >
+      <mesh geometry={geometry} onClick={pick}>
         {field ? (
           <meshLambertMaterial
             key="field"
@@ -239,12 +272,33 @@ function useStrip(
     normals.needsUpdate = true;
     colours.needsUpdate = true;
     geometry.computeBoundingSphere();
-    invalidate();
+    drawSoon();
   }, [geometry, panel, shape, field, thickness, rows]);
   return geometry;
 }
 
 const UP = [0, 0, 1] as const;
+
+/** Without a graphics processor the picture waits for edits to pause, but no longer than this, ms. */
+const SOFTWARE_PAUSE_MS = 150;
+const SOFTWARE_LONGEST_MS = 500;
+let waiting: { timer: ReturnType<typeof setTimeout>; readonly since: number } | undefined;
+
+function drawSoon(): void {
+  if (graphics() === 'processor') {
+    invalidate();
+    return;
+  }
+  const now = performance.now();
+  const since = waiting?.since ?? now;
+  clearTimeout(waiting?.timer);
+  const left = Math.min(SOFTWARE_PAUSE_MS, Math.max(0, since + SOFTWARE_LONGEST_MS - now));
+  const timer = setTimeout(() => {
+    waiting = undefined;
+    invalidate();
+  }, left);
+  waiting = { timer, since };
+}
 
 /** The places of every so many of a strip's rulings. */
 type Marks = { readonly edge: BufferGeometry; readonly rulings: BufferGeometry };

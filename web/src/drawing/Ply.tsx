@@ -1,7 +1,7 @@
 import { useTheme } from '@mui/material/styles';
 import { useMemo } from 'react';
 import { simplify } from '@kalotrope/core/geometry';
-import { COLOURS } from '../app/theme';
+import { COLOURS } from './colours';
 import { pathOf } from './DrawingSurface';
 
 /** The hatch of the face grain, for a surface; put it in once and fill with `url(#grain)`. */
@@ -30,7 +30,7 @@ type Props = {
 };
 
 /** A departure of this part of a pixel is not seen; fewer points are painted sooner. */
-const UNSEEN = 0.15;
+export const UNSEEN = 0.15;
 
 /** A piece of plywood: grain, edge, and the colour of what is picked. */
 export function PlyShape({ outline, px, isPicked = false, onPick, label }: Props) {

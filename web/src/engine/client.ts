@@ -5,8 +5,9 @@
  * Nesting has a worker of its own, ended when the search is stopped: a search cannot poll while it computes.
  */
 import { proxy, wrap, type Remote } from 'comlink';
-import { applyChanges, changesBetween } from './changes';
+import { applyChanges, changesBetween, type Changes } from './changes';
 import type { JobInput, JobName, JobOutput, JobProgress } from './jobs';
+import { unpack } from './packing';
 import type { WorkerAnswer, WorkerApi } from './worker';
 
 export type JobResult<T> =
@@ -40,7 +41,7 @@ async function runDerive(input: JobInput<'derive'>): Promise<JobResult<JobOutput
   busy = settled;
   const answer = await settled;
   if (answer.kind !== 'ok') return answer;
-  lastAnswer = applyChanges(lastAnswer, answer.value) as JobOutput<'derive'>; // the worker made the changes from it
+  lastAnswer = applyChanges(lastAnswer, unpack(answer.value) as Changes) as JobOutput<'derive'>; // the worker made the changes from it
   return { kind: 'ok', value: lastAnswer };
 }
 

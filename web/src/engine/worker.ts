@@ -2,9 +2,10 @@
  * The one worker entry. Working out is told what changed in the project since it was last asked, and answers with what
  * changed in the result; other jobs are run by name. Errors cross as name and message.
  */
-import { expose } from 'comlink';
+import { expose, transfer } from 'comlink';
 import { applyChanges, changesBetween, type Changes } from './changes';
 import { JOBS, type JobInput, type JobName, type JobOutput } from './jobs';
+import { pack, type Packed } from './packing';
 
 export type WorkerAnswer<T> =
   { readonly kind: 'ok'; readonly value: T } | { readonly kind: 'failed'; readonly message: string };
@@ -14,15 +15,16 @@ let lastInput: unknown;
 let lastResult: JobOutput<'derive'> | undefined;
 
 const api = {
-  derive(input: Changes): WorkerAnswer<Changes> {
-    return answer(() => {
+  derive(input: Changes): WorkerAnswer<Packed> {
+    const answered = answer(() => {
       lastInput = applyChanges(lastInput, input);
       // the page made the changes from a project
       const result = JOBS.derive(lastInput as JobInput<'derive'>);
       const changes = changesBetween(lastResult, result);
       lastResult = result;
-      return changes;
+      return pack(changes);
     });
+    return answered.kind === 'ok' ? transfer(answered, [answered.value.figures.buffer]) : answered;
   },
   run(name: JobName, input: unknown, onProgress: (progress: unknown) => void): WorkerAnswer<unknown> {
     // the client's types pair name and input

@@ -8,6 +8,7 @@ import { createContext, useContext } from 'react';
 import type { Place } from '@kalotrope/core/findings';
 import type { Tape } from '@kalotrope/core/lines';
 import { findingsOf, type Derived } from '@kalotrope/core/project';
+import { isSame } from '@kalotrope/core/stage';
 import type { Picked } from './picked';
 import { selectDerived, selectFound, selectNotation, selectPicked, selectProject } from './selectors';
 import type { StageEntry } from './stage-entry';
@@ -48,6 +49,8 @@ export function makeBench(entries: readonly StageEntry[]): Bench {
         };
         return Object.fromEntries(entries.map((entry) => [entry.stage, line(entry)]));
       },
+      // the same object as long as it says the same
+      { memoizeOptions: { resultEqualityCheck: isSame } },
     ),
     pickAt: (place, derived) => first((entry) => entry.pickAt?.(place, derived)),
   };

@@ -4,6 +4,7 @@ import { worstFirst, type Finding } from '@kalotrope/core/findings';
 import { bendLines, drawLine, type Hull, type Station } from '@kalotrope/core/lines';
 import { panelThing } from '@kalotrope/core/panels';
 import { findingsOf, type StageName } from '@kalotrope/core/project';
+import { isSame } from '@kalotrope/core/stage';
 import type { Picked } from './picked';
 import type { RootState } from './store';
 
@@ -40,6 +41,8 @@ export const selectFindings = createSelector(
   [selectDerived, selectProject, selectFound, (_: RootState, stage: StageName) => stage],
   (derived, project, found, stage): readonly Finding[] =>
     derived && project ? worstFirst(findingsOf(stage, derived, { project, found })) : [],
+  // the same list as long as the same is said
+  { memoizeOptions: { resultEqualityCheck: isSame } },
 );
 
 /** The panels to step through, on every stage that is about them. */

@@ -120,18 +120,23 @@ function narrowestStrip(outline: readonly Vec2[]): [Vec2, Vec2] {
 }
 
 function rowsOf(outline: readonly Vec2[], step: number): MarkingRow[] {
+  const read = rowReader(outline);
   const { minX: from, maxX: to } = boundsOf(outline);
   const stops = [from];
   for (let u = Math.ceil(from / step + 1e-9) * step; u < to; u += step) stops.push(u);
   stops.push(to);
-  return stops.flatMap((u) => rowAt(outline, u) ?? []);
+  return stops.flatMap((u) => read(u) ?? []);
 }
 
-function rowAt(outline: readonly Vec2[], u: number): MarkingRow | undefined {
+/** Reads the lower and the upper edge at places along an outline. */
+function rowReader(outline: readonly Vec2[]): (u: number) => MarkingRow | undefined {
   const { minX: from, maxX: to } = boundsOf(outline);
-  const inside = Math.min(Math.max(u, from + END_MM), to - END_MM);
-  const vs = crossings([...outline, at(outline, 0)], 0, inside).map((p) => p[1]);
-  return vs.length === 0 ? undefined : { u, lower: Math.min(...vs), upper: Math.max(...vs) };
+  const ring = [...outline, at(outline, 0)];
+  return (u) => {
+    const inside = Math.min(Math.max(u, from + END_MM), to - END_MM);
+    const vs = crossings(ring, 0, inside).map((p) => p[1]);
+    return vs.length === 0 ? undefined : { u, lower: Math.min(...vs), upper: Math.max(...vs) };
+  };
 }
 
 /** The ends are read this far in, where the outline certainly crosses. */
@@ -156,12 +161,13 @@ const SAME_ROW_MM = 0.05;
 /** The rows with one for each corner, in order. */
 function withCorners(rows: readonly MarkingRow[], outline: readonly Vec2[], corners: readonly Vec2[]): MarkingRow[] {
   const all = [...rows];
+  const read = rowReader(outline);
   for (const [u, v] of corners) {
     let k = all.findIndex((row) => row.u > u - SAME_ROW_MM);
     if (k === -1) k = all.length - 1;
     const near = at(all, k);
     const isNew = Math.abs(near.u - u) > SAME_ROW_MM;
-    const row = isNew ? rowAt(outline, u) : near;
+    const row = isNew ? read(u) : near;
     if (!row) continue;
     const side = Math.abs(v - row.lower) < Math.abs(v - row.upper) ? 'lower' : 'upper';
     const corner = row.corner && row.corner !== side ? 'both' : side;

@@ -10,7 +10,8 @@ import type { Takeoff, TakeoffLine } from '@kalotrope/core/epoxy';
 import { formatArea, formatDeg, formatMass, formatShare, formatWithUnit } from '@kalotrope/core/measure';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
-import { Figure, Slip } from '../../controls/Slip';
+import { Figure } from '../../controls/Figure';
+import { Slip } from '../../controls/Slip';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { EpoxySettings } from './EpoxySettings';
 

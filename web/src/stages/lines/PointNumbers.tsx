@@ -9,7 +9,7 @@ import { formatFine } from '@kalotrope/core/measure';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { selectDerived, selectLiveHull, selectNotation, selectPicked } from '../../state/selectors';
-import { Figure } from '../../controls/Slip';
+import { Figure } from '../../controls/Figure';
 import { drawnLines } from './views';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 

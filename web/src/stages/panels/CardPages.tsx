@@ -5,11 +5,12 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { useEffect, useState } from 'react';
-import { fileName, pageOnItsSide } from '@kalotrope/core/formats';
 import type { CardModel, CardOptions } from '@kalotrope/core/exchange';
-import type { Drawing, Paper } from '@kalotrope/core/formats';
+import { fileName, pageOnItsSide, type Drawing, type Paper } from '@kalotrope/core/formats';
 import type { Project } from '@kalotrope/core/project';
 import { saveFile } from '../../files/files';
+import { selectProject } from '../../state/selectors';
+import { useAppSelector } from '../../state/store';
 import { engine } from '../../engine/client';
 import { pathOf } from '../../drawing/DrawingSurface';
 
@@ -18,7 +19,12 @@ const SCALES = [5, 6, 8, 10, 12, 15, 20] as const;
 type Made = { readonly of: CardOptions; readonly project: Project; readonly model: CardModel };
 
 /** The model to cut from card: its pages, and how it goes together. */
-export function CardPages({ project }: { readonly project: Project }) {
+export function CardPages() {
+  const project = useAppSelector(selectProject);
+  return project && <CardModelOf project={project} />;
+}
+
+function CardModelOf({ project }: { readonly project: Project }) {
   const [options, setOptions] = useState<CardOptions>({ scale: 10, paper: 'A4', edges: 'tabs' });
   const [made, setMade] = useState<Made | null>(null);
   const [failed, setFailed] = useState<string | null>(null);

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { EditValue } from '@kalotrope/core/findings';
 import { straightMiddle, type Panel, type PanelsPart, type PanelSplit } from '@kalotrope/core/panels';
 import { edited } from '../../state/document-slice';
+import { Act } from '../../controls/Act';
+import { Section } from '../../controls/Section';
 import { NumberField, numberBetween } from '../../controls/NumberField';
 import { useAppDispatch, useAppStore } from '../../state/store';
 
@@ -20,8 +20,7 @@ export function CutInTwo({ panel, panels, part }: Props) {
   };
   const split = part.splits.find(({ id }) => id === panel.partOf?.id);
   return (
-    <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }} className="no-print">
-      <Typography variant="h2">Cut in two</Typography>
+    <Section title="Cut in two" isOffPaper>
       {split ? (
         <>
           {panel.partOf?.part !== 'half' && (
@@ -41,30 +40,29 @@ export function CutInTwo({ panel, panels, part }: Props) {
               }
             />
           )}
-          <Button size="small" onClick={() => set('Whole panel', (now) => now.filter(({ id }) => id !== split.id))}>
-            Make it whole again
-          </Button>
+          <Act
+            label="Make it whole again"
+            onAct={() => set('Whole panel', (now) => now.filter(({ id }) => id !== split.id))}
+          />
         </>
       ) : (
         <>
-          <Typography variant="body2" color="text.secondary">
+          <p className="quiet">
             {panel.spansCentreline
               ? 'Along the centreline, into a mirrored pair: where it is wider than the sheet.'
               : 'Along a line drawn on it, where it is deeper than the sheet. Bent, both parts are the same surface.'}
-          </Typography>
-          <Button
-            size="small"
-            onClick={() => {
+          </p>
+          <Act
+            label={`Cut the ${panel.name.toLowerCase()} in two`}
+            onAct={() => {
               const ends = { fore: 0.5, aft: 0.5 };
               const own = { id: panel.id, ...ends, middle: straightMiddle(panel, ends) };
               set('Cut in two', (now) => [...now.filter(({ id }) => id !== panel.id), own]);
             }}
-          >
-            Cut the {panel.name.toLowerCase()} in two
-          </Button>
+          />
         </>
       )}
-    </Box>
+    </Section>
   );
 }
 
@@ -88,17 +86,15 @@ function SplitLine({ split, lower, onChange }: LineProps) {
   );
   return (
     <>
-      <Typography variant="body2" color="text.secondary">
+      <p className="quiet">
         Drag the line by its handles, or say how far it lies from the lower edge to the upper, in %.
-      </Typography>
+      </p>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 1, my: 1.25 }}>
         {percent('fore', 'Fore %')}
         {percent('middle', 'Middle %')}
         {percent('aft', 'Aft %')}
       </Box>
-      <Button size="small" onClick={() => onChange({ middle: straightMiddle(lower, split, split) })}>
-        Make the line straight
-      </Button>
+      <Act label="Make the line straight" onAct={() => onChange({ middle: straightMiddle(lower, split, split) })} />
     </>
   );
 }

@@ -13,6 +13,7 @@ import {
 } from '@kalotrope/core/panels';
 import { useTheme } from '@mui/material/styles';
 import { memo, useMemo } from 'react';
+import { simplify } from '@kalotrope/core/geometry';
 import { bendLines, placeOnTape, type Station } from '@kalotrope/core/lines';
 import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { picked, tapeMarked } from '../../state/screen-slice';
@@ -21,7 +22,7 @@ import { useTape } from '../../state/bench';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
 import { boxAround, pathOf } from '../../drawing/DrawingSurface';
-import { PlyShape } from '../../drawing/Ply';
+import { PlyShape, UNSEEN } from '../../drawing/Ply';
 import { stationStyle } from '../../drawing/station-style';
 import { FieldPicture, worstText } from './FieldPicture';
 import type { PanelsLook } from './PanelsHead';
@@ -80,7 +81,11 @@ export const FlatPanel = memo(function FlatPanel({ panel, panels, dx, dy, statio
         const end = station.curve[station.curve.length - 1] ?? [0, 0];
         return (
           <g key={station.label} pointerEvents="none">
-            <path d={pathOf(station.curve)} strokeWidth={1.8 * px} {...stationStyle(index, px)} />
+            <path
+              d={pathOf(simplify(station.curve, UNSEEN * px))}
+              strokeWidth={1.8 * px}
+              {...stationStyle(index, px)}
+            />
             <text
               x={end[0]}
               y={-end[1] - 5 * px}

@@ -1,13 +1,11 @@
-import Box from '@mui/material/Box';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
-import { useDeferredValue, useMemo } from 'react';
+import { useMemo } from 'react';
 import { formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { markOut, type BaseLine, type Panel, type PanelsPart } from '@kalotrope/core/panels';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { PlainTable } from '../../controls/PlainTable';
+import { Section } from '../../controls/Section';
+import { SelectField } from '../../controls/SelectField';
 import { rounded } from '../../controls/rounded';
 import { selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -35,10 +33,8 @@ const WHERE: Readonly<Record<BaseLine, string>> = {
 export function MarkingTable({ panel, part }: { readonly panel: Panel; readonly part: PanelsPart }) {
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
-  // the drawing follows an edit first, the table after it
-  const settled = useDeferredValue(panel);
   const { markingStep, markingBase } = part;
-  const out = useMemo(() => markOut(settled, markingStep, markingBase), [settled, markingStep, markingBase]);
+  const out = useMemo(() => markOut(panel, markingStep, markingBase), [panel, markingStep, markingBase]);
   const lines = useMemo(
     () =>
       out.rows.map((row, i) => ({
@@ -51,25 +47,17 @@ export function MarkingTable({ panel, part }: { readonly panel: Panel; readonly 
   const set = (label: string, key: keyof PanelsPart, value: string | number) =>
     dispatch(edited({ label, edits: [{ path: ['panels', key], value }] }));
   return (
-    <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-      <Typography variant="h2">Mark out</Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1.6fr 1fr', gap: 1.25, my: 1.25 }} className="no-print">
-        <TextField
-          select
+    <Section title="Mark out">
+      <div className="field-grid wide-first no-print">
+        <SelectField
           label="Base line"
           value={markingBase}
-          onChange={({ target }) => set('Base line', 'markingBase', target.value)}
-          sx={{ '& .MuiSelect-select': { fontSize: 14 } }}
-        >
-          {Object.entries(BASES).map(([base, name]) => (
-            <MenuItem key={base} value={base}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
+          names={BASES}
+          onChange={(base) => set('Base line', 'markingBase', base)}
+        />
         <LengthField label="Step" mm={markingStep} onCommit={(mm) => set('Marking step', 'markingStep', mm)} />
-      </Box>
-      <Typography component="ol" variant="body2" color="text.secondary" sx={{ pl: 2.5, my: 0.5 }}>
+      </div>
+      <ol className="quiet steps">
         <li>{WHERE[markingBase]}</li>
         <li>Tick every {say(markingStep)} along the tape; square across at each tick.</li>
         <li>
@@ -78,12 +66,12 @@ export function MarkingTable({ panel, part }: { readonly panel: Panel; readonly 
         </li>
         <li>
           Check: forward lower corner to after upper {say(out.diagonals[0])}, after lower to forward upper{' '}
-          {say(out.diagonals[1])}; along the lower edge {say(settled.edges[0].length)}, along the upper{' '}
-          {say(settled.edges[1].length)}.
+          {say(out.diagonals[1])}; along the lower edge {say(panel.edges[0].length)}, along the upper{' '}
+          {say(panel.edges[1].length)}.
         </li>
         <li>Mark the stations, the face and FORE before it is cut.</li>
-      </Typography>
+      </ol>
       <PlainTable label="Offsets to mark out" columns={COLUMNS} rows={lines} />
-    </Box>
+    </Section>
   );
 }

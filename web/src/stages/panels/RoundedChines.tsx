@@ -5,10 +5,12 @@ import type { EditValue } from '@kalotrope/core/findings';
 import { formatDeg, formatFine, formatLength, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { isSplitLine, type Panel, type PanelsPart, type RoundedChine, type RoundedStrip } from '@kalotrope/core/panels';
 import { edited } from '../../state/document-slice';
+import { Act } from '../../controls/Act';
 import { LengthField } from '../../controls/LengthField';
+import { Section } from '../../controls/Section';
 import { NumberField, numberBetween } from '../../controls/NumberField';
 import { PlainTable } from '../../controls/PlainTable';
-import { Figure } from '../../controls/Slip';
+import { Figure } from '../../controls/Figure';
 import { selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store';
 import { useNames } from './SheetSettings';
@@ -56,12 +58,11 @@ export function RoundedChines({ panels, strips, part }: Props) {
     sag: START.sag,
   });
   return (
-    <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-      <Typography variant="h2">Rounded chines</Typography>
+    <Section title="Rounded chines">
       {chines.length === 0 && (
-        <Typography variant="body2" color="text.secondary">
+        <p className="quiet">
           A corner can be made round: a strip of thin layers, bent over a mould, between panels that stand back from it.
-        </Typography>
+        </p>
       )}
       {chines.map((chine) => (
         <OneRounding
@@ -72,14 +73,16 @@ export function RoundedChines({ panels, strips, part }: Props) {
           onRemove={() => set('Sharp chine', (now) => now.filter(({ id }) => id !== chine.id))}
         />
       ))}
-      <Box className="no-print">
+      <div className="no-print">
         {sharp.map((line) => (
-          <Button key={line} size="small" onClick={() => set('Round a chine', (now) => [...now, rounding(line)])}>
-            Round the {nameOf(line).toLowerCase()}
-          </Button>
+          <Act
+            key={line}
+            label={`Round the ${nameOf(line).toLowerCase()}`}
+            onAct={() => set('Round a chine', (now) => [...now, rounding(line)])}
+          />
         ))}
-      </Box>
-    </Box>
+      </div>
+    </Section>
   );
 }
 

@@ -1,7 +1,6 @@
-import Box from '@mui/material/Box';
-import Typography from '@mui/material/Typography';
 import { formatFine, unitLabel } from '@kalotrope/core/measure';
 import { seamsOf, type Panel, type PanelsPart } from '@kalotrope/core/panels';
+import { Section } from '../../controls/Section';
 import { PlainTable } from '../../controls/PlainTable';
 import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
@@ -27,13 +26,12 @@ export function Seams({ panels, part }: Props) {
     cells: [nameOf(line), formatFine(lengths[0], notation), Math.abs(difference).toFixed(3), cutDifference.toFixed(2)],
   }));
   return (
-    <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-      <Typography variant="h2">Edges that meet</Typography>
-      <Typography variant="body2" color="text.secondary">
+    <Section title="Edges that meet">
+      <p className="quiet">
         In {unitLabel(notation)}; apart in mm. As cut, with thick sheet, the upper edge may truly be longer or shorter
         than the lower: one runs outside the other, and a pointed panel is trimmed at its tip.
-      </Typography>
+      </p>
       <PlainTable label="Edges that meet" columns={COLUMNS} rows={rows} />
-    </Box>
+    </Section>
   );
 }

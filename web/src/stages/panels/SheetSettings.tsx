@@ -1,8 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
+import { memo } from 'react';
 import type { EditValue } from '@kalotrope/core/findings';
 import { formatFine, formatWithUnit, unitLabel, type Notation } from '@kalotrope/core/measure';
 import {
@@ -15,7 +13,9 @@ import {
 } from '@kalotrope/core/panels';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
-import { Figure } from '../../controls/Slip';
+import { Section } from '../../controls/Section';
+import { SelectField } from '../../controls/SelectField';
+import { Figure } from '../../controls/Figure';
 import { selectDerived, selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 
@@ -36,78 +36,71 @@ const START_RADIUS_MM = 2500;
 /** The sheet, how panels meet, and what is marked on them; with what the thickness changed on the picked one. */
 export function SheetSettings({ panel, part }: { readonly panel: Panel | undefined; readonly part: PanelsPart }) {
   const notation = useAppSelector(selectNotation);
+  return (
+    <Section title="The sheet and its edges" label="The sheet">
+      <SheetFields part={part} />
+      {panel?.allowances && <Allowances panel={panel} part={part} notation={notation} />}
+    </Section>
+  );
+}
+
+const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsPart }) {
   const dispatch = useAppDispatch();
-  const hasTransom = useAppSelector(selectDerived)?.panels.value.transoms.some(({ end }) => end === 'aft') === true;
+  const hasTransom = useAppSelector(
+    (state) => selectDerived(state)?.panels.value.transoms.some(({ end }) => end === 'aft') === true,
+  );
   const set = (label: string, path: readonly string[], value: EditValue) =>
     dispatch(edited({ label, edits: [{ path: ['panels', ...path], value }] }));
   return (
-    <Box component="section" aria-label="The sheet" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-      <Typography variant="h2">The sheet and its edges</Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, my: 1.25 }} className="no-print">
-        <LengthField
-          label="Skin thickness"
-          mm={part.thickness}
-          onCommit={(mm) => set('Skin thickness', ['thickness'], mm)}
-        />
-        <TextField
-          select
-          label="Lines: skin’s"
-          value={part.linesTo}
-          onChange={({ target }) => set('Lines to the skin', ['linesTo'], target.value)}
-          sx={{ '& .MuiSelect-select': { fontSize: 14 } }}
-        >
-          {Object.entries(LINES).map(([key, name]) => (
-            <MenuItem key={key} value={key}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
-        <TextField
-          select
-          label="Panels meet by"
-          value={part.meeting}
-          onChange={({ target }) => set('How panels meet', ['meeting'], target.value)}
-          sx={{ '& .MuiSelect-select': { fontSize: 14 } }}
-        >
-          {Object.entries(MEETING).map(([key, name]) => (
-            <MenuItem key={key} value={key}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
-        <LengthField
-          label="Holes every"
-          mm={part.stitches.spacing}
-          onCommit={(mm) => set('Spacing of holes', ['stitches', 'spacing'], mm)}
-        />
-        <LengthField
-          label="Holes from the edge"
-          mm={part.stitches.inset}
-          onCommit={(mm) => set('Holes from the edge', ['stitches', 'inset'], mm)}
-        />
+    <div className="field-grid no-print">
+      <LengthField
+        label="Skin thickness"
+        mm={part.thickness}
+        onCommit={(mm) => set('Skin thickness', ['thickness'], mm)}
+      />
+      <SelectField
+        label="Lines: skin’s"
+        value={part.linesTo}
+        names={LINES}
+        onChange={(linesTo) => set('Lines to the skin', ['linesTo'], linesTo)}
+      />
+      <SelectField
+        label="Panels meet by"
+        value={part.meeting}
+        names={MEETING}
+        onChange={(meeting) => set('How panels meet', ['meeting'], meeting)}
+      />
+      <LengthField
+        label="Holes every"
+        mm={part.stitches.spacing}
+        onCommit={(mm) => set('Spacing of holes', ['stitches', 'spacing'], mm)}
+      />
+      <LengthField
+        label="Holes from the edge"
+        mm={part.stitches.inset}
+        onCommit={(mm) => set('Holes from the edge', ['stitches', 'inset'], mm)}
+      />
+      <OptionalLength
+        mm={part.waterline}
+        label="Waterline at height"
+        offer="Mark a waterline"
+        remove="Take it off"
+        start={START_WATERLINE_MM}
+        onChange={(mm) => set(mm === null ? 'No waterline' : 'Waterline', ['waterline'], mm)}
+      />
+      {(hasTransom || part.transomRadius !== null) && (
         <OptionalLength
-          mm={part.waterline}
-          label="Waterline at height"
-          offer="Mark a waterline"
-          remove="Take it off"
-          start={START_WATERLINE_MM}
-          onChange={(mm) => set(mm === null ? 'No waterline' : 'Waterline', ['waterline'], mm)}
+          mm={part.transomRadius}
+          label="Transom’s radius"
+          offer="Bend the transom"
+          remove="Make it flat"
+          start={START_RADIUS_MM}
+          onChange={(mm) => set(mm === null ? 'Transom flat' : 'Transom bent', ['transomRadius'], mm)}
         />
-        {(hasTransom || part.transomRadius !== null) && (
-          <OptionalLength
-            mm={part.transomRadius}
-            label="Transom’s radius"
-            offer="Bend the transom"
-            remove="Make it flat"
-            start={START_RADIUS_MM}
-            onChange={(mm) => set(mm === null ? 'Transom flat' : 'Transom bent', ['transomRadius'], mm)}
-          />
-        )}
-      </Box>
-      {panel?.allowances && <Allowances panel={panel} part={part} notation={notation} />}
-    </Box>
+      )}
+    </div>
   );
-}
+});
 
 type OptionalProps = {
   readonly mm: number | null;
@@ -144,12 +137,12 @@ function Allowances({
   const signed = (mm: number) => `${mm < 0 ? '−' : '+'}${formatFine(Math.abs(mm), notation)} ${unitLabel(notation)}`;
   return (
     <>
-      <Typography variant="body2" color="text.secondary">
+      <p className="quiet">
         {part.thickness >= MIDDLE_FROM_MM
           ? 'Developed at the middle of the sheet, which keeps its length when it is bent.'
           : `Under ${formatWithUnit(MIDDLE_FROM_MM, notation)} the sheet is developed on the lines themselves.`}{' '}
         Thickness changes the edges by:
-      </Typography>
+      </p>
       {panel.allowances?.map(({ longerBy, setback }, k) => (
         <Figure
           key={k}

@@ -1,0 +1,13 @@
+import { memo } from 'react';
+
+type Props = { readonly name: string; readonly value: string; readonly why?: string | undefined };
+
+/** A figure with its name, and how it was come by on hover. Bare elements, styled in the theme. */
+export const Figure = memo(function Figure({ name, value, why }: Props) {
+  return (
+    <div className="figure-line" title={why}>
+      <p>{name}</p>
+      <span className="figure">{value}</span>
+    </div>
+  );
+});
