@@ -7,7 +7,7 @@ export { bendLines, drawLine, drawLines, linesToEnd, pointName } from './hull';
 export type { Hull, Station } from './hull';
 export { CENTRELINE_MM, bendPoints, positionOf } from './hull-line';
 export type { HullLine, RunOut } from './hull-line';
-export { linesEdit, pointPath } from './paths';
+export { linePath, linesEdit, pointPath } from './paths';
 export { LINES_FINDINGS, NO_USUAL_SLIP } from './findings';
 export type { LinesFinding } from './findings';
 export { LONG_COLUMNS, fitsTableForm, writeOffsets, writeOffsetsTable } from './offsets-csv';

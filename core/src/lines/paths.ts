@@ -11,6 +11,9 @@ export const pointPath = <Key extends 'x' | 'halfBreadth' | 'height' | 'isKnuckl
   key: Key,
 ) => [...LONGITUDINALS, line, 'points', index, key] as const;
 
+/** Path of what is said of a line as a whole. */
+export const linePath = (line: string, key: 'name' | 'isExtra') => [...LONGITUDINALS, line, key] as const;
+
 /** The point whose figure an edit's path leads to; null where it leads elsewhere. */
 export function figureOfPath(path: Edit['path']): { readonly line: string; readonly index: number } | null {
   const [part, list, line, points, index] = path;

@@ -1,6 +1,7 @@
 import {
   lineOf,
   lineThing,
+  linesEdit,
   pointThing,
   pasteBlock,
   pointPath,
@@ -62,7 +63,8 @@ export function OffsetsTable({ part, station, onStation }: Props) {
       if (line && index !== undefined) dispatch(picked(pointThing(line.id, index)));
     },
     commit: (place, mm) => {
-      const { key, column, line, index } = cellAt(part, columns, place);
+      const { column, line, index } = cellAt(part, columns, place);
+      const key = place.block;
       if (!column) return;
       const label = `${line?.name ?? 'Station'} ${column.label}: ${NAMES[key]}`;
       const value = turned(key, mm);
@@ -73,7 +75,7 @@ export function OffsetsTable({ part, station, onStation }: Props) {
         dispatch(edited({ label, edits: [{ path: pointPath(line.id, index, key), value }] }));
       else {
         const changed = setFigure(part.longitudinals, line.id, column, key, value);
-        dispatch(edited({ label, edits: [{ path: ['lines', 'longitudinals'], value: changed }] }));
+        dispatch(edited({ label, edits: [linesEdit(changed)] }));
       }
     },
   });
@@ -81,14 +83,18 @@ export function OffsetsTable({ part, station, onStation }: Props) {
   const paste = (event: ClipboardEvent) => {
     const text = event.clipboardData.getData('text/plain');
     const place = placeOf(event.target);
-    if (!place || place.row < 0 || !/[\t\n]/.test(text.trimEnd())) return; // one figure: the field's own business
+    if (!place || place.row === ON_TOP || !/[\t\n]/.test(text.trimEnd())) return; // one figure: the field's own business
     event.preventDefault();
     const { heightsFrom, longitudinals } = part;
-    const changed = pasteBlock(longitudinals, text, { ...place, notation, heightsFrom });
+    const changed = pasteBlock(longitudinals, text, {
+      key: place.block,
+      row: place.row,
+      column: place.column,
+      notation,
+      heightsFrom,
+    });
     dispatch(
-      changed.ok
-        ? edited({ label: 'Pasted figures', edits: [{ path: ['lines', 'longitudinals'], value: changed.lines }] })
-        : said(changed.reason),
+      changed.ok ? edited({ label: 'Pasted figures', edits: [linesEdit(changed.lines)] }) : said(changed.reason),
     );
   };
   return (
@@ -125,7 +131,9 @@ export function OffsetsTable({ part, station, onStation }: Props) {
                 <FigureCell
                   key={key}
                   label={`Station ${label || place + 1}, x`}
-                  place={`x -1 ${place}`}
+                  block="x"
+                  row={ON_TOP}
+                  column={place}
                   mm={x}
                   {...cells}
                 />
@@ -153,7 +161,9 @@ export function OffsetsTable({ part, station, onStation }: Props) {
                     <FigureCell
                       key={column.key}
                       label={`${line.name} ${column.label || place + 1}, ${name}`}
-                      place={`${key} ${row} ${place}`}
+                      block={key}
+                      row={row}
+                      column={place}
                       mm={mm === null ? null : turned(key, mm)}
                       {...cells}
                     />
@@ -168,9 +178,14 @@ export function OffsetsTable({ part, station, onStation }: Props) {
   );
 }
 
+/** Where a cell stands: in which block, on which line's row, in which column. */
+type CellPlace = { readonly block: FigureKey; readonly row: number; readonly column: number };
+/** The row of x over all blocks, which belongs to no line. */
+const ON_TOP = -1;
+
 type CellActs = {
-  readonly onFocus: (place: string) => void;
-  readonly onCommit: (place: string, mm: number) => void;
+  readonly onFocus: (place: CellPlace) => void;
+  readonly onCommit: (place: CellPlace, mm: number) => void;
 };
 
 /** The same two functions at every drawing, so that a cell is drawn again only for its own figure. */
@@ -188,28 +203,24 @@ function useCellActs(acts: { readonly focus: CellActs['onFocus']; readonly commi
   );
 }
 
-/** Block, row and column of a cell; the row of x on top is -1. */
-const readPlace = (place: string) => {
-  const [key, row, column] = place.split(' ');
-  return { key: BLOCKS.find((block) => block.key === key)?.key ?? 'x', row: Number(row), column: Number(column) };
-};
-
-function cellAt(part: LinesPart, columns: readonly TableColumn[], place: string) {
-  const { key, row, column: number } = readPlace(place);
-  const [column, line] = [columns[number], part.longitudinals[row]];
-  return { key, column, line, index: line && column?.cells.get(line.id) };
+function cellAt(part: LinesPart, columns: readonly TableColumn[], place: CellPlace) {
+  const [column, line] = [columns[place.column], part.longitudinals[place.row]];
+  return { column, line, index: line && column?.cells.get(line.id) };
 }
 
-type CellProps = CellActs & { readonly label: string; readonly place: string; readonly mm: number | null };
+type CellProps = CellActs & CellPlace & { readonly label: string; readonly mm: number | null };
 
 /** A bare field: there may be hundreds. */
-const FigureCell = memo(function FigureCell({ label, place, mm, onFocus, onCommit }: CellProps) {
+const FigureCell = memo(function FigureCell({ label, block, row, column, mm, onFocus, onCommit }: CellProps) {
+  const place = { block, row, column };
   const { value, isWrong, help, act } = useLengthTyping(mm, (typed) => onCommit(place, typed));
   return (
     <td>
       <input
         aria-label={label}
-        data-place={place}
+        data-block={block}
+        data-row={row}
+        data-column={column}
         value={value}
         aria-invalid={isWrong}
         spellCheck={false}
@@ -230,10 +241,15 @@ const FigureCell = memo(function FigureCell({ label, place, mm, onFocus, onCommi
   );
 });
 
-function placeOf(target: EventTarget | null) {
-  const place = target instanceof HTMLInputElement ? target.dataset['place'] : undefined;
-  return place === undefined ? null : readPlace(place);
+/** The place of the cell that an event came from, as the cell has it. */
+function placeOf(target: EventTarget | null): CellPlace | null {
+  if (!(target instanceof HTMLInputElement)) return null;
+  const { dataset } = target;
+  const block = BLOCKS.find(({ key }) => key === dataset['block'])?.key;
+  return block ? { block, row: Number(dataset['row']), column: Number(dataset['column']) } : null;
 }
+
+const ARROWS = new Set(['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown']);
 
 /** Enter goes on as one reads, Shift Enter back; Alt with an arrow to the neighbouring cell. */
 function walk(event: KeyboardEvent, table: HTMLTableElement | null): void {
@@ -245,7 +261,7 @@ function walk(event: KeyboardEvent, table: HTMLTableElement | null): void {
     fields[fields.indexOf(now) + (event.shiftKey ? -1 : 1)]?.focus();
     return;
   }
-  if (!event.altKey || !event.key.startsWith('Arrow')) return;
+  if (!event.altKey || !ARROWS.has(event.key)) return;
   event.preventDefault();
   const cell = now.closest('td');
   const row = cell?.parentElement;

@@ -2,6 +2,8 @@ import {
   pointOf,
   lineOf,
   lineThing,
+  linePath,
+  linesEdit,
   addLine,
   addStation,
   changeColumn,
@@ -18,17 +20,18 @@ import {
   type LinesPart,
   type Longitudinal,
   type TableChange,
+  type TableColumn,
 } from '@kalotrope/core/lines';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
+import { SelectField } from '../../controls/SelectField';
 import { NumberField } from '../../controls/NumberField';
 import { NameField } from '../../controls/NameField';
 import { picked, said } from '../../state/screen-slice';
@@ -41,162 +44,38 @@ type Props = {
   readonly onStation: (key: string | null) => void;
 };
 
-/** What can be done with the table's rows, columns, ends and datum. */
-export function TableTools({ part, station, onStation }: Props) {
+/** Puts changed lines in place of those that are there, as one thing to undo; what cannot be done is said. */
+function usePutLines() {
   const dispatch = useAppDispatch();
-  const choice = useAppSelector(selectPicked);
-  const lines = part.longitudinals;
-  const columns = tableColumns(lines);
-  const column = columns.find(({ key }) => key === station);
-  const lineId = lineOf(choice);
-  const point = pointOf(choice);
-  const line = lines.find(({ id }) => id === lineId);
   const put = (label: string, changed: readonly Longitudinal[]) =>
-    dispatch(edited({ label, edits: [{ path: ['lines', 'longitudinals'], value: changed }] }));
+    dispatch(edited({ label, edits: [linesEdit(changed)] }));
   const tryPut = (label: string, change: TableChange): boolean => {
     if (change.ok) put(label, change.lines);
     else dispatch(said(change.reason));
     return change.ok;
   };
+  return { put, tryPut };
+}
+
+/** What can be done with the table's rows, columns, ends and datum. */
+export function TableTools({ part, station, onStation }: Props) {
+  const choice = useAppSelector(selectPicked);
+  const { put, tryPut } = usePutLines();
+  const lines = part.longitudinals;
+  const columns = tableColumns(lines);
+  const column = columns.find(({ key }) => key === station);
+  const line = lines.find(({ id }) => id === lineOf(choice));
   return (
     <>
-      {column && (
-        <Part title={`Station ${column.label || column.key}`}>
-          <NameField
-            label="Name of the station"
-            value={column.label}
-            most={40}
-            onCommit={(name) => {
-              if (columns.some(({ label }) => label === name)) dispatch(said(`There is a station ${name} already`));
-              else {
-                put(
-                  'Station renamed',
-                  changeColumn(lines, column, (point) => ({ ...point, station: name })),
-                );
-                onStation(name);
-              }
-            }}
-          />
-          <Row>
-            <Button variant="outlined" onClick={() => put('Station moved', moveColumn(lines, column.key, -1))}>
-              Forward
-            </Button>
-            <Button variant="outlined" onClick={() => put('Station moved', moveColumn(lines, column.key, 1))}>
-              Aft
-            </Button>
-            <Button
-              variant="outlined"
-              color="error"
-              onClick={() => put('Station removed', removeColumn(lines, column))}
-            >
-              Remove
-            </Button>
-          </Row>
-        </Part>
-      )}
-      {line && (
-        <Part title={line.name}>
-          <NameField
-            label="Name of the line"
-            value={line.name}
-            most={60}
-            onCommit={(name) =>
-              dispatch(
-                edited({
-                  label: 'Line renamed',
-                  edits: [{ path: ['lines', 'longitudinals', line.id, 'name'], value: name }],
-                }),
-              )
-            }
-          />
-          <FormControlLabel
-            label="Bounds no panel"
-            title="A deck edge, a waterline, the outline of a stem: drawn and judged, but no ply ends on it"
-            control={
-              <Checkbox
-                size="small"
-                checked={line.isExtra === true}
-                onChange={(_event, isOn) =>
-                  dispatch(
-                    edited({
-                      label: `${line.name}: ${isOn ? 'bounds no panel' : 'bounds a panel'}`,
-                      edits: [{ path: ['lines', 'longitudinals', line.id, 'isExtra'], value: isOn }],
-                    }),
-                  )
-                }
-              />
-            }
-          />
-          <Row>
-            <Button variant="outlined" onClick={() => put('Line moved', moveLine(lines, line.id, -1))}>
-              Up a row
-            </Button>
-            <Button variant="outlined" onClick={() => put('Line moved', moveLine(lines, line.id, 1))}>
-              Down a row
-            </Button>
-            <Button variant="outlined" color="error" onClick={() => put('Line removed', removeLine(lines, line.id))}>
-              Remove
-            </Button>
-          </Row>
-          {point !== undefined && line.points[point] && (
-            <Button
-              sx={{ mt: 1 }}
-              variant="outlined"
-              color="error"
-              onClick={() => {
-                put('Point removed', removePoint(lines, line.id, point));
-                dispatch(picked(lineThing(line.id)));
-              }}
-            >
-              Remove its point at {line.points[point]?.station || 'this place'}
-            </Button>
-          )}
-        </Part>
-      )}
+      {column && <StationTools lines={lines} columns={columns} column={column} onStation={onStation} />}
+      {line && <LineTools lines={lines} line={line} point={pointOf(choice)} />}
       <MoreRows
         lines={lines}
         above={line}
         onStation={(x, name) => tryPut(`Station ${name}`, addStation(lines, x, name))}
         onLine={(name, above) => tryPut(`Line ${name}`, addLine(lines, name, above))}
       />
-      <Part title="How heights are measured">
-        <TextField
-          select
-          label="Heights are given"
-          value={part.heightsFrom === null ? 'up' : 'down'}
-          onChange={({ target }) =>
-            dispatch(
-              edited({
-                label: 'Datum of heights',
-                edits: [
-                  { path: ['lines', 'heightsFrom'], value: target.value === 'up' ? null : roundUp(highest(lines)) },
-                ],
-              }),
-            )
-          }
-        >
-          <MenuItem value="up">up from the base line</MenuItem>
-          <MenuItem value="down">down from a line above</MenuItem>
-        </TextField>
-        {part.heightsFrom !== null && (
-          <>
-            <LengthField
-              label="That line above the base"
-              mm={part.heightsFrom}
-              onCommit={(mm) =>
-                dispatch(edited({ label: 'Datum of heights', edits: [{ path: ['lines', 'heightsFrom'], value: mm }] }))
-              }
-            />
-            <Button
-              variant="outlined"
-              title="For a table that was read in as if its heights ran up from the base"
-              onClick={() => put('Heights turned over', turnHeights(lines, part.heightsFrom ?? 0))}
-            >
-              The figures were downward: turn over
-            </Button>
-          </>
-        )}
-      </Part>
+      <HeightsDatum lines={lines} heightsFrom={part.heightsFrom} />
       <Ends lines={lines} onChange={(label, change) => tryPut(label, change)} />
       <Part title="From which end">
         <Button variant="outlined" onClick={() => put('Turned end for end', endForEnd(lines))}>
@@ -207,6 +86,142 @@ export function TableTools({ part, station, onStation }: Props) {
   );
 }
 
+type StationProps = {
+  readonly lines: readonly Longitudinal[];
+  readonly columns: readonly TableColumn[];
+  readonly column: TableColumn;
+  readonly onStation: (key: string | null) => void;
+};
+
+/** The picked column: its name, its place, and away with it. */
+function StationTools({ lines, columns, column, onStation }: StationProps) {
+  const dispatch = useAppDispatch();
+  const { put } = usePutLines();
+  const rename = (name: string) => {
+    if (columns.some(({ label }) => label === name)) {
+      dispatch(said(`There is a station ${name} already`));
+      return;
+    }
+    put(
+      'Station renamed',
+      changeColumn(lines, column, (point) => ({ ...point, station: name })),
+    );
+    onStation(name);
+  };
+  return (
+    <Part title={`Station ${column.label || column.key}`}>
+      <NameField label="Name of the station" value={column.label} most={40} onCommit={rename} />
+      <Row>
+        <Button variant="outlined" onClick={() => put('Station moved', moveColumn(lines, column.key, -1))}>
+          Forward
+        </Button>
+        <Button variant="outlined" onClick={() => put('Station moved', moveColumn(lines, column.key, 1))}>
+          Aft
+        </Button>
+        <Button variant="outlined" color="error" onClick={() => put('Station removed', removeColumn(lines, column))}>
+          Remove
+        </Button>
+      </Row>
+    </Part>
+  );
+}
+
+type LineProps = {
+  readonly lines: readonly Longitudinal[];
+  readonly line: Longitudinal;
+  /** Index of its picked point. */
+  readonly point: number | undefined;
+};
+
+/** The picked line: its name, whether panels end on it, its row, and away with it or with a point of it. */
+function LineTools({ lines, line, point }: LineProps) {
+  const dispatch = useAppDispatch();
+  const { put } = usePutLines();
+  const set = (label: string, key: 'name' | 'isExtra', value: string | boolean) =>
+    dispatch(edited({ label, edits: [{ path: linePath(line.id, key), value }] }));
+  const removable = point === undefined ? undefined : line.points[point];
+  return (
+    <Part title={line.name}>
+      <NameField
+        label="Name of the line"
+        value={line.name}
+        most={60}
+        onCommit={(name) => set('Line renamed', 'name', name)}
+      />
+      <FormControlLabel
+        label="Bounds no panel"
+        title="A deck edge, a waterline, the outline of a stem: drawn and judged, but no ply ends on it"
+        control={
+          <Checkbox
+            size="small"
+            checked={line.isExtra === true}
+            onChange={(_event, isOn) =>
+              set(`${line.name}: ${isOn ? 'bounds no panel' : 'bounds a panel'}`, 'isExtra', isOn)
+            }
+          />
+        }
+      />
+      <Row>
+        <Button variant="outlined" onClick={() => put('Line moved', moveLine(lines, line.id, -1))}>
+          Up a row
+        </Button>
+        <Button variant="outlined" onClick={() => put('Line moved', moveLine(lines, line.id, 1))}>
+          Down a row
+        </Button>
+        <Button variant="outlined" color="error" onClick={() => put('Line removed', removeLine(lines, line.id))}>
+          Remove
+        </Button>
+      </Row>
+      {point !== undefined && removable && (
+        <Button
+          sx={{ mt: 1 }}
+          variant="outlined"
+          color="error"
+          onClick={() => {
+            put('Point removed', removePoint(lines, line.id, point));
+            dispatch(picked(lineThing(line.id)));
+          }}
+        >
+          Remove its point at {removable.station || 'this place'}
+        </Button>
+      )}
+    </Part>
+  );
+}
+
+type DatumProps = { readonly lines: readonly Longitudinal[]; readonly heightsFrom: number | null };
+
+/** From where heights are given. */
+function HeightsDatum({ lines, heightsFrom }: DatumProps) {
+  const dispatch = useAppDispatch();
+  const { put } = usePutLines();
+  const set = (value: number | null) =>
+    dispatch(edited({ label: 'Datum of heights', edits: [{ path: ['lines', 'heightsFrom'], value }] }));
+  return (
+    <Part title="How heights are measured">
+      <SelectField
+        label="Heights are given"
+        value={heightsFrom === null ? 'up' : 'down'}
+        names={DATUMS}
+        onChange={(way) => set(way === 'up' ? null : roundUp(highest(lines)))}
+      />
+      {heightsFrom !== null && (
+        <>
+          <LengthField label="That line above the base" mm={heightsFrom} onCommit={set} />
+          <Button
+            variant="outlined"
+            title="For a table that was read in as if its heights ran up from the base"
+            onClick={() => put('Heights turned over', turnHeights(lines, heightsFrom))}
+          >
+            The figures were downward: turn over
+          </Button>
+        </>
+      )}
+    </Part>
+  );
+}
+
+const DATUMS = { up: 'up from the base line', down: 'down from a line above' } as const;
 const highest = (lines: readonly Longitudinal[]) => Math.max(0, ...lines.flatMap((l) => l.points.map((p) => p.height)));
 /** A strongback's line lies clear of the sheer: to the next whole decimetre. */
 const roundUp = (mm: number) => Math.ceil((mm + 50) / 100) * 100;
