@@ -37,7 +37,7 @@ import type { EpoxyPart } from './schema';
 export type Seam = {
   readonly id: string;
   /** What meets: two panels, a panel and its mirror at keel or end, the skin and a transom, the skin and a bulkhead. */
-  readonly kind: 'panels' | 'mirror' | 'transom' | 'bulkhead';
+  readonly kind: 'two-panels' | 'mirror' | 'transom' | 'bulkhead';
   readonly name: string;
   /** Both sides of the boat together, mm. */
   readonly length: number;
@@ -154,7 +154,7 @@ function chineSeam({ line, from, to, above }: Shared, below: EdgeOfPanel): Seam 
   const angles = placesBetween(from, to).map((t) => Math.PI - angleBetween(normalAt(below, t), normalAt(above, t)));
   return {
     id: from === 0 && to === 1 ? line : `${line}.${below.panel.id}.${above.panel.id}`,
-    kind: 'panels',
+    kind: 'two-panels',
     name: `${below.panel.name} to ${above.panel.name.toLowerCase()}`,
     length: 2 * lengthBetween(above, [from, to]),
     angleDeg: toDeg(angles.reduce((sum, a) => sum + a, 0) / angles.length),

@@ -3,8 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject } from '../project';
 import { problemText } from './csv-cells';
 import { readOffsets } from './offsets-csv';
-import { writeOffsets } from '../lines/offsets-csv';
-import { writeOffsetsTable } from '../lines/offsets-csv';
+import { writeOffsets, writeOffsetsTable } from '../lines/offsets-csv';
 
 const LONG = `# units=mm
 line,station,x,half_breadth,height

@@ -11,8 +11,7 @@
  * that `dimensionsOf` gives (starter.test.ts tries their corners).
  */
 import { at, type Vec3 } from '../geometry';
-import type { Longitudinal } from './schema';
-import { linesOf, type LinesPart } from './schema';
+import { type Longitudinal, linesOf, type LinesPart } from './schema';
 
 export const STARTER_KINDS = ['skiff', 'pram', 'dory', 'vee', 'two-chine', 'double-ender', 'slender'] as const;
 export type StarterKind = (typeof STARTER_KINDS)[number];

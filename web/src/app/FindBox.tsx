@@ -1,14 +1,13 @@
 import { useBench } from '../state/bench';
 import type { StageEntry } from '../state/stage-entry';
 import type { Picked } from '../state/picked';
-import type { StageName } from '@kalotrope/core/project';
 import Autocomplete from '@mui/material/Autocomplete';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import { createFilterOptions } from '@mui/material/useAutocomplete';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Derived } from '@kalotrope/core/project';
+import type { StageName, Derived } from '@kalotrope/core/project';
 import { findTurned, notationStepped, picked, shadeTurned } from '../state/screen-slice';
 import { selectDerived, selectProject } from '../state/selectors';
 import { PROJECTS_PATH, stagePath } from './paths';

@@ -1,5 +1,4 @@
-import { PROJECTS_PATH } from './paths';
-import { stagePath } from './paths';
+import { PROJECTS_PATH, stagePath } from './paths';
 import { useBench } from '../state/bench';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';

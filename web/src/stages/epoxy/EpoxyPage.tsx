@@ -1,4 +1,3 @@
-import { seamOfThing, seamThing } from '@kalotrope/core/epoxy';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -6,7 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import type { Takeoff, TakeoffLine } from '@kalotrope/core/epoxy';
+import { seamOfThing, seamThing, type Takeoff, type TakeoffLine } from '@kalotrope/core/epoxy';
 import { formatArea, formatDeg, formatMass, formatShare, formatWithUnit } from '@kalotrope/core/measure';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';

@@ -1,9 +1,8 @@
-import { frameOfThing, frameThing } from '@kalotrope/core/frames';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { Frame } from '@kalotrope/core/frames';
+import { frameOfThing, frameThing, type Frame } from '@kalotrope/core/frames';
 import { formatDeg, formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';

@@ -1,11 +1,10 @@
-import { panelOfThing, panelThing } from '@kalotrope/core/panels';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { JointedPanel } from '@kalotrope/core/joints';
 import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
-import { stationMarks, type Panel } from '@kalotrope/core/panels';
+import { panelOfThing, panelThing, stationMarks, type Panel } from '@kalotrope/core/panels';
 import { useState } from 'react';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';

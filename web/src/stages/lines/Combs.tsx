@@ -1,6 +1,5 @@
-import { lineOf } from '@kalotrope/core/lines';
 import { useTheme } from '@mui/material/styles';
-import { acrossInView, combOf, toothPlace, type Hull, type HullLine } from '@kalotrope/core/lines';
+import { lineOf, acrossInView, combOf, toothPlace, type Hull, type HullLine } from '@kalotrope/core/lines';
 import { selectPicked } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { pathOf } from '../../drawing/DrawingSurface';

@@ -1,8 +1,6 @@
-import { lineOf, pointOf } from '@kalotrope/core/lines';
-import { pointThing } from '@kalotrope/core/lines';
 import { useTheme } from '@mui/material/styles';
 import { useRef, type PointerEvent } from 'react';
-import { pointName, pointPath, type HullLine } from '@kalotrope/core/lines';
+import { lineOf, pointOf, pointThing, pointName, pointPath, type HullLine } from '@kalotrope/core/lines';
 import { edited } from '../../state/document-slice';
 import { picked } from '../../state/screen-slice';
 import { useAppDispatch, useAppSelector } from '../../state/store';

@@ -1,8 +1,15 @@
 import { useBench, useTape } from '../../state/bench';
-import { lineOf, lineThing } from '@kalotrope/core/lines';
 import { useTheme } from '@mui/material/styles';
 import { memo, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
-import { lengthAtX, pointOnTape, type Hull, type HullLine, type Underlay } from '@kalotrope/core/lines';
+import {
+  lineOf,
+  lineThing,
+  lengthAtX,
+  pointOnTape,
+  type Hull,
+  type HullLine,
+  type Underlay,
+} from '@kalotrope/core/lines';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { picked, tapeMarked } from '../../state/screen-slice';
 import { selectNotation, selectPicked } from '../../state/selectors';

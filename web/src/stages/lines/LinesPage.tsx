@@ -1,9 +1,8 @@
-import { lineOf } from '@kalotrope/core/lines';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { memo, useState, type ReactNode } from 'react';
-import type { Hull, LinesPart } from '@kalotrope/core/lines';
+import { lineOf, type Hull, type LinesPart } from '@kalotrope/core/lines';
 import { selectLiveHull, selectProject } from '../../state/selectors';
 import { Slip } from '../../controls/Slip';
 import { useAppSelector } from '../../state/store';

@@ -1,10 +1,9 @@
-import { lineOf, pointOf } from '@kalotrope/core/lines';
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import { memo } from 'react';
-import { pointName, pointPath } from '@kalotrope/core/lines';
+import { lineOf, pointOf, pointName, pointPath } from '@kalotrope/core/lines';
 import { formatFine } from '@kalotrope/core/measure';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';

@@ -1,5 +1,3 @@
-import { pointOf } from '@kalotrope/core/lines';
-import { lineOf } from '@kalotrope/core/lines';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -7,7 +5,17 @@ import Slider from '@mui/material/Slider';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { memo, useRef, useState } from 'react';
-import { levelled, moved, pencilAtFullSize, scaled, traced, type Adjusted, type Underlay } from '@kalotrope/core/lines';
+import {
+  pointOf,
+  lineOf,
+  levelled,
+  moved,
+  pencilAtFullSize,
+  scaled,
+  traced,
+  type Adjusted,
+  type Underlay,
+} from '@kalotrope/core/lines';
 import { formatWithUnit, parseScale } from '@kalotrope/core/measure';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';

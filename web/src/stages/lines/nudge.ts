@@ -1,8 +1,6 @@
 /** The drawing by keyboard: arrows left and right walk along the points of a line, up and down move the picked one. */
-import { pointOf } from '@kalotrope/core/lines';
-import { lineOf, pointThing } from '@kalotrope/core/lines';
 import type { KeyboardEvent } from 'react';
-import { pointName, pointPath, type Hull } from '@kalotrope/core/lines';
+import { pointOf, lineOf, pointThing, pointName, pointPath, type Hull } from '@kalotrope/core/lines';
 import { DIVISION_MM } from '@kalotrope/core/measure';
 import { edited } from '../../state/document-slice';
 import { picked } from '../../state/screen-slice';
