@@ -1,0 +1,154 @@
+/** What is derived with a memory is what is derived without one, whatever was changed: every leaf of every project. */
+import { describe, expect, it } from 'vitest';
+import { faultOf } from '../findings';
+import { at, random } from '../geometry';
+import { panelIdOf, panelInputs } from '../panels';
+import { isSame, type Remember } from '../stage';
+import type { ChainStage, Derived } from './chain';
+import { demoProject, DEMO_IDS, type DemoId } from './demos/index';
+import { allFindings, createDerive } from './derive';
+import { CHAIN, type Project } from './document';
+import { applyEdits } from './edits';
+import { leafKinds, leavesOf, type Leaf } from './fixtures/leaves';
+import { CATALOGUE, sentence } from './sentences';
+
+const SEED = 41;
+
+/** A demo with something in every list and at every choice that it leaves empty: its second line is the rounded one. */
+function filled(demo: DemoId): Project {
+  const project = demoProject(demo, 'x');
+  const { lines, panels } = project;
+  const hull = createDerive()(project).lines.value;
+  const view = { widthPx: 800, heightPx: 400, left: -100, top: 700, mmPerPx: 6, turnDeg: 0, opacity: 0.5 };
+  const rounding = { radiusFore: 60, radiusAft: 90, layers: 2, layerThickness: 3, sag: 5 };
+  const split = { id: panelIdOf(at(panelInputs(hull), 1)), fore: 0.4, middle: 0.5, aft: 0.6 };
+  return {
+    ...project,
+    lines: {
+      ...lines,
+      heightsFrom: 800,
+      underlays: [{ id: 'scan', name: 'Scan', view: 'body', ...view }],
+      plotted: ['3|port|chine|449.6|192.0'],
+    },
+    panels: {
+      ...panels,
+      waterline: 220,
+      transomRadius: 1500,
+      roundedChines: [{ id: at(lines.longitudinals, 1).id, ...rounding }],
+      splits: [split],
+    },
+  };
+}
+
+const set = (project: Project, { edit }: Leaf): Project => {
+  const made = applyEdits(project, [edit]);
+  if (!made.ok) throw new Error(made.reason);
+  return made.project;
+};
+const said = (derived: Derived) => allFindings(derived).map((finding) => [finding, sentence(finding, 'mm')]);
+const isOfPoint = ({ kind }: Leaf) => kind.startsWith('lines.longitudinals.*.points');
+
+/** The leaves after whose change, from the project as it is, the memory's answer is not what comes without one. */
+function wrongLeaves(project: Project, leaves: readonly Leaf[], create = () => createDerive()): Leaf[] {
+  const remembering = create();
+  return leaves.filter((leaf) => {
+    remembering(project);
+    const changed = set(project, leaf);
+    const [quick, anew] = [remembering(changed), create()(changed)];
+    return !isSame(quick, anew) || !isSame(said(quick), said(anew));
+  });
+}
+
+/** A stage that keeps what it made by everything that it was made from but the skin’s thickness. */
+function forgetful(stage: ChainStage<Project>): ChainStage<Project> {
+  const kept = new Map<string, unknown>();
+  const remember: Remember = (id, make, ...args) => {
+    const key = id + JSON.stringify(args, (name, value: unknown) => (name === 'thickness' ? undefined : value));
+    if (!kept.has(key)) kept.set(key, make(...args));
+    return kept.get(key) as ReturnType<typeof make>;
+  };
+  return { ...stage, run: (part, before) => stage.run(part, before, remember) };
+}
+const pathsOf = (leaves: readonly Leaf[]) => leaves.map(({ edit }) => edit.path.join('.'));
+
+describe('the memory of what is derived', () => {
+  it.each(DEMO_IDS)(
+    'of %s: any leaf changed gives what it gives anew, findings and sentences included',
+    (demo) => {
+      const project = demoProject(demo, 'x');
+      expect(pathsOf(wrongLeaves(project, leavesOf(project, random(SEED))))).toEqual([]);
+    },
+    120_000,
+  );
+  it.each(DEMO_IDS)(
+    'of %s with every list and choice filled: likewise',
+    (demo) => {
+      const project = filled(demo);
+      const leaves = leavesOf(project, random(SEED + 1)).filter((leaf) => !isOfPoint(leaf));
+      expect(pathsOf(wrongLeaves(project, leaves))).toEqual([]);
+    },
+    120_000,
+  );
+  it('fails this when it leaves the skin’s thickness out of what it compares', () => {
+    const project = demoProject('tamsel', 'x');
+    const leaves = leavesOf(project, random(SEED)).filter(({ kind }) => kind.startsWith('panels.'));
+    expect(pathsOf(wrongLeaves(project, leaves))).toEqual([]);
+    expect(pathsOf(wrongLeaves(project, leaves, () => createDerive(CHAIN.map(forgetful))))).toEqual([
+      'panels.thickness',
+    ]);
+  });
+  it('is tried with every kind of leaf that the schema has', () => {
+    const tried = new Set(leavesOf(filled('tamsel'), random(SEED)).map(({ kind }) => kind));
+    expect(leafKinds().filter((kind) => !tried.has(kind))).toEqual([]);
+  });
+});
+
+describe('a line renamed', () => {
+  const renamed = (project: Project, name: string): Project =>
+    set(project, { kind: '', edit: { path: ['lines', 'longitudinals', 'chine', 'name'], value: name } });
+  const sentencesAfter = (project: Project): string => {
+    const derive = createDerive();
+    derive(project);
+    return allFindings(derive(renamed(project, 'Knuckle line')))
+      .map((finding) => sentence(finding, 'mm'))
+      .join(' ');
+  };
+  it('has its new name in what is said of how the panels turn along it', () => {
+    const before = allFindings(createDerive()(demoProject('veyra', 'x')));
+    expect(before.map((finding) => sentence(finding, 'mm')).join(' ')).toMatch(/chine turns/i);
+    expect(sentencesAfter(demoProject('veyra', 'x'))).toMatch(/knuckle line turns/i);
+    expect(sentencesAfter(demoProject('veyra', 'x'))).not.toMatch(/chine/i);
+  });
+  it('has it in what is said of its rounding', () => {
+    const project = filled('tamsel');
+    const rounded = { ...project.panels.roundedChines[0], id: 'chine', radiusFore: 4000, radiusAft: 4000 };
+    const wide = { ...project, panels: { ...project.panels, roundedChines: [rounded] } } as Project;
+    expect(sentencesAfter(wide)).toMatch(/knuckle line/i);
+    expect(sentencesAfter(wide)).not.toMatch(/chine/i);
+  });
+});
+
+describe('what is found', () => {
+  it.each(DEMO_IDS)(
+    'in %s has the data of its code, at every setting tried',
+    (demo) => {
+      const derive = createDerive();
+      for (const project of [demoProject(demo, 'x'), filled(demo)])
+        for (const leaf of leavesOf(project, random(SEED + 2)).filter((one) => !isOfPoint(one)))
+          for (const finding of allFindings(derive(set(project, leaf))))
+            expect([finding.code, faultOf(finding, CATALOGUE)]).toEqual([finding.code, null]);
+    },
+    60_000,
+  );
+});
+
+describe('frames', () => {
+  it('are filleted on two faces whatever their ids are', () => {
+    const project = demoProject('tamsel', 'x');
+    const frames = project.frames.frames.map((frame, i) => ({ ...frame, id: `bulkhead/${'abc'.charAt(i)}` }));
+    const other = { ...project, frames: { ...project.frames, frames } };
+    const [usual, renamed] = [project, other].map((one) => createDerive()(one).epoxy.value.filler);
+    expect(renamed).toBeGreaterThan(400);
+    expect(renamed).toBe(usual);
+  });
+});
