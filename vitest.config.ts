@@ -12,5 +12,11 @@ export default defineConfig({
     maxWorkers: availableParallelism(),
     pool: 'threads',
     isolate: false,
+    coverage: {
+      include: ['{core,cli,server,web}/src/**/*.{ts,tsx}'],
+      exclude: ['**/*.test.{ts,tsx}', '**/fixtures/**'],
+      reporter: ['text-summary'],
+      reportsDirectory: '.reports/coverage',
+    },
   },
 });

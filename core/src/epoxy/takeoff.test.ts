@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { drawLines, type LinesTable } from '../lines';
-import { developPanels, findTransoms } from '../panels';
+import { developPanels } from '../panels';
+import { findTransoms } from '../panels/transom/transom';
 import { epoxyConstants } from '.';
 import { filletArea, takeOff } from './takeoff';
 import type { EpoxyPart } from './schema';

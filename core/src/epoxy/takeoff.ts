@@ -34,7 +34,7 @@ import {
 import type { EpoxyFinding, EpoxyResult } from './findings';
 import type { EpoxyPart } from './schema';
 
-export type Seam = {
+type Seam = {
   readonly id: string;
   /** What meets: two panels, a panel and its mirror at keel or end, the skin and a transom, the skin and a bulkhead. */
   readonly kind: 'two-panels' | 'mirror' | 'transom' | 'bulkhead';

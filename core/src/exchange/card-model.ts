@@ -28,7 +28,7 @@ import type { Derived, Project } from '../project';
 import { nest, placedOutline, type NestJob, type NestResult } from '../sheets';
 import { pageOnItsSide, type Drawing, type DrawnPath, type DrawnText, type Paper } from '../formats';
 
-export const CARD_EDGES = ['tabs', 'tape'] as const;
+const CARD_EDGES = ['tabs', 'tape'] as const;
 export type CardOptions = {
   /** Full size over model size. */
   readonly scale: number;
@@ -36,7 +36,7 @@ export type CardOptions = {
   readonly edges: (typeof CARD_EDGES)[number];
 };
 
-export type CardPart = {
+type CardPart = {
   readonly id: string;
   readonly name: string;
   /** To cut: tabs and strips included. */
@@ -53,7 +53,7 @@ export type CardModel = {
   readonly unplaced: readonly string[];
 };
 
-export const CARD_SCALES = { least: 5, most: 20 } as const;
+const CARD_SCALES = { least: 5, most: 20 } as const;
 const PAGE_MARGIN_MM = 10;
 const GAP_MM = 3;
 const TAB_MM = { length: 18, depth: 5, gap: 2 } as const;

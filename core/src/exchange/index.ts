@@ -1,11 +1,8 @@
-export { CARD_EDGES, CARD_SCALES, cardModel } from './card-model';
-export type { CardModel, CardOptions, CardPart } from './card-model';
+export { cardModel } from './card-model';
+export type { CardModel, CardOptions } from './card-model';
 export { problemText } from './csv-cells';
-export type { FileProblem } from './csv-cells';
-export { EXPORT_KINDS, allDrawings, drawingsOf, exportFiles, tablesOf } from './export-files';
+export { EXPORT_KINDS, drawingsOf, exportFiles, tablesOf } from './export-files';
 export type { ExportKind, Work } from './export-files';
 export { readLinesDxf } from './lines-dxf';
-export type { ReadDrawing } from './lines-dxf';
 export { readOffsets } from './offsets-csv';
-export type { ReadOffsets } from './offsets-csv';
 export { PROJECT_FILE_ENDING, readProjectFile, writeProjectFile } from './project-file';

@@ -15,7 +15,7 @@ export type Place = {
   readonly x?: number;
 };
 
-export type Scalar = string | number | boolean;
+type Scalar = string | number | boolean;
 /** A figure or a word, or a whole part of the project: a table with a column more. */
 export type EditValue = Scalar | null | readonly unknown[] | Readonly<Record<string, unknown>>;
 /** One value of the project put in place of another; the interface applies it as one undoable step. */
@@ -23,7 +23,7 @@ export type Edit = { readonly path: readonly (string | number)[]; readonly value
 export type Remedy = { readonly label: string; readonly edits: readonly Edit[] };
 
 /** The numbers and words behind a sentence, units in their names. */
-export type FindingData = Readonly<Record<string, number | string>>;
+type FindingData = Readonly<Record<string, number | string>>;
 
 /** A finding of any stage; a stage's own have their codes and data typed, see catalogue.ts. */
 export type Finding<Code extends string = string, Data = FindingData> = {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { at, crossesItself, distanceToSegment, signedArea, type Vec2 } from '../geometry';
+import { at, crossesItself, signedArea, type Vec2 } from '../geometry';
+import { distanceToSegment } from '../geometry/polyline';
 import { createDerive, demoProject, DEMO_IDS } from '../project';
 import { cutOutline, frameAt } from './frame';
 

@@ -18,7 +18,7 @@ import { cutOutline, type Frame } from './frame';
 import type { FramesPart, School } from './schema';
 
 /** A frame's blank, seen from its station face, with the edge of the station face where that differs. */
-export function frameDrawing(frame: Frame, school: School, gap: number): Drawing {
+function frameDrawing(frame: Frame, school: School, gap: number): Drawing {
   const mirror = [...frame.outline].reverse().map(([y, z]): Vec2 => [-y, z]);
   const low = Math.min(...frame.outline.map((p) => p[1]));
   const high = Math.max(...frame.outline.map((p) => p[1]));

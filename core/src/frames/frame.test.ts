@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { at, crossesItself, distanceToSegment, signedArea } from '../geometry';
+import { at, crossesItself, signedArea } from '../geometry';
+import { distanceToSegment } from '../geometry/polyline';
 import { drawLines, type LinesTable } from '../lines';
 import { developPanels } from '../panels';
 import { cutOutline, frameAt, shapeFrames } from './frame';

@@ -18,7 +18,7 @@ import { roundCorner } from './round-corner';
 import type { FramePlan, FramesPart, School } from './schema';
 import { frameThing } from './things';
 
-export type FrameEdgePoint = {
+type FrameEdgePoint = {
   readonly y: number;
   readonly z: number;
   readonly bevelDeg: number;
@@ -26,7 +26,7 @@ export type FrameEdgePoint = {
   readonly otherFaceOffset: number;
 };
 
-export type FrameEdge = {
+type FrameEdge = {
   readonly panel: string;
   readonly panelName: string;
   readonly between: readonly [string, string];

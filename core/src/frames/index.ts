@@ -1,7 +1,6 @@
-export { SCHOOLS, framesAtStations, framesSchema } from './schema';
-export type { FramePlan, FramesPart, School } from './schema';
-export { cutOutline, frameAt, shapeFrames } from './frame';
-export type { Frame, FrameEdge, FrameEdgePoint, FrameOptions } from './frame';
-export { frameDrawing } from './drawings';
+export { SCHOOLS } from './schema';
+export type { FramesPart, School } from './schema';
+export { cutOutline, frameAt } from './frame';
+export type { Frame } from './frame';
 export { framesStage } from './stage';
 export { frameOfThing, frameThing } from './things';

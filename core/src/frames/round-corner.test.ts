@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { at, distance2, type Vec2 } from '../geometry';
 import { bendLines, type LinesTable } from '../lines';
-import { cutPanels, developPanels, roundedStrip, type RoundedChine, type Skin } from '../panels';
+import { cutPanels } from '../panels/fixtures/cut-panels';
+import { developPanels, type RoundedChine } from '../panels';
+import type { Skin } from '../panels/cut/cut';
+import { roundedStrip } from '../panels/cut/rounding';
 import { frameAt } from './frame';
 
 /** Straight lines: a level bottom and a side that leans out, so that they turn 60° at the chine. */

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { LinesPart } from '../lines';
 import { BULKHEAD_THICKNESS } from './constants';
 
-export const framePlanSchema = z.object({
+const framePlanSchema = z.object({
   id: z.string().min(1).max(40),
   name: z.string().min(1).max(60),
   /** Where the station face stands. */

@@ -23,14 +23,13 @@ export {
   arcWeights,
   crossLines,
   crossings,
-  distanceToSegment,
   placeAtLength,
   pointAtLength,
   polylineLength,
   polylineLength3,
   simplify,
 } from './polyline';
-export { SAME_POINT_MM, arcLength, evaluate, evaluateTangent, fitSpline, uEnd } from './spline';
+export { SAME_POINT_MM, evaluate, evaluateTangent, fitSpline, uEnd } from './spline';
 export type { CurvePoint, CurveTangent, Spline } from './spline';
 export { bracketedRoot } from './root';
 export { solveDense } from './dense';

@@ -138,8 +138,6 @@ export const unionOf = (outlines: readonly Outline[]): Outline[] =>
   Clipper.union(paths(outlines), FillRule.NonZero).map(fromGrid);
 export const intersectionOf = (a: readonly Outline[], b: readonly Outline[]): Outline[] =>
   Clipper.intersect(paths(a), paths(b), FillRule.NonZero).map(fromGrid);
-export const differenceOf = (a: readonly Outline[], b: readonly Outline[]): Outline[] =>
-  Clipper.difference(paths(a), paths(b), FillRule.NonZero).map(fromGrid);
 
 /** Wider (or, negative, narrower) by `delta` mm, corners mitred. */
 export const widened = (outline: Outline, delta: number): Outline[] =>

@@ -10,13 +10,6 @@ export function polylineLength3(points: readonly Vec3[]): number {
   return sum;
 }
 
-/** Length along to each point, from 0. */
-export function cumulativeLengths(points: readonly Vec2[]): number[] {
-  const lengths = [0];
-  for (let i = 1; i < points.length; i++) lengths.push(at(lengths, -1) + distance2(at(points, i - 1), at(points, i)));
-  return lengths;
-}
-
 /** The point at length `s` from the start; before the start or past the end, the end itself. */
 export const pointAtLength = (points: readonly Vec2[], s: number): Vec2 => placeAtLength(points, s).point;
 

@@ -1,5 +1,2 @@
-export { jointsSchema } from './schema';
-export type { JointsPart } from './schema';
-export { planJoints } from './joint';
-export type { Joint, JointedPanel, Piece, SheetSize } from './joint';
+export type { JointedPanel } from './joint';
 export { jointsStage } from './stage';

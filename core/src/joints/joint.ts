@@ -13,7 +13,7 @@ import { SHEET_SIZE, stationMarks, type Panel, type SheetInStock } from '../pane
 import type { JointsFinding, JointsResult } from './findings';
 import type { JointsPart } from './schema';
 
-export type Joint = {
+type Joint = {
   /** Middle of the scarf along the panel, mm. */
   readonly u: number;
   readonly scarf: number;
@@ -23,7 +23,7 @@ export type Joint = {
   readonly depth: number;
 };
 
-export type Piece = {
+type Piece = {
   readonly id: string;
   readonly name: string;
   readonly outline: Outline;

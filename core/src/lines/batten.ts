@@ -5,7 +5,6 @@
  * tangent has two values: `side` says which is meant.
  */
 import {
-  arcLength,
   at,
   bracketedRoot,
   evaluate,
@@ -53,16 +52,6 @@ function pieceIndex(batten: Batten, t: number, side: -1 | 1): number {
   let i = 0;
   while (i < batten.pieces.length - 1 && (side === 1 ? t >= batten.breaks[i + 1]! : t > batten.breaks[i + 1]!)) i++;
   return i;
-}
-
-/** Length along the batten between two t, mm. */
-export function lengthAlong(batten: Batten, from = 0, to = 1): number {
-  return batten.pieces.reduce((sum, piece, i) => {
-    const start = at(batten.breaks, i);
-    const a = Math.max(from, start);
-    const b = Math.min(to, at(batten.breaks, i + 1));
-    return b <= a ? sum : sum + arcLength(piece, (a - start) * batten.chordMm, (b - start) * batten.chordMm);
-  }, 0);
 }
 
 /** All t where the batten crosses the plane x = const, in order: a scan between the points, then a bracketed root. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '../project';
-import { combOf, combTurns, tightest } from './comb';
+import { combOf } from './comb';
+import { combTurns, tightest } from './fixtures/comb-readings';
 import { bendLines } from './hull';
 import type { HullLine } from './hull-line';
 import { linesOf, type OffsetPoint } from './schema';

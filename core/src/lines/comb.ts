@@ -42,37 +42,6 @@ function curvatureOf(first: Vec3, second: Vec3, kind: CombKind): number {
   return size / speed ** 3;
 }
 
-export type CombTurn = { readonly position: Vec3; readonly from: number; readonly to: number };
-
-/**
- * Where the comb changes side: a fair line of a boat does so seldom. Teeth flatter than `flattest` (1/mm) have no
- * side.
- */
-export function combTurns(teeth: readonly Tooth[], flattest = 1e-5): CombTurn[] {
-  const turns: CombTurn[] = [];
-  let last: Tooth | undefined;
-  for (const tooth of teeth) {
-    if (Math.abs(tooth.curvature) < flattest) continue;
-    if (last && last.curvature * tooth.curvature < 0)
-      turns.push({ position: tooth.position, from: last.curvature, to: tooth.curvature });
-    last = tooth;
-  }
-  return turns;
-}
-
-/** The tightest radius of a comb, mm; null where the line is straight all along. */
-export function tightest(teeth: readonly Tooth[]): { readonly radius: number; readonly position: Vec3 } | null {
-  const sharpest = teeth.reduce<Tooth | null>(
-    (best, t) => (!best || Math.abs(t.curvature) > Math.abs(best.curvature) ? t : best),
-    null,
-  );
-  if (!sharpest || Math.abs(sharpest.curvature) < STRAIGHT) return null;
-  return { radius: 1 / Math.abs(sharpest.curvature), position: sharpest.position };
-}
-
-/** A radius of a kilometre. */
-const STRAIGHT = 1e-6;
-
 /** Unit vector across the line in a view, to the left of its run. */
 export function acrossInView(line: HullLine, t: number, axis: 1 | 2): readonly [number, number] {
   const { first } = battenAt(line.batten, t);

@@ -24,7 +24,7 @@ export function residuals(points: readonly OffsetPoint[]): Residual[] {
   return points.map((_, i) => residualOf(points, i));
 }
 
-export function residualOf(points: readonly OffsetPoint[], index: number): Residual {
+function residualOf(points: readonly OffsetPoint[], index: number): Residual {
   if (index === 0 || index === points.length - 1 || points.length < 5) return NONE;
   if (at(points, index).isKnuckle) return NONE;
   const batten = battenWithout(points, index);

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { at } from '../geometry';
 import { demoProject } from '../project';
-import { battenAt, bendBatten, crossingsOfX, lengthAlong } from './batten';
+import { battenAt, bendBatten, crossingsOfX } from './batten';
+import { lengthAlong } from './fixtures/length-along';
 import { drawLines } from './hull';
 import type { LinesTable } from './schema';
 import { layTape, lengthAtX, pointOnTape } from './tape';

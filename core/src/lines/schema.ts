@@ -5,7 +5,7 @@ import { DRAWING_SCALE, FAIRING_TOLERANCE, PENCIL_WIDTH } from './constants';
 /** Far beyond any boat built here; keeps slips such as a missing decimal point from choking the drawing. */
 const coordinate = z.number().min(-100_000).max(100_000);
 
-export const offsetPointSchema = z.object({
+const offsetPointSchema = z.object({
   /** Label of the station, or stem or transom; several lines share it. */
   station: z.string().max(40),
   x: coordinate,
@@ -19,7 +19,7 @@ export const offsetPointSchema = z.object({
   uncertainty: z.number().min(0).max(1000).optional(),
 });
 
-export const longitudinalSchema = z.object({
+const longitudinalSchema = z.object({
   id: z.string().min(1).max(60),
   name: z.string().min(1).max(60),
   points: z.array(offsetPointSchema).max(500),
@@ -28,7 +28,7 @@ export const longitudinalSchema = z.object({
 });
 
 /** A scan or photo under one view: page pixels to hull mm. The picture itself is kept beside the project. */
-export const underlaySchema = z.object({
+const underlaySchema = z.object({
   id: z.string().min(1).max(60),
   name: z.string().max(200),
   view: z.enum(['profile', 'plan', 'body']),

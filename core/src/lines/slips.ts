@@ -27,7 +27,7 @@ const DRAWING_MM = 0.25;
 const ROUNDING = 1 / Math.sqrt(12);
 
 /** Slips of all lines, as checks with the value offered. */
-export function findSlips(lines: readonly HullLine[], suspects: SuspectsOf = suspectsOf): LinesFinding[] {
+function findSlips(lines: readonly HullLine[], suspects: SuspectsOf = suspectsOf): LinesFinding[] {
   const writing = writingOf(lines);
   const places = lines.flatMap((line, i) => [
     ...stationSlips(line, lines),

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { random } from '../geometry';
-import { developPanels, findTransoms } from '../panels';
+import { developPanels } from '../panels';
+import { findTransoms } from '../panels/transom/transom';
 import { drawLines } from './hull';
 import {
   dimensionsOf,

@@ -5,7 +5,7 @@
 import { at, distance3, lerp3, type Vec3 } from '../geometry';
 import type { Station } from './hull';
 
-export type TapeTick = { readonly s: number; readonly label: string };
+type TapeTick = { readonly s: number; readonly label: string };
 
 export type Tape = {
   readonly name: string;

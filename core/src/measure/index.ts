@@ -8,10 +8,8 @@ export {
   formatWithUnit,
   lostInRounding,
   parseLength,
-  roundToRule,
   unitLabel,
 } from './length';
-export type { Notation, ParsedLength } from './length';
+export type { Notation } from './length';
 export { formatArea, formatDeg, formatMass, formatShare, toDeg, toRad } from './quantity';
 export { parseScale } from './scale';
-export type { ParsedScale } from './scale';

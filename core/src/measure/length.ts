@@ -129,7 +129,7 @@ function fraction(text: string | undefined): number {
 }
 
 /** The nearest division of the rule, in mm. */
-export function roundToRule(mm: number, notation: Notation): number {
+function roundToRule(mm: number, notation: Notation): number {
   const step = DIVISION_MM[notation];
   const rounded = Math.round(mm / step) * step;
   return rounded === 0 ? 0 : rounded; // never minus nought

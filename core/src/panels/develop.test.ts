@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { at, distance2, distance3, type Vec3 } from '../geometry';
-import { drawLines, lengthAlong } from '../lines';
+import { drawLines } from '../lines';
+import { lengthAlong } from '../lines/fixtures/length-along';
 import { cone, misfit, obliqueCylinder, tableOf, tangentDevelopable, type ExactShape } from './fixtures/exact-shapes';
 import { developPanels } from './develop';
 import type { Panel } from './panel';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { contains, distanceToSegment, type Vec2 } from '../geometry';
+import { contains, type Vec2 } from '../geometry';
+import { distanceToSegment } from '../geometry/polyline';
 import { framesOnPanel } from '../frames/drawings';
 import { createDerive, demoProject } from '../project';
 import { markingCsv, panelDrawing, type PanelMarks } from './drawings';

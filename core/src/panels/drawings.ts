@@ -61,7 +61,7 @@ export function panelDrawing(panel: Panel, { stations, panels, part, others }: P
   };
 }
 
-export function transomDrawing(transom: Transom): Drawing {
+function transomDrawing(transom: Transom): Drawing {
   const box = boundsOf(transom.outline);
   return {
     name: transom.id,

@@ -111,12 +111,6 @@ function sidesOf(panel: Panel, end: PanelEnd, shared: readonly Shared[]): Side[]
   });
 }
 
-/** The panels that lie against one, in the order of what they share. */
-export const neighboursOf = (panel: Panel, shared: readonly Shared[]): Panel[] =>
-  shared.flatMap(({ below, above }) =>
-    above.panel === panel ? (below ? [below.panel] : []) : below?.panel === panel ? [above.panel] : [],
-  );
-
 export type EdgePoint = { readonly u: number; readonly flat: Vec2; readonly space: Vec3 };
 
 const paramOf = (r: LaidRuling, end: PanelEnd): number => (end === 'P' ? r.s : r.t);

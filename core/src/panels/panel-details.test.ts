@@ -5,7 +5,7 @@ import { MM_PER_FOOT } from '../measure';
 import { createDerive, demoProject } from '../project';
 import { leastRadius } from './bending';
 import { LEAST_RADII, STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
-import { markingTable, stationMarks } from './reading/marking';
+import { rowsOf, stationMarks } from './reading/marking';
 import { developPanels } from './develop';
 import { bowOf, sectionAt } from '../surface/section';
 import { findTransoms } from './transom/transom';
@@ -77,13 +77,13 @@ describe('the section of a panel', () => {
 
 describe('marking out', () => {
   it('steps evenly from end to end, lower below upper', () => {
-    const rows = markingTable(side, 200);
+    const rows = rowsOf(side.outline, 200);
     expect(at(rows, 0).u).toBeCloseTo(0, 6);
     expect(rows.slice(1, -1).every((row) => Math.abs(row.u / 200 - Math.round(row.u / 200)) < 1e-9)).toBe(true);
     for (const row of rows) expect(row.lower).toBeLessThanOrEqual(row.upper);
   });
   it('gives points that lie on the outline', () => {
-    for (const { u, upper } of markingTable(side, 250).slice(1, -1)) {
+    for (const { u, upper } of rowsOf(side.outline, 250).slice(1, -1)) {
       const { points } = side.edges[1];
       const near = points.filter((p) => Math.abs(p.flat[0] - u) < 30).map((p) => Math.abs(p.flat[1] - upper));
       expect(Math.min(...near)).toBeLessThan(3);

@@ -8,7 +8,7 @@ import { area, at, cross3, distance2, length3, sub3, type Vec2, type Vec3 } from
 import { findRulings, layStrip, squareUp, strainOf, type LaidRuling, type StrainField } from '../surface';
 import { edgesOf, panelIdOf, stretchesOf, type EdgeStretch, type PanelInput } from './inputs';
 
-export type PanelEdge = {
+type PanelEdge = {
   readonly line: string;
   /** Along the flat edge, mm. */
   readonly length: number;

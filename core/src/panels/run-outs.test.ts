@@ -1,17 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { at, contains, crossesItself, crossLines, distance2, distance3, type Vec2, type Vec3 } from '../geometry';
-import {
-  bendLines,
-  drawLines,
-  endPlane,
-  lengthAlong,
-  linesOf,
-  setEndPlane,
-  type LinesTable,
-  type Longitudinal,
-} from '../lines';
+import { bendLines, drawLines, endPlane, linesOf, setEndPlane, type LinesTable, type Longitudinal } from '../lines';
 import { applyEdits, demoProject } from '../project';
-import { cutPanels, type Skin } from './cut/cut';
+import { lengthAlong } from '../lines/fixtures/length-along';
+import type { Skin } from './cut/cut';
+import { cutPanels } from './fixtures/cut-panels';
 import { misfit } from './fixtures/exact-shapes';
 import { bottomFlat, chineOnSheer, chineOnStem, sideFlat } from './fixtures/run-out-hulls';
 import { foldHull } from './reading/fold';

@@ -3,17 +3,17 @@ import { z } from 'zod';
 import { MARKING_STEP, SKIN_THICKNESS, STITCH_INSET, STITCH_SPACING, TRANSOM_THICKNESS } from './constants';
 
 /** Which face of the skin the table's lines lie on. */
-export const LINES_TO = ['outside', 'middle', 'inside'] as const;
+const LINES_TO = ['outside', 'middle', 'inside'] as const;
 export type LinesTo = (typeof LINES_TO)[number];
 /** How panels meet at a chine: inner corners touching, or the upper lapping the lower's edge. */
-export const MEETINGS = ['stitched', 'lapped'] as const;
+const MEETINGS = ['stitched', 'lapped'] as const;
 export type Meeting = (typeof MEETINGS)[number];
 /** The line that a panel is marked out from. */
 export const BASE_LINES = ['under', 'through', 'ends'] as const;
 export type BaseLine = (typeof BASE_LINES)[number];
 
 /** A corner between two panels replaced by a strip bent to a radius, of two or more thin layers over a mould. */
-export const roundedChineSchema = z.object({
+const roundedChineSchema = z.object({
   /** Id of the line that it takes the place of. */
   id: z.string().min(1).max(60),
   /** Of the outside, at the line's fore and after end; even between them along the line. */
@@ -26,7 +26,7 @@ export const roundedChineSchema = z.object({
 });
 
 /** A panel cut in two along a line drawn on it: shares of the way from the lower edge to the upper. */
-export const splitSchema = z.object({
+const splitSchema = z.object({
   /** Id of the panel. */
   id: z.string().min(1).max(130),
   fore: z.number().min(0.05).max(0.95),

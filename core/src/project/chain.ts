@@ -33,13 +33,6 @@ type FindsOf<S> = S extends { readonly search?: (...args: never) => infer Finds 
 /** What long searches found, by stage; a stage is missing until its search has found something. */
 export type Found = { readonly [S in Listed as [FindsOf<S>] extends [never] ? never : S['name']]?: FindsOf<S> };
 
-/** What the document has beside the stages' parts. */
-export type Common = {
-  readonly name: string;
-  readonly note: string;
-  readonly revision: number;
-};
-
 /** Everything there is to draw and print from. */
 export type Whole<Document> = {
   readonly project: Document;

@@ -1,6 +1,6 @@
 /** What is derived with a memory is what is derived without one, whatever was changed: every leaf of every project. */
 import { describe, expect, it } from 'vitest';
-import { faultOf } from '../findings';
+import { faultOf } from '../findings/catalogue';
 import { at, random } from '../geometry';
 import { panelIdOf, panelInputs } from '../panels';
 import { isSame, type Remember } from '../stage';
@@ -78,7 +78,7 @@ describe('the memory of what is derived', () => {
       const project = demoProject(demo, 'x');
       expect(pathsOf(wrongLeaves(project, leavesOf(project, random(SEED))))).toEqual([]);
     },
-    120_000,
+    300_000,
   );
   it.each(DEMO_IDS)(
     'of %s with every list and choice filled: likewise',
@@ -87,7 +87,7 @@ describe('the memory of what is derived', () => {
       const leaves = leavesOf(project, random(SEED + 1)).filter((leaf) => !isOfPoint(leaf));
       expect(pathsOf(wrongLeaves(project, leaves))).toEqual([]);
     },
-    120_000,
+    300_000,
   );
   it('fails this when it leaves the skin’s thickness out of what it compares', () => {
     const project = demoProject('tamsel', 'x');
@@ -138,7 +138,7 @@ describe('what is found', () => {
           for (const finding of allFindings(derive(set(project, leaf))))
             expect([finding.code, faultOf(finding, CATALOGUE)]).toEqual([finding.code, null]);
     },
-    60_000,
+    300_000,
   );
 });
 

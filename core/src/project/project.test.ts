@@ -8,7 +8,8 @@ import version1 from './old-versions/version-1.json';
 import version2 from './old-versions/version-2.json';
 import version3 from './old-versions/version-3.json';
 import version4 from './old-versions/version-4.json';
-import { findRemedies, needsRemedy, PANEL_DEFAULTS, seamsOf, standingOf } from '../panels';
+import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
+import { PANEL_DEFAULTS } from '../panels/schema';
 
 describe.each(['tamsel', 'orrin'] as const)('the demo %s', (id) => {
   const project = demoProject(id, 'demo');

@@ -2,7 +2,8 @@
 import { describe, expect, it } from 'vitest';
 import { cardModel } from '../exchange';
 import { area, at, crossesItself, intersectionOf } from '../geometry';
-import { bendLines, lengthAlong, linesOf, pointPath } from '../lines';
+import { bendLines, linesOf, pointPath } from '../lines';
+import { lengthAlong } from '../lines/fixtures/length-along';
 import { chineOnStem } from '../panels/fixtures/run-out-hulls';
 import { demoProject } from './demos/index';
 import { createDerive } from './derive';

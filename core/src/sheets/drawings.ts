@@ -7,7 +7,7 @@ import type { UsedSheet } from './nest';
 import { jobPartName, type CutPart, type NestBatch } from './parts';
 
 /** A laid-out sheet: its edge as a mark, the parts to cut. */
-export function sheetDrawing(sheet: UsedSheet, batch: NestBatch, parts: readonly CutPart[]): Drawing {
+function sheetDrawing(sheet: UsedSheet, batch: NestBatch, parts: readonly CutPart[]): Drawing {
   const stock = batch.job.sheets.find((other) => other.id === sheet.id);
   if (!stock) throw new Error(`Sheet ${sheet.id} is not in its own job`);
   const placed = sheet.placements.flatMap((placement) => {

@@ -1,11 +1,10 @@
-export { nestJobSchema, sheetsSchema, stockSheetSchema } from './schema';
-export type { NestJob, SheetsPart, StockSheet } from './schema';
+export { nestJobSchema } from './schema';
+export type { NestJob } from './schema';
 export { nest } from './nest';
-export type { NestBudget, NestResult, Placement, UsedSheet } from './nest';
+export type { NestResult } from './nest';
 export { faultsOf, placedOutline } from './check';
-export { jobPartName, listParts, nestBatches, unplacedFindings } from './parts';
-export type { CutPart, NestBatch, PartInput } from './parts';
-export { sheetDrawing } from './drawings';
-export { judgeLayouts, laidBatches, layOut } from './layouts';
+export { jobPartName } from './parts';
+export type { CutPart, NestBatch } from './parts';
+export { laidBatches } from './layouts';
 export type { LaidBatch, Layout } from './layouts';
 export { sheetsStage } from './stage';

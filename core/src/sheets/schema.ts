@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { SHEET_SIZE } from '../panels';
 import { BULKHEAD_SHEETS, GAP, MARGIN, SEED, SKIN_SHEETS } from './constants';
 
-export const stockSheetSchema = z.object({
+const stockSheetSchema = z.object({
   id: z.string().min(1).max(40),
   name: z.string().max(60),
   width: z.number().min(10).max(20_000),
@@ -23,7 +23,6 @@ export const sheetsSchema = z.object({
     .max(2 ** 31),
 });
 
-export type StockSheet = z.infer<typeof stockSheetSchema>;
 export type SheetsPart = z.infer<typeof sheetsSchema>;
 
 const size = z.number().positive().max(100_000);

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { at, distance3, type Vec3 } from '../geometry';
-import { battenAt, bendBatten, bendLines } from '../lines';
+import { battenAt, bendLines } from '../lines';
+import { bendBatten } from '../lines/batten';
 import { drawnHull } from '../panels/fixtures/drawn-hulls';
 import { edgesOf, panelIdOf, panelInputs } from '../panels/inputs';
 import { cheapestPath, type Corner } from './ruling-path';

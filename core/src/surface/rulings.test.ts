@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { at, type Vec3 } from '../geometry';
-import { battenAt, bendBatten, bendLines } from '../lines';
+import { battenAt, bendLines } from '../lines';
+import { bendBatten } from '../lines/batten';
 import { findRulings, type Ruling } from './rulings';
 import type { EdgeCurve } from './edge-curve';
 import { twistOf } from './twist';

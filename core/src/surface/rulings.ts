@@ -28,11 +28,11 @@ export type Ruling = {
   /** The lines there, where they have been read already. */
   readonly ends?: Ends;
 };
-export type Ends = readonly [CurveTangent, CurveTangent];
+type Ends = readonly [CurveTangent, CurveTangent];
 
 /** `grids`: cells a line of each search for the path, coarsest first. */
 export type RulingOptions = { readonly grids: readonly number[]; readonly rulingCount: number };
-export const DEFAULT_RULINGS: RulingOptions = { grids: [24, 48, 288], rulingCount: 200 };
+const DEFAULT_RULINGS: RulingOptions = { grids: [24, 48, 288], rulingCount: 200 };
 
 /** The rulings in order from the first ends to the last, `rulingCount` intervals or a few more where fans begin. */
 export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions = DEFAULT_RULINGS): Ruling[] {

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { createDerive, demoProject } from '@kalotrope/core/project';
+import { createDerive, demoProject, searchAll } from '@kalotrope/core/project';
 import { frameThing } from '@kalotrope/core/frames';
 import { lineThing, pointThing } from '@kalotrope/core/lines';
 import { panelThing } from '@kalotrope/core/panels';
-import { layOut } from '@kalotrope/core/sheets';
 import { derivedArrived, derivedReducer, foundArrived } from '../state/derived-slice';
 import { documentReducer, edited, initialDocument, opened } from '../state/document-slice';
 import { initialScreen, notationStepped, picked, screenReducer, tapeMarked } from '../state/screen-slice';
@@ -68,8 +67,7 @@ describe('how a stage stands', () => {
     expect(selectStatus(state({ derived: empty }))).toBeNull();
   });
   it('counts the sheets of the layouts that still belong, and no others', () => {
-    const { batches } = derived.sheets.value;
-    const layouts = layOut(batches, 1, 1);
+    const layouts = searchAll(project, derived, 1).sheets ?? [];
     const withLayouts = derivedReducer(arrived, foundArrived({ sheets: layouts }));
     expect(selectStatus(state({ derived: withLayouts }))?.sheets).toMatch(/^\d+ sheets, \d+ %$/);
     const others = layouts.map((layout) => ({ ...layout, key: 'of another job' }));
@@ -82,7 +80,7 @@ describe('how a stage stands', () => {
       sheets: { ...project.sheets, stock: project.sheets.stock.map((s) => ({ ...s, qty: 1 })) },
     };
     const short = createDerive()(few);
-    const found = { sheets: layOut(short.sheets.value.batches, 1, 1) };
+    const found = { sheets: searchAll(few, short, 1).sheets ?? [] };
     const told = derivedReducer(
       derivedReducer(empty, derivedArrived({ derived: short, version: 1 })),
       foundArrived(found),

@@ -8,7 +8,7 @@ import { COLOURS } from '../drawing/colours';
 export type Shade = 'light' | 'dark';
 
 const TEXT = '"Atkinson Hyperlegible Next Variable", sans-serif';
-export const FIGURES = '"Atkinson Hyperlegible Mono Variable", monospace';
+const FIGURES = '"Atkinson Hyperlegible Mono Variable", monospace';
 
 export function makeTheme(shade: Shade): Theme {
   const c = COLOURS[shade];

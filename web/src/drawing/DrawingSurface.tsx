@@ -20,7 +20,7 @@ export type WorldBox = {
 };
 
 /** `px` is the length in world mm of one pixel: sizes that must not change with the zoom are multiples of it. */
-export type Surface = { readonly px: number };
+type Surface = { readonly px: number };
 
 type Props = {
   readonly label: string;

@@ -29,4 +29,3 @@ export const COLOURS = {
     plyLine: '#6B5F49',
   },
 } as const;
-export type Palette = { readonly [K in keyof (typeof COLOURS)['light']]: string };

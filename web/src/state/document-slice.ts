@@ -6,14 +6,14 @@ import { applyEdits, resolvePath, withFollowing, type Project } from '@kalotrope
 
 enablePatches();
 
-export type Change = {
+type Change = {
   readonly label: string;
   readonly patches: readonly Patch[];
   readonly inverse: readonly Patch[];
   /** Changes of one gesture (a drag) are one entry. */
   readonly gesture?: string;
 };
-export type SaveState = 'saved' | 'saving' | 'failed' | 'elsewhere';
+type SaveState = 'saved' | 'saving' | 'failed' | 'elsewhere';
 
 export type DocumentState = {
   readonly project: Project | null;
@@ -41,11 +41,7 @@ export const initialDocument: DocumentState = {
 };
 
 /** Edits by path as patches with their inverses, or why they cannot be made. */
-export function changeOf(
-  project: Project,
-  label: string,
-  edits: readonly Edit[],
-): Change | { readonly reason: string } {
+function changeOf(project: Project, label: string, edits: readonly Edit[]): Change | { readonly reason: string } {
   const tried = applyEdits(project, edits);
   if (!tried.ok) return { reason: tried.reason };
   const patches: Patch[] = [];

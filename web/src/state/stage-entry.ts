@@ -8,10 +8,10 @@ import type { Picked } from './picked';
 import type { RootState } from './store';
 
 /** A thing with the words by which it is found. */
-export type NamedThing = { readonly label: string; readonly pick: Picked };
+type NamedThing = { readonly label: string; readonly pick: Picked };
 
 /** How a stage stands is told from this. */
-export type Standing = {
+type Standing = {
   readonly derived: Derived;
   readonly found: Found;
   readonly isSearching: boolean;

@@ -107,17 +107,6 @@ function checkSquare({ doc, left, top, unitMm }: Pen, [x, y]: Vec2): void {
   doc.text('100 mm each way', px + 3 / unitMm, py - 3 / unitMm);
 }
 
-export type TileGrid = {
-  readonly columns: number;
-  readonly rows: number;
-  /** What a tile adds to the ones before it, mm. */
-  readonly stepX: number;
-  readonly stepY: number;
-  /** Low left corner of the first tile's printed part. */
-  readonly fromX: number;
-  readonly fromY: number;
-};
-
 /** The tiles that cover a drawing, upright or on their side, whichever takes fewer. */
 function gridFor(drawing: Drawing, paper: { width: number; height: number }) {
   const box = drawingBounds(drawing);

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { at, crossesItself, distance2, distance3, distanceToSegment, type Vec3 } from '../../geometry';
+import { at, crossesItself, distance2, distance3, type Vec3 } from '../../geometry';
+import { distanceToSegment } from '../../geometry/polyline';
 import { bendLines } from '../../lines';
 import { demoProject } from '../../project';
-import { cutPanels, depthOfInside, middleOffset, type Skin } from './cut';
+import { cutPanels } from '../fixtures/cut-panels';
+import { depthOfInside, middleOffset, type Skin } from './cut';
 import { cone, obliqueCylinder, tableOf } from '../fixtures/exact-shapes';
 import { layByHand } from '../reading/hand';
 import { levelMarks, stationMarks } from '../reading/marking';

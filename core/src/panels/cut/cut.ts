@@ -13,7 +13,7 @@
  * only what is flat changes.
  */
 import { add3, at, cross3, distance2, dot3, length3, lerp3, scale3, sub3, unit3, type Vec3 } from '../../geometry';
-import { lengthBetween, matesOf, sharedStretches, type Mate, type PanelEnd, type Shared } from '../neighbours';
+import { lengthBetween, matesOf, type Mate, type PanelEnd, type Shared } from '../neighbours';
 import type { LinesTo, Meeting, RoundedChine } from '../schema';
 import { withFlat, type EdgeAllowance, type Panel } from '../panel';
 import { setEdgesBack, STILL_MM, type Flat, type Setbacks } from './set-back';
@@ -39,12 +39,6 @@ export const middleOffset = ({ thickness, linesTo }: Pick<Skin, 'thickness' | 'l
 /** From the lines inward to the skin's inner face, mm. */
 export const depthOfInside = ({ thickness, linesTo }: Pick<Skin, 'thickness' | 'linesTo'>): number =>
   ({ outside: 1, middle: 0.5, inside: 0 })[linesTo] * thickness;
-
-/** The panels as they are cut; lowest first, as they come. */
-export function cutPanels(panels: readonly Panel[], skin: Skin): Panel[] {
-  const shared = sharedStretches(panels);
-  return panels.map((panel) => cutPanel(panel, shared, skin));
-}
 
 /** A panel that rounding leaves less of is cut as if there were none. */
 const LEAST_LEFT = 0.02;

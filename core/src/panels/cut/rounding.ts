@@ -34,7 +34,7 @@ import type { Panel } from '../panel';
 import type { RoundedChine } from '../schema';
 
 /** The rounding at one place along the line, mm. */
-export type RoundingPlace = {
+type RoundingPlace = {
   /** Share of the line's length, 0 at its fore end. */
   readonly share: number;
   readonly x: number;
@@ -47,7 +47,7 @@ export type RoundingPlace = {
   readonly outsideWidth: number;
 };
 
-export type StripPiece = {
+type StripPiece = {
   /** Layers count from the mould outward, pieces from the bow; both from 1. */
   readonly layer: number;
   readonly number: number;
@@ -76,7 +76,7 @@ export type RoundedStrip = {
   readonly buying: StripBuying;
 };
 
-export type StripBuying = {
+type StripBuying = {
   /** Strips of the sheet's length that all pieces are cut from, and how many a sheet gives. */
   readonly strips: number;
   readonly perSheet: number;

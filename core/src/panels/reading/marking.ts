@@ -36,9 +36,6 @@ export type MarkingOut = {
   readonly reach: number;
 };
 
-/** Offsets from the line clear under the panel, from end to end. */
-export const markingTable = (panel: Panel, step: number): MarkingRow[] => rowsOf(panel.outline, step);
-
 export function markOut(panel: Panel, step: number, base: BaseLine): MarkingOut {
   const frame = baseFrame(panel, base);
   const outline = panel.outline.map((p) => inFrame(frame, p));
@@ -119,7 +116,7 @@ function narrowestStrip(outline: readonly Vec2[]): [Vec2, Vec2] {
   ];
 }
 
-function rowsOf(outline: readonly Vec2[], step: number): MarkingRow[] {
+export function rowsOf(outline: readonly Vec2[], step: number): MarkingRow[] {
   const read = rowReader(outline);
   const { minX: from, maxX: to } = boundsOf(outline);
   const stops = [from];

@@ -6,4 +6,3 @@ import { from4To5 } from './4-to-5';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [from1To2, from2To3, from3To4, from4To5];
-export type { Json } from './migration';
