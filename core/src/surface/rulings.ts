@@ -1,18 +1,24 @@
 /**
  * Finds the rulings of the developable surface between two lines.
  *
- * A ruling P(s)-Q(t) lies in a developable when the tangents at both ends and the ruling itself are coplanar: its
- * twist, the signed angle between P'×R and Q'×R about R = Q−P, is zero.
+ * A developable surface is one that a flat sheet can be bent to; through each of its points runs a straight line that lies
+ * in it altogether, a ruling. Here each ruling runs from a point of the line P to a point of the line Q. The words used:
+ * - s is the parameter along P, t along Q, each from 0 at the line's fore end to 1 at its after end. A ruling is a pair
+ *   (s, t), and the rulings of a panel, in order, are a path over the square of all s and t from (0, 0) to (1, 1), on which
+ *   neither s nor t ever falls: rulings do not cross.
+ * - sum is s + t, how far aft a ruling lies; lead is s − t, how far its end on P is ahead of that on Q. Rulings are sought
+ *   at given sums: then the lead is the one unknown.
+ * - twist is the angle between the two tangent planes at a ruling's ends, each spanned by the line there and the ruling; its
+ *   sign says which way. On a developable it is nought: the sheet touches both ends in one plane.
+ * - a fan is a stretch of rulings that share one point of one line, as where a panel comes to a point.
  *
- * Method (derived here): the cheapest path over the parameters of both lines (ruling-path.ts) says about where the
- * rulings run. Then each is refined on the continuous curves: along s + t = const the monotone path is crossed
- * exactly once, so there the root of the twist nearest to the path is bracketed and found. Where the surface is not
- * developable the roots jump from one branch to another: a root that would cross the ruling before is not taken, and
- * the path's own is kept.
+ * Method (derived here): a search over a grid of s and t says about where the rulings run (ruling-path.ts). Then each is
+ * refined on the lines themselves: the path is crossed just once at every sum, so the lead is sought near to it at which
+ * the twist is nought. Where no sheet could be bent to the lines the leads jump about: one that would make a ruling cross
+ * the one before is not taken, and the path's own is kept, with its twist.
  *
- * Accuracy: the rulings are those of the interpolating curves to 1e-9 in parameter; where no root is near, the
- * surface is not developable there and the ruling of the path is kept, its twist reported. Cost: about 10 twists a
- * ruling beside those of the path.
+ * Accuracy: s and t to 1e-9 of the rulings of the curves given; where no ruling without twist is near, the path's own.
+ * Cost: about 10 twists a ruling beside those of the path.
  */
 import { at, bracketedRoot, type CurveTangent } from '../geometry';
 import type { EdgeCurve } from './edge-curve';
@@ -30,7 +36,10 @@ export type Ruling = {
 };
 type Ends = readonly [CurveTangent, CurveTangent];
 
-/** `grids`: cells a line of each search for the path, coarsest first. */
+/**
+ * `grids`: into how many cells each line is divided for each search of the path, coarsest first; `rulingCount`: how many
+ * intervals of the sum there are from end to end.
+ */
 export type RulingOptions = { readonly grids: readonly number[]; readonly rulingCount: number };
 const DEFAULT_RULINGS: RulingOptions = { grids: [24, 48, 288], rulingCount: 200 };
 
@@ -44,8 +53,21 @@ export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions =
     : rulingsAlong(cheapestPath(P, Q, options.grids, 0), P, Q, options);
 }
 
-/** 0.03°: a ruling that was found has a millionth of it. */
+/** Twist, rad (0.03°), by which a ruling that was found is told from one that was not: those found have a millionth of it. */
 const LEFT_RAD = 5e-4;
+
+type Place = { readonly s: number; readonly t: number };
+const sumOf = ({ s, t }: Place): number => s + t;
+const leadOf = ({ s, t }: Place): number => s - t;
+const placeAt = ({ sum, lead }: { readonly sum: number; readonly lead: number }): Place => ({
+  s: (sum + lead) / 2,
+  t: (sum - lead) / 2,
+});
+/** The most that the lead can be either way where s and t stay between 0 and 1. */
+const mostLead = (sum: number): number => Math.min(sum, 2 - sum);
+
+/** Two values of a parameter or of the sum nearer than this are one: some 5e-6 mm on a boat. */
+const SAME = 1e-9;
 
 function rulingsAlong(path: Path, P: EdgeCurve, Q: EdgeCurve, options: RulingOptions): Ruling[] {
   const cell = 1 / at(options.grids, -1);
@@ -53,7 +75,7 @@ function rulingsAlong(path: Path, P: EdgeCurve, Q: EdgeCurve, options: RulingOpt
   const twist = twistOn(P, Q, last);
   const corners = refineFanEnds(path, twist, cell);
   const rulings: Ruling[] = [];
-  let lean = 0;
+  let offPath = 0; // how far the lead of the last ruling lay from the path's
   const run: Run = { slope: 0 };
   const sums = parameterSums(corners, options.rulingCount);
   const read = pathReader(corners);
@@ -67,20 +89,17 @@ function rulingsAlong(path: Path, P: EdgeCurve, Q: EdgeCurve, options: RulingOpt
     }
     const found = guess.fan
       ? undefined
-      : (follow(rulings, guess, twist, cell, run) ?? refine(guess.s, guess.t, lean, twist, cell));
+      : (follow(rulings, guess, twist, cell, run) ?? refine({ guess, offPath, twist, cell }));
     const ruling = withEnds(onwards(rulings, guess, found, twist), last);
     if (skipped) rulings.push(withEnds(between(rulings, ruling, skipped, twist, cell), last));
     skipped = undefined;
-    lean = ruling.s - ruling.t - guess.s + guess.t;
+    offPath = leadOf(ruling) - leadOf(guess);
     rulings.push(ruling);
   }
   return withKnuckles(keepMonotone(rulings, twist), P, Q);
 }
 
-/**
- * With a ruling at every knuckle of an edge, where no fan has set one: between two rulings its corner would be cut
- * off.
- */
+/** A ruling is put in at every knuckle of a line that has none: else the corner between two rulings would be cut off. */
 function withKnuckles(rulings: Ruling[], P: EdgeCurve, Q: EdgeCurve): Ruling[] {
   const all = rulings;
   for (const [own, knuckles] of [
@@ -88,16 +107,17 @@ function withKnuckles(rulings: Ruling[], P: EdgeCurve, Q: EdgeCurve): Ruling[] {
     ['t', Q.knuckles],
   ] as const)
     for (const u of knuckles) {
-      const k = all.findIndex((ruling) => ruling[own] > u - ON_KNUCKLE);
+      const k = all.findIndex((ruling) => ruling[own] > u - SAME);
       const [a, b] = [all[k - 1], all[k]];
-      if (a && b && b[own] > u + ON_KNUCKLE) all.splice(k, 0, knuckleRuling(own, u, [a, b], P, Q));
+      if (a && b && b[own] > u + SAME) all.splice(k, 0, knuckleRuling(own, u, [a, b], P, Q));
     }
   return all;
 }
 
-const ON_KNUCKLE = 1e-9;
-
-/** The ruling from a knuckle to between those beside it: where the twists before and after the knuckle cancel out. */
+/**
+ * The ruling from a knuckle: to where, between the rulings beside it, the twist with the line's direction before the
+ * knuckle and the twist with that after it are equal and opposite.
+ */
 function knuckleRuling(
   own: 's' | 't',
   u: number,
@@ -127,88 +147,95 @@ function onwards(rulings: readonly Ruling[], guess: Corner, found: Ruling | unde
   const last = rulings[rulings.length - 1];
   if (!found) return { ...guess, twistRad: 0 };
   const isOnward = !last || (found.s >= last.s && found.t >= last.t);
-  return isOnward ? found : { s: guess.s, t: guess.t, twistRad: twist(guess.s, guess.t) };
+  return isOnward ? found : { s: guess.s, t: guess.t, twistRad: twist(guess) };
 }
 
-/** How fast the twist changes with s − t where the last root was found; nought before there is one. */
+/** How fast the twist changes with the lead where the last ruling was found, rad; nought before there is one. */
 type Run = { slope: number };
 
-/** This little twist is a root: s − t is right to some 1e-9 there. */
+/** With so little twist a ruling is found: its lead is right to some 1e-9. */
 const ROOT_RAD = 1e-9;
-/** The run of the roots is trusted to this many cells; the bracket that is otherwise searched first is as wide. */
+/** Where the last rulings point is trusted to this many cells: as wide as the window that is otherwise searched first. */
 const FOLLOW_CELLS = 0.3;
+/** Steps towards no twist; three mostly do, and what takes more is better searched for. */
 const FOLLOW_STEPS = 5;
-/** The roots keep this near to the path, in cells: the path keeps to them within a cell or two of its own grid. */
+/** The first step to either side, in cells, where it is not known yet how the twist changes. */
+const FIRST_STEP_CELLS = 0.01;
+/** Rulings keep this near to the path, in cells: the path is right to a cell or two of its own grid. */
 const STRAY_CELLS = 6;
-/** Twist, rad, over the whole of the lines: a panel this nearly plane has no rulings of its own. */
+/** Twist, rad, for a lead of the lines' whole length: a panel this nearly plane has no rulings of its own. */
 const PLANE_SLOPE = 1e-3;
 
-/** The root to which the last two lead, by secants from where they point; undefined when it is not at once there. */
+/**
+ * The ruling to which those before it lead: from where the last two point, by secant steps until the twist is nought;
+ * undefined when it is not there within a few. Of `found` every other one was found, the last among them; those between
+ * were set.
+ */
 function follow(found: readonly Ruling[], guess: Corner, twist: Twist, cell: number, run: Run): Ruling | undefined {
-  const a = found[found.length - 1];
-  const z = found[found.length - 3];
-  if (!a || !z || a.fan || z.fan || Math.abs(a.twistRad) > ROOT_RAD || Math.abs(z.twistRad) > ROOT_RAD)
-    return undefined;
-  const c = guess.s + guess.t;
-  const limit = Math.min(c, 2 - c);
-  const ca = a.s + a.t;
-  const share = (c - ca) / (ca - z.s - z.t);
-  const start = a.s - a.t + (a.s - a.t - z.s + z.t) * share + bowAhead(found, share);
-  if (Math.abs(start - guess.s + guess.t) > STRAY_CELLS * cell || Math.abs(start) >= limit) return undefined;
-  let d = start;
-  let off = twist((c + d) / 2, (c - d) / 2);
-  for (let step = 0; step < FOLLOW_STEPS && (Math.abs(off) > ROOT_RAD || run.slope === 0); step++) {
-    const next = run.slope === 0 ? d + 0.01 * cell : d - off / run.slope;
+  const last = found[found.length - 1];
+  const before = found[found.length - 3];
+  if (!last || !before || !isFound(last) || !isFound(before)) return undefined;
+  const sum = sumOf(guess);
+  const limit = mostLead(sum);
+  const share = (sum - sumOf(last)) / (sumOf(last) - sumOf(before));
+  const start = leadOf(last) + (leadOf(last) - leadOf(before)) * share + bowAhead(found, share);
+  if (Math.abs(start - leadOf(guess)) > STRAY_CELLS * cell || Math.abs(start) >= limit) return undefined;
+  let lead = start;
+  let left = twist(placeAt({ sum, lead }));
+  for (let step = 0; step < FOLLOW_STEPS && (Math.abs(left) > ROOT_RAD || run.slope === 0); step++) {
+    const next = run.slope === 0 ? lead + FIRST_STEP_CELLS * cell : lead - left / run.slope;
     if (!(Math.abs(next - start) < FOLLOW_CELLS * cell && Math.abs(next) < limit)) return undefined;
-    const left = twist((c + next) / 2, (c - next) / 2);
-    run.slope = (left - off) / (next - d);
-    // in a plane every ruling is a root: there the path alone says where they run
+    const leftThere = twist(placeAt({ sum, lead: next }));
+    run.slope = (leftThere - left) / (next - lead);
+    // in a plane no ruling has any twist: there the path alone says where they run
     if (Math.abs(run.slope) < PLANE_SLOPE) return undefined;
-    d = next;
-    off = left;
+    lead = next;
+    left = leftThere;
   }
-  return Math.abs(off) > ROOT_RAD ? undefined : { s: (c + d) / 2, t: (c - d) / 2, twistRad: off };
+  return Math.abs(left) > ROOT_RAD ? undefined : { ...placeAt({ sum, lead }), twistRad: left };
 }
 
-/** How far the run of s − t leaves the straight through the last two found: as it left that through the two before. */
+const isFound = ({ fan, twistRad }: Ruling): boolean => !fan && Math.abs(twistRad) <= ROOT_RAD;
+
+/** The sums of three rulings are evenly spaced when they are so to this share of the space between them. */
+const EVEN = 1e-6;
+
+/** How far the lead leaves the straight through the last two found: as the last left that through the two before it. */
 function bowAhead(found: readonly Ruling[], share: number): number {
-  const y = found[found.length - 5];
-  if (!y || y.fan || Math.abs(share - 1) > 1e-6) return 0;
-  const z = found[found.length - 3]!; // there are five
-  const a = found[found.length - 1]!;
-  return a.s - a.t - 2 * (z.s - z.t) + y.s - y.t;
+  const first = found[found.length - 5];
+  if (!first || first.fan || Math.abs(share - 1) > EVEN) return 0;
+  const second = found[found.length - 3]!; // there are five
+  const third = found[found.length - 1]!;
+  return leadOf(third) - 2 * leadOf(second) + leadOf(first);
 }
 
 /** A ruling set between two found ones may keep this much twist: 0.0006°. */
 const SET_BETWEEN_RAD = 1e-5;
 
-/**
- * The ruling between the last found one and the next, at the path's s + t: by the run of the last three, or by
- * search.
- */
+/** The ruling between the last found one and the next, at the path's sum: where those about it point, or by search. */
 function between(found: readonly Ruling[], next: Ruling, guess: Corner, twist: Twist, cell: number): Ruling {
   if (guess.fan) return { ...guess, twistRad: 0 };
-  const a = found[found.length - 1]!; // the caller has found one
-  const c = guess.s + guess.t;
-  const share = (c - a.s - a.t) / (next.s + next.t - a.s - a.t);
-  const straight = a.s - a.t + share * (next.s - next.t - a.s + a.t);
-  const d = straight + bendBetween(found, next, share);
-  const set = { s: (c + d) / 2, t: (c - d) / 2 };
-  const isInside = set.s >= a.s && set.t >= a.t && set.s <= next.s && set.t <= next.t;
-  const twistRad = isInside && !a.fan && !next.fan ? twist(set.s, set.t) : Infinity;
+  const last = found[found.length - 1]!; // the caller has found one
+  const sum = sumOf(guess);
+  const share = (sum - sumOf(last)) / (sumOf(next) - sumOf(last));
+  const straight = leadOf(last) + share * (leadOf(next) - leadOf(last));
+  const set = placeAt({ sum, lead: straight + bowBetween(found, next, share) });
+  const isInside = set.s >= last.s && set.t >= last.t && set.s <= next.s && set.t <= next.t;
+  const twistRad = isInside && !last.fan && !next.fan ? twist(set) : Infinity;
   if (Math.abs(twistRad) < SET_BETWEEN_RAD) return { ...set, twistRad };
-  return refine(guess.s, guess.t, straight - guess.s + guess.t, twist, cell);
+  return refine({ guess, offPath: straight - leadOf(guess), twist, cell });
 }
 
-/** How far a smooth run of s − t bows off the straight between the last two found: a parabola through three of them. */
-function bendBetween(found: readonly Ruling[], next: Ruling, share: number): number {
-  const a = found[found.length - 1]!; // as above
-  const z = found[found.length - 3];
-  if (!z || z.fan || a.fan) return 0;
-  const [cz, ca, cn] = [z.s + z.t, a.s + a.t, next.s + next.t];
-  if (ca - cz < 1e-9 || cn - ca < 1e-9) return 0;
-  const rise = (next.s - next.t - a.s + a.t) / (cn - ca) - (a.s - a.t - z.s + z.t) / (ca - cz);
-  return (-share * (1 - share) * (cn - ca) ** 2 * rise) / (cn - cz);
+/** How far the lead bows off the straight between the last two found: by the parabola through the last three. */
+function bowBetween(found: readonly Ruling[], next: Ruling, share: number): number {
+  const last = found[found.length - 1]!; // as above
+  const before = found[found.length - 3];
+  if (!before || before.fan || last.fan) return 0;
+  const [first, second, third] = [sumOf(before), sumOf(last), sumOf(next)];
+  if (second - first < SAME || third - second < SAME) return 0;
+  const slopeBefore = (leadOf(last) - leadOf(before)) / (second - first);
+  const slopeAfter = (leadOf(next) - leadOf(last)) / (third - second);
+  return (-share * (1 - share) * (third - second) ** 2 * (slopeAfter - slopeBefore)) / (third - first);
 }
 
 /** Where the twist was last taken: mostly that is the ruling found, and its ends need not be read again. */
@@ -217,10 +244,11 @@ type LastRead = { s: number; t: number; ends: Ends | undefined };
 const withEnds = (ruling: Ruling, last: LastRead): Ruling =>
   last.ends && last.s === ruling.s && last.t === ruling.t ? { ...ruling, ends: last.ends } : ruling;
 
-type Twist = (s: number, t: number) => number;
+/** The twist, rad, of the ruling at a place. */
+type Twist = (place: Place) => number;
 const twistOn =
   (P: EdgeCurve, Q: EdgeCurve, last: LastRead): Twist =>
-  (s, t) => {
+  ({ s, t }) => {
     const p = P.at(s);
     const q = Q.at(t);
     last.s = s;
@@ -229,7 +257,10 @@ const twistOn =
     return twistOf(p.position, p.first, q.position, q.first);
   };
 
-/** Moves the point where a fan begins or ends to the root of the twist along the fan. */
+/** Good to a tenth of what two places that are one may differ by, and more. */
+const FAN_END_TOLERANCE = 1e-12;
+
+/** Moves the place where a fan begins or ends to where, along the fan, the ruling has no twist. */
 function refineFanEnds({ corners, cell: own }: Path, twist: Twist, cell: number): Corner[] {
   return corners.map((corner, k): Corner => {
     const [before, next] = [corners[k - 1], corners[k + 1]];
@@ -237,92 +268,94 @@ function refineFanEnds({ corners, cell: own }: Path, twist: Twist, cell: number)
     const isOut = next?.fan !== undefined;
     if (!before || !next || isIn === isOut) return corner;
     const fan = corner.fan ?? next.fan;
-    const f = fan === 'P' ? (t: number) => twist(corner.s, t) : (s: number) => twist(s, corner.t);
+    const f = fan === 'P' ? (t: number) => twist({ s: corner.s, t }) : (s: number) => twist({ s, t: corner.t });
     const along = ({ s, t }: Corner) => (fan === 'P' ? t : s);
     // a coarse path says where the fan ends to a cell of its own; past the rulings beside it, it does not reach
     for (const reach of new Set([2 * cell, 2 * own])) {
       const from = Math.max(0, along(corner) - reach, isIn ? 0 : along(before));
       const to = Math.min(1, along(corner) + reach, isIn ? along(next) : 1);
-      const root = bracketedRoot(f, from, to, 1e-12);
+      const root = bracketedRoot(f, from, to, FAN_END_TOLERANCE);
       if (root !== undefined) return fan === 'P' ? { ...corner, t: root } : { ...corner, s: root };
     }
     return corner;
   });
 }
 
-/** The values of s + t at which rulings are set: even, and at every end of a fan. */
+/** The sums at which rulings are set: evenly spaced, and at every end of a fan. */
 function parameterSums(path: readonly Corner[], count: number): number[] {
   const even = Array.from({ length: count + 1 }, (_, k) => (2 * k) / count);
   const turns = path.flatMap((corner, k) => {
     const next = path[k + 1];
-    return next && (corner.fan === undefined) !== (next.fan === undefined) ? [corner.s + corner.t] : [];
+    return next && (corner.fan === undefined) !== (next.fan === undefined) ? [sumOf(corner)] : [];
   });
   const all = [...even, ...turns].sort((a, b) => a - b);
-  return all.filter((c, k) => k === 0 || c - all[k - 1]! > 1e-9); // k > 0: bounded
+  return all.filter((sum, k) => k === 0 || sum - all[k - 1]! > SAME); // k > 0: bounded
 }
 
-/** Reads the path at rising values of s + t, going on from where the last was found. */
-function pathReader(path: readonly Corner[]): (c: number) => Corner {
+/** Reads the path at rising sums, going on from where the last was found. */
+function pathReader(path: readonly Corner[]): (sum: number) => Corner {
   let k = 1;
-  return (c) => {
-    while (k < path.length - 1 && path[k]!.s + path[k]!.t < c) k++; // bounded by the loop
-    return pathAt(path, k, c);
+  return (sum) => {
+    while (k < path.length - 1 && sumOf(path[k]!) < sum) k++; // bounded by the loop
+    return onStretch([path[k - 1]!, path[k]!], sum);
   };
 }
 
-function pathAt(path: readonly Corner[], k: number, c: number): Corner {
-  const a = path[k - 1]!;
-  const b = path[k]!;
-  const span = b.s + b.t - a.s - a.t;
-  const w = span > 0 ? Math.min(1, Math.max(0, (c - a.s - a.t) / span)) : 0;
+function onStretch([a, b]: readonly [Corner, Corner], sum: number): Corner {
+  const span = sumOf(b) - sumOf(a);
+  const w = span > 0 ? Math.min(1, Math.max(0, (sum - sumOf(a)) / span)) : 0;
   const point = { s: a.s + w * (b.s - a.s), t: a.t + w * (b.t - a.t) };
   const isInside = b.fan !== undefined && w > 0;
   return isInside ? { ...point, fan: b.fan } : point;
 }
 
-/** Widening windows, in grid cells, in which the root is looked for. */
+/** Widening windows, in cells of the finest grid, in which the lead without twist is looked for. */
 const WINDOWS = [0.3, 1.5, 4, 8];
 /** Good to 1e-9 of a line: some 5e-6 mm. */
 const ROOT_TOLERANCE = 1e-9;
 
-/** The twist by d = s − t where s + t = c. */
-const twistAlong =
-  (c: number, twist: Twist): ((d: number) => number) =>
-  (d) =>
-    twist((c + d) / 2, (c - d) / 2);
+type Search = {
+  readonly guess: Place;
+  /** How far the ruling before lay from the path: the next will lie about as far, so a narrow window finds it. */
+  readonly offPath: number;
+  readonly twist: Twist;
+  readonly cell: number;
+};
 
-/** `lean` is how far the root before lay from the path: the next will lie about as far, so a narrow window finds it. */
-function refine(s0: number, t0: number, lean: number, twist: Twist, cell: number): Ruling {
-  const c = s0 + t0;
-  const limit = Math.min(c, 2 - c);
-  const f = twistAlong(c, twist);
+function refine({ guess, offPath, twist, cell }: Search): Ruling {
+  const sum = sumOf(guess);
+  const limit = mostLead(sum);
+  const twistBy = (lead: number) => twist(placeAt({ sum, lead }));
   for (let k = 0; k < WINDOWS.length; k++) {
-    const middle = s0 - t0 + (k === 0 ? lean : 0);
+    const middle = leadOf(guess) + (k === 0 ? offPath : 0);
     const reach = WINDOWS[k]! * cell; // in bounds by the loop
     const low = Math.max(-limit, middle - reach);
     const high = Math.min(limit, middle + reach);
     if (high <= low) continue;
-    const d = bracketedRoot(f, low, high, ROOT_TOLERANCE);
-    if (d === undefined) continue;
-    const twistRad = f(d);
-    if (Math.abs(twistRad) <= JUMP_RAD) return { s: (c + d) / 2, t: (c - d) / 2, twistRad };
+    const lead = bracketedRoot(twistBy, low, high, ROOT_TOLERANCE);
+    if (lead === undefined) continue;
+    const twistRad = twistBy(lead);
+    if (Math.abs(twistRad) <= JUMP_RAD) return { ...placeAt({ sum, lead }), twistRad };
   }
-  if (limit < SHORT_FAN_CELLS * cell) return shortFan(c, limit, f);
-  return { s: s0, t: t0, twistRad: twist(s0, t0) };
+  if (limit < SHORT_FAN_CELLS * cell) return shortFan(sum, twistBy);
+  return { s: guess.s, t: guess.t, twistRad: twist(guess) };
 }
 
 /** A fan shorter than this at a panel's end slips through the grid. */
 const SHORT_FAN_CELLS = 3;
 
-/** No root across the whole corner of the parameters: the rulings there come from the end point of one line. */
-function shortFan(c: number, limit: number, f: (d: number) => number): Ruling {
-  // at the start d = −c is s = 0; at the end d = 2−c is s = 1
-  const isP = c < 1 === Math.abs(f(-limit)) < Math.abs(f(limit));
-  const d = isP === c < 1 ? -limit : limit;
-  return { s: (c + d) / 2, t: (c - d) / 2, twistRad: 0, fan: isP ? 'P' : 'Q' };
+/** No ruling without twist in the whole corner of the square: those there fan out from the end point of one line. */
+function shortFan(sum: number, twistBy: (lead: number) => number): Ruling {
+  const limit = mostLead(sum);
+  const isFore = sum < 1;
+  // at the fore corner the least lead is s = 0, in a fan of P; at the after corner the most is s = 1
+  const isLeastNearer = Math.abs(twistBy(-limit)) < Math.abs(twistBy(limit));
+  const fan = isFore === isLeastNearer ? 'P' : 'Q';
+  const lead = (fan === 'P') === isFore ? -limit : limit;
+  return { ...placeAt({ sum, lead }), twistRad: 0, fan };
 }
 
-/** A change of sign that leaves this much is the jump from +π to −π, not a root. */
+/** A change of sign that leaves this much twist is the jump of an angle from +π to −π, not a passing through nought. */
 const JUMP_RAD = 0.2;
 
 /** Rulings that would cross the one before are brought level with it, and their twist taken anew. */
@@ -337,7 +370,7 @@ function keepMonotone(rulings: readonly Ruling[], twist: Twist): Ruling[] {
     }
     s = Math.max(s, ruling.s);
     t = Math.max(t, ruling.t);
-    const level = { s, t, twistRad: ruling.fan ? 0 : twist(s, t) };
+    const level = { s, t, twistRad: ruling.fan ? 0 : twist({ s, t }) };
     return ruling.fan ? { ...level, fan: ruling.fan } : level;
   });
 }
