@@ -1,8 +1,10 @@
 /**
  * Where the sheets join: the fewest scarfs for each panel, each at the best of a few places.
  *
- * Method: a panel longer than the usable sheet is cut square to its u axis into n pieces, n the least that will do; a
- * scarf of ratio × thickness is lost at each joint, so n·S − (n−1)·scarf must reach the panel's length. The joints may
+ * On the flat panel u runs along it from its fore end, v across it. Lengths mm.
+ *
+ * Method: a panel longer than the usable length of a sheet is cut square to u into as few pieces as will do. Where two
+ * pieces join they lap by the length of the scarf, its ratio × the thickness, so of n sheets n − 1 scarfs are lost. The joints may
  * move within the length to spare: candidate places are tried along it and scored by what a builder wants: clear of
  * frames, out of the hardest bend, staggered from the neighbouring panel's joints. What could not be met is a finding.
  * Pieces come first: each carries half the scarf past the joint's middle, and its taper is marked.
@@ -54,9 +56,13 @@ type Wish = { readonly u: number; readonly label: string };
 type Scored = { readonly us: readonly number[]; readonly score: number };
 
 /** A sheet shorter than this many scarfs is mostly joint. */
-const MOST_SCARF_SHARE = 3;
-/** Places tried along the length to spare. */
+const LEAST_SCARFS = 3;
+/** Places tried along the length to spare: a hand's breadth apart on a sheet. */
 const PLACES = 25;
+/** What it costs to be wholly too near to a frame, or to a neighbour's joint, and to lie in the hardest bend. */
+const COST = { nearFrame: 10, notStaggered: 10, inBend: 4 };
+/** What is short by less is not short: figures carry some dust. */
+const DUST_MM = 1e-6;
 
 /** Joints for all panels, from the lowest up, each staggered from those before it. */
 export function planJoints(
@@ -94,7 +100,7 @@ function jointPanel(
       data,
     });
   }
-  const isHopeless = usable < MOST_SCARF_SHARE * scarf;
+  const isHopeless = usable < LEAST_SCARFS * scarf;
   if (isHopeless) {
     const data = { panel: panel.name, sheetMm: sheet.width, scarfMm: scarf };
     findings.push({
@@ -104,7 +110,7 @@ function jointPanel(
       data,
     });
   }
-  const count = isHopeless ? 1 : Math.max(1, Math.ceil((length - scarf - 1e-6) / (usable - scarf)));
+  const count = isHopeless ? 1 : Math.max(1, Math.ceil((length - scarf - DUST_MM) / (usable - scarf)));
   const obstacles = frameCrossings(panel, frames);
   const neighbour = before[before.length - 1];
   const bendAt = bendReader(panel);
@@ -146,12 +152,12 @@ function bestPlaces(input: PlaceInput): number[] {
   const { count, length, usable, scarf } = input;
   if (count === 1) return [];
   // joint k may lie where all pieces before it and after it still come out of a sheet
-  const low = (k: number) => length - ((count - k) * (usable - scarf) + scarf / 2);
-  const high = (k: number) => k * (usable - scarf) + scarf / 2;
+  const lowest = (k: number) => length - ((count - k) * (usable - scarf) + scarf / 2);
+  const highest = (k: number) => k * (usable - scarf) + scarf / 2;
   let best: Scored = { us: [], score: Infinity };
   for (let place = 0; place < PLACES; place++) {
     const w = place / (PLACES - 1);
-    const us = Array.from({ length: count - 1 }, (_, i) => low(i + 1) + w * (high(i + 1) - low(i + 1)));
+    const us = Array.from({ length: count - 1 }, (_, i) => lowest(i + 1) + w * (highest(i + 1) - lowest(i + 1)));
     // between equals the most even cut, which leaves the most useful offcuts
     const score = us.reduce((sum, u) => sum + scoreOf(u, input), 0) + Math.abs(w - 0.5);
     if (score < best.score) best = { us, score };
@@ -163,7 +169,11 @@ function scoreOf(u: number, { bendAt, obstacles, neighbour, part, scarf }: Place
   const nearest = Math.min(Infinity, ...obstacles.map((o) => Math.abs(o.u - u))) - scarf / 2;
   const apart = Math.min(Infinity, ...(neighbour?.joints ?? []).map((joint) => Math.abs(joint.u - u)));
   const short = (have: number, want: number) => (want > 0 ? Math.max(0, 1 - have / want) : 0);
-  return 10 * short(nearest, part.clearOfFrames) + 10 * short(apart, part.stagger) + 4 * bendAt(u) ** 2;
+  return (
+    COST.nearFrame * short(nearest, part.clearOfFrames) +
+    COST.notStaggered * short(apart, part.stagger) +
+    COST.inBend * bendAt(u) ** 2
+  );
 }
 
 /** How far along the panel from a ruling its bend is felt. */
@@ -185,8 +195,10 @@ function bendReader({ rulings, minBendRadius }: Panel): (u: number) => number {
   };
 }
 
-/** Nearer the hardest bend than this share of its curvature is said. */
+/** A joint that bends by more than this share of the panel's hardest bend lies in it. */
 const IN_BEND = 0.9;
+/** A panel whose hardest bend is wider than this is nearly flat: any joint may lie in it. */
+const GENTLE_MM = 5000;
 
 function judge(
   {
@@ -205,13 +217,13 @@ function judge(
 ): void {
   for (const u of us) {
     const where = { stage: 'joints', panel: panel.id } as const;
-    const close = obstacles.find((o) => Math.abs(o.u - u) - scarf / 2 < part.clearOfFrames - 1e-6);
+    const close = obstacles.find((o) => Math.abs(o.u - u) - scarf / 2 < part.clearOfFrames - DUST_MM);
     if (close) {
       const clearMm = Math.max(0, Math.abs(close.u - u) - scarf / 2);
       const data = { panel: panel.name, uMm: u, clearMm, wantMm: part.clearOfFrames, frame: close.label };
       findings.push({ severity: 'check', code: 'joint-near-frame', where, data });
     }
-    const mate = neighbour?.joints.find((joint) => Math.abs(joint.u - u) < part.stagger - 1e-6);
+    const mate = neighbour?.joints.find((joint) => Math.abs(joint.u - u) < part.stagger - DUST_MM);
     if (mate && neighbour) {
       const data = {
         panel: panel.name,
@@ -221,7 +233,7 @@ function judge(
       };
       findings.push({ severity: 'check', code: 'joint-not-staggered', where, data });
     }
-    if (panel.minBendRadius && panel.minBendRadius.value < 5000 && bendAt(u) > IN_BEND)
+    if (panel.minBendRadius && panel.minBendRadius.value < GENTLE_MM && bendAt(u) > IN_BEND)
       findings.push({ severity: 'check', code: 'joint-in-bend', where, data: { panel: panel.name, uMm: u } });
   }
 }

@@ -13,18 +13,23 @@ import { at, bracketedRoot, distance3, dot3, sub3, type Vec3 } from '../geometry
 import { battenAt, type Batten } from './batten';
 import { bendPoints, positionOf, type HullLine, type RunOut, type RunOuts } from './hull-line';
 
-/** Part of a line, by its parameter. */
+/** Part of a line, by its parameter t from 0 at its fore end to 1 at its after end. */
 export type LineStretch = { readonly line: HullLine; readonly from: number; readonly to: number };
 
 /** An end this near to a neighbouring line lies on it. */
 const ON_LINE_MM = 3;
 /** This near to the neighbour's own end it is where both end, as at a stem. */
 const SHARED_END_MM = 12;
-/** An end this near is perhaps meant to lie on it, if it is far from where the neighbour ends. */
+/** An end this near is perhaps meant to lie on it, */
 export const NEAR_LINE_MM = 25;
+/** if it is as far as this from where the neighbour ends. */
 const FAR_FROM_END_MM = 80;
+/** Lines that run out on each other are bent in turn until no end moves by more, */
 const SETTLED_MM = 1e-7;
+/** or so often: each time an end moves by a tenth of the time before, or less. */
 const ROUNDS = 8;
+/** The parameter of a foot is found to this. */
+const FOOT_TOLERANCE = 1e-13;
 
 export const ENDS = ['fore', 'aft'] as const;
 export type End = (typeof ENDS)[number];
@@ -99,6 +104,7 @@ function findRunOuts(lines: readonly HullLine[]): Found[] {
 }
 
 export const whole = (line: number) => ({ line, from: 0, to: 1 });
+/** A place on a row: which of its stretches, and the parameter of that stretch's line. */
 type Place = { readonly step: number; readonly t: number };
 
 type Part = { readonly from: number; readonly to: number };
@@ -145,14 +151,15 @@ export function nearestOn(batten: Batten, point: Vec3, [from, to]: readonly [num
   const ts = [from, ...inner.filter((t) => t > from && t < to), to];
   const distances = ts.map(off);
   const k = distances.indexOf(Math.min(...distances));
+  // half of how fast the square of the distance grows with t: nought where the point lies square to the batten
   const slope = (side: -1 | 1) => (t: number) => {
     const { position, first } = battenAt(batten, t, side);
     return dot3(sub3(position, point), first);
   };
   // it lies in one of the two parts beside the nearest sample, unless that is an end or a knuckle
   const t =
-    (k > 0 ? bracketedRoot(slope(-1), at(ts, k - 1), at(ts, k), 1e-13) : undefined) ??
-    (k < ts.length - 1 ? bracketedRoot(slope(1), at(ts, k), at(ts, k + 1), 1e-13) : undefined) ??
+    (k > 0 ? bracketedRoot(slope(-1), at(ts, k - 1), at(ts, k), FOOT_TOLERANCE) : undefined) ??
+    (k < ts.length - 1 ? bracketedRoot(slope(1), at(ts, k), at(ts, k + 1), FOOT_TOLERANCE) : undefined) ??
     at(ts, k);
   return { t, distance: off(t) };
 }

@@ -30,6 +30,15 @@ const check = (j: NestJob, rounds = 6): NestResult => {
 };
 
 describe('nest', () => {
+  it('knows parts by their place in the job, should two have one id', () => {
+    const parts = [
+      part('same', rectangle(100, 100), { rotations: [0] }),
+      part('same', rectangle(100, 30), { qty: 3, rotations: [0] }),
+    ];
+    // one above the other they fill it to the last
+    const result = nest(job({ sheets: sheet(116, 224, 1), parts }), { seed: 5, rounds: 1 });
+    expect([result.unplaced, result.sheetsUsed]).toEqual([[], 1]);
+  });
   it('packs what exactly fits: four rectangles, gap and margin used to the last', () => {
     const j = job({ sheets: sheet(222, 122, 1), parts: [part('r', rectangle(100, 50), { qty: 4 })] });
     const result = check(j, 1);

@@ -70,20 +70,39 @@ const GAP_SIDES = 32;
 const TOUCH_MM = 1e-6;
 /** Outlines of more points than this are simplified for the search. */
 const MANY_POINTS = 48;
+/** By so much at most, and never inward. */
 const OUTWARD_MM = 0.25;
+/** Weights of a layout's score, so far apart that each only decides where those before it are equal. */
+const SCORE = { unplaced: 1e6, sheet: 1e3, lastSheet: 10, others: 0.01 };
+/** Of two places that reach as far along the sheet the lower is taken: so little does height count against length. */
+const HEIGHT_SHARE = 1e-4;
+/** Coordinates of this many to the millimetre are whole on the grid on which no-fit polygons are computed. */
+const GRID_PER_MM = 1e4;
+/** What is off it by less is on it. */
+const GRID_DUST = 1e-6;
+/** Edges whose cross product is this small run along each other; shares of an edge are good to END_DUST. */
+const PARALLEL = 1e-12;
+const END_DUST = 1e-9;
 /** Turned and off-grid parts are kept this much further apart: the no-fit grid is 0.0001 mm. */
 const GRID_SAFETY_MM = 5e-4;
 
+/** One of the pieces of a part that are wanted: the part by its place in the job. */
 type Copy = { readonly part: number; readonly copy: number };
+/** A part turned, and turned over or not, about its own origin. */
 type Pose = {
+  /** Unlike that of any other pose in the job. */
   readonly key: string;
   readonly rotationDeg: number;
   readonly isMirrored: boolean;
+  /** Its outline, simplified outward where it has many points, and the box about it. */
   readonly shape: Outline;
   readonly box: Box;
+  /** About the outline as it was given. */
   readonly exactBox: Box;
+  /** All corners are whole on the no-fit polygons' grid. */
   readonly isOnGrid: boolean;
 };
+/** A copy on a sheet: where the pose's origin lies. */
 type Placed = { readonly pose: Pose; readonly at: Vec2; readonly item: Copy };
 type OpenSheet = {
   readonly id: string;
@@ -95,7 +114,7 @@ type OpenSheet = {
 
 /** Lays out the job. Never throws on a valid job; what fits nowhere is listed as unplaced. */
 export function nest(job: NestJob, budget: NestBudget): NestResult {
-  const poses = job.parts.map(posesOf);
+  const poses = job.parts.map((part, index) => posesOf(part, index));
   const copies = job.parts.flatMap((part, k) =>
     Array.from({ length: part.qty }, (_, copy): Copy => ({ part: k, copy })),
   );
@@ -130,7 +149,9 @@ function scoreOf({ sheets, unplaced }: Layout): number {
   const last = sheets[sheets.length - 1];
   const used = last ? extentOf(last) / last.width : 0;
   const others = sheets.slice(0, -1).reduce((sum, sheet) => sum + extentOf(sheet) / sheet.width, 0);
-  return unplaced.length * 1e6 + sheets.length * 1e3 + used * 10 + others * 0.01;
+  return (
+    unplaced.length * SCORE.unplaced + sheets.length * SCORE.sheet + used * SCORE.lastSheet + others * SCORE.others
+  );
 }
 
 const extentOf = (sheet: OpenSheet): number => Math.max(0, ...sheet.placed.map((p) => p.at[0] + p.pose.exactBox.maxX));
@@ -174,7 +195,7 @@ function layOut(
  * Every way in which a part may lie, with its outline in that pose (wound counter-clockwise, about the part's
  * origin).
  */
-function posesOf(part: NestJob['parts'][number]): Pose[] {
+function posesOf(part: NestJob['parts'][number], index: number): Pose[] {
   const angles = part.rotations === 'any' ? likelyAngles(part.outline) : [...new Set(part.rotations)];
   const sides = part.mirror ? [false, true] : [false];
   return sides.flatMap((isMirrored) =>
@@ -182,8 +203,10 @@ function posesOf(part: NestJob['parts'][number]): Pose[] {
       const over = isMirrored ? mirrored(part.outline) : part.outline;
       const exact = counterClockwise(turned(over, toRad(rotationDeg)));
       const shape = coarser(exact);
-      const isOnGrid = shape.every((p) => p.every((c) => Math.abs(c * 1e4 - Math.round(c * 1e4)) < 1e-6));
-      const key = `${part.id}|${rotationDeg}|${isMirrored}`;
+      const isOnGrid = shape.every((p) =>
+        p.every((c) => Math.abs(c * GRID_PER_MM - Math.round(c * GRID_PER_MM)) < GRID_DUST),
+      );
+      const key = `${index}|${rotationDeg}|${isMirrored}`;
       return {
         key,
         rotationDeg,
@@ -285,8 +308,7 @@ function putOn(sheet: OpenSheet, choices: readonly Pose[], item: Copy, margin: n
     const limit = best ? best.reach - pose.exactBox.maxX : Infinity;
     const place = leastPlace(room, sheet.placed, pose, noFit, limit);
     if (!place) continue;
-    // the lower of two that reach as far; a hair's breadth of preference, so that x decides
-    const reach = place[0] + pose.exactBox.maxX + 1e-4 * (place[1] + pose.exactBox.maxY);
+    const reach = place[0] + pose.exactBox.maxX + HEIGHT_SHARE * (place[1] + pose.exactBox.maxY);
     if (!best || reach < best.reach) best = { pose, at: place, reach };
   }
   if (!best) return false;
@@ -385,12 +407,14 @@ const edgesOf = (ring: Outline, owner: number): EdgeOf[] =>
   });
 
 function meetOf(a: Vec2, b: Vec2, c: Vec2, d: Vec2): Vec2 | undefined {
+  // a + w (b − a) = c + v (d − c)
   const [rx, ry, sx, sy] = [b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]];
   const turn = rx * sy - ry * sx;
-  if (Math.abs(turn) < 1e-12) return undefined; // along each other: their ends are candidates already
+  if (Math.abs(turn) < PARALLEL) return undefined; // along each other: their ends are candidates already
   const w = ((c[0] - a[0]) * sy - (c[1] - a[1]) * sx) / turn;
   const v = ((c[0] - a[0]) * ry - (c[1] - a[1]) * rx) / turn;
-  return w < -1e-9 || w > 1 + 1e-9 || v < -1e-9 || v > 1 + 1e-9 ? undefined : [a[0] + w * rx, a[1] + w * ry];
+  const isOn = (share: number) => share >= -END_DUST && share <= 1 + END_DUST;
+  return !isOn(w) || !isOn(v) ? undefined : [a[0] + w * rx, a[1] + w * ry];
 }
 
 /** Inside the no-fit region by more than a touch: within an odd number of its rings and clear of their edges. */

@@ -1,14 +1,18 @@
 /**
- * The cheapest path of rulings between two lines, coarse to fine.
+ * About where the rulings between two lines run: the cheapest path over a grid of their parameters, coarse to fine.
  *
- * Method (derived here): both lines are sampled; over the (s, t) grid the monotone path from (0,0) to (1,1) is sought
- * that minimises the integral of twist² along it (dynamic programming; moves +s, +t, both; a move counts the mean
- * length it covers on the two lines, so all routes have the same total). At the ends, and at a knuckle, the rulings
- * may fan out from one point: an "apex" sample is put in there, along which moving the other line is free, since a
- * fan is a cone. Leaving or entering a fan where twist ≠ 0 makes a crease, which costs twist² times the ruling's
- * length; without that the path hugs the border and folds the panel. The first grid is searched whole, each finer one
- * in a band about the path of the one before. Cost: with grids of 24, 48 and 288 some 1,300 twists, 10,000 with the
- * last, where the finest grid whole has 83,000.
+ * The words are those of rulings.ts: s and t are the parameters of the lines P and Q, a ruling is a pair (s, t), and the
+ * rulings of a panel in order are a path from (0, 0) to (1, 1) on which neither falls. Twist is what a ruling ought not to
+ * have; a fan is a stretch of rulings from one point of one line, which is called its apex.
+ *
+ * Method (derived here): both lines are sampled, and of all paths over the grid of samples the one is sought (by dynamic
+ * programming, a step moving on along P, along Q, or both) on which the sum of twist² × length is least. The length of a
+ * step is the mean of what it covers of the two lines, so that all paths are equally long. At the ends of a line, and at
+ * its knuckles, rulings may fan out: an apex, a sample of its own, is put in there, and beside it the other line is
+ * followed at no cost, since a fan is part of a cone. Where a fan begins or ends at a ruling with a twist the panel would
+ * have a crease: that costs twist² × the ruling's length. Without this price the path would hug the border, and fold the
+ * panel. The first grid is searched whole, each finer one in a band about the path of the one before. Cost: with grids of
+ * 24, 48 and 288 cells some 1,300 twists, 10,000 where the last is needed; the finest grid whole has 83,000.
  */
 import { distance3, type Vec3 } from '../geometry';
 import type { EdgeCurve } from './edge-curve';
@@ -28,14 +32,18 @@ type Sample = {
   readonly isKnuckle: boolean;
 };
 
-/** Of row i the columns lo[i] to hi[i]; the first of them is kept at start[i]. */
+/**
+ * The part of the grid that is searched: rows are samples of P, columns samples of Q. Of row i it has the columns lo[i] to
+ * hi[i], kept in one array from start[i] on.
+ */
 type Band = { readonly lo: Int32Array; readonly hi: Int32Array; readonly start: Int32Array; readonly size: number };
 
 /** How far a finer grid is searched to both sides of the coarser one's path, in cells of the coarser one. */
 const REACH_CELLS = 2;
 
 /**
- * 0.6°: a path through a developable panel strays from its rulings by half a cell of the second grid, and so by less.
+ * A path with less twist than this (0.6°) is near enough to the rulings for them to be found from it: through a developable
+ * panel it lies within half a cell of them, and has less.
  */
 const NEAR_ENOUGH_RAD = 0.01;
 
@@ -43,8 +51,8 @@ const NEAR_ENOUGH_RAD = 0.01;
 export type Path = { readonly corners: readonly Corner[]; readonly cell: number; readonly isFinest: boolean };
 
 /**
- * @param grids cells a line of each search, coarsest first @param enoughRad a twist of the path with which it may
- * stop early
+ * @param grids into how many cells each line is divided for each search, coarsest first
+ * @param enoughRad the search stops at a grid on which the path has less twist than this, rad
  */
 export function cheapestPath(
   P: EdgeCurve,
@@ -91,9 +99,12 @@ function sampleEdge(edge: EdgeCurve, count: number): Sample[] {
   return samples;
 }
 
+/** Two parameters are one, and a parameter is a sample of a grid, to this share of a cell. */
+const ON_GRID = 1e-9;
+
 /** Of a finer sampling the samples of a coarser one: every so many, and the knuckles with their apexes. */
 const thinned = (samples: readonly Sample[], count: number): Sample[] =>
-  samples.filter(({ t, isKnuckle }) => isKnuckle || Math.abs(t * count - Math.round(t * count)) < 1e-9);
+  samples.filter(({ t, isKnuckle }) => isKnuckle || Math.abs(t * count - Math.round(t * count)) < ON_GRID);
 
 function bandOf(lo: Int32Array, hi: Int32Array): Band {
   const start = new Int32Array(lo.length);
@@ -129,7 +140,7 @@ function bandAlong(path: readonly Corner[], ps: readonly Sample[], qs: readonly 
   return bandOf(lo, hi);
 }
 
-/** t of the path at s on the stretch from corner k on; at the ends of the stretch outside it. */
+/** The path's t at a given s, on its stretch from corner k on; beyond that stretch the t of its end. */
 function readT(path: readonly Corner[], k: number, s: number): number {
   const a = path[k]!; // in bounds by the callers
   const b = path[k + 1] ?? a;
@@ -143,8 +154,9 @@ function searchBand(ps: readonly Sample[], qs: readonly Sample[], band: Band): F
   const { twist2, width } = twistsIn(ps, qs, band);
   const stepP = stepLengths(ps);
   const stepQ = stepLengths(qs);
+  // at each place of the band: what the cheapest way there costs, and its last step
   const cost = new Float64Array(band.size).fill(Infinity);
-  const move = new Uint8Array(band.size); // 1: +s, 2: +t, 3: both
+  const move = new Uint8Array(band.size); // 1: on along P, 2: on along Q, 3: both
   const apexP = Uint8Array.from(ps, (p) => (p.isApex ? 1 : 0));
   const apexQ = Uint8Array.from(qs, (q) => (q.isApex ? 1 : 0));
   cost[0] = 0;
@@ -159,7 +171,8 @@ function searchBand(ps: readonly Sample[], qs: readonly Sample[], band: Band): F
       const hasBoth = j - 1 >= belowLo && j - 1 <= belowHi;
       const isPlain = i > 0 && j > 0 && apexP[i]! + apexP[i - 1]! + apexQ[j]! + apexQ[j - 1]! === 0;
       if (isPlain) {
-        // most of the band, and so most of the time: the three moves below with nothing but the twist to pay for
+        // no apex near, as in most of the band: the three moves below with nothing but the twist to pay for, written out
+        // for speed. A quarter: the mean of two twists, times half of what is covered of each line
         const now = twist2[here]!;
         const along = hasBelow ? cost[below + j]! + 0.25 * stepP[i]! * (now + twist2[below + j]!) : Infinity;
         const up = hasLeft ? cost[here - 1]! + 0.25 * stepQ[j]! * (now + twist2[here - 1]!) : Infinity;
@@ -196,7 +209,10 @@ function searchBand(ps: readonly Sample[], qs: readonly Sample[], band: Band): F
   return traceBack(ps, qs, { move, twist2 }, band);
 }
 
-/** Both at once: along the surface, or into or out of a point that is an apex of both lines; never past one apex. */
+/**
+ * Whether both lines may be gone on along at once. `before` and `now` say which of the two is at an apex (0 none, 1 P, 2 Q,
+ * 3 both): away from apexes, and into or out of a place where both are at one, as where a panel comes to a point.
+ */
 const isPlainStep = (before: number, now: number): boolean => before + now === 0 || (before === 3) !== (now === 3);
 
 const isCorner = (i: number, j: number, n: number, m: number): boolean =>

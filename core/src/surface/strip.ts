@@ -1,6 +1,9 @@
 /**
  * Lays a ruled strip out flat, true length by true length, and measures how it bends.
  *
+ * The words are those of rulings.ts: P and Q are the two lines, s and t their parameters, and p, q the points of a ruling
+ * on them; k numbers the rulings from the fore end. `flat…` is a place on the flat sheet.
+ *
  * Method: the strip of triangles between successive rulings is unrolled in the plane (the hand method, with hundreds of
  * rulings where a builder uses ten). The diagonal alternates from strip to strip, so that what is left of twist favours
  * neither edge. Radius of curvature across a ruling: distance between neighbouring rulings, square to them, over the
@@ -74,6 +77,9 @@ export function layStrip(P: EdgeCurve, Q: EdgeCurve, rulings: readonly Ruling[])
 
 type End = { readonly position: Vec3; readonly first: Vec3 };
 
+/** The sum of two unit normals that is this short: they point against each other, and there is none between. */
+const NO_NORMAL = 1e-6;
+
 /** Halfway between the normals at its two ends. By coordinates: it is taken on every ruling. */
 function normalAt({ fan }: Ruling, p: End, q: End): Vec3 | undefined {
   const r = sub3(q.position, p.position);
@@ -92,7 +98,7 @@ function normalAt({ fan }: Ruling, p: End, q: End): Vec3 | undefined {
     z += nz * share;
   }
   const length = Math.sqrt(x * x + y * y + z * z);
-  return length < 1e-6 ? undefined : [x / length, y / length, z / length];
+  return length < NO_NORMAL ? undefined : [x / length, y / length, z / length];
 }
 
 /** A ruling without a normal (the tip of a pointed panel) takes its neighbour's. */
@@ -122,17 +128,18 @@ function unroll(ps: readonly Vec3[], qs: readonly Vec3[], normals?: readonly Vec
     const q0 = qs[k - 1]!;
     const p1 = ps[k]!;
     const q1 = qs[k]!;
+    // how much longer than its chord each of the three ways is over the bend, as squares: see the head of this file
     const turn2 = normals ? turnBetween2(normals[k - 1]!, normals[k]!) : 0;
     const v = turn2 > 0 ? apart(p0, p1, q0, q1, 'p') : 0;
     const w = turn2 > 0 ? apart(p0, p1, q0, q1, 'q') : 0;
     const along = { p: (turn2 * v * v) / 12, q: (turn2 * w * w) / 12, diagonal: (turn2 * v * w) / 12 };
     if (k % 2 === 0) {
-      const next = lay(p0, q0, p1, fp, fq, 0, along.p, along.diagonal);
-      fq = lay(p1, q0, q1, next, fq, along.diagonal, 0, along.q);
+      const next = lay([p0, q0, p1], [fp, fq], { ab: 0, ac: along.p, bc: along.diagonal });
+      fq = lay([p1, q0, q1], [next, fq], { ab: along.diagonal, ac: 0, bc: along.q });
       fp = next;
     } else {
-      const next = lay(p0, q0, q1, fp, fq, 0, along.diagonal, along.q);
-      fp = lay(p0, q1, p1, fp, next, along.diagonal, along.p, 0);
+      const next = lay([p0, q0, q1], [fp, fq], { ab: 0, ac: along.diagonal, bc: along.q });
+      fp = lay([p0, q1, p1], [fp, next], { ab: along.diagonal, ac: along.p, bc: 0 });
       fq = next;
     }
     p.push(fp);
@@ -141,7 +148,7 @@ function unroll(ps: readonly Vec3[], qs: readonly Vec3[], normals?: readonly Vec
   return { p, q };
 }
 
-/** A turn of more than 0.2 between neighbouring rulings is a crease or a slip of a normal, not a bend between them. */
+/** A turn of more than 0.2 rad (11°) between neighbouring rulings is a crease or a slip of a normal, not a bend between them. */
 const ROUND_TURN2 = 0.2 ** 2;
 
 /** The square of the angle between two unit normals, for small ones; nought where that is no bend. */
@@ -162,11 +169,17 @@ function apart(p0: Vec3, p1: Vec3, q0: Vec3, q1: Vec3, end: 'p' | 'q'): number {
   return squareDistance(a, b, [rx, ry, rz]);
 }
 
+/** By how much the squares of a triangle's sides are longer over the bent surface than straight, mm². */
+type Longer = { readonly ab: number; readonly ac: number; readonly bc: number };
+
+/** Points whose distance squared is less than this are one, mm². */
+const ONE_POINT_MM2 = 1e-18;
+
 /**
- * The flat place of c, given those of a and b: to the right of the way from a to b. Over the bent surface the squares
- * of ab, ac and bc are longer by so much. By coordinates: it is the kernel.
+ * The flat place of the corner c of a triangle in space, given those of a and b: to the right of the way from a to b.
+ * Written out by coordinates: it is done for every ruling.
  */
-function lay(a: Vec3, b: Vec3, c: Vec3, fa: Vec2, fb: Vec2, moreAb: number, moreAc: number, moreBc: number): Vec2 {
+function lay([a, b, c]: readonly [Vec3, Vec3, Vec3], [fa, fb]: readonly [Vec2, Vec2], longer: Longer): Vec2 {
   const bx = b[0] - a[0];
   const by = b[1] - a[1];
   const bz = b[2] - a[2];
@@ -175,16 +188,16 @@ function lay(a: Vec3, b: Vec3, c: Vec3, fa: Vec2, fb: Vec2, moreAb: number, more
   const cz = c[2] - a[2];
   const chord2 = bx * bx + by * by + bz * bz;
   // a and b in one point: the panel's tip, where any direction will do; the whole is squared up afterwards
-  if (chord2 < 1e-18) return [fa[0] + Math.sqrt(cx * cx + cy * cy + cz * cz), fa[1]];
-  const base2 = chord2 + moreAb;
+  if (chord2 < ONE_POINT_MM2) return [fa[0] + Math.sqrt(cx * cx + cy * cy + cz * cz), fa[1]];
+  const base2 = chord2 + longer.ab;
   const straight = (bx * cx + by * cy + bz * cz) / chord2; // of the base
   const rx = cx - straight * bx;
   const ry = cy - straight * by;
   const rz = cz - straight * bz;
   const share = chord2 / base2;
-  const along = straight * share + (moreAb + moreAc - moreBc) / (2 * base2);
+  const along = straight * share + (longer.ab + longer.ac - longer.bc) / (2 * base2);
   // the square of c's distance from the base, of the base; what the bend adds is nought without one, to the last digit
-  const added = straight * straight * share + moreAc / base2 - along * along;
+  const added = straight * straight * share + longer.ac / base2 - along * along;
   const across = Math.sqrt(Math.max(0, (rx * rx + ry * ry + rz * rz) / base2 + added));
   const ex = fb[0] - fa[0];
   const ey = fb[1] - fa[1];

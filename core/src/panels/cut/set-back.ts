@@ -8,6 +8,7 @@
  */
 import { at, crossLines, distance2, type Vec2 } from '../../geometry';
 
+/** A panel's two edges on the flat, a point for each ruling: p its lower or inner edge, q its upper or outer one. */
 export type Flat = { readonly p: readonly Vec2[]; readonly q: readonly Vec2[] };
 
 /**
@@ -26,21 +27,23 @@ export type Setbacks = {
 
 /** Points nearer than this on the flat are one. */
 export const STILL_MM = 1e-3;
-/** A run as long as this has a direction: in a fan the moved points lie a few hundredths apart, any way about. */
+/** The direction of an edge is read over this length: in a fan moved points lie hundredths apart, any way about. */
 const RUN_MM = 3;
+/** Where an edge ends sooner, over what there is, but over no less than this. */
 const LEAST_RUN_MM = 1;
-/**
- * No corner slides further than this share of the panel's end, a rounded one this; an end nearly along the edge
- * counts as this steep.
- */
+/** No corner slides along the panel's end further than this share of it: the two corners would pass each other. */
 const MOST_OF_END = 0.4;
+/** At a rounded chine there is but one corner to slide. */
 const MOST_OF_ROUNDED_END = 0.95;
+/** Sine of the angle between an end and an edge, at least: along an end that lies nearly along it a corner would run off. */
 const LEAST_SINE = 0.3;
-/** An edge that turns more than this at one point has a corner there. */
+/** An edge that turns more than this (6°) at one point has a corner there. */
 const CORNER_RAD = 0.1;
-/** Pieces cross within so many points of the corner between them, and are run on by no more than so many setbacks. */
+/** Two pieces cross within so many points of the corner between them: more than a wide setback passes at a sharp one. */
 const CORNER_POINTS = 60;
+/** Each is first carried on straight past the corner by so many setbacks: enough for a corner of 20°. */
 const RUN_ON = 6;
+/** At the tip of a panel a second crossing is looked for among so many points past the first. */
 const PAST_POINTS = 12;
 /** An end of fewer setbacks than this may be used up by those of its two edges. */
 const SHORT_END = 4;
@@ -99,7 +102,7 @@ function setBack(edge: readonly Vec2[], opposite: readonly Vec2[], setbacks: Set
 /** By the edge's parameter: some thousandths of a millimetre. */
 const STANDING = 1e-6;
 
-/** Of each place the first and the last at which the edge has stood still with it. */
+/** For each ruling the first and the last of those that stand with it at one point of the edge, in a fan. */
 function groupsOf(along: readonly number[]): (readonly [number, number])[] {
   const groups: (readonly [number, number])[] = [];
   for (let from = 0; from < along.length; from = groups.length) {

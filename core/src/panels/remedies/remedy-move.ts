@@ -1,14 +1,16 @@
 /**
- * The smallest smooth change of one line that cures a panel.
+ * The smallest smooth change of one line that cures a panel: lets it develop within the limits.
  *
- * Method (derived here): of one line's half-breadths, heights or both, the change δ is sought that makes the integral
- * of twist² over the panels on both sides of the line, plus λ times the unevenness of δ, least. On a path that
- * minimises the twist the path itself counts for nothing to first order, so twist is linearised on the rulings as
- * they stand (Gauss- Newton) and the panel developed anew after each step. λ falls from stiff to soft until the panel
- * passes, then is halved back (in its logarithm), so that the change is the least uneven one that cures. Ends, pinned
- * points and points on the centreline stay; the ends of a transom may move athwart, which keeps it flat. Ends of
- * other lines that run out on this one go with it. A change that would spoil the panel on the line's other side is
- * not offered.
+ * Method (derived here): of one line's half-breadths, heights or both, the change is sought for which the sum of two things
+ * is least: twist² over the panels on both sides of the line, and a stiffness times the unevenness of the change. With much
+ * stiffness the change is small and even and cures little; with less it cures more. So the stiffness is lowered until the
+ * panel passes, then raised again by halving (of its logarithm): the change is the least uneven one that cures.
+ *
+ * The twist is taken at the rulings as they stand and taken to change in proportion to the change of each figure
+ * (Gauss-Newton); after each step the rulings are found anew. That they move meanwhile counts for nothing to first order,
+ * since they already run where the twist is least. Ends, pinned points and points on the centreline stay; the ends of a
+ * transom may move athwart, which keeps it flat. Ends of other lines that run out on this one go with it. A change that
+ * would spoil the panel on the line's other side is not offered.
  */
 import { at, distance3, solveDense } from '../../geometry';
 import type { Edit } from '../../findings';
@@ -36,20 +38,29 @@ import type { PanelRemedy, RemedyMove } from './panel-remedy';
 import { findRulings, twistOf } from '../../surface';
 import { isNoWorse, passes, standingOf, type Standing } from './standing';
 
-const SOFTEST = 1e-10;
+/** Stiffness against twist, rad²/mm²: at the most a panel hardly changes, with less than the least the line is a wave. */
 const STIFFEST = 1e-3;
+const SOFTEST = 1e-10;
+/** Each stiffness tried is this many times less than the one before, */
 const SOFTER = 6;
+/** and the last step is halved so often: to a ninth part of the stiffness that just cures. */
 const BISECTIONS = 4;
 /** Over this many limits on the few rulings of the search a panel is not developed in full to see whether it passes. */
 const HOPELESS = 1.6;
+/** Steps at each stiffness: the rest is made up at the next one, which is not far off. */
 const STEPS_PER_STIFFNESS = 2;
+/** A step that moves no point by more than this is none. */
+const LEAST_STEP_MM = 0.02;
 /** No one step moves a point further. */
 const LONGEST_STEP_MM = 60;
 /** No remedy moves a point by more than this share of the boat's length: that is another boat. */
 const FURTHEST_SHARE = 0.03;
+/** How the twist changes with a figure is measured by changing that by so much. */
 const NUDGE_MM = 0.25;
-/** Change of a single point, against its second difference: keeps the rest of the line where it is. */
+/** What it costs to move a point at all, against what unevenness costs: keeps the rest of the line where it is. */
 const STAY = 0.02;
+/** Points nearer to each other than this share of the mean step count as this far apart, or they would weigh too much. */
+const LEAST_STEP_SHARE = 0.1;
 /** A smaller move by one quantity is preferred to one by both unless it is this much larger. */
 const SIMPLER = 1.4;
 
@@ -123,7 +134,10 @@ function isFree(line: HullLine, point: OffsetPoint, index: number, quantity: Qua
   return !isEnd || (quantity === 'halfBreadth' && !isOnCentreline);
 }
 
-/** Second differences of the change along the line, held points counted as unmoved; squared and summed as a matrix. */
+/**
+ * The unevenness of a change as a matrix M over the free figures, changeᵀ·M·change: the sum of the squares of its second
+ * differences along the line, points that are held counted as unmoved.
+ */
 function stiffnessOf(line: HullLine, free: readonly Free[]): number[][] {
   const n = free.length;
   const matrix = Array.from({ length: n }, (_, i) => Array.from({ length: n }, (_unused, j) => (i === j ? STAY : 0)));
@@ -133,8 +147,8 @@ function stiffnessOf(line: HullLine, free: readonly Free[]): number[][] {
     const slot = new Map(free.flatMap((f, i) => (f.quantity === quantity ? [[f.index, i] as const] : [])));
     for (let k = 1; k < xs.length - 1; k++) {
       const [h0, h1] = [
-        Math.max(Math.abs(at(xs, k) - at(xs, k - 1)), 0.1 * mean),
-        Math.max(Math.abs(at(xs, k + 1) - at(xs, k)), 0.1 * mean),
+        Math.max(Math.abs(at(xs, k) - at(xs, k - 1)), LEAST_STEP_SHARE * mean),
+        Math.max(Math.abs(at(xs, k + 1) - at(xs, k)), LEAST_STEP_SHARE * mean),
       ];
       const row = [
         [k - 1, mean / h0],
@@ -181,7 +195,7 @@ function relax(problem: Problem, from: State, stiffness: number): State {
   for (let k = 0; k < STEPS_PER_STIFFNESS; k++) {
     const step = newtonStep(problem, state, stiffness);
     const longest = Math.max(...step.map(Math.abs));
-    if (!(longest > 0.02)) return state;
+    if (!(longest > LEAST_STEP_MM)) return state;
     const share = Math.min(1, LONGEST_STEP_MM / longest);
     state = stateAt(
       problem,
