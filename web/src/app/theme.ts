@@ -71,6 +71,8 @@ export function makeTheme(shade: Shade): Theme {
             gap: 16,
             padding: '2px 0',
             '& p': { margin: 0, color: c.quiet },
+            // words come between the figures there
+            '& .figure': { fontFamily: TEXT },
           },
           a: { color: c.main },
           ':focus-visible': { outline: `2px solid ${c.picked}`, outlineOffset: 1 },
