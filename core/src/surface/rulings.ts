@@ -59,9 +59,12 @@ const LEFT_RAD = 5e-4;
 type Place = { readonly s: number; readonly t: number };
 const sumOf = ({ s, t }: Place): number => s + t;
 const leadOf = ({ s, t }: Place): number => s - t;
-const placeAt = ({ sum, lead }: { readonly sum: number; readonly lead: number }): Place => ({
+type Lead = { readonly sum: number; readonly lead: number };
+const placeAt = ({ sum, lead }: Lead): Place => ({ s: (sum + lead) / 2, t: (sum - lead) / 2 });
+const rulingAt = ({ sum, lead }: Lead, twistRad: number): Ruling => ({
   s: (sum + lead) / 2,
   t: (sum - lead) / 2,
+  twistRad,
 });
 /** The most that the lead can be either way where s and t stay between 0 and 1. */
 const mostLead = (sum: number): number => Math.min(sum, 2 - sum);
@@ -147,7 +150,7 @@ function onwards(rulings: readonly Ruling[], guess: Corner, found: Ruling | unde
   const last = rulings[rulings.length - 1];
   if (!found) return { ...guess, twistRad: 0 };
   const isOnward = !last || (found.s >= last.s && found.t >= last.t);
-  return isOnward ? found : { s: guess.s, t: guess.t, twistRad: twist(guess) };
+  return isOnward ? found : { s: guess.s, t: guess.t, twistRad: twist(guess.s, guess.t) };
 }
 
 /** How fast the twist changes with the lead where the last ruling was found, rad; nought before there is one. */
@@ -181,18 +184,19 @@ function follow(found: readonly Ruling[], guess: Corner, twist: Twist, cell: num
   const start = leadOf(last) + (leadOf(last) - leadOf(before)) * share + bowAhead(found, share);
   if (Math.abs(start - leadOf(guess)) > STRAY_CELLS * cell || Math.abs(start) >= limit) return undefined;
   let lead = start;
-  let left = twist(placeAt({ sum, lead }));
+  const twistBy = twistByLead(twist, sum);
+  let left = twistBy(lead);
   for (let step = 0; step < FOLLOW_STEPS && (Math.abs(left) > ROOT_RAD || run.slope === 0); step++) {
     const next = run.slope === 0 ? lead + FIRST_STEP_CELLS * cell : lead - left / run.slope;
     if (!(Math.abs(next - start) < FOLLOW_CELLS * cell && Math.abs(next) < limit)) return undefined;
-    const leftThere = twist(placeAt({ sum, lead: next }));
+    const leftThere = twistBy(next);
     run.slope = (leftThere - left) / (next - lead);
     // in a plane no ruling has any twist: there the path alone says where they run
     if (Math.abs(run.slope) < PLANE_SLOPE) return undefined;
     lead = next;
     left = leftThere;
   }
-  return Math.abs(left) > ROOT_RAD ? undefined : { ...placeAt({ sum, lead }), twistRad: left };
+  return Math.abs(left) > ROOT_RAD ? undefined : rulingAt({ sum, lead }, left);
 }
 
 const isFound = ({ fan, twistRad }: Ruling): boolean => !fan && Math.abs(twistRad) <= ROOT_RAD;
@@ -221,8 +225,8 @@ function between(found: readonly Ruling[], next: Ruling, guess: Corner, twist: T
   const straight = leadOf(last) + share * (leadOf(next) - leadOf(last));
   const set = placeAt({ sum, lead: straight + bowBetween(found, next, share) });
   const isInside = set.s >= last.s && set.t >= last.t && set.s <= next.s && set.t <= next.t;
-  const twistRad = isInside && !last.fan && !next.fan ? twist(set) : Infinity;
-  if (Math.abs(twistRad) < SET_BETWEEN_RAD) return { ...set, twistRad };
+  const twistRad = isInside && !last.fan && !next.fan ? twist(set.s, set.t) : Infinity;
+  if (Math.abs(twistRad) < SET_BETWEEN_RAD) return { s: set.s, t: set.t, twistRad };
   return refine({ guess, offPath: straight - leadOf(guess), twist, cell });
 }
 
@@ -244,11 +248,18 @@ type LastRead = { s: number; t: number; ends: Ends | undefined };
 const withEnds = (ruling: Ruling, last: LastRead): Ruling =>
   last.ends && last.s === ruling.s && last.t === ruling.t ? { ...ruling, ends: last.ends } : ruling;
 
-/** The twist, rad, of the ruling at a place. */
-type Twist = (place: Place) => number;
+/** The twist, rad, of the ruling at s and t. Two figures, not a place: it is taken some ten times for every ruling. */
+type Twist = (s: number, t: number) => number;
+
+/** The same by the lead, for a given sum. */
+const twistByLead =
+  (twist: Twist, sum: number) =>
+  (lead: number): number =>
+    twist((sum + lead) / 2, (sum - lead) / 2);
+
 const twistOn =
   (P: EdgeCurve, Q: EdgeCurve, last: LastRead): Twist =>
-  ({ s, t }) => {
+  (s, t) => {
     const p = P.at(s);
     const q = Q.at(t);
     last.s = s;
@@ -268,7 +279,7 @@ function refineFanEnds({ corners, cell: own }: Path, twist: Twist, cell: number)
     const isOut = next?.fan !== undefined;
     if (!before || !next || isIn === isOut) return corner;
     const fan = corner.fan ?? next.fan;
-    const f = fan === 'P' ? (t: number) => twist({ s: corner.s, t }) : (s: number) => twist({ s, t: corner.t });
+    const f = fan === 'P' ? (t: number) => twist(corner.s, t) : (s: number) => twist(s, corner.t);
     const along = ({ s, t }: Corner) => (fan === 'P' ? t : s);
     // a coarse path says where the fan ends to a cell of its own; past the rulings beside it, it does not reach
     for (const reach of new Set([2 * cell, 2 * own])) {
@@ -325,7 +336,7 @@ type Search = {
 function refine({ guess, offPath, twist, cell }: Search): Ruling {
   const sum = sumOf(guess);
   const limit = mostLead(sum);
-  const twistBy = (lead: number) => twist(placeAt({ sum, lead }));
+  const twistBy = twistByLead(twist, sum);
   for (let k = 0; k < WINDOWS.length; k++) {
     const middle = leadOf(guess) + (k === 0 ? offPath : 0);
     const reach = WINDOWS[k]! * cell; // in bounds by the loop
@@ -335,10 +346,10 @@ function refine({ guess, offPath, twist, cell }: Search): Ruling {
     const lead = bracketedRoot(twistBy, low, high, ROOT_TOLERANCE);
     if (lead === undefined) continue;
     const twistRad = twistBy(lead);
-    if (Math.abs(twistRad) <= JUMP_RAD) return { ...placeAt({ sum, lead }), twistRad };
+    if (Math.abs(twistRad) <= JUMP_RAD) return rulingAt({ sum, lead }, twistRad);
   }
   if (limit < SHORT_FAN_CELLS * cell) return shortFan(sum, twistBy);
-  return { s: guess.s, t: guess.t, twistRad: twist(guess) };
+  return { s: guess.s, t: guess.t, twistRad: twist(guess.s, guess.t) };
 }
 
 /** A fan shorter than this at a panel's end slips through the grid. */
@@ -352,7 +363,7 @@ function shortFan(sum: number, twistBy: (lead: number) => number): Ruling {
   const isLeastNearer = Math.abs(twistBy(-limit)) < Math.abs(twistBy(limit));
   const fan = isFore === isLeastNearer ? 'P' : 'Q';
   const lead = (fan === 'P') === isFore ? -limit : limit;
-  return { ...placeAt({ sum, lead }), twistRad: 0, fan };
+  return { ...rulingAt({ sum, lead }, 0), fan };
 }
 
 /** A change of sign that leaves this much twist is the jump of an angle from +π to −π, not a passing through nought. */
@@ -370,7 +381,7 @@ function keepMonotone(rulings: readonly Ruling[], twist: Twist): Ruling[] {
     }
     s = Math.max(s, ruling.s);
     t = Math.max(t, ruling.t);
-    const level = { s, t, twistRad: ruling.fan ? 0 : twist({ s, t }) };
+    const level = { s, t, twistRad: ruling.fan ? 0 : twist(s, t) };
     return ruling.fan ? { ...level, fan: ruling.fan } : level;
   });
 }
