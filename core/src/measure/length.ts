@@ -161,10 +161,16 @@ export function formatFine(mm: number, notation: Notation): string {
 }
 
 /** What stands in a column's head or after a single figure. */
-export function unitLabel(notation: Notation): string {
-  if (notation === 'ft-in-8ths') return 'ft-in-⅛';
-  return notation.startsWith('in') ? 'in' : notation;
-}
+export const unitLabel = (notation: Notation): string => UNIT_LABELS[notation];
+
+const UNIT_LABELS: Readonly<Record<Notation, string>> = {
+  mm: 'mm',
+  m: 'm',
+  in: 'in',
+  'in-16': 'in',
+  'in-32': 'in',
+  'ft-in-8ths': 'ft-in-⅛',
+};
 
 /** The length with its unit. */
 export function formatWithUnit(mm: number, notation: Notation): string {
