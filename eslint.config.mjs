@@ -1,7 +1,7 @@
 /**
- * Lint rules. The part that matters most here is the direction of imports: it holds the architecture, since a folder alone
- * leaks. A folder of core may import those before it, a folder of web those before it, each through its index.ts in core;
- * the stages stand in the order in which core/src/project/chain.ts lists them, and only there.
+ * Lint rules. The part that matters most here is the direction of imports: it holds the architecture, since a folder
+ * alone leaks. A folder of core may import those before it, a folder of web those before it, each through its index.ts
+ * in core; the stages stand in the order in which core/src/project/chain.ts lists them, and only there.
  */
 import { readFileSync } from 'node:fs';
 import js from '@eslint/js';

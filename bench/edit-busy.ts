@@ -1,8 +1,8 @@
 /**
- * How long the page's own thread and the worker are busy with an edit on the Panels stage: an offset of the sheer, undone
- * and redone forty times, read off a trace of the browser (all tasks of each thread). Two builds are taken in turn, several
- * times, in one run, so that a ratio holds when the machine's speed drifts. The frames' gaps are those of edit-frames.ts.
- * Run: npx tsx bench/edit-busy.ts URL [OTHER_URL] [rounds], with the application served at each.
+ * How long the page's own thread and the worker are busy with an edit on the Panels stage: an offset of the sheer,
+ * undone and redone forty times, read off a trace of the browser (all tasks of each thread). Two builds are taken in
+ * turn, several times, in one run, so that a ratio holds when the machine's speed drifts. The frames' gaps are those of
+ * edit-frames.ts. Run: npx tsx bench/edit-busy.ts URL [OTHER_URL] [rounds], with the application served at each.
  */
 import { chromium, type Browser } from '@playwright/test';
 import { CHROMIUM } from '../e2e/chromium';

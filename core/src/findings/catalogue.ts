@@ -1,9 +1,9 @@
 /**
  * How a stage says its findings: a catalogue of codes, each with the shape of its data, a sentence and an example.
  *
- * The types of a stage's findings follow from its catalogue (`FindingsOf`), so that a code without its data, or data that
- * the sentence does not know, does not compile. Data that is wrong all the same (a figure that is none) never reaches a
- * sentence: `sentenceFrom` checks it first.
+ * The types of a stage's findings follow from its catalogue (`FindingsOf`), so that a code without its data, or data
+ * that the sentence does not know, does not compile. Data that is wrong all the same (a figure that is none) never
+ * reaches a sentence: `sentenceFrom` checks it first.
  */
 import { z } from 'zod';
 import { formatFine, formatLength, unitLabel, type Notation } from '../measure';
@@ -57,7 +57,10 @@ export function faultOf(finding: Finding, catalogue: Catalogue): string | null {
   return read.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; ');
 }
 
-/** The finding as one plain sentence or two, lengths in the notation asked for; its code in words where its data is unfit. */
+/**
+ * The finding as one plain sentence or two, lengths in the notation asked for; its code in words where its data is
+ * unfit.
+ */
 export function sentenceFrom(catalogue: Catalogue, finding: Finding, notation: Notation): string {
   const known = catalogue[finding.code];
   if (!known || faultOf(finding, catalogue) !== null) return `${inWords(finding.code)}: its figures cannot be shown.`;

@@ -1,4 +1,6 @@
-/** What is drawn and printed of the frames: each one's blank, its edges as a table, and both its faces on the panels. */
+/**
+ * What is drawn and printed of the frames: each one's blank, its edges as a table, and both its faces on the panels.
+ */
 import {
   closedPath,
   csv,

@@ -11,7 +11,8 @@ export const FRAMES_FINDINGS = {
   'frame-bow': entry(
     { frame: word, panel: word, bowMm: figure },
     ({ frame, panel, bowMm }, { length }) =>
-      `${frame}: the edge on ${panel} is bowed ${length(bowMm)}. Cut it to the curve; straight across would leave a gap.`,
+      `${frame}: the edge on ${panel} is bowed ${length(bowMm)}. ` +
+      'Cut it to the curve; straight across would leave a gap.',
     { frame: 'Frame at 1200', panel: 'Bottom', bowMm: 4.2 },
   ),
 } as const;

@@ -1,8 +1,8 @@
 /**
  * A short mark of plain data: the same content gives the same mark, another content almost surely another.
  *
- * Method: two 32-bit sums side by side, each taken on word by word as in MurmurHash3 (Austin Appleby, public domain), for
- * 64 bits in all. For telling apart, not for secrets.
+ * Method: two 32-bit sums side by side, each taken on word by word as in MurmurHash3 (Austin Appleby, public domain),
+ * for 64 bits in all. For telling apart, not for secrets.
  */
 
 /** Before each kind of thing a mark of its own, so that [1, [2]] and [[1], 2] differ. */

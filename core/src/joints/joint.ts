@@ -4,10 +4,10 @@
  * On the flat panel u runs along it from its fore end, v across it. Lengths mm.
  *
  * Method: a panel longer than the usable length of a sheet is cut square to u into as few pieces as will do. Where two
- * pieces join they lap by the length of the scarf, its ratio × the thickness, so of n sheets n − 1 scarfs are lost. The joints may
- * move within the length to spare: candidate places are tried along it and scored by what a builder wants: clear of
- * frames, out of the hardest bend, staggered from the neighbouring panel's joints. What could not be met is a finding.
- * Pieces come first: each carries half the scarf past the joint's middle, and its taper is marked.
+ * pieces join they lap by the length of the scarf, its ratio × the thickness, so of n sheets n − 1 scarfs are lost. The
+ * joints may move within the length to spare: candidate places are tried along it and scored by what a builder wants:
+ * clear of frames, out of the hardest bend, staggered from the neighbouring panel's joints. What could not be met is a
+ * finding. Pieces come first: each carries half the scarf past the joint's middle, and its taper is marked.
  */
 import { area, at, boundsOf, counterClockwise, crossings, intersectionOf, type Outline, type Vec2 } from '../geometry';
 import type { Frame } from '../frames';

@@ -79,7 +79,8 @@ export const LINES_FINDINGS = {
         slip === NO_USUAL_SLIP
           ? `No usual slip explains it; on the fair line it would be ${fair}.`
           : `${slip} would be fair: ${fair}.`;
-      return `${line}, ${station}: ${quantity} ${length(valueMm)} is ${length(Math.abs(offMm))} off the fair line. ${offer}`;
+      const off = length(Math.abs(offMm));
+      return `${line}, ${station}: ${quantity} ${length(valueMm)} is ${off} off the fair line. ${offer}`;
     },
     {
       line: 'Chine',

@@ -1,8 +1,8 @@
 /**
  * Lines that run out on others stay on them: what else an edit of some points has to move.
  *
- * A line's end goes with the point of the other line that it lies on, or with the place of the other's batten at the same
- * parameter. Ends that the edit itself sets are left to it, and edits of anything but single figures as they are.
+ * A line's end goes with the point of the other line that it lies on, or with the place of the other's batten at the
+ * same parameter. Ends that the edit itself sets are left to it, and edits of anything but single figures as they are.
  */
 import { at, distance3, type Vec3 } from '../geometry';
 import type { Edit } from '../findings';
@@ -19,7 +19,9 @@ const SAME_POINT_MM = 0.05;
 
 type Change = { readonly before: LinesTable; readonly after: LinesTable; readonly edits: readonly Edit[] };
 
-/** The edits that keep ends on the lines they run out on, when other edits take the table from one state to the next. */
+/**
+ * The edits that keep ends on the lines they run out on, when other edits take the table from one state to the next.
+ */
 export function followRunOuts({ before, after, edits }: Change): Edit[] {
   const set = edits.flatMap(({ path }) => figureOfPath(path) ?? []);
   const moved = new Set(set.map(({ line }) => line));

@@ -1,4 +1,6 @@
-/** What is drawn and printed of the panels: flat shapes to cut from with their marks, transoms, tables to mark out from. */
+/**
+ * What is drawn and printed of the panels: flat shapes to cut from with their marks, transoms, tables to mark out from.
+ */
 import {
   closedPath,
   csv,
@@ -36,7 +38,9 @@ export type PanelMarks = {
   readonly others: readonly Marks[];
 };
 
-/** A panel with its stations, waterline, holes, name and what others mark. Its drawn face is the starboard one's inside. */
+/**
+ * A panel with its stations, waterline, holes, name and what others mark. Its drawn face is the starboard one's inside.
+ */
 export function panelDrawing(panel: Panel, { stations, panels, part, others }: PanelMarks): Drawing {
   const marks = stationMarks(panel, stations);
   const waterline = part.waterline === null ? [] : levelMarks(panel, part.waterline);
@@ -120,7 +124,10 @@ export const markingCsv = (
 
 const PLACES_LISTED = 10;
 
-/** The pieces of a rounded chine, then how it stands along the line. Cuts off square: positive leaves the lower side long. */
+/**
+ * The pieces of a rounded chine, then how it stands along the line. Cuts off square: positive leaves the lower side
+ * long.
+ */
 const stripCsv = (strip: RoundedStrip): string => {
   const degrees = (rad: number) => Number(toDeg(rad).toFixed(2));
   return [

@@ -25,7 +25,8 @@ export const PANELS_FINDINGS = {
         strain > force
           ? 'plywood will not: change a line, move the chine, or split the panel'
           : `clamps and patience take up to ${formatShare(force, 2)}`;
-      return `${panel} would have to stretch ${formatShare(strain, 2)} near ${length(xMm)}; ${judgement} (rule of thumb).`;
+      const stretch = formatShare(strain, 2);
+      return `${panel} would have to stretch ${stretch} near ${length(xMm)}; ${judgement} (rule of thumb).`;
     },
     { panel: 'Bottom', strain: 0.0041, xMm: 640 },
   ),
@@ -77,7 +78,8 @@ export const PANELS_FINDINGS = {
   'transom-off-bend': entry(
     { offMm: figure, radiusMm: figure },
     ({ offMm, radiusMm }, { length }) =>
-      `The ends of the lines lie up to ${length(offMm)} off a transom bent to ${length(radiusMm)}. End each line on it.`,
+      `The ends of the lines lie up to ${length(offMm)} off a transom bent to ${length(radiusMm)}. ` +
+      'End each line on it.',
     { offMm: 24, radiusMm: 2000 },
   ),
   'transom-bend-tight': entry(

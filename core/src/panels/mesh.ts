@@ -1,6 +1,6 @@
 /**
- * The skin as triangles, for a mesh: two between successive rulings of every panel, to starboard and mirrored to port, and
- * the transoms; normals outward. The surface is the one the lines were drawn to, without thickness.
+ * The skin as triangles, for a mesh: two between successive rulings of every panel, to starboard and mirrored to port,
+ * and the transoms; normals outward. The surface is the one the lines were drawn to, without thickness.
  */
 import type { Triangle } from '../formats';
 import { lerp3, type Vec3 } from '../geometry';

@@ -1,8 +1,8 @@
 /**
  * The stages in the order of the work: the one list of them in the core.
  *
- * The project's document, what is derived from it, the findings and their sentences, what goes out as files and the tables
- * in the docs all follow from this list. A stage may use the results of those before it.
+ * The project's document, what is derived from it, the findings and their sentences, what goes out as files and the
+ * tables in the docs all follow from this list. A stage may use the results of those before it.
  */
 import type { z } from 'zod';
 import { epoxyStage } from '../epoxy';

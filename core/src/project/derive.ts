@@ -1,8 +1,9 @@
 /**
  * From a project to everything that follows from it, stage by stage, with a memory.
  *
- * A stage reads the project and the earlier results through a reader that notes what is read (stage/reader.ts): as long as
- * all of that is the same, its last answer stands. What a stage makes in parts it remembers itself (stage/remember.ts).
+ * A stage reads the project and the earlier results through a reader that notes what is read (stage/reader.ts): as long
+ * as all of that is the same, its last answer stands. What a stage makes in parts it remembers itself
+ * (stage/remember.ts).
  */
 import type { Finding, StageResult } from '../findings';
 import { createMemory, readerOf, type Memory, type Reader } from '../stage';

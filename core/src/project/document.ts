@@ -1,4 +1,7 @@
-/** The project document: what the builder decided, and nothing that can be worked out from it. Plain, versioned, validated. */
+/**
+ * The project document: what the builder decided, and nothing that can be worked out from it. Plain, versioned,
+ * validated.
+ */
 import { z } from 'zod';
 import { SCHOOLS } from '../frames';
 import { NOTATIONS } from '../measure';

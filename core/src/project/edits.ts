@@ -1,6 +1,6 @@
 /**
- * Edits: one value of the document put in place of another, by path. A list of things with ids is entered by id, so that
- * an edit still means the same after something was added before it.
+ * Edits: one value of the document put in place of another, by path. A list of things with ids is entered by id, so
+ * that an edit still means the same after something was added before it.
  *
  * Cost: what an edit touches. The schema is followed along the edit's path, and only the value put there is checked.
  */
@@ -34,7 +34,8 @@ export function followEdits(
   const made = applyEdits(project, edits);
   if (!made.ok) return { ...made, edits };
   const more = CHAIN.flatMap(({ name, follow }) => {
-    const [before, after] = [project[name], made.project[name]] as unknown as readonly [never, never]; // its own part, by its name
+    // its own part, by its name
+    const [before, after] = [project[name], made.project[name]] as unknown as readonly [never, never];
     return follow && before !== after ? follow({ before, after, edits }) : [];
   });
   if (more.length === 0) return { ...made, edits };

@@ -66,7 +66,9 @@ export function listParts(input: PartInput): CutPart[] {
   return [...pieces, ...transoms, ...bulkheads].filter((part) => part.outline.length > 2);
 }
 
-/** What is laid out together. Batches with the same key are the same job, and a layout of the one is one of the other. */
+/**
+ * What is laid out together. Batches with the same key are the same job, and a layout of the one is one of the other.
+ */
 export type NestBatch = { readonly thickness: number; readonly key: string; readonly job: NestJob };
 
 /** One nesting job a thickness; what no stock serves is a finding. */
@@ -101,7 +103,10 @@ function handsOf({ id, name, isPair }: CutPart): readonly { readonly id: string;
   return (['starboard', 'port'] as const).map((hand) => ({ id: `${id}.${hand}`, name: `${name}, ${hand}` }));
 }
 
-/** The same outline under the job's type, whose lists could be written to; nobody does, and a copy costs with every edit. */
+/**
+ * The same outline under the job's type, whose lists could be written to; nobody does, and a copy costs with every
+ * edit.
+ */
 const asJobOutline = (outline: Outline) => outline as [number, number][];
 
 /** Half turns keep the grain; of a pair the port one is drawn turned over, so that two left hands cannot be. */

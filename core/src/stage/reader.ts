@@ -63,7 +63,8 @@ function viewOf<T extends object>(data: T, path: readonly string[], noting: Noti
 function valueAt(data: unknown, path: Noted['path']): unknown {
   return path.reduce<unknown>((node, key) => {
     if (typeof node !== 'object' || node === null) return undefined;
-    return key === KEYS ? Object.keys(node) : (node as Readonly<Record<string, unknown>>)[key]; // an object: checked above
+    // an object: checked above
+    return key === KEYS ? Object.keys(node) : (node as Readonly<Record<string, unknown>>)[key];
   }, data);
 }
 

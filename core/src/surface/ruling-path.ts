@@ -1,18 +1,19 @@
 /**
  * About where the rulings between two lines run: the cheapest path over a grid of their parameters, coarse to fine.
  *
- * The words are those of rulings.ts: s and t are the parameters of the lines P and Q, a ruling is a pair (s, t), and the
- * rulings of a panel in order are a path from (0, 0) to (1, 1) on which neither falls. Twist is what a ruling ought not to
- * have; a fan is a stretch of rulings from one point of one line, which is called its apex.
+ * The words are those of rulings.ts: s and t are the parameters of the lines P and Q, a ruling is a pair (s, t), and
+ * the rulings of a panel in order are a path from (0, 0) to (1, 1) on which neither falls. Twist is what a ruling ought
+ * not to have; a fan is a stretch of rulings from one point of one line, which is called its apex.
  *
- * Method (derived here): both lines are sampled, and of all paths over the grid of samples the one is sought (by dynamic
- * programming, a step moving on along P, along Q, or both) on which the sum of twist² × length is least. The length of a
- * step is the mean of what it covers of the two lines, so that all paths are equally long. At the ends of a line, and at
- * its knuckles, rulings may fan out: an apex, a sample of its own, is put in there, and beside it the other line is
- * followed at no cost, since a fan is part of a cone. Where a fan begins or ends at a ruling with a twist the panel would
- * have a crease: that costs twist² × the ruling's length. Without this price the path would hug the border, and fold the
- * panel. The first grid is searched whole, each finer one in a band about the path of the one before. Cost: with grids of
- * 24, 48 and 288 cells some 1,300 twists, 10,000 where the last is needed; the finest grid whole has 83,000.
+ * Method (derived here): both lines are sampled, and of all paths over the grid of samples the one is sought (by
+ * dynamic programming, a step moving on along P, along Q, or both) on which the sum of twist² × length is least. The
+ * length of a step is the mean of what it covers of the two lines, so that all paths are equally long. At the ends of a
+ * line, and at its knuckles, rulings may fan out: an apex, a sample of its own, is put in there, and beside it the
+ * other line is followed at no cost, since a fan is part of a cone. Where a fan begins or ends at a ruling with a twist
+ * the panel would have a crease: that costs twist² × the ruling's length. Without this price the path would hug the
+ * border, and fold the panel. The first grid is searched whole, each finer one in a band about the path of the one
+ * before. Cost: with grids of 24, 48 and 288 cells some 1,300 twists, 10,000 where the last is needed; the finest grid
+ * whole has 83,000.
  */
 import { distance3, type Vec3 } from '../geometry';
 import type { EdgeCurve } from './edge-curve';
@@ -33,8 +34,8 @@ type Sample = {
 };
 
 /**
- * The part of the grid that is searched: rows are samples of P, columns samples of Q. Of row i it has the columns lo[i] to
- * hi[i], kept in one array from start[i] on.
+ * The part of the grid that is searched: rows are samples of P, columns samples of Q. Of row i it has the columns lo[i]
+ * to hi[i], kept in one array from start[i] on.
  */
 type Band = { readonly lo: Int32Array; readonly hi: Int32Array; readonly start: Int32Array; readonly size: number };
 
@@ -42,8 +43,8 @@ type Band = { readonly lo: Int32Array; readonly hi: Int32Array; readonly start: 
 const REACH_CELLS = 2;
 
 /**
- * A path with less twist than this (0.6°) is near enough to the rulings for them to be found from it: through a developable
- * panel it lies within half a cell of them, and has less.
+ * A path with less twist than this (0.6°) is near enough to the rulings for them to be found from it: through a
+ * developable panel it lies within half a cell of them, and has less.
  */
 const NEAR_ENOUGH_RAD = 0.01;
 
@@ -171,8 +172,8 @@ function searchBand(ps: readonly Sample[], qs: readonly Sample[], band: Band): F
       const hasBoth = j - 1 >= belowLo && j - 1 <= belowHi;
       const isPlain = i > 0 && j > 0 && apexP[i]! + apexP[i - 1]! + apexQ[j]! + apexQ[j - 1]! === 0;
       if (isPlain) {
-        // no apex near, as in most of the band: the three moves below with nothing but the twist to pay for, written out
-        // for speed. A quarter: the mean of two twists, times half of what is covered of each line
+        // no apex near, as in most of the band: the three moves below with nothing but the twist to pay for, written
+        // out for speed. A quarter: the mean of two twists, times half of what is covered of each line
         const now = twist2[here]!;
         const along = hasBelow ? cost[below + j]! + 0.25 * stepP[i]! * (now + twist2[below + j]!) : Infinity;
         const up = hasLeft ? cost[here - 1]! + 0.25 * stepQ[j]! * (now + twist2[here - 1]!) : Infinity;
@@ -210,8 +211,8 @@ function searchBand(ps: readonly Sample[], qs: readonly Sample[], band: Band): F
 }
 
 /**
- * Whether both lines may be gone on along at once. `before` and `now` say which of the two is at an apex (0 none, 1 P, 2 Q,
- * 3 both): away from apexes, and into or out of a place where both are at one, as where a panel comes to a point.
+ * Whether both lines may be gone on along at once. `before` and `now` say which of the two is at an apex (0 none, 1 P,
+ * 2 Q, 3 both): away from apexes, and into or out of a place where both are at one, as where a panel comes to a point.
  */
 const isPlainStep = (before: number, now: number): boolean => before + now === 0 || (before === 3) !== (now === 3);
 

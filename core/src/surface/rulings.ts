@@ -1,21 +1,21 @@
 /**
  * Finds the rulings of the developable surface between two lines.
  *
- * A developable surface is one that a flat sheet can be bent to; through each of its points runs a straight line that lies
- * in it altogether, a ruling. Here each ruling runs from a point of the line P to a point of the line Q. The words used:
+ * A developable surface is one that a flat sheet can be bent to; through each of its points runs a straight line that
+ * lies in it altogether, a ruling. Here each ruling runs from a point of the line P to a point of the line Q.
  * - s is the parameter along P, t along Q, each from 0 at the line's fore end to 1 at its after end. A ruling is a pair
- *   (s, t), and the rulings of a panel, in order, are a path over the square of all s and t from (0, 0) to (1, 1), on which
- *   neither s nor t ever falls: rulings do not cross.
- * - sum is s + t, how far aft a ruling lies; lead is s − t, how far its end on P is ahead of that on Q. Rulings are sought
- *   at given sums: then the lead is the one unknown.
- * - twist is the angle between the two tangent planes at a ruling's ends, each spanned by the line there and the ruling; its
- *   sign says which way. On a developable it is nought: the sheet touches both ends in one plane.
+ *   (s, t), and the rulings of a panel, in order, are a path over the square of all s and t from (0, 0) to (1, 1), on
+ *   which neither s nor t ever falls: rulings do not cross.
+ * - sum is s + t, how far aft a ruling lies; lead is s − t, how far its end on P is ahead of that on Q. Rulings are
+ *   sought at given sums: then the lead is the one unknown.
+ * - twist is the angle between the two tangent planes at a ruling's ends, each spanned by the line there and the
+ *   ruling; its sign says which way. On a developable it is nought: the sheet touches both ends in one plane.
  * - a fan is a stretch of rulings that share one point of one line, as where a panel comes to a point.
  *
- * Method (derived here): a search over a grid of s and t says about where the rulings run (ruling-path.ts). Then each is
- * refined on the lines themselves: the path is crossed just once at every sum, so the lead is sought near to it at which
- * the twist is nought. Where no sheet could be bent to the lines the leads jump about: one that would make a ruling cross
- * the one before is not taken, and the path's own is kept, with its twist.
+ * Method (derived here): a search over a grid of s and t says about where the rulings run (ruling-path.ts). Then each
+ * is refined on the lines themselves: the path is crossed just once at every sum, so the lead is sought near to it at
+ * which the twist is nought. Where no sheet could be bent to the lines the leads jump about: one that would make a
+ * ruling cross the one before is not taken, and the path's own is kept, with its twist.
  *
  * Accuracy: s and t to 1e-9 of the rulings of the curves given; where no ruling without twist is near, the path's own.
  * Cost: about 10 twists a ruling beside those of the path.
@@ -37,8 +37,8 @@ export type Ruling = {
 type Ends = readonly [CurveTangent, CurveTangent];
 
 /**
- * `grids`: into how many cells each line is divided for each search of the path, coarsest first; `rulingCount`: how many
- * intervals of the sum there are from end to end.
+ * `grids`: into how many cells each line is divided for each search of the path, coarsest first; `rulingCount`: how
+ * many intervals of the sum there are from end to end.
  */
 export type RulingOptions = { readonly grids: readonly number[]; readonly rulingCount: number };
 const DEFAULT_RULINGS: RulingOptions = { grids: [24, 48, 288], rulingCount: 200 };
@@ -53,7 +53,10 @@ export function findRulings(P: EdgeCurve, Q: EdgeCurve, options: RulingOptions =
     : rulingsAlong(cheapestPath(P, Q, options.grids, 0), P, Q, options);
 }
 
-/** Twist, rad (0.03°), by which a ruling that was found is told from one that was not: those found have a millionth of it. */
+/**
+ * Twist, rad (0.03°), by which a ruling that was found is told from one that was not: those found have a millionth of
+ * it.
+ */
 const LEFT_RAD = 5e-4;
 
 type Place = { readonly s: number; readonly t: number };
@@ -102,7 +105,9 @@ function rulingsAlong(path: Path, P: EdgeCurve, Q: EdgeCurve, options: RulingOpt
   return withKnuckles(keepMonotone(rulings, twist), P, Q);
 }
 
-/** A ruling is put in at every knuckle of a line that has none: else the corner between two rulings would be cut off. */
+/**
+ * A ruling is put in at every knuckle of a line that has none: else the corner between two rulings would be cut off.
+ */
 function withKnuckles(rulings: Ruling[], P: EdgeCurve, Q: EdgeCurve): Ruling[] {
   const all = rulings;
   for (const [own, knuckles] of [
@@ -158,7 +163,9 @@ type Run = { slope: number };
 
 /** With so little twist a ruling is found: its lead is right to some 1e-9. */
 const ROOT_RAD = 1e-9;
-/** Where the last rulings point is trusted to this many cells: as wide as the window that is otherwise searched first. */
+/**
+ * Where the last rulings point is trusted to this many cells: as wide as the window that is otherwise searched first.
+ */
 const FOLLOW_CELLS = 0.3;
 /** Steps towards no twist; three mostly do, and what takes more is better searched for. */
 const FOLLOW_STEPS = 5;

@@ -1,8 +1,8 @@
 /**
  * Lays a ruled strip out flat, true length by true length, and measures how it bends.
  *
- * The words are those of rulings.ts: P and Q are the two lines, s and t their parameters, and p, q the points of a ruling
- * on them; k numbers the rulings from the fore end. `flat…` is a place on the flat sheet.
+ * The words are those of rulings.ts: P and Q are the two lines, s and t their parameters, and p, q the points of a
+ * ruling on them; k numbers the rulings from the fore end. `flat…` is a place on the flat sheet.
  *
  * Method: the strip of triangles between successive rulings is unrolled in the plane (the hand method, with hundreds of
  * rulings where a builder uses ten). The diagonal alternates from strip to strip, so that what is left of twist favours
@@ -148,7 +148,10 @@ function unroll(ps: readonly Vec3[], qs: readonly Vec3[], normals?: readonly Vec
   return { p, q };
 }
 
-/** A turn of more than 0.2 rad (11°) between neighbouring rulings is a crease or a slip of a normal, not a bend between them. */
+/**
+ * A turn of more than 0.2 rad (11°) between neighbouring rulings is a crease or a slip of a normal, not a bend between
+ * them.
+ */
 const ROUND_TURN2 = 0.2 ** 2;
 
 /** The square of the angle between two unit normals, for small ones; nought where that is no bend. */

@@ -1,4 +1,6 @@
-/** The stages in the order of the work: the one list of them in the interface. Each stands where the core's list has it. */
+/**
+ * The stages in the order of the work: the one list of them in the interface. Each stands where the core's list has it.
+ */
 import { STAGES } from '@kalotrope/core/project';
 import { epoxyEntry } from '../stages/epoxy/entry';
 import { framesEntry } from '../stages/frames/entry';

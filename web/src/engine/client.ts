@@ -41,7 +41,8 @@ async function runDerive(input: JobInput<'derive'>): Promise<JobResult<JobOutput
   busy = settled;
   const answer = await settled;
   if (answer.kind !== 'ok') return answer;
-  lastAnswer = applyChanges(lastAnswer, unpack(answer.value) as Changes) as JobOutput<'derive'>; // the worker made the changes from it
+  // the worker made the changes from it
+  lastAnswer = applyChanges(lastAnswer, unpack(answer.value) as Changes) as JobOutput<'derive'>;
   return { kind: 'ok', value: lastAnswer };
 }
 
@@ -56,7 +57,8 @@ async function runAlone<K extends JobName>(
   const stopped = new Promise<JobResult<JobOutput<K>>>((resolve) => {
     options.signal?.addEventListener('abort', () => resolve({ kind: 'cancelled' }), { once: true });
   });
-  const answer = settle(wrap<WorkerApi>(worker).run(name, input, proxy(report))) as Promise<JobResult<JobOutput<K>>>; // the job of this name gives it
+  // the job of this name gives it
+  const answer = settle(wrap<WorkerApi>(worker).run(name, input, proxy(report))) as Promise<JobResult<JobOutput<K>>>;
   const result = await Promise.race([answer, stopped]);
   worker.terminate();
   return result;

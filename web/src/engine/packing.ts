@@ -2,10 +2,10 @@
  * Plain data as one row of figures and a few words: what a worker and the page hand each other without either having to
  * copy it piece by piece. The browser's own copying takes ten times as long on lists of small lists, as points are.
  *
- * Method: the data is gone through once. Each thing writes a mark of what it is; a list its length, a record the number of
- * its set of keys, a word its number; figures follow as they are, and lists of nothing but figures without a mark each.
- * A long list that comes twice is written once, and is one list again when it is read.
- * Takes null, undefined, booleans, figures, words, lists and plain records; the figures' buffer can be transferred.
+ * Method: the data is gone through once. Each thing writes a mark of what it is; a list its length, a record the number
+ * of its set of keys, a word its number; figures follow as they are, and lists of nothing but figures without a mark
+ * each. A long list that comes twice is written once, and is one list again when it is read. Takes null, undefined,
+ * booleans, figures, words, lists and plain records; the figures' buffer can be transferred.
  */
 
 export type Packed = {

@@ -1,7 +1,8 @@
 /**
  * What the bench is made of: the stages' entries, handed down to all that stands on it, with what is read off them.
  *
- * The list itself is the application's (app/stages.ts); controls and drawings get it from here, so that they know no stage.
+ * The list itself is the application's (app/stages.ts); controls and drawings get it from here, so that they know no
+ * stage.
  */
 import { createSelector } from '@reduxjs/toolkit';
 import { createContext, useContext } from 'react';

@@ -35,11 +35,16 @@ const LEAST_RUN_MM = 1;
 const MOST_OF_END = 0.4;
 /** At a rounded chine there is but one corner to slide. */
 const MOST_OF_ROUNDED_END = 0.95;
-/** Sine of the angle between an end and an edge, at least: along an end that lies nearly along it a corner would run off. */
+/**
+ * Sine of the angle between an end and an edge, at least: along an end that lies nearly along it a corner would run
+ * off.
+ */
 const LEAST_SINE = 0.3;
 /** An edge that turns more than this (6°) at one point has a corner there. */
 const CORNER_RAD = 0.1;
-/** Two pieces cross within so many points of the corner between them: more than a wide setback passes at a sharp one. */
+/**
+ * Two pieces cross within so many points of the corner between them: more than a wide setback passes at a sharp one.
+ */
 const CORNER_POINTS = 60;
 /** Each is first carried on straight past the corner by so many setbacks: enough for a corner of 20°. */
 const RUN_ON = 6;

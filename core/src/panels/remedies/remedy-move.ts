@@ -1,16 +1,17 @@
 /**
  * The smallest smooth change of one line that cures a panel: lets it develop within the limits.
  *
- * Method (derived here): of one line's half-breadths, heights or both, the change is sought for which the sum of two things
- * is least: twist² over the panels on both sides of the line, and a stiffness times the unevenness of the change. With much
- * stiffness the change is small and even and cures little; with less it cures more. So the stiffness is lowered until the
- * panel passes, then raised again by halving (of its logarithm): the change is the least uneven one that cures.
+ * Method (derived here): of one line's half-breadths, heights or both, the change is sought for which the sum of two
+ * things is least: twist² over the panels on both sides of the line, and a stiffness times the unevenness of the
+ * change. With much stiffness the change is small and even and cures little; with less it cures more. So the stiffness
+ * is lowered until the panel passes, then raised again by halving (of its logarithm): the change is the least uneven
+ * one that cures.
  *
  * The twist is taken at the rulings as they stand and taken to change in proportion to the change of each figure
- * (Gauss-Newton); after each step the rulings are found anew. That they move meanwhile counts for nothing to first order,
- * since they already run where the twist is least. Ends, pinned points and points on the centreline stay; the ends of a
- * transom may move athwart, which keeps it flat. Ends of other lines that run out on this one go with it. A change that
- * would spoil the panel on the line's other side is not offered.
+ * (Gauss-Newton); after each step the rulings are found anew. That they move meanwhile counts for nothing to first
+ * order, since they already run where the twist is least. Ends, pinned points and points on the centreline stay; the
+ * ends of a transom may move athwart, which keeps it flat. Ends of other lines that run out on this one go with it. A
+ * change that would spoil the panel on the line's other side is not offered.
  */
 import { at, distance3, solveDense } from '../../geometry';
 import type { Edit } from '../../findings';
@@ -38,7 +39,9 @@ import type { PanelRemedy, RemedyMove } from './panel-remedy';
 import { findRulings, twistOf } from '../../surface';
 import { isNoWorse, passes, standingOf, type Standing } from './standing';
 
-/** Stiffness against twist, rad²/mm²: at the most a panel hardly changes, with less than the least the line is a wave. */
+/**
+ * Stiffness against twist, rad²/mm²: at the most a panel hardly changes, with less than the least the line is a wave.
+ */
 const STIFFEST = 1e-3;
 const SOFTEST = 1e-10;
 /** Each stiffness tried is this many times less than the one before, */
@@ -59,7 +62,9 @@ const FURTHEST_SHARE = 0.03;
 const NUDGE_MM = 0.25;
 /** What it costs to move a point at all, against what unevenness costs: keeps the rest of the line where it is. */
 const STAY = 0.02;
-/** Points nearer to each other than this share of the mean step count as this far apart, or they would weigh too much. */
+/**
+ * Points nearer to each other than this share of the mean step count as this far apart, or they would weigh too much.
+ */
 const LEAST_STEP_SHARE = 0.1;
 /** A smaller move by one quantity is preferred to one by both unless it is this much larger. */
 const SIMPLER = 1.4;
@@ -135,8 +140,8 @@ function isFree(line: HullLine, point: OffsetPoint, index: number, quantity: Qua
 }
 
 /**
- * The unevenness of a change as a matrix M over the free figures, changeᵀ·M·change: the sum of the squares of its second
- * differences along the line, points that are held counted as unmoved.
+ * The unevenness of a change as a matrix M over the free figures, changeᵀ·M·change: the sum of the squares of its
+ * second differences along the line, points that are held counted as unmoved.
  */
 function stiffnessOf(line: HullLine, free: readonly Free[]): number[][] {
   const n = free.length;

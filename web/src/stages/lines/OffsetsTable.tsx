@@ -83,7 +83,8 @@ export function OffsetsTable({ part, station, onStation }: Props) {
   const paste = (event: ClipboardEvent) => {
     const text = event.clipboardData.getData('text/plain');
     const place = placeOf(event.target);
-    if (!place || place.row === ON_TOP || !/[\t\n]/.test(text.trimEnd())) return; // one figure: the field's own business
+    // one figure: the field's own business
+    if (!place || place.row === ON_TOP || !/[\t\n]/.test(text.trimEnd())) return;
     event.preventDefault();
     const { heightsFrom, longitudinals } = part;
     const changed = pasteBlock(longitudinals, text, {
