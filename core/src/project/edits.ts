@@ -75,7 +75,8 @@ function schemaAt(schema: z.ZodType, key: string | number): z.ZodType | 'none' |
   if (plain instanceof z.ZodArray) return plain.element as z.ZodType; // zod's core type of the same schema
   if (!(plain instanceof z.ZodObject)) return 'whole';
   if ((plain.def.checks?.length ?? 0) > 0) return 'whole'; // a rule about several fields together
-  return (plain.shape as Readonly<Record<string, z.ZodType>>)[key] ?? 'none';
+  const shape = plain.shape as Readonly<Record<string, z.ZodType>>;
+  return Object.hasOwn(shape, key) ? shape[key]! : 'none'; // its own: just asked
 }
 
 /** The path with ids turned into indices, as patches want it, and the value now there; undefined when there is none. */

@@ -93,6 +93,13 @@ describe('edits', () => {
   it.each([
     [['frames', 'frames', 'frame.9', 'x'], 1],
     [['nothing'], 1],
+    [['__proto__'], 1],
+    [['lines', 'constructor'], 1],
+    [['panels', 'toString', 'length'], 1],
+    [['lines', 'longitudinals', -1, 'name'], 'x'],
+    [['lines', 'longitudinals', 'length'], 1],
+    [['lines', 'longitudinals', 99], 1],
+    [['panels', 'stitches', 'spacing', 'deep'], 1],
     [['panels', 'thickness'], -4],
     [['panels', 'thickness'], 'thick'],
   ])('refuse %j = %j with a reason', (path, value) => {
