@@ -28,12 +28,11 @@ import type { Derived, Project } from '../project';
 import { nest, placedOutline, type NestJob, type NestResult } from '../sheets';
 import { pageOnItsSide, type Drawing, type DrawnPath, type DrawnText, type Paper } from '../formats';
 
-const CARD_EDGES = ['tabs', 'tape'] as const;
 export type CardOptions = {
   /** Full size over model size. */
   readonly scale: number;
   readonly paper: Paper;
-  readonly edges: (typeof CARD_EDGES)[number];
+  readonly edges: 'tabs' | 'tape';
 };
 
 type CardPart = {
