@@ -63,7 +63,7 @@ function sortRows(rows: readonly SourceRow[]): Sorted {
     const key = name.toLowerCase().replace(/[\s_-]+/g, '-');
     const isBlockHead = source.cells.slice(1).every((cell) => cell.trim() === '');
     if (/^stations?$/.test(key)) sorted.labels = source.cells.slice(1).map((cell) => cell.trim());
-    else if (key === 'x' || key.startsWith('x-')) put(sorted.x, name.slice(1).trim().toLowerCase(), source, sorted);
+    else if (/^x(-|$)/.test(key)) put(sorted.x, name.slice(1).trim().toLowerCase(), source, sorted);
     else if (isBlockHead && /^heights?$/.test(key)) block = sorted.heights;
     else if (isBlockHead && /^(half-)?breadths?$/.test(key)) block = sorted.breadths;
     else if (block && name !== '') put(block, name, source, sorted);

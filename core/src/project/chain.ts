@@ -20,7 +20,7 @@ export const STAGES = [linesStage, panelsStage, framesStage, jointsStage, sheets
 type Listed = (typeof STAGES)[number];
 export type StageName = Listed['name'];
 
-/** The stages' parts of a project's document. */
+/** The stages' parts of what a project decides. */
 export type Parts = { [S in Listed as S['name']]: z.infer<S['schema']> };
 
 type ValueOf<S> = S extends { readonly run: (...args: never) => StageResult<infer V, infer _> } ? V : never;
