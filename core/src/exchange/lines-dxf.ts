@@ -3,15 +3,16 @@
  *
  * Layers `PROFILE name` (x and height) and `PLAN name` (x and half-breadth), upper or lower case. A line that has no
  * plan lies on the centreline. Heights are measured from the level line on layer `PROFILE BASE`, half-breadths from
- * that on `PLAN CENTRE`; without those, from y = 0. Upright lines on layer `STATIONS`, with their labels as words on
- * it, say where the points of the table are taken; without them, at the corners of the drawn lines, or at eleven even
- * steps where there are too many of those. Lines of a view may be drawn in pieces that meet.
+ * that on `PLAN CENTRE`; without those, from y = 0. Words on a line's two layers, standing on it, are the table's own
+ * points, as this program draws them. Otherwise upright lines on layer `STATIONS`, with their labels as words on it,
+ * say where the points are taken; without them, see drawn-points.ts. Lines of a view may be drawn in pieces that meet.
  */
-import DxfParser from 'dxf-parser';
-import { z } from 'zod';
-import { at, distance2, fitSpline, evaluate, simplify, uEnd, type Vec2 } from '../geometry';
-import { linesOf, type LinesPart, type Longitudinal, type OffsetPoint } from '../lines';
+import { at, distance2, type Vec2 } from '../geometry';
+import { layerWord, readDxf, type DxfLine, type DxfWord } from '../formats';
+import { GUIDE_ONLY, linesOf, readPointWord, type LinesPart, type Longitudinal, type OffsetPoint } from '../lines';
 import type { Notation } from '../measure';
+import { offPolyline2 } from './drawn-curve';
+import { hundredth, MEET_MM, takePoints, type DrawnLine, type Place } from './drawn-points';
 
 export type ReadDrawing =
   | { readonly ok: true; readonly lines: LinesPart; readonly notation: Notation; readonly assumed: readonly string[] }
@@ -26,73 +27,55 @@ const UNITS: Readonly<Record<number, readonly [number, Notation]>> = {
   6: [1000, 'mm'],
 };
 
-/** What is read of the parser's output; everything else in the file is passed over. */
-const fileSchema = z.object({
-  header: z.record(z.string(), z.unknown()).optional(),
-  entities: z.array(
-    z.object({
-      type: z.string(),
-      layer: z.string().optional(),
-      vertices: z.array(z.object({ x: z.number(), y: z.number(), bulge: z.number().optional() })).optional(),
-      text: z.string().optional(),
-      startPoint: z.object({ x: z.number(), y: z.number() }).optional(),
-    }),
-  ),
-});
-
-type Drawn = { readonly points: readonly Vec2[]; readonly hasArcs: boolean };
-type Label = { readonly at: Vec2; readonly text: string };
-
-/** Pieces of a line further apart than this do not meet. */
-const MEET_MM = 0.5;
-/** More corners than this were not put there one by one. */
-const MOST_CORNERS = 40;
-const EVEN_STEPS = 11;
 const FARTHEST_MM = 100_000;
+const MOST_LINES = 20;
+/** Words no further than this from their line stand on it. */
+const ON_LINE_MM = 0.05;
+/** An end of the table may lie so far from the end of the line, which runs out on another there. */
+const END_MM = 4;
+
+/** Kinds of drawn things that may be a line of the boat and are not read. */
+const CURVES = /^(ARC|ELLIPSE|MLINE|SPLINE)$/;
+
+type Layers = {
+  readonly lines: ReadonlyMap<string, readonly DxfLine[]>;
+  readonly words: ReadonlyMap<string, readonly DxfWord[]>;
+};
+type View = {
+  readonly name: 'PROFILE' | 'PLAN';
+  readonly lines: ReadonlyMap<string, readonly DxfLine[]>;
+  readonly zero: number;
+};
 
 /** Never throws. */
 export function readLinesDxf(text: string): ReadDrawing {
-  const parsed = parse(text);
-  if ('problem' in parsed) return refuse(parsed.problem);
-  const { layers, labels, notation, assumed } = parsed;
-  const views = { profile: viewLayers(layers, 'PROFILE', 'BASE'), plan: viewLayers(layers, 'PLAN', 'CENTRE') };
-  if (views.profile.lines.size === 0)
-    return refuse(
-      'No layer "PROFILE name" with a polyline on it; the file has ' +
-        `${[...layers.keys()].slice(0, 8).join(', ') || 'no polylines'}. Expected a layer a line and view, such ` +
-        'as PROFILE SHEER and PLAN SHEER',
-    );
-  const problems: string[] = [];
-  for (const name of views.plan.lines.keys())
-    if (!views.profile.lines.has(name)) problems.push(`Layer PLAN ${name}: expected a layer PROFILE ${name} too`);
-  const stations = stationsFrom(layers.get('STATIONS') ?? [], labels);
-  const longitudinals: Longitudinal[] = [];
-  for (const [name, pieces] of views.profile.lines) {
-    const profile = joined(pieces, `PROFILE ${name}`, problems);
-    const plan = joined(views.plan.lines.get(name) ?? [], `PLAN ${name}`, problems);
-    if (!profile) continue;
-    const points = pointsOf(
-      name,
-      lowered(profile, views.profile.zero),
-      plan && lowered(plan, views.plan.zero),
-      stations,
-      problems,
-    );
-    longitudinals.push({ id: name.toLowerCase().replace(/\s+/g, '-').slice(0, 60), name: capital(name), points });
-  }
-  if (longitudinals.length > 20) problems.push(`${longitudinals.length} lines; expected 20 at most`);
-  if (
-    longitudinals.some((line) =>
-      line.points.some((p) => Math.max(Math.abs(p.x), Math.abs(p.halfBreadth), Math.abs(p.height)) > FARTHEST_MM),
-    )
-  )
-    problems.push(`Some points lie further than ${FARTHEST_MM / 1000} m away; expected a drawing at full size`);
-  if (problems.length > 0) return { ok: false, problems };
-  const ordered = longitudinals.sort((a, b) => meanHeight(a) - meanHeight(b));
-  if ([...layers.values()].some((drawn) => drawn.some(({ hasArcs }) => hasArcs)))
-    assumed.push('Arcs in polylines were taken as straight between their ends');
-  if (stations.length === 0) assumed.push('No lines on a layer STATIONS: points taken at the corners of the lines');
-  return { ok: true, lines: linesOf(ordered), notation, assumed };
+  const read = readDxf(text);
+  if (!read.ok) return refuse(`This is not a DXF drawing that can be read. ${read.problem}`);
+  const { unitCode, others } = read.content;
+  const [scale, notation] = UNITS[unitCode] ?? [1, 'mm' as const];
+  const layers = layersOf(read.content, scale);
+  const [profile, plan] = [viewOf(layers, 'PROFILE', 'BASE'), viewOf(layers, 'PLAN', 'CENTRE')];
+  const problems = [
+    ...others.flatMap(({ layer, kind }) =>
+      CURVES.test(kind) && /^(PROFILE|PLAN) ./i.test(layer)
+        ? [`Layer ${layer.slice(0, 60)}: ${kind} cannot be read; expected lines and polylines`]
+        : [],
+    ),
+    ...missingViews(layers, profile, plan),
+  ];
+  if (problems.length > 0) return refuse(...problems);
+  const taken = [...profile.lines.keys()].map((name) => lineFrom(name, { layers, profile, plan }, problems));
+  const lines = taken.flatMap(({ line }) => (line ? [line] : []));
+  problems.push(...faultsOf(lines));
+  if (problems.length > 0) return refuse(...problems);
+  const isOwn = taken.every(({ isMarked }) => isMarked);
+  const hasStations = (layers.lines.get('STATIONS') ?? []).length > 0;
+  const assumed = [
+    ...(UNITS[unitCode] ? [] : ['The drawing names no unit: millimetres assumed']),
+    ...(hasStations || isOwn ? [] : ['No lines on a layer STATIONS: points taken at the corners of the lines']),
+    ...taken.flatMap(({ notes }) => notes),
+  ];
+  return { ok: true, lines: linesOf(lines.sort((a, b) => meanHeight(a) - meanHeight(b))), notation, assumed };
 }
 
 const refuse = (...problems: string[]): ReadDrawing => ({ ok: false, problems });
@@ -100,152 +83,128 @@ const capital = (name: string) => (name.charAt(0) + name.slice(1).toLowerCase())
 const meanHeight = ({ points }: Longitudinal) =>
   points.reduce((sum, p) => sum + p.height, 0) / Math.max(1, points.length);
 
-type Parsed = { layers: Map<string, Drawn[]>; labels: Label[]; notation: Notation; assumed: string[] };
-
-function parse(text: string): Parsed | { readonly problem: string } {
-  let raw: unknown;
-  try {
-    raw = new DxfParser().parseSync(text);
-  } catch (error) {
-    return {
-      problem:
-        'This is not a DXF drawing that can be read: ' +
-        `${error instanceof Error ? error.message.slice(0, 120) : 'unknown fault'}`,
-    };
-  }
-  const read = fileSchema.safeParse(raw);
-  if (!read.success) return { problem: 'This is not a DXF drawing that can be read; expected one with polylines' };
-  const code = Number(read.data.header?.['$INSUNITS'] ?? 0);
-  const [scale, notation] = UNITS[code] ?? [1, 'mm' as const];
-  const assumed = UNITS[code] ? [] : ['The drawing names no unit: millimetres assumed'];
-  const layers = new Map<string, Drawn[]>();
-  const labels: Label[] = [];
-  for (const { type, layer, vertices, text: word, startPoint } of read.data.entities) {
-    const name = (layer ?? '0').toUpperCase().trim();
-    if ((type === 'TEXT' || type === 'MTEXT') && word !== undefined && startPoint)
-      labels.push({ at: [startPoint.x * scale, startPoint.y * scale], text: word });
-    if (!vertices || vertices.length < 2 || !/LINE$/.test(type)) continue;
-    const points = vertices.map(({ x, y }): Vec2 => [x * scale, y * scale]);
-    const drawn = { points, hasArcs: vertices.some(({ bulge }) => (bulge ?? 0) !== 0) };
-    layers.set(name, [...(layers.get(name) ?? []), drawn]);
-  }
-  return { layers, labels, notation, assumed };
+function layersOf(content: { lines: readonly DxfLine[]; words: readonly DxfWord[] }, scale: number): Layers {
+  const [lines, words] = [new Map<string, DxfLine[]>(), new Map<string, DxfWord[]>()];
+  const put = <T>(map: Map<string, T[]>, layer: string, item: T) => {
+    const name = layer.toUpperCase().trim();
+    const list = map.get(name);
+    if (list) list.push(item);
+    else map.set(name, [item]);
+  };
+  const scaled = ([x, y]: Vec2): Vec2 => [x * scale, y * scale];
+  for (const { layer, points } of content.lines)
+    if (points.length > 1) put(lines, layer, { layer, points: points.map(scaled) });
+  for (const { layer, at: place, text } of content.words) put(words, layer, { layer, at: scaled(place), text });
+  return { lines, words };
 }
 
 /** The lines of a view by name, and the height on paper that its figures are measured from. */
-function viewLayers(layers: ReadonlyMap<string, readonly Drawn[]>, view: string, zeroName: string) {
-  const lines = new Map<string, readonly Drawn[]>();
-  let zero = 0;
-  for (const [layer, drawn] of layers) {
-    if (!layer.startsWith(`${view} `)) continue;
-    const name = layer.slice(view.length + 1).trim();
-    if (name === zeroName) zero = drawn[0]?.points[0]?.[1] ?? 0;
-    else if (name !== '') lines.set(name, drawn);
+function viewOf({ lines }: Layers, name: View['name'], zeroName: string): View {
+  const own = new Map<string, readonly DxfLine[]>();
+  for (const [layer, drawn] of lines) {
+    const word = layer.slice(name.length + 1).trim();
+    if (layer.startsWith(`${name} `) && word !== '' && word !== zeroName) own.set(word, drawn);
   }
-  return { lines, zero };
+  return { name, lines: own, zero: lines.get(`${name} ${zeroName}`)?.[0]?.points[0]?.[1] ?? 0 };
 }
 
-const lowered = (points: readonly Vec2[], zero: number): Vec2[] => points.map(([x, y]) => [x, y - zero]);
+function missingViews({ lines }: Layers, profile: View, plan: View): string[] {
+  if (profile.lines.size === 0)
+    return [
+      'No layer "PROFILE name" with a polyline on it; the file has ' +
+        `${[...lines.keys()].slice(0, 8).join(', ') || 'no polylines'}. Expected a layer a line and view, such ` +
+        'as PROFILE SHEER and PLAN SHEER',
+    ];
+  return [...plan.lines.keys()].flatMap((name) =>
+    profile.lines.has(name) ? [] : [`Layer PLAN ${name}: expected a layer PROFILE ${name} too`],
+  );
+}
 
-/** The pieces of a line end to end, from forward aft; undefined where there is none. */
-function joined(pieces: readonly Drawn[], layer: string, problems: string[]): Vec2[] | undefined {
+type Sheet = { readonly layers: Layers; readonly profile: View; readonly plan: View };
+type Taken = { readonly line: Longitudinal | undefined; readonly isMarked: boolean; readonly notes: readonly string[] };
+
+function lineFrom(name: string, sheet: Sheet, problems: string[]): Taken {
+  const [profile, plan] = [joined(name, sheet.profile, problems), joined(name, sheet.plan, problems)];
+  if (!profile) return { line: undefined, isMarked: false, notes: [] };
+  const words = sheet.layers.words.get(`PROFILE ${name}`) ?? [];
+  const isExtra = words.some(({ text }) => text.endsWith(GUIDE_ONLY));
+  const written = words
+    .map(({ text }) => text.replace(GUIDE_ONLY, '').trim())
+    .find((text) => layerWord(text) !== '' && name.startsWith(layerWord(text)));
+  const called = (written ?? capital(name)).slice(0, 60);
+  const line = { id: called.toLowerCase().replace(/\s+/g, '-'), name: called, ...(isExtra ? { isExtra } : {}) };
+  const marked = markedPoints({ name, profile, plan }, sheet);
+  if (marked) return { line: { ...line, points: marked }, isMarked: true, notes: [] };
+  const stations = stationsFrom(sheet.layers);
+  const taken = takePoints({ name, profile, plan }, stations);
+  if ('problem' in taken) problems.push(taken.problem);
+  return 'problem' in taken
+    ? { line: undefined, isMarked: false, notes: [] }
+    : { line: { ...line, points: taken.points }, isMarked: false, notes: taken.notes };
+}
+
+function faultsOf(lines: readonly Longitudinal[]): string[] {
+  const faults: string[] = [];
+  if (lines.length > MOST_LINES) faults.push(`${lines.length} lines; expected ${MOST_LINES} at most`);
+  const figures = lines.flatMap(({ points }) => points.flatMap((p) => [p.x, p.halfBreadth, p.height]));
+  if (figures.some((value) => Math.abs(value) > FARTHEST_MM))
+    faults.push(`Some points lie further than ${FARTHEST_MM / 1000} m away; expected a drawing at full size`);
+  return faults;
+}
+
+/** The pieces of a line end to end, from forward aft, its figures from the view's zero; undefined if there is none. */
+function joined(name: string, view: View, problems: string[]): Vec2[] | undefined {
+  const pieces = view.lines.get(name) ?? [];
   const left = pieces.map(({ points }) => {
-    const isAft = at(points, 0)[0] > at(points, -1)[0];
-    return isAft ? [...points].reverse() : [...points];
+    const lowered = points.map(([x, y]): Vec2 => [x, y - view.zero]);
+    return at(points, 0)[0] > at(points, -1)[0] ? lowered.reverse() : lowered;
   });
   left.sort((a, b) => at(a, 0)[0] - at(b, 0)[0]);
-  const first = left.shift();
-  if (!first) return undefined;
+  const line = left.shift();
+  if (!line) return undefined;
   for (const next of left) {
-    if (distance2(at(first, -1), at(next, 0)) > MEET_MM) {
+    if (distance2(at(line, -1), at(next, 0)) > MEET_MM) {
       problems.push(
-        `Layer ${layer}: ${pieces.length} pieces that do not meet; expected one line, or pieces end to end`,
+        `Layer ${view.name} ${name}: ${pieces.length} pieces that do not meet; expected one line, or pieces end to end`,
       );
       return undefined;
     }
-    first.push(...next.slice(1));
+    for (const point of next.slice(1)) line.push(point);
   }
-  return first;
+  return line;
 }
 
-type At = { readonly label: string; readonly x: number };
+/** The points that the drawing itself names, by words on the line in every view; undefined where they do not agree. */
+function markedPoints({ name, profile, plan }: DrawnLine, { layers, ...views }: Sheet): OffsetPoint[] | undefined {
+  const wordsOn = (view: View, curve: readonly Vec2[]) =>
+    (layers.words.get(`${view.name} ${name}`) ?? [])
+      .map(({ at: [x, y], text }) => ({ at: [x, y - view.zero] as Vec2, text }))
+      .filter((word) => offPolyline2(curve, word.at) < ON_LINE_MM || isAtEnd(curve, word.at));
+  const inProfile = wordsOn(views.profile, profile);
+  const inPlan = plan && wordsOn(views.plan, plan);
+  if (inProfile.length < 2 || (inPlan && inPlan.length !== inProfile.length)) return undefined;
+  const agree = inProfile.every(({ at: [x], text }, i) => {
+    const other = inPlan ? at(inPlan, i) : undefined;
+    return !other || (other.text === text && Math.abs(other.at[0] - x) < ON_LINE_MM);
+  });
+  if (!agree) return undefined;
+  return inProfile.map(({ at: [x, z], text }, i) => {
+    const { station, isKnuckle } = readPointWord(text);
+    const halfBreadth = hundredth(inPlan ? at(inPlan, i).at[1] : 0);
+    return { station, x: hundredth(x), halfBreadth, height: hundredth(z), ...(isKnuckle ? { isKnuckle } : {}) };
+  });
+}
 
-function stationsFrom(drawn: readonly Drawn[], labels: readonly Label[]): At[] {
-  const found = new Map<number, string>();
-  for (const { points } of drawn) {
-    const [a, b] = [at(points, 0), at(points, -1)];
-    if (Math.abs(a[0] - b[0]) > MEET_MM) continue;
-    const x = Math.round(a[0] * 100) / 100;
-    const own = labels.filter((label) => Math.abs(label.at[0] - x) < MEET_MM && label.text.trim() !== '');
-    found.set(x, own[0]?.text.trim().slice(0, 40) ?? found.get(x) ?? '');
+const isAtEnd = (curve: readonly Vec2[], p: Vec2) => [0, -1].some((end) => distance2(at(curve, end), p) < END_MM);
+
+function stationsFrom({ lines, words }: Layers): Place[] {
+  const labels = new Map<number, string>();
+  for (const { at: place, text } of [...words.values()].flat()) {
+    const key = Math.round(place[0]);
+    if (text.trim() !== '' && !labels.has(key)) labels.set(key, text.trim().slice(0, 40));
   }
-  return [...found].sort((a, b) => a[0] - b[0]).map(([x, label], i) => ({ x, label: label || String(i + 1) }));
-}
-
-function pointsOf(
-  name: string,
-  profile: readonly Vec2[],
-  plan: readonly Vec2[] | undefined,
-  stations: readonly At[],
-  problems: string[],
-): OffsetPoint[] {
-  const turnsBack = profile.some((p, i) => i > 0 && p[0] < at(profile, i - 1)[0]);
-  if (turnsBack && plan) {
-    problems.push(
-      `Layer PROFILE ${name}: the line turns back; expected one that runs aft all through, or one without a plan`,
-    );
-    return [];
-  }
-  // on the centreline there is only the profile: it may run as it likes
-  if (turnsBack) return thinned(profile).map(([x, height]) => ({ station: '', x, halfBreadth: 0, height }));
-  const [heightAt, breadthAt] = [reader(profile), plan ? reader(plan) : () => 0];
-  const [from, to] = [at(profile, 0)[0], at(profile, -1)[0]];
-  const inside = (stations.length > 0 ? stations : corners(profile, from, to)).filter(
-    ({ x }) => x > from + MEET_MM && x < to - MEET_MM,
-  );
-  return [{ x: from, label: 'fore end' }, ...inside, { x: to, label: 'aft end' }].map(({ x, label }): OffsetPoint => ({
-    station: label,
-    x: hundredth(x),
-    halfBreadth: hundredth(breadthAt(x)),
-    height: hundredth(heightAt(x)),
-  }));
-}
-
-const hundredth = (mm: number) => Math.round(mm * 100) / 100;
-
-const thinned = (line: readonly Vec2[]): readonly Vec2[] => (line.length <= MOST_CORNERS ? line : simplify(line, 0.05));
-
-function corners(profile: readonly Vec2[], from: number, to: number): At[] {
-  const xs =
-    profile.length <= MOST_CORNERS
-      ? profile.map((p) => p[0])
-      : Array.from({ length: EVEN_STEPS }, (_, i) => from + ((to - from) * i) / (EVEN_STEPS - 1));
-  return xs.map((x) => ({ x, label: '' }));
-}
-
-/** The line's y by x. Few corners are what a batten went through; many are the batten's own curve. */
-function reader(line: readonly Vec2[]): (x: number) => number {
-  const kept = line.filter((p, i) => i === 0 || p[0] - at(line, i - 1)[0] > 1e-6);
-  if (kept.length < 2) return () => at(line, 0)[1];
-  const isCurve = kept.length > MOST_CORNERS;
-  const spline = isCurve ? undefined : fitSpline(kept.map(([x, y]) => [x, y, 0] as const));
-  return (x) => {
-    const i = Math.min(
-      Math.max(
-        kept.findIndex((p) => p[0] >= x),
-        1,
-      ),
-      kept.length - 1,
-    );
-    const [a, b] = [at(kept, i - 1), at(kept, x > at(kept, -1)[0] ? -1 : i)];
-    const w = Math.min(Math.max((x - a[0]) / (b[0] - a[0]), 0), 1);
-    if (!spline || w === 0 || w === 1) return a[1] + w * (b[1] - a[1]);
-    let [low, high] = [0, uEnd(spline)];
-    for (let k = 0; k < 60; k++) {
-      const middle = (low + high) / 2;
-      if (evaluate(spline, middle).position[0] < x) low = middle;
-      else high = middle;
-    }
-    return evaluate(spline, low).position[1];
-  };
+  const found = new Set<number>();
+  for (const { points } of lines.get('STATIONS') ?? [])
+    if (Math.abs(at(points, 0)[0] - at(points, -1)[0]) <= MEET_MM) found.add(hundredth(at(points, 0)[0]));
+  return [...found].sort((a, b) => a - b).map((x, i) => ({ x, label: labels.get(Math.round(x)) ?? String(i + 1) }));
 }

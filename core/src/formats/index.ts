@@ -3,6 +3,8 @@ export { closedPath, CURVE_MM, hole, layerWord, openPath, stamped, straightPath,
 export type { Drawing, DrawnPath, DrawnText } from './drawing';
 export { fileName } from './file';
 export type { ExportFile, ExportTable } from './file';
+export { readDxf } from './read-dxf';
+export type { DxfLine, DxfWord } from './read-dxf';
 export { pageOnItsSide } from './paper';
 export type { Paper } from './paper';
 export { writeStl } from './stl';

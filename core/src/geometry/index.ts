@@ -23,6 +23,7 @@ export {
   arcWeights,
   crossLines,
   crossings,
+  distanceToSegment,
   placeAtLength,
   pointAtLength,
   polylineLength,

@@ -21,9 +21,11 @@ import {
 } from '../formats';
 import type { Notation } from '../measure';
 import { fitsTableForm, writeOffsets, writeOffsetsTable } from './offsets-csv';
-import type { LinesPart } from './schema';
+import { GUIDE_ONLY, pointWord } from './point-words';
+import type { LinesPart, OffsetPoint } from './schema';
 
-const CURVE_POINTS = 400;
+/** On 5 m of line one every 2.5 mm: the sag between two is under CURVE_MM down to a radius of 3 cm. */
+const CURVE_POINTS = 2000;
 /** Between profile and plan, and over the sections for labels. */
 const SPACE_MM = 300;
 
@@ -38,7 +40,12 @@ const everyLine = (hull: Hull): readonly HullLine[] => [...hull.lines, ...hull.e
 
 /** Profile above plan, on one x axis. */
 export function linesDrawing(hull: Hull): Drawing {
-  const lines = everyLine(hull).map((line) => ({ line, curve: sampleBatten(line.batten, CURVE_POINTS) }));
+  const words = layerWords(everyLine(hull));
+  const lines = everyLine(hull).map((line, i) => ({
+    line,
+    word: at(words, i),
+    curve: sampleBatten(line.batten, CURVE_POINTS),
+  }));
   const points = lines.flatMap(({ curve }) => curve);
   const most = (axis: 1 | 2) => Math.max(0, ...points.map((p) => p[axis]));
   const least = (axis: 1 | 2) => Math.min(0, ...points.map((p) => p[axis]));
@@ -59,17 +66,17 @@ export function linesDrawing(hull: Hull): Drawing {
       path('PROFILE BASE', across(base)),
       path('PLAN CENTRE', across(0)),
       ...hull.stations.flatMap(({ x }) => [upright(x, base + least(2), base + most(2)), upright(x, least(1), most(1))]),
-      ...lines.map(({ line, curve }) =>
+      ...lines.map(({ word, curve }) =>
         path(
-          `PROFILE ${layerWord(line.name)}`,
+          `PROFILE ${word}`,
           curve.map(([x, , z]): Vec2 => [x, base + z]),
         ),
       ),
       ...lines
         .filter(({ line }) => !line.isOnCentreline)
-        .map(({ line, curve }) =>
+        .map(({ word, curve }) =>
           path(
-            `PLAN ${layerWord(line.name)}`,
+            `PLAN ${word}`,
             curve.map(([x, y]): Vec2 => [x, y]),
           ),
         ),
@@ -79,12 +86,36 @@ export function linesDrawing(hull: Hull): Drawing {
         { at: [x, base + most(2) + 20], heightMm: TEXT_MM, text: label, layerName: 'STATIONS' },
         { at: [x, most(1) + 20], heightMm: TEXT_MM, text: label },
       ]),
-      ...lines.map(({ line, curve }): DrawnText => {
+      ...lines.flatMap(({ line, word, curve }): DrawnText[] => {
         const [x, , z] = at(curve, -1);
-        return { at: [x + 20, base + z], heightMm: TEXT_MM, text: line.name };
+        const name = hull.extras.includes(line) ? `${line.name} ${GUIDE_ONLY}` : line.name;
+        const layerName = `PROFILE ${word}`;
+        return [
+          { at: [x + 20, base + z], heightMm: TEXT_MM, text: name, layerName },
+          ...pointTexts(line, layerName, ({ x, height }) => [x, base + height]),
+          ...(line.isOnCentreline ? [] : pointTexts(line, `PLAN ${word}`, ({ x, halfBreadth }) => [x, halfBreadth])),
+        ];
       }),
     ],
   };
+}
+
+/** At every point of the table the name that it has there: small, and what the file is read back by. */
+const pointTexts = (line: HullLine, layerName: string, placeOf: (point: OffsetPoint) => Vec2): DrawnText[] =>
+  line.points.map((point) => ({ at: placeOf(point), heightMm: POINT_TEXT_MM, text: pointWord(point), layerName }));
+
+const POINT_TEXT_MM = 4;
+
+/** A word for each line's layers that no other line and no line of the drawing's own has. */
+function layerWords(lines: readonly HullLine[]): string[] {
+  const taken = new Set(['BASE', 'CENTRE']);
+  return lines.map(({ name }) => {
+    const plain = layerWord(name) || 'LINE';
+    let word = plain;
+    for (let k = 2; taken.has(word); k++) word = `${plain} ${k}`;
+    taken.add(word);
+    return word;
+  });
 }
 
 /** What a section is drawn from: true curves where panels are given, heights measured down from a line if one is. */

@@ -1,6 +1,6 @@
 export { linesOf } from './schema';
 export type { LinesPart, LinesTable, Longitudinal, OffsetPoint, Underlay } from './schema';
-export { battenAt, crossingsOfX } from './batten';
+export { battenAt, bendBatten, crossingsOfX } from './batten';
 export { bendLines, drawLine, drawLines, linesToEnd, pointName } from './hull';
 export type { Hull, Station } from './hull';
 export { CENTRELINE_MM, bendPoints } from './hull-line';
@@ -42,4 +42,5 @@ export type { Half, PlottedPoint } from './plotting';
 export { levelled, moved, pencilAtFullSize, scaled, traced } from './underlay';
 export type { Adjusted } from './underlay';
 export { sectionCurves } from './whole-section';
+export { GUIDE_ONLY, pointWord, readPointWord } from './point-words';
 export { lineOf, lineThing, pointOf, pointThing } from './things';
