@@ -92,8 +92,8 @@ test('what is cut measures right: a panel’s DXF read back by another parser eq
   const shown = Number(
     (await page.getByText('Along the sheer').locator('..').textContent())?.match(/([\d.]+) mm/)?.[1],
   );
-  const { name, bytes } = await download(page, /^chine-sheer, DXF/);
-  expect(name).toBe('chine-sheer.dxf');
+  const { name, bytes } = await download(page, /^Side, DXF/);
+  expect(name).toBe('tamsel-430-chine-sheer.dxf');
   const dxf = new DxfParser().parseSync(bytes.toString('utf8'));
   expect(dxf?.header['$INSUNITS']).toBe(4); // millimetres
   const cut = dxf?.entities.filter((entity) => entity.layer === 'CUT') as unknown as {
@@ -126,12 +126,12 @@ test('everything goes out as one zip, and the project file comes back as it was'
   const files = unzipSync(new Uint8Array(bytes));
   const names = Object.keys(files);
   for (const wanted of [
-    'keel-chine.dxf',
-    'chine-sheer.svg',
-    'transom.dxf',
-    'frame.2.svg',
-    'offsets.csv',
-    'epoxy-and-glass.csv',
+    'tamsel-430-keel-chine.dxf',
+    'tamsel-430-chine-sheer.svg',
+    'tamsel-430-transom.dxf',
+    'tamsel-430-frame-2.svg',
+    'tamsel-430-offsets.csv',
+    'tamsel-430-epoxy-and-glass.csv',
     'tamsel-430.kalotrope.json',
   ])
     expect(names).toContain(wanted);

@@ -141,7 +141,7 @@ describe('kalo', () => {
     const out = join(folder, 'out');
     expect(kalo('export', path, '--out', out, '--only', 'dxf').code).toBe(0);
     expect(readdirSync(out)).toEqual(
-      expect.arrayContaining(['chine-chine.dxf', 'bow-transom.dxf', 'orrin-pram.kalotrope.json']),
+      expect.arrayContaining(['orrin-pram-chine-chine.dxf', 'orrin-pram-bow-transom.dxf', 'orrin-pram.kalotrope.json']),
     );
   });
   it('prints the time of computing on standard error when asked', () => {

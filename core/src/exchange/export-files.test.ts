@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { area, at, polylineLength, type Vec2 } from '../geometry';
 import { createDerive, demoProject, searchAll } from '../project';
 import { faultsOf } from '../sheets';
-import { EXPORT_KINDS, allDrawings, exportFiles } from './export-files';
+import { EXPORT_KINDS, exportFiles, outgoingDrawings } from './export-files';
 import { readProjectFile } from './project-file';
 import { writeDxf } from '../formats/writers/dxf';
 import { writeSvg } from '../formats/writers/svg';
@@ -11,7 +11,7 @@ import { writeSvg } from '../formats/writers/svg';
 const project = demoProject('tamsel', 'x');
 const derived = createDerive()(project);
 const found = searchAll(project, derived, 3);
-const drawings = allDrawings({ project, derived, found });
+const drawings = outgoingDrawings({ project, derived, found }).map(({ item }) => item);
 const closed = (points: readonly Vec2[]): Vec2[] => [...points, points[0] as Vec2];
 
 type ReadPolyline = { layer: string; shape: boolean; vertices: { x: number; y: number }[] };
@@ -70,6 +70,30 @@ describe('files to cut from, read back by other means', () => {
     const own = files.find((file) => file.name.endsWith('.kalotrope.json'));
     const back = readProjectFile(String(own?.content));
     expect(back.ok && back.project).toEqual(project);
+  });
+
+  it('names each once, readably, whatever its lines, stations and frames are called', () => {
+    const [first, ...others] = project.frames.frames;
+    const letters = ['Киль', 'скула', '船舷'];
+    const lines = project.lines.longitudinals.map((line, i) => ({
+      ...line,
+      id: letters[i] ?? line.id,
+      name: letters[i] ?? line.name,
+      points: line.points.map((p) => ({ ...p, station: p.station.replace(/^2$/, '1½') })),
+    }));
+    const named = {
+      ...project,
+      name: 'Ё-лодка\r\n№ 7',
+      lines: { ...project.lines, longitudinals: lines },
+      frames: { ...project.frames, frames: [first!, { ...first!, x: 2000 }, ...others] },
+    };
+    const names = exportFiles({ project: named, derived: createDerive()(named), found: {} }, EXPORT_KINDS).map(
+      ({ name }) => name,
+    );
+    expect(new Set(names.map((name) => name.toLowerCase())).size).toBe(names.length);
+    for (const name of names) expect(name).toMatch(/^ё-лодка-7[-.][\p{L}\p{M}\p{N}.-]+\.(json|dxf|svg|pdf|stl|csv)$/u);
+    for (const part of ['киль-скула', 'скула-船舷', 'section-1', 'section-1½', 'frame-1', 'frame-1-2'])
+      expect(names).toContain(`ё-лодка-7-${part}.dxf`);
   });
 
   it('keeps what could be taken for markup out of an SVG', () => {

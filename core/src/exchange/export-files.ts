@@ -1,5 +1,6 @@
 /** Every drawing and table that goes out, as files with names; the same list on screen and in the batch command. */
-import { fileName, stamped, writeStl, type Drawing, type ExportFile, type ExportTable } from '../formats';
+import { at } from '../geometry';
+import { boatWord, fileNames, stamped, writeStl, type Drawing, type ExportFile, type ExportTable } from '../formats';
 import { writeDxf, writePdf, writeSvg } from '../formats/writers';
 import { CHAIN, wholeOf, type Derived, type Found, type Project, type StageName } from '../project';
 import { PROJECT_FILE_ENDING, writeProjectFile } from './project-file';
@@ -10,20 +11,35 @@ export type ExportKind = (typeof EXPORT_KINDS)[number];
 /** What goes out is made from: the project, what was derived from it, and what searches found, if any. */
 export type Work = { readonly project: Project; readonly derived: Derived; readonly found: Found };
 
-/** A stage's drawings, with the revision on them. */
-export function drawingsOf(name: StageName, { project, derived, found }: Work): Drawing[] {
-  const stage = CHAIN.find((other) => other.name === name);
-  const drawings = stage?.drawings?.(wholeOf(project, derived, found)) ?? [];
-  return drawings.map((drawing) => (drawing.isStamped ? drawing : stamped(drawing, project.revision)));
+/** A drawing or table with its stage and the name of its file, without an ending. */
+export type Outgoing<T> = { readonly stage: StageName; readonly file: string; readonly item: T };
+
+/** Drawings of all stages in their order, with the revision on them. */
+export function outgoingDrawings({ project, derived, found }: Work): Outgoing<Drawing>[] {
+  const whole = wholeOf(project, derived, found);
+  const made = CHAIN.flatMap(({ name, drawings }) =>
+    (drawings?.(whole) ?? []).map((drawing) => ({
+      stage: name,
+      item: drawing.isStamped ? drawing : stamped(drawing, project.revision),
+    })),
+  );
+  return withFiles(project, made);
 }
 
-/** A stage's tables. */
-export const tablesOf = (name: StageName, { project, derived, found }: Work): ExportTable[] => [
-  ...(CHAIN.find((other) => other.name === name)?.tables?.(wholeOf(project, derived, found)) ?? []),
-];
+/** Tables of all stages in their order. */
+export function outgoingTables({ project, derived, found }: Work): Outgoing<ExportTable>[] {
+  const whole = wholeOf(project, derived, found);
+  const made = CHAIN.flatMap(({ name, tables }) => (tables?.(whole) ?? []).map((item) => ({ stage: name, item })));
+  return withFiles(project, made);
+}
 
-/** Drawings of all stages, in their order. */
-export const allDrawings = (work: Work): Drawing[] => CHAIN.flatMap(({ name }) => drawingsOf(name, work));
+function withFiles<T extends { readonly item: { readonly name: string } }>(project: Project, made: readonly T[]) {
+  const files = fileNames(
+    project.name,
+    made.map(({ item }) => item.name),
+  );
+  return made.map((one, i) => ({ ...one, file: at(files, i) }));
+}
 
 /** How a drawing is written as each kind of file. */
 const WRITERS = {
@@ -35,20 +51,25 @@ const WRITERS = {
 /** Everything: the project itself, then the drawings kind by kind, the mesh and the tables. */
 export function exportFiles(work: Work, kinds: readonly ExportKind[]): ExportFile[] {
   const { project } = work;
-  const drawings = allDrawings(work);
+  const drawings = outgoingDrawings(work);
   return [
-    { name: `${fileName(project.name)}${PROJECT_FILE_ENDING}`, content: writeProjectFile(project), isProject: true },
+    { name: projectFileName(project), content: writeProjectFile(project), isProject: true },
     ...(['dxf', 'svg', 'pdf'] as const).flatMap((kind) =>
       kinds.includes(kind)
-        ? drawings.map((drawing) => ({ name: `${fileName(drawing.name)}.${kind}`, content: WRITERS[kind](drawing) }))
+        ? drawings.map(({ item, file }) => ({ name: `${file}.${kind}`, content: WRITERS[kind](item) }))
         : [],
     ),
-    ...(kinds.includes('stl') ? [{ name: 'hull.stl', content: writeStl(project.name, meshOf(work)) }] : []),
-    ...(kinds.includes('csv') ? allTables(work).map(({ name, csv }) => ({ name: `${name}.csv`, content: csv })) : []),
+    ...(kinds.includes('stl')
+      ? [{ name: `${boatWord(project.name)}-hull.stl`, content: writeStl(project.name, meshOf(work)) }]
+      : []),
+    ...(kinds.includes('csv')
+      ? outgoingTables(work).map(({ item, file }) => ({ name: `${file}.csv`, content: item.csv }))
+      : []),
   ];
 }
 
-const allTables = (work: Work): ExportTable[] => CHAIN.flatMap(({ name }) => tablesOf(name, work));
+/** What the builder's own copy of a project is called. */
+export const projectFileName = ({ name }: Pick<Project, 'name'>): string => `${boatWord(name)}${PROJECT_FILE_ENDING}`;
 
 function meshOf({ project, derived, found }: Work) {
   const whole = wholeOf(project, derived, found);

@@ -1,8 +1,8 @@
 export { cardModel } from './card-model';
 export type { CardModel, CardOptions } from './card-model';
 export { problemText } from './csv-cells';
-export { EXPORT_KINDS, drawingsOf, exportFiles, tablesOf } from './export-files';
-export type { ExportKind, Work } from './export-files';
+export { EXPORT_KINDS, exportFiles, outgoingDrawings, outgoingTables, projectFileName } from './export-files';
+export type { ExportKind, Outgoing, Work } from './export-files';
 export { readLinesDxf } from './lines-dxf';
 export { readOffsets } from './offsets-csv';
-export { PROJECT_FILE_ENDING, readProjectFile, writeProjectFile } from './project-file';
+export { readProjectFile, writeProjectFile } from './project-file';

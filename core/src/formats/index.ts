@@ -1,7 +1,7 @@
 export { csv, tenth } from './csv';
 export { closedPath, CURVE_MM, hole, layerWord, openPath, stamped, straightPath, TEXT_MM } from './drawing';
 export type { Drawing, DrawnPath, DrawnText } from './drawing';
-export { fileName } from './file';
+export { boatWord, fileNames } from './file';
 export type { ExportFile, ExportTable } from './file';
 export { readDxf } from './read-dxf';
 export type { DxfLine, DxfWord } from './read-dxf';

@@ -4,7 +4,6 @@
 import {
   closedPath,
   csv,
-  fileName,
   openPath,
   straightPath,
   tenth,
@@ -28,6 +27,7 @@ function frameDrawing(frame: Frame, school: School, gap: number): Drawing {
   const text = `${frame.name}, ${face} at ${Math.round(frame.x)}`;
   return {
     name: frame.id,
+    title: frame.name,
     paths: [
       closedPath('cut', cutOutline(frame, school, gap)),
       openPath([...mirror, ...frame.outline]),
@@ -82,7 +82,7 @@ export const framesDrawings = ({ project, values }: FramesWhole): Drawing[] =>
 
 export const framesTables = ({ values }: FramesWhole): ExportTable[] =>
   values.frames.map((frame) => ({
-    name: fileName(frame.id),
+    name: frame.id,
     title: `${frame.name}, its edges and bevels`,
     csv: frameCsv(frame),
   }));

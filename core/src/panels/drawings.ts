@@ -4,7 +4,6 @@
 import {
   closedPath,
   csv,
-  fileName,
   hole,
   openPath,
   straightPath,
@@ -49,6 +48,7 @@ export function panelDrawing(panel: Panel, { stations, panels, part, others }: P
   const hand = panel.spansCentreline ? 'inside face' : 'starboard inside, port outside';
   return {
     name: panel.id,
+    title: panel.name,
     paths: [
       closedPath('cut', panel.outline),
       ...marks.map((mark) => openPath(mark.curve)),
@@ -69,6 +69,7 @@ function transomDrawing(transom: Transom): Drawing {
   const box = boundsOf(transom.outline);
   return {
     name: transom.id,
+    title: transom.name,
     paths: [closedPath('cut', transom.outline), straightPath([0, box.minY], [0, box.maxY])],
     texts: [{ at: [10, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: `${transom.name}, aft face` }],
   };
@@ -98,12 +99,12 @@ export const panelsTriangles = ({ values }: PanelsWhole): Triangle[] =>
 /** Offsets to mark each panel out from, and the pieces of each rounded chine. */
 export const panelsTables = ({ project, values }: PanelsWhole): ExportTable[] => [
   ...values.panels.panels.map((panel) => ({
-    name: `marking-${fileName(panel.id)}`,
+    name: `marking-${panel.id}`,
     title: `${panel.name}, offsets to mark out`,
     csv: markingCsv(panel, project.panels),
   })),
   ...values.panels.strips.map((strip) => ({
-    name: `rounded-${fileName(strip.id)}`,
+    name: `rounded-${strip.id}`,
     title: `Rounded ${strip.id}, its pieces`,
     csv: stripCsv(strip),
   })),

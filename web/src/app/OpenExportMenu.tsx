@@ -5,26 +5,34 @@ import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import { drawingsOf, EXPORT_KINDS, exportFiles, tablesOf, type Work } from '@kalotrope/core/exchange';
-import { fileName, type Drawing, type ExportFile } from '@kalotrope/core/formats';
+import {
+  EXPORT_KINDS,
+  exportFiles,
+  outgoingDrawings,
+  outgoingTables,
+  projectFileName,
+  type Outgoing,
+  type Work,
+} from '@kalotrope/core/exchange';
+import type { Drawing, ExportFile } from '@kalotrope/core/formats';
 import { writeDxf, writePdf, writeSvg, type PdfLayout } from '@kalotrope/core/formats/writers';
 import type { Project, StageName } from '@kalotrope/core/project';
-import { projectFileName, saveFile, saveZip } from '../files/files';
+import { saveFile, saveZip } from '../files/files';
 import { projectFileWithPictures } from '../files/pictures';
 import { useBench } from '../state/bench';
 import { selectDerived, selectFound, selectProject } from '../state/selectors';
 import { useAppSelector } from '../state/store';
 
-type Kind = { readonly name: string; readonly write: (drawing: Drawing) => ExportFile };
+type Kind = { readonly name: string; readonly write: (drawing: Outgoing<Drawing>) => ExportFile };
 
 const pdf = (name: string, ending: string, layout: PdfLayout): Kind => ({
   name,
-  write: (drawing) => ({ name: `${fileName(drawing.name)}${ending}.pdf`, content: writePdf(drawing, layout) }),
+  write: ({ file, item }) => ({ name: `${file}${ending}.pdf`, content: writePdf(item, layout) }),
 });
 
 const KINDS: readonly Kind[] = [
-  { name: 'DXF', write: (drawing) => ({ name: `${fileName(drawing.name)}.dxf`, content: writeDxf(drawing) }) },
-  { name: 'SVG', write: (drawing) => ({ name: `${fileName(drawing.name)}.svg`, content: writeSvg(drawing) }) },
+  { name: 'DXF', write: ({ file, item }) => ({ name: `${file}.dxf`, content: writeDxf(item) }) },
+  { name: 'SVG', write: ({ file, item }) => ({ name: `${file}.svg`, content: writeSvg(item) }) },
   pdf('PDF', '', { kind: 'whole' }),
   pdf('PDF on A4', '-a4', { kind: 'tiles', paper: 'A4' }),
   pdf('PDF on Letter', '-letter', { kind: 'tiles', paper: 'Letter' }),
@@ -53,12 +61,10 @@ export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
   const [kind, setKind] = useState(0); // of KINDS
   if (!project || !derived) return null;
   const work: Work = { project, derived, found };
-  const tables = entries
-    .filter((entry) => entry.isEverywhere || entry.stage === stage)
-    .flatMap((entry) => tablesOf(entry.stage, work));
-  const drawings = (entries.find((entry) => entry.stage === stage)?.drawingsOf ?? []).flatMap((name) =>
-    drawingsOf(name, work),
-  );
+  const isHere = (name: StageName) => name === stage || entries.some((e) => e.stage === name && e.isEverywhere);
+  const tables = outgoingTables(work).filter((table) => isHere(table.stage));
+  const offered = entries.find((entry) => entry.stage === stage)?.drawingsOf ?? [];
+  const drawings = outgoingDrawings(work).filter((drawing) => offered.includes(drawing.stage));
   const act = (run: () => void) => () => {
     onClose();
     run();
@@ -67,12 +73,9 @@ export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
     <Menu open anchorEl={anchor} onClose={onClose}>
       <MenuItem onClick={act(() => void everything(work))}>Everything, as one zip</MenuItem>
       <MenuItem onClick={act(() => void saveProjectFile(project))}>The project, to keep or share</MenuItem>
-      {tables.map(({ name, title, csv }) => (
-        <MenuItem
-          key={name}
-          onClick={act(() => saveFile({ name: `${fileName(project.name)}-${name}.csv`, content: csv }))}
-        >
-          {title}, CSV
+      {tables.map(({ file, item }) => (
+        <MenuItem key={file} onClick={act(() => saveFile({ name: `${file}.csv`, content: item.csv }))}>
+          {item.title}, CSV
         </MenuItem>
       ))}
       <Divider />
@@ -92,8 +95,8 @@ export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
         ))}
       </Box>
       {drawings.map((drawing) => (
-        <MenuItem key={drawing.name} onClick={act(() => saveFile(KINDS[kind]!.write(drawing)))}>
-          {drawing.title ?? drawing.name}, {KINDS[kind]!.name}
+        <MenuItem key={drawing.file} onClick={act(() => saveFile(KINDS[kind]!.write(drawing)))}>
+          {drawing.item.title ?? drawing.item.name}, {KINDS[kind]!.name}
         </MenuItem>
       ))}
     </Menu>

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { writeProjectFile } from '@kalotrope/core/exchange';
 import { demoProject } from '@kalotrope/core/project';
-import { projectFileName, takeFile } from './files';
+import { takeFile } from './files';
 
 const file = (name: string, text: string) => new File([text], name);
 const sample = (name: string) => readFileSync(new URL(`../../../docs/samples/${name}`, import.meta.url), 'utf8');
@@ -53,8 +53,5 @@ describe('takeFile', () => {
   ])('refuses %s', async (_name, bad, wanted) => {
     const taken = await takeFile(bad);
     expect(taken.ok ? '' : taken.problems.join()).toMatch(wanted);
-  });
-  it('names the project’s file after the boat', () => {
-    expect(projectFileName({ ...demoProject('orrin', 'x'), name: 'Öre / 3 "m"' })).toBe('re-3-m.kalotrope.json');
   });
 });

@@ -1,7 +1,7 @@
 /** Files in and out of the browser. */
 import { strToU8, zipSync } from 'fflate';
-import { fileName, type ExportFile } from '@kalotrope/core/formats';
-import { PROJECT_FILE_ENDING, problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
+import { boatWord, type ExportFile } from '@kalotrope/core/formats';
+import { problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
 import type { Picture } from '../storage/projects';
 import { picturesIn } from './pictures';
 import { newProject, type Project } from '@kalotrope/core/project';
@@ -83,14 +83,14 @@ export function saveFile({ name, content }: ExportFile): void {
   saveBlob(name, new Blob([content as BlobPart], { type })); // bytes made here, never of a shared buffer
 }
 
-/** Many files as one. */
-export function saveZip(name: string, files: readonly ExportFile[]): void {
+/** All of a boat's files as one. */
+export function saveZip(boat: string, files: readonly ExportFile[]): void {
   const bytes = zipSync(
     Object.fromEntries(
       files.map((file) => [file.name, typeof file.content === 'string' ? strToU8(file.content) : file.content]),
     ),
   );
-  saveBlob(`${fileName(name)}.zip`, new Blob([bytes as BlobPart], { type: 'application/zip' }));
+  saveBlob(`${boatWord(boat)}.zip`, new Blob([bytes as BlobPart], { type: 'application/zip' }));
 }
 
 function saveBlob(name: string, blob: Blob): void {
@@ -101,5 +101,3 @@ function saveBlob(name: string, blob: Blob): void {
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
-
-export const projectFileName = (project: Project): string => `${fileName(project.name)}${PROJECT_FILE_ENDING}`;

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { area, polylineLength, type Vec2 } from '../../geometry';
 import { createDerive, demoProject } from '../../project';
-import { allDrawings } from '../../exchange/export-files';
+import { outgoingDrawings } from '../../exchange/export-files';
 import { drawingBounds, type Drawing } from '../drawing';
 import { readPdf } from './fixtures/read-pdf';
 import { PAPERS } from '../paper';
 import { writePdf } from './pdf';
 
 const project = demoProject('tamsel', 'x');
-const drawings = allDrawings({ project, derived: createDerive()(project), found: {} });
+const drawings = outgoingDrawings({ project, derived: createDerive()(project), found: {} }).map(({ item }) => item);
 /** Figures in the file are rounded to 0.01 pt, 0.0035 mm. */
 const FILE_MM = 0.005;
 

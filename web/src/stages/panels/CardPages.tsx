@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { useEffect, useState } from 'react';
 import type { CardModel, CardOptions } from '@kalotrope/core/exchange';
-import { fileName, pageOnItsSide, type Drawing, type Paper } from '@kalotrope/core/formats';
+import { fileNames, pageOnItsSide, type Drawing, type Paper } from '@kalotrope/core/formats';
 import type { Project } from '@kalotrope/core/project';
 import { saveFile } from '../../files/files';
 import { selectProject } from '../../state/selectors';
@@ -43,8 +43,9 @@ function CardModelOf({ project }: { readonly project: Project }) {
     if (!made) return;
     // the writer of PDF is large: fetched when it is wanted
     const { writePages } = await import('@kalotrope/core/formats/writers');
-    const name = `${project.name} card model`;
-    saveFile({ name: `${fileName(name)}.pdf`, content: writePages(name, made.model.pages, size) });
+    const title = `${project.name} card model`;
+    const [name] = fileNames(project.name, ['card model']);
+    saveFile({ name: `${name}.pdf`, content: writePages(title, made.model.pages, size) });
   };
   return (
     <Box
