@@ -1,17 +1,19 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { EXPORT_KINDS, exportFiles, type ExportKind } from '@kalotrope/core/exchange';
-import { createDerive, searchAll } from '@kalotrope/core/project';
-import { Refusal, readProjectOption, type Answer, type Options } from '../io';
+import { allFindings, createDerive, searchAll, sentence } from '@kalotrope/core/project';
+import { findingJson, Refusal, readProjectOption, type Answer, type Io, type Options } from '../io';
 import { LAYOUT_ROUNDS } from './takeoff';
 
-export function exportCommand(file: string, options: Options): Answer {
+/** Writes the files; on standard error it says what stops the work, parts that are on no sheet among it. */
+export function exportCommand(file: string, options: Options, io: Io): Answer {
   const project = readProjectOption(file);
   const dir = options['out'];
   if (dir === undefined) throw new Refusal('--out is missing; expected a folder');
   const kinds = readKinds(options['only']);
   const derived = createDerive()(project);
   const found = searchAll(project, derived, LAYOUT_ROUNDS);
+  const stops = allFindings(derived, { project, found }).filter(({ severity }) => severity === 'stop');
   const files = exportFiles({ project, derived, found }, kinds);
   try {
     mkdirSync(dir, { recursive: true });
@@ -19,8 +21,9 @@ export function exportCommand(file: string, options: Options): Answer {
   } catch (error) {
     throw new Refusal(`cannot write to ${dir}: ${(error as NodeJS.ErrnoException).code ?? String(error)}`);
   }
+  for (const stop of stops) io.err(`kalo: STOP: ${sentence(stop, 'mm')}\n`);
   return {
-    json: { files: files.map(({ name }) => name) },
+    json: { files: files.map(({ name }) => name), findings: stops.map(findingJson) },
     text: files.map(({ name }) => join(dir, name)).join('\n'),
   };
 }

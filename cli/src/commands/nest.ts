@@ -20,7 +20,8 @@ export function nestCommand(file: string, options: Options, io: Io): Answer {
       (sheet) => `${sheet.id} ${sheet.index + 1}: ${sheet.placements.map((p) => p.part).join(', ')}`,
     ),
   ].join('\n');
-  return { json: { ...result, seconds: elapsed }, text };
+  const { isCut: _cut, ...plain } = result;
+  return { json: { ...plain, seconds: elapsed }, text };
 }
 
 function readJob(file: string): NestJob {

@@ -1,5 +1,5 @@
 import { allFindings, createDerive, searchAll } from '@kalotrope/core/project';
-import { laidBatches } from '@kalotrope/core/sheets';
+import { leftOff, listed, tallySheets, type SheetCount } from '@kalotrope/core/sheets';
 import { findingJson, findingsText, readProjectOption, trim, type Answer, type Options } from '../io';
 
 /** Enough for a layout near the best of this method; repeatable. */
@@ -11,22 +11,7 @@ export function takeoffCommand(file: string, _options: Options): Answer {
   const { value } = derived.epoxy;
   const found = searchAll(project, derived, LAYOUT_ROUNDS);
   const findings = allFindings(derived, { project, found });
-  const laid = laidBatches(derived.sheets.value.batches, found.sheets ?? []);
-  const sheets = laid.flatMap(({ batch: { thickness, job }, result }) => {
-    if (!result) return [];
-    const { sheetsUsed, density, unplaced } = result;
-    const from = `${job.parts.length} parts laid out`;
-    return [
-      {
-        item: `Plywood ${thickness} mm`,
-        thickness,
-        sheets: sheetsUsed,
-        density: trim(density),
-        unplaced: unplaced.length,
-        from,
-      },
-    ];
-  });
+  const sheets = tallySheets(derived.sheets.value, found.sheets ?? []).map(sheetRow);
   const lines = value.lines.map((line) => ({ ...line, resin: trim(line.resin), filler: trim(line.filler) }));
   const totals = {
     resin: trim(value.resin),
@@ -36,7 +21,7 @@ export function takeoffCommand(file: string, _options: Options): Answer {
     tapeM: trim(value.tapeM),
   };
   const text = [
-    ...sheets.map((sheet) => `${sheet.item}\t${sheet.sheets} sheets\t${sheet.from}`),
+    ...sheets.map((sheet) => `${sheet.item}\t${sheet.sheets} ${sheet.unit}\t${sheet.from}`),
     ...lines.map((line) => `${line.group}\t${line.item}\t${Math.round(line.resin)} g\t${line.from}`),
     `total\tresin with waste\t${Math.round(totals.resinWithWaste)} g`,
     findingsText(findings),
@@ -44,5 +29,23 @@ export function takeoffCommand(file: string, _options: Options): Answer {
   return {
     json: { project: project.name, sheets, lines, totals, findings: findings.map(findingJson) },
     text,
+  };
+}
+
+/** How many sheets of a thickness, and by name what is on none. */
+function sheetRow(count: SheetCount) {
+  const { thickness, result, pieces, hasStock } = count;
+  const left = leftOff(count);
+  const laid = `${pieces - left.length} of ${pieces} parts laid out`;
+  const off = left.length === 0 ? '' : `; ${left.length} ON NO SHEET: ${listed(left, Infinity)}`;
+  const sheets = result?.sheetsUsed ?? 0;
+  return {
+    item: `Plywood ${thickness} mm`,
+    thickness,
+    sheets,
+    unit: `sheet${sheets === 1 ? '' : 's'}`,
+    density: trim(result?.density ?? 0),
+    unplaced: left.length,
+    from: `${laid}${hasStock ? '' : ', as no sheet of this thickness is in stock'}${off}`,
   };
 }

@@ -8,6 +8,18 @@ export const SHEETS_FINDINGS = {
       `${part} fits on no sheet of ${thicknessMm} mm in stock. Add a larger sheet, or join the part from pieces.`,
     { part: 'Transom', thicknessMm: 9 },
   ),
+  'sheets-too-few': entry(
+    { thicknessMm: figure, count: figure, pieces: figure, parts: word },
+    ({ thicknessMm, count, pieces, parts }) =>
+      `Too few sheets of ${thicknessMm} mm: ${count} of ${pieces} parts are on none (${parts}). Add sheets.`,
+    { thicknessMm: 6, count: 2, pieces: 8, parts: 'Side 1 of 2, port; Side 2 of 2, port' },
+  ),
+  'layout-cut-short': entry(
+    { thicknessMm: figure, count: figure, pieces: figure },
+    ({ thicknessMm, count, pieces }) =>
+      `The layout of ${thicknessMm} mm was ended with ${count} of ${pieces} parts not yet laid out. Lay out again.`,
+    { thicknessMm: 6, count: 12, pieces: 80 },
+  ),
   'sheet-missing': entry(
     { thicknessMm: figure, count: figure },
     ({ thicknessMm, count }) =>

@@ -3,9 +3,8 @@
  *
  * A layout belongs to the batch whose key it carries; of one that has changed since nothing is said.
  */
-import type { SheetsFinding } from './findings';
 import { nest, type NestResult } from './nest';
-import { unplacedFindings, type CutPart, type NestBatch } from './parts';
+import type { NestBatch } from './parts';
 
 export type Layout = {
   /** Of the batch that it was found for. */
@@ -24,10 +23,3 @@ export const laidBatches = (batches: readonly NestBatch[], layouts: readonly Lay
 /** A layout of every batch by so many rounds: exactly repeatable. */
 export const layOut = (batches: readonly NestBatch[], seed: number, rounds: number): Layout[] =>
   batches.map(({ key, job }) => ({ key, result: nest(job, { seed, rounds }), isFinal: true }));
-
-/** What layouts leave off the sheets. */
-export const judgeLayouts = (
-  { parts, batches }: { readonly parts: readonly CutPart[]; readonly batches: readonly NestBatch[] },
-  layouts: readonly Layout[],
-): SheetsFinding[] =>
-  laidBatches(batches, layouts).flatMap(({ batch, result }) => (result ? unplacedFindings(batch, result, parts) : []));

@@ -127,6 +127,24 @@ describe('nest', () => {
     expect(check(j).sheets[0]?.placements).toHaveLength(1);
   });
 
+  it('ends when its time does, within the first layout too, with what it has by then', () => {
+    const sizes = (i: number) => rectangle(60 + ((i * 37) % 190), 40 + ((i * 53) % 120));
+    const parts = Array.from({ length: 300 }, (_, i) => part(`p${i}`, sizes(i)));
+    const many = job({ sheets: sheet(2440, 1220, 20), parts });
+    // a clock that counts how often it is asked: between two answers no more than a few places are tried
+    for (const ticks of [1, 50, 2000]) {
+      let [asked, after] = [0, 0];
+      const isOver = () => {
+        asked += 1;
+        if (asked > ticks) after += 1;
+        return asked > ticks;
+      };
+      const result = nest(many, { seed: 1, rounds: 1e9, isOver });
+      expect(result.isCut).toBe(true);
+      expect(faultsOf(many, result)).toEqual([]);
+      expect(after).toBeLessThan(10_000);
+    }
+  });
   it('gives the same layout for the same seed and rounds', () => {
     const j = job({
       sheets: sheet(500, 300),

@@ -53,13 +53,18 @@ export type NestResult = {
   readonly unplaced: readonly { readonly part: string; readonly copy: number }[];
   readonly sheetsUsed: number;
   readonly density: number;
+  /** The time ended within the first layout: what is unplaced was not tried. */
+  readonly isCut?: boolean;
 };
 
 export type NestBudget = {
   readonly seed: number;
   /** Rounds at most; with no clock this alone ends the search, and the result is exactly repeatable. */
   readonly rounds: number;
-  /** Asked between placements: true ends the search with the best layout so far. */
+  /**
+   * True ends the search with the best layout so far. Asked every few milliseconds, within the first layout too: that
+   * is then returned as far as it has come, the rest unplaced.
+   */
   readonly isOver?: () => boolean;
   readonly onProgress?: (best: NestResult, round: number) => void;
 };
@@ -118,7 +123,8 @@ export function nest(job: NestJob, budget: NestBudget): NestResult {
   const copies = job.parts.flatMap((part, k) =>
     Array.from({ length: part.qty }, (_, copy): Copy => ({ part: k, copy })),
   );
-  const noFit = noFitTable(job.gap);
+  const isOver = budget.isOver ?? (() => false);
+  const noFit = noFitTable(job.gap, isOver);
   const areas = job.parts.map((part) => area(part.outline) - part.holes.reduce((sum, hole) => sum + area(hole), 0));
   const base = sizeOrder(
     copies,
@@ -127,10 +133,10 @@ export function nest(job: NestJob, budget: NestBudget): NestResult {
   let best: { layout: Layout; score: number } | undefined;
   let order = base;
   for (let round = 0; round < Math.max(1, budget.rounds); round++) {
-    if (round > 0 && budget.isOver?.()) break;
+    if (round > 0 && isOver()) break;
     const trial = round === 0 ? base : orderOfRound({ order, base, round, seed: budget.seed });
-    const layout = layOut(trial, { job, poses, noFit, isOver: best ? budget.isOver : undefined });
-    if (!layout) break;
+    const layout = layOut(trial, { job, poses, noFit });
+    if (layout.isCut && best) break;
     const score = scoreOf(layout);
     if (best && score > best.score) continue;
     // an equal layout is gone on from, but the one that was shown stays the best
@@ -138,11 +144,17 @@ export function nest(job: NestJob, budget: NestBudget): NestResult {
     if (best && score === best.score) continue;
     best = { layout, score };
     budget.onProgress?.(resultOf(layout, job, areas), round);
+    if (layout.isCut) break;
   }
   return best ? resultOf(best.layout, job, areas) : { sheets: [], unplaced: [], sheetsUsed: 0, density: 0 };
 }
 
-type Layout = { readonly sheets: readonly OpenSheet[]; readonly unplaced: readonly Copy[] };
+type Layout = {
+  readonly sheets: readonly OpenSheet[];
+  readonly unplaced: readonly Copy[];
+  /** The time ended before all parts had been tried. */
+  readonly isCut: boolean;
+};
 
 /** Fewest left over, then fewest sheets, then the shortest last one; the fill of the others breaks ties. */
 function scoreOf({ sheets, unplaced }: Layout): number {
@@ -158,21 +170,17 @@ const extentOf = (sheet: OpenSheet): number => Math.max(0, ...sheet.placed.map((
 
 function layOut(
   order: readonly Copy[],
-  context: {
-    job: NestJob;
-    poses: readonly (readonly Pose[])[];
-    noFit: NoFit;
-    isOver: (() => boolean) | undefined;
-  },
-): Layout | undefined {
-  const { job, poses, noFit, isOver } = context;
+  { job, poses, noFit }: { job: NestJob; poses: readonly (readonly Pose[])[]; noFit: NoFit },
+): Layout {
   const sheets: OpenSheet[] = [];
   const unplaced: Copy[] = [];
   const left = job.sheets.map((sheet) => sheet.qty);
-  for (const item of order) {
-    if (isOver?.()) return undefined;
+  for (const [done, item] of order.entries()) {
     const choices = at(poses, item.part);
     const isDown = sheets.some((sheet) => putOn(sheet, choices, item, job.margin, noFit));
+    // a place that was found just as time ran out is a good one
+    if (noFit.isOver())
+      return { sheets, unplaced: [...unplaced, ...order.slice(isDown ? done + 1 : done)], isCut: true };
     if (isDown) continue;
     const kind = job.sheets.findIndex(
       (sheet, k) => at(left, k) > 0 && choices.some((pose) => fitsEmpty(pose, sheet, job.margin)),
@@ -185,10 +193,10 @@ function layOut(
     const stock = at(job.sheets, kind);
     const index = sheets.filter((sheet) => sheet.id === stock.id).length;
     const sheet: OpenSheet = { id: stock.id, index, width: stock.width, height: stock.height, placed: [] };
-    putOn(sheet, choices, item, job.margin, noFit);
-    sheets.push(sheet);
+    if (putOn(sheet, choices, item, job.margin, noFit)) sheets.push(sheet);
+    else return { sheets, unplaced: [...unplaced, ...order.slice(done)], isCut: true };
   }
-  return { sheets, unplaced };
+  return { sheets, unplaced, isCut: false };
 }
 
 /**
@@ -253,10 +261,12 @@ function coarser(outline: Outline): Outline {
 type NoFit = {
   (still: Pose, moving: Pose): { readonly rings: readonly Outline[]; readonly box: Box };
   readonly gap: number;
+  /** The search's time has ended: whoever sees it first gives up the place that is being looked for. */
+  readonly isOver: () => boolean;
 };
 
 /** The positions of `moving` relative to `still` in which they are nearer than the gap; remembered by pose. */
-function noFitTable(gap: number): NoFit {
+function noFitTable(gap: number, isOver: () => boolean): NoFit {
   const known = new Map<string, { rings: readonly Outline[]; box: Box }>();
   const grown = new Map<string, Outline>();
   const lookUp = (still: Pose, moving: Pose) => {
@@ -272,7 +282,7 @@ function noFitTable(gap: number): NoFit {
     known.set(key, entry);
     return entry;
   };
-  return Object.assign(lookUp, { gap });
+  return Object.assign(lookUp, { gap, isOver });
 }
 
 /** Widened by a polygon around the circle of the gap, flats on the axes. */
@@ -318,19 +328,24 @@ function putOn(sheet: OpenSheet, choices: readonly Pose[], item: Copy, margin: n
 
 type Ring = { readonly points: Outline; readonly box: Box };
 
-/** The leftmost, then lowest position in the room that is inside no no-fit polygon. */
+/** The leftmost, then lowest position in the room that is inside no no-fit polygon; none when the time is over. */
 function leastPlace(room: Box, placed: readonly Placed[], pose: Pose, noFit: NoFit, limit: number): Vec2 | undefined {
-  const walls = placed.map((other): Ring[] =>
-    noFit(other.pose, pose).rings.map((ring) => {
-      const points = moved(ring, other.at[0], other.at[1]);
-      return { points, box: boundsOf(points) };
-    }),
-  );
+  const walls: Ring[][] = [];
+  for (const other of placed) {
+    if (noFit.isOver()) return undefined;
+    walls.push(
+      noFit(other.pose, pose).rings.map((ring) => {
+        const points = moved(ring, other.at[0], other.at[1]);
+        return { points, box: boundsOf(points) };
+      }),
+    );
+  }
   const near = walls.filter((rings) => rings.some((ring) => overlaps(ring.box, room)));
-  const candidates = candidatePlaces(room, near.flat(), limit);
+  const candidates = candidatePlaces(room, near.flat(), limit, noFit.isOver);
   candidates.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
   const isFree = (p: Vec2) => !near.some((rings) => isInside(rings, p)) && isApart(pose, p, placed, noFit.gap);
-  return candidates.find(isFree);
+  const found = candidates.find((p) => noFit.isOver() || isFree(p));
+  return found && !noFit.isOver() ? found : undefined;
 }
 
 /** The last word on a place: true distances to what lies there, whatever the no-fit polygons said. */
@@ -362,7 +377,7 @@ const overlaps = (a: Box, b: Box): boolean =>
   a.minY <= b.maxY + TOUCH_MM &&
   b.minY <= a.maxY + TOUCH_MM;
 
-function candidatePlaces(room: Box, rings: readonly Ring[], limit: number): Vec2[] {
+function candidatePlaces(room: Box, rings: readonly Ring[], limit: number, isOver: () => boolean): Vec2[] {
   const found: Vec2[] = [
     [room.minX, room.minY],
     [room.minX, room.maxY],
@@ -387,6 +402,7 @@ function candidatePlaces(room: Box, rings: readonly Ring[], limit: number): Vec2
   for (const ring of rings) for (const [x, y] of ring.points) push(x, y);
   edges.sort((a, b) => a.box.minX - b.box.minX);
   edges.forEach((a, i) => {
+    if (isOver()) return;
     for (let j = i + 1; j < edges.length; j++) {
       const b = edges[j]!; // in bounds by the loop
       if (b.box.minX > a.box.maxX + TOUCH_MM) break;
@@ -440,7 +456,7 @@ function isOnEdge(a: Vec2, b: Vec2, p: Vec2): boolean {
   return off <= TOUCH_MM;
 }
 
-function resultOf({ sheets, unplaced }: Layout, job: NestJob, areas: readonly number[]): NestResult {
+function resultOf({ sheets, unplaced, isCut }: Layout, job: NestJob, areas: readonly number[]): NestResult {
   const name = (item: Copy) => ({ part: at(job.parts, item.part).id, copy: item.copy });
   const used = sheets.map((sheet): UsedSheet => ({
     id: sheet.id,
@@ -463,5 +479,6 @@ function resultOf({ sheets, unplaced }: Layout, job: NestJob, areas: readonly nu
     unplaced: unplaced.map(name),
     sheetsUsed: sheets.length,
     density: sheetsArea > 0 ? partsArea / sheetsArea : 0,
+    ...(isCut ? { isCut } : {}),
   };
 }

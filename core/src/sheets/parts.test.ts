@@ -1,7 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { area, at, mirrored, signedArea } from '../geometry';
 import { createDerive, demoProject } from '../project';
-import { jobPartName, listParts, nestBatches, unplacedFindings, type PartInput } from './parts';
+import { sheetsDrawings, sheetsTables } from './drawings';
+import { judgeLayouts } from './judge';
+import { layOut } from './layouts';
+import { tallySheets, type SheetCount } from './tally';
+import { jobPartName, listParts, nestBatches, type PartInput } from './parts';
 import { nest } from './nest';
 import type { SheetsPart } from './schema';
 
@@ -89,8 +93,54 @@ describe('jobs for the layout', () => {
       stock: project.sheets.stock.map((sheet) => ({ ...sheet, width: 1300 })),
     });
     const batch = at(small.value, 1);
-    const found = unplacedFindings(batch, nest(batch.job, { seed: 1, rounds: 1 }), parts);
-    expect(found.map((finding) => finding.data['part'])).toContain('Transom');
+    const layouts = [{ key: batch.key, result: nest(batch.job, { seed: 1, rounds: 1 }), isFinal: true }];
+    const found = judgeLayouts({ parts, batches: small.value }, layouts, project.sheets.stock);
+    expect(found.flatMap(({ code, data }) => (code === 'part-unplaced' ? [data.part] : []))).toContain('Transom');
     expect(found.every((finding) => finding.severity === 'stop')).toBe(true);
+  });
+});
+
+describe('too few sheets', () => {
+  const short: SheetsPart = {
+    ...project.sheets,
+    stock: project.sheets.stock.filter(({ thickness }) => thickness === 6).map((sheet) => ({ ...sheet, qty: 1 })),
+  };
+  const value = { parts, batches: nestBatches(parts, short).value };
+  const layouts = layOut(value.batches, 1, 2);
+  const [six, nine] = tallySheets(value, layouts) as [SheetCount, SheetCount];
+  const onSheet = layouts.flatMap(({ result }) => result.sheets.flatMap(({ placements }) => placements));
+  it('are counted: every piece is on a sheet, or named as left off', () => {
+    expect(six).toMatchObject({ thickness: 6, hasStock: true, tooLarge: [], untried: [] });
+    expect(six.tooFew.length).toBeGreaterThan(0);
+    expect(six.pieces).toBe(onSheet.length + six.tooFew.length);
+    expect(six.pieces).toBe(2 * parts.filter(({ thickness, isPair }) => thickness === 6 && isPair).length);
+    // no sheet of the transom's and the bulkheads' thickness
+    expect(nine).toMatchObject({ thickness: 9, hasStock: false, result: undefined });
+    expect(nine.tooFew).toHaveLength(nine.pieces);
+  });
+  it('stop the work, with as many more as have the area for what is left', () => {
+    const [found] = judgeLayouts(value, layouts, short.stock);
+    expect(found).toMatchObject({ severity: 'stop', code: 'sheets-too-few', data: { count: six.tooFew.length } });
+    const leftMm2 = value.batches[0]!.job.parts.filter(({ id }) => six.tooFew.some((piece) => piece.id === id)).reduce(
+      (sum, { outline }) => sum + area(outline),
+      0,
+    );
+    const more = Math.ceil(leftMm2 / (2440 * 1220));
+    expect(found?.remedies?.[0]?.edits).toEqual([{ path: ['sheets', 'stock', 'sheet-6', 'qty'], value: 1 + more }]);
+  });
+  it('are told on every sheet that is drawn, and in the list of parts', () => {
+    const whole = { project: { revision: 2, sheets: short }, values: { sheets: value }, found: { sheets: layouts } };
+    for (const { texts } of sheetsDrawings(whole))
+      expect(texts.map(({ text }) => text).join()).toContain(`On no sheet: ${six.tooFew[0]!.name}`);
+    const rows = sheetsTables(whole)[0]!.csv.trim().split('\n').slice(1);
+    expect(rows).toHaveLength(six.pieces + nine.pieces);
+    expect(rows.filter((row) => row.endsWith('on no sheet'))).toHaveLength(six.tooFew.length + nine.pieces);
+  });
+  it('are not what a layout that ran out of time tells', () => {
+    let asked = 0;
+    const result = nest(value.batches[0]!.job, { seed: 1, rounds: 9, isOver: () => ++asked > 20 });
+    const cut = [{ key: value.batches[0]!.key, result, isFinal: true }];
+    expect(result.isCut).toBe(true);
+    expect(judgeLayouts(value, cut, short.stock).map(({ code }) => code)).toEqual(['layout-cut-short']);
   });
 });

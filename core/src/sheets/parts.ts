@@ -8,7 +8,6 @@ import { cutOutline, type Frame, type School } from '../frames';
 import type { JointedPanel } from '../joints';
 import type { Transom } from '../panels';
 import type { SheetsFinding, SheetsResult } from './findings';
-import type { NestResult } from './nest';
 import type { NestJob, SheetsPart } from './schema';
 
 export type CutPart = {
@@ -86,7 +85,7 @@ export function nestBatches(
         severity: 'stop',
         code: 'sheet-missing',
         where: { stage: 'sheets' },
-        data: { thicknessMm: thickness, count: mine.length },
+        data: { thicknessMm: thickness, count: mine.reduce((sum, p) => sum + piecesOf(p).length, 0) },
       });
       return [];
     }
@@ -97,10 +96,13 @@ export function nestBatches(
   return { value: batches, findings, assumed: [] };
 }
 
-/** Of a pair each hand is a part by itself; any other part goes into the job as it is. */
-function handsOf({ id, name, isPair }: CutPart): readonly { readonly id: string; readonly name: string }[] {
-  if (!isPair) return [{ id, name }];
-  return (['starboard', 'port'] as const).map((hand) => ({ id: `${id}.${hand}`, name: `${name}, ${hand}` }));
+/** A piece to cut: a part, or one hand of a pair. `id` is its name in a nesting job. */
+export type Piece = { readonly part: string; readonly id: string; readonly name: string };
+
+/** Of a pair each hand is a piece by itself; any other part is one piece. */
+export function piecesOf({ id, name, isPair }: CutPart): readonly Piece[] {
+  if (!isPair) return [{ part: id, id, name }];
+  return (['starboard', 'port'] as const).map((hand) => ({ part: id, id: `${id}.${hand}`, name: `${name}, ${hand}` }));
 }
 
 /**
@@ -112,7 +114,7 @@ const asJobOutline = (outline: Outline) => outline as [number, number][];
 /** Half turns keep the grain; of a pair the port one is drawn turned over, so that two left hands cannot be. */
 function jobParts(part: CutPart): NestJob['parts'] {
   const rotations = part.grain === 'along' ? [0, 180] : [0, 90, 180, 270];
-  return handsOf(part).map(({ id }, i) => ({
+  return piecesOf(part).map(({ id }, i) => ({
     id,
     outline: i === 0 ? asJobOutline(part.outline) : part.outline.map(([x, y]): [number, number] => [-x, y]),
     holes: [],
@@ -122,18 +124,6 @@ function jobParts(part: CutPart): NestJob['parts'] {
   }));
 }
 
-type Unplaced = Extract<SheetsFinding, { readonly code: 'part-unplaced' }>;
-
-/** What a layout could not place, a finding a part. */
-export function unplacedFindings(batch: NestBatch, result: NestResult, parts: readonly CutPart[]): Unplaced[] {
-  return result.unplaced.map(({ part }) => ({
-    severity: 'stop',
-    code: 'part-unplaced',
-    where: { stage: 'sheets' },
-    data: { part: jobPartName(part, parts), thicknessMm: batch.thickness },
-  }));
-}
-
 /** Shown name of a part of a job: the pair's hand after the name. */
 export const jobPartName = (id: string, parts: readonly CutPart[]): string =>
-  parts.flatMap(handsOf).find((hand) => hand.id === id)?.name ?? id;
+  parts.flatMap(piecesOf).find((piece) => piece.id === id)?.name ?? id;

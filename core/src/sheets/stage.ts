@@ -4,9 +4,10 @@ import type { JointedPanel } from '../joints';
 import type { PanelsPart, PanelsValue } from '../panels';
 import { defineStage } from '../stage';
 import * as constants from './constants';
-import { sheetsDrawings, type SheetsWhole } from './drawings';
+import { sheetsDrawings, sheetsTables, type SheetsWhole } from './drawings';
 import { SHEETS_FINDINGS } from './findings';
-import { judgeLayouts, layOut } from './layouts';
+import { judgeLayouts } from './judge';
+import { layOut } from './layouts';
 import { listParts, nestBatches } from './parts';
 import { sheetsAtFirst, sheetsSchema } from './schema';
 
@@ -45,6 +46,7 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsWhole }>()
     return { value: { parts, batches }, findings, assumed };
   },
   search: ({ project, values }, rounds) => layOut(values.sheets.batches, project.sheets.seed, rounds),
-  judgeFound: ({ values, found }) => judgeLayouts(values.sheets, found.sheets ?? []),
+  judgeFound: ({ project, values, found }) => judgeLayouts(values.sheets, found.sheets ?? [], project.sheets.stock),
   drawings: sheetsDrawings,
+  tables: sheetsTables,
 });

@@ -13,12 +13,16 @@ import { formatShare, formatWithUnit } from '@kalotrope/core/measure';
 import {
   jobPartName,
   laidBatches,
+  leftOff,
   placedOutline,
   sheetsStage,
+  tallySheets,
   type CutPart,
   type LaidBatch,
   type NestBatch,
   type NestResult,
+  type Piece,
+  type SheetCount,
 } from '@kalotrope/core/sheets';
 import { edited } from '../../state/document-slice';
 import { selectDerived, selectFound, selectNotation, selectProject } from '../../state/selectors';
@@ -49,6 +53,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
   const isSearching = useAppSelector((state) => state.derived.isSearching);
   const found = useAppSelector(selectFound);
   const laid = laidBatches(batches, found.sheets ?? []);
+  const counts = tallySheets({ parts, batches }, found.sheets ?? []);
   const shelves = shelve(laid);
   return (
     <>
@@ -64,7 +69,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           </Typography>
         )}
       </Box>
-      <Slip stage={sheetsStage.name} title="Sheets" numbers={<SheetNumbers laid={laid} />}>
+      <Slip stage={sheetsStage.name} title="Sheets" numbers={<SheetNumbers counts={counts} />}>
         <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
           <Button variant="contained" disabled={isSearching} onClick={nesting.again}>
             Lay out sheets again
@@ -76,7 +81,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           )}
         </Box>
         <SheetSettings project={project} />
-        <PartTable parts={parts} />
+        <PartTable parts={parts} left={counts.flatMap(leftOff)} />
       </Slip>
     </>
   );
@@ -180,15 +185,24 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
   );
 }
 
-function SheetNumbers({ laid }: { readonly laid: readonly LaidBatch[] }) {
-  return laid.map(({ batch: { thickness }, result }) => (
+function SheetNumbers({ counts }: { readonly counts: readonly SheetCount[] }) {
+  return counts.map((count) => (
     <Figure
-      key={thickness}
-      name={`${thickness} mm`}
-      value={result ? `${plural(result.sheetsUsed, 'sheet')}, ${formatShare(result.density)}` : 'not yet'}
+      key={count.thickness}
+      name={`${count.thickness} mm`}
+      value={sheetsText(count)}
       why="Share of the sheets used, the last counted to its rightmost part"
     />
   ));
+}
+
+function sheetsText(count: SheetCount): string {
+  const { result, pieces, hasStock } = count;
+  if (!hasStock) return `no sheet for ${plural(pieces, 'part')}`;
+  if (!result) return 'not yet';
+  const left = leftOff(count).length;
+  const used = plural(result.sheetsUsed, 'sheet');
+  return left > 0 ? `${used}, ${left} of ${pieces} parts on none` : `${used}, ${formatShare(result.density)}`;
 }
 
 function SheetSettings({ project }: { readonly project: Project }) {
@@ -228,7 +242,7 @@ function SheetSettings({ project }: { readonly project: Project }) {
   );
 }
 
-function PartTable({ parts }: { readonly parts: readonly CutPart[] }) {
+function PartTable({ parts, left }: { readonly parts: readonly CutPart[]; readonly left: readonly Piece[] }) {
   const notation = useAppSelector(selectNotation);
   return (
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
@@ -244,9 +258,17 @@ function PartTable({ parts }: { readonly parts: readonly CutPart[] }) {
         <TableBody>
           {parts.map((part) => {
             const box = boxAround(part.outline);
+            const off = left.filter((piece) => piece.part === part.id).length;
             return (
               <TableRow key={part.id}>
-                <TableCell>{part.name}</TableCell>
+                <TableCell>
+                  {part.name}
+                  {off > 0 && (
+                    <Typography component="span" color="error" sx={{ display: 'block', fontWeight: 600 }}>
+                      {part.isPair && off === 1 ? 'one hand on no sheet' : 'on no sheet'}
+                    </Typography>
+                  )}
+                </TableCell>
                 <TableCell className="figure">
                   {formatWithUnit(box.maxX - box.minX, notation)} × {formatWithUnit(box.maxY - box.minY, notation)}
                 </TableCell>
