@@ -54,6 +54,8 @@ export type Panel = {
   readonly spaceAreaM2: number;
   /** What the skin's thickness changed along the lower and the upper edge; absent where the lines' surface is meant. */
   readonly allowances?: readonly [EdgeAllowance, EdgeAllowance];
+  /** How deep its inside face, on which it is marked, lies under the lines' surface, mm; absent: on it. */
+  readonly insideMm?: number;
   /**
    * How far the after end lies beyond the last ruling, at even places from the lower edge to the upper; absent: on
    * it.

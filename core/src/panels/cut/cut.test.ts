@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { toRad } from '../../measure';
 import { at, crossesItself, distance2, distance3, type Vec3 } from '../../geometry';
 import { distanceToSegment } from '../../geometry/polyline';
 import { bendLines } from '../../lines';
@@ -45,6 +46,26 @@ describe('a box of flat plates', () => {
     expect(low[1]).toBeCloseTo(0, 6);
     expect(high[1] - low[1]).toBeCloseTo(400 - thickness, 6);
     expect(Math.abs(low[0] - high[0])).toBeLessThan(1e-6);
+  });
+  it.each([
+    [6, 22],
+    [12, 22],
+    [9, -35],
+  ])('has a station where a frame touches its inside face: %i mm thick at %i°', (thickness, slantDeg) => {
+    // An upright plate whose half-breadth grows by tan β to the millimetre. Its outside passes x at the length x/cos β;
+    // its outward normal is (−sin β, cos β), so its inside lies T·sin β further aft, and passes x where the length is
+    // (x − T·sin β)/cos β: T·tan β less.
+    const slant = toRad(slantDeg);
+    const y = (w: number) => (slantDeg > 0 ? 100 : 2000) + 2000 * w * Math.tan(slant);
+    const plate = panelsOf([(w) => [2000 * w, y(w), 0], (w) => [2000 * w, y(w), 400]]).filter(
+      (p) => !p.spansCentreline,
+    );
+    const side = at(cutPanels(plate, skin({ thickness })), 0);
+    const [mark] = stationMarks(side, [{ label: '3', x: 1000 }]);
+    expect(mark?.curve.length).toBeGreaterThan(1);
+    const fore = Math.min(...side.outline.map(([u]) => u));
+    const expected = 1000 / Math.cos(slant) - thickness * Math.tan(slant);
+    for (const [u] of mark?.curve ?? []) expect(Math.abs(u - fore - expected)).toBeLessThan(1e-6);
   });
   it('tells how far each edge stands back, and that the straight edge is no longer', () => {
     const [, side] = cutPanels(box, skin({}));

@@ -106,7 +106,7 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
     }),
     setback: { least: Math.min(...setbacks), most: Math.max(...setbacks) },
   });
-  return { ...cut, allowances: [allowance(0, setbackP), allowance(1, setbackQ)] };
+  return { ...cut, insideMm: depthOfInside(skin), allowances: [allowance(0, setbackP), allowance(1, setbackQ)] };
 }
 
 /**

@@ -175,14 +175,17 @@ function withCorners(rows: readonly MarkingRow[], outline: readonly Vec2[], corn
 
 export type StationMark = { readonly label: string; readonly x: number; readonly curve: readonly Vec2[] };
 
-/** The true curve of each station on the flat panel, nearly straight. */
+/**
+ * The true curve of each station on the flat panel, nearly straight: where the inside face passes it, which is where a
+ * frame set to the mark touches. At a bevel β that lies T·tan β from where the outside does.
+ */
 export function stationMarks(panel: Panel, stations: readonly { label: string; x: number }[]): StationMark[] {
   return stations
     .map(({ label, x }) => ({
       label,
       x,
       curve: onPanel(
-        sectionAt(panel.rulings, x).map((p) => p.flat),
+        sectionAt(panel.rulings, x, panel.insideMm).map((p) => p.flat),
         panel.outline,
       ),
     }))
