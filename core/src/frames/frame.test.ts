@@ -84,6 +84,41 @@ describe('the frame of a hull of planes', () => {
   });
 });
 
+describe('the tip of a V', () => {
+  // A prism with 39° of deadrise, so no bevel, and the same drawn in to a point 5 m aft, so that every edge has one.
+  const rise = Math.tan((39 * Math.PI) / 180);
+  const vees = ([0, -0.2] as const).map((taper) => {
+    const k = (x: number) => 1 + (taper * x) / 1000;
+    return developPanels(
+      drawLines(
+        table({
+          keel: () => [0, 0],
+          chine: (x) => [500 * k(x), 500 * rise * k(x)],
+          sheer: (x) => [600 * k(x), 900 * k(x)],
+        }),
+      ).value,
+      { thickness: 6 },
+    ).value;
+  });
+  it.each([
+    [9, 'filleted', 0],
+    [18, 'filleted', 0],
+    [18, 'filleted', 1],
+    [45, 'framed', 1],
+  ] as const)('of %i mm, %s, is where its two moved edges cross (hull %i)', (width, school, which) => {
+    const frame = frameAt(vees[which]!, 1000, { skin: 6, width, face: 'aft' })!;
+    const cut = cutOutline({ id: 'f', name: 'f', ...frame }, school, 1.5);
+    const [a, b] = [at(frame.edges, 0).points[0]!, at(at(frame.edges, 0).points, -1)];
+    const slope = Math.atan2(b.z - a.z, b.y - a.y);
+    // both edges move d square to themselves, so their crossing, on the centreline, rises by d/cos of their slope
+    const d = school === 'filleted' ? Math.max(0, a.otherFaceOffset) + 1.5 : Math.min(0, a.otherFaceOffset);
+    const tip = cut.filter(([y]) => Math.abs(y) < 1e-9);
+    expect(Math.min(...tip.map(([, z]) => z))).toBeCloseTo(a.z + d / Math.cos(slope), 6);
+    if (which === 0) expect(a.z).toBeCloseTo(6 / Math.cos(slope), 6); // the skin's inside, likewise
+    expect(crossesItself(cut)).toBe(false);
+  });
+});
+
 it('a frame off the boat is a stop that says where the boat is', () => {
   const part = { frames: [{ id: 'f', name: 'F', x: 9000, width: 9, face: 'fore' as const }], filletGap: 1.5 };
   const { findings, value } = shapeFrames(hull, panels, part, { skin: 6 });

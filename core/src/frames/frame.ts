@@ -234,12 +234,31 @@ export function cutOutline(frame: Frame, edgeSchool: School, gap: number): Vec2[
   const inset = (p: FrameEdgePoint) =>
     edgeSchool === 'filleted' ? Math.max(0, p.otherFaceOffset) + gap : Math.min(0, p.otherFaceOffset);
   const half = frame.edges.map((edge) => insetEdge(edge, inset)).reduce<Vec2[]>(joinAtCorner, []);
-  const tidy = withoutRepeats(half).map(([y, z]): Vec2 => [Math.max(0, y), z]);
+  const isClosed = Math.abs(frame.outline[0]?.[0] ?? Infinity) < ON_CENTRELINE_MM;
+  const tidy = withoutRepeats(isClosed ? fromCentreline(half) : half);
   const mirror = [...tidy]
     .reverse()
     .filter(([y]) => y > 1e-9)
     .map(([y, z]): Vec2 => [-y, z]);
   return [...tidy, ...mirror];
+}
+
+/** A frame that starts this near to the centreline starts on it. */
+const ON_CENTRELINE_MM = 1e-6;
+
+/**
+ * The moved edge begun anew where it crosses the centreline, and so its mirror image: cut back there, or run on, which
+ * is where the tip of a V lies.
+ */
+function fromCentreline(half: readonly Vec2[]): Vec2[] {
+  const first = half.findIndex(([y], i) => i > 0 && y > ON_CENTRELINE_MM);
+  if (first < 1) return [...half];
+  const [a, b] = [at(half, first - 1), at(half, first)];
+  const w = -a[0] / (b[0] - a[0]);
+  const isNear = b[0] > a[0] && Math.abs(w) * distance2(a, b) < RUN_ON_MM;
+  return isNear
+    ? [[0, a[1] + w * (b[1] - a[1])], ...half.slice(a[0] > ON_CENTRELINE_MM ? first - 1 : first)]
+    : [...half];
 }
 
 /** Each point moved inward, square to the edge in the plane of the frame. */
