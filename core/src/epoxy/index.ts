@@ -1,4 +1,5 @@
 export type { Takeoff, TakeoffLine } from './takeoff';
+export { chinesOf } from './sheathing';
 export { epoxyStage } from './stage';
 export { seamOfThing, seamThing } from './things';
 export * as epoxyConstants from './constants';

@@ -15,6 +15,8 @@ export const epoxySchema = z.object({
   tapeWeight: rate,
   sheathingWeight: rate,
   sheathe: z.enum(['none', 'bottom', 'all']),
+  /** Id of the chine up to which the bottom is sheathed; null is the uppermost. */
+  sheatheTo: z.string().max(60).nullable(),
   /** Coats of sealing on every face of the skin. */
   sealingCoats: z.number().int().min(0).max(6),
   /** Lost in pots and brushes, as a fraction of what is mixed. */
@@ -34,6 +36,7 @@ export const epoxyAtFirst = (): EpoxyPart => ({
   tapeWeight: usual.TAPE_WEIGHT.value,
   sheathingWeight: usual.SHEATHING_WEIGHT.value,
   sheathe: 'bottom',
+  sheatheTo: null,
   sealingCoats: usual.SEALING_COATS.value,
   waste: usual.WASTE.value,
   fillerShare: usual.FILLER_SHARE.value,

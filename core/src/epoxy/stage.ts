@@ -1,6 +1,7 @@
 /** Epoxy and glass: what do I buy, and what do I mix now? */
 import type { Frame, School } from '../frames';
 import type { JointedPanel } from '../joints';
+import type { Hull } from '../lines';
 import type { PanelsValue } from '../panels';
 import { defineStage } from '../stage';
 import * as constants from './constants';
@@ -12,6 +13,7 @@ import { takeOff } from './takeoff';
 type Before = {
   readonly project: { readonly school: School };
   readonly values: {
+    readonly lines: Pick<Hull, 'lines'>;
     readonly panels: PanelsValue;
     readonly frames: readonly Frame[];
     readonly joints: readonly JointedPanel[];
@@ -28,6 +30,7 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole }>()({
   run: (part, { project, values }) => {
     const { panels, transoms } = values.panels;
     return takeOff({
+      lines: values.lines.lines,
       panels,
       transoms,
       frames: values.frames,

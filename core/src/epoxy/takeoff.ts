@@ -5,10 +5,11 @@
  * and the centre, less the sector (derived here); times length and density, less the filler's share. Glass takes
  * resin in proportion to its weight. Waste is a share of what is mixed, so the sum is divided by one less that share.
  */
-import { at, cross3, distance3, dot3, polylineLength, unit3, type Vec3 } from '../geometry';
+import { at, cross3, distance2, dot3, polylineLength, unit3, type Vec3 } from '../geometry';
 import type { Assumption } from '../findings';
 import type { Frame, School } from '../frames';
 import type { JointedPanel } from '../joints';
+import { CENTRELINE_MM, type Hull } from '../lines';
 import { toDeg, toRad } from '../measure';
 import {
   lengthBetween,
@@ -33,6 +34,7 @@ import {
 } from './constants';
 import type { EpoxyFinding, EpoxyResult } from './findings';
 import type { EpoxyPart } from './schema';
+import { sheathedPanels, sheathingFindings } from './sheathing';
 
 type Seam = {
   readonly id: string;
@@ -69,6 +71,8 @@ export type Takeoff = {
 };
 
 export type TakeoffInput = {
+  /** The lines that the panels lie between, lowest first. */
+  readonly lines: Hull['lines'];
   readonly panels: readonly Panel[];
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
@@ -104,7 +108,10 @@ export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
     tapeM: sum('tapeM'),
     resinWithWaste: resin / (1 - input.part.waste),
   };
-  const findings: EpoxyFinding[] = [{ severity: 'note', code: 'epoxy-safety', where: { stage: 'epoxy' }, data: {} }];
+  const findings: EpoxyFinding[] = [
+    { severity: 'note', code: 'epoxy-safety', where: { stage: 'epoxy' }, data: {} },
+    ...sheathingFindings(input),
+  ];
   const assumed: Assumption[] =
     input.frames.length + input.transoms.length > 0 && input.school === 'filleted'
       ? [
@@ -120,21 +127,18 @@ export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
 
 function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
   const seams: Seam[] = [];
-  for (const shared of sharedStretches(panels))
-    seams.push(shared.below ? chineSeam(shared, shared.below) : keelSeam(shared, panels));
+  const all = sharedStretches(panels);
+  for (const shared of all) {
+    const isOnly = all.filter(({ line }) => line === shared.line).length === 1;
+    seams.push(shared.below ? chineSeam(shared, shared.below, isOnly) : keelSeam(shared, panels, isOnly));
+  }
+  seams.push(...panels.flatMap(endSeams));
   const isFilleted = school === 'filleted';
   for (const transom of transoms) {
-    // round the edge from sheer to sheer: all sides but the top
-    const half = transom.corners.slice(0, Math.ceil(transom.corners.length / 2));
-    const length = 2 * half.reduce((sum, p, i) => (i === 0 ? Math.abs(p[1]) : sum + distance3(at(half, i - 1), p)), 0);
-    seams.push({
-      id: transom.id,
-      kind: 'transom',
-      name: transom.name,
-      length,
-      angleDeg: BULKHEAD_ANGLE_DEG.value,
-      isFilleted,
-    });
+    const length = transom.seam.reduce((sum, stretch) => sum + stretch.length, 0);
+    const turned = transom.seam.reduce((sum, stretch) => sum + stretch.length * stretch.angleRad, 0);
+    const angleDeg = length > 0 ? toDeg(turned / length) : BULKHEAD_ANGLE_DEG.value;
+    seams.push({ id: transom.id, kind: 'transom', name: transom.name, length, angleDeg, isFilleted });
   }
   if (!isFilleted) return seams;
   for (const frame of frames)
@@ -150,10 +154,10 @@ function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
 }
 
 /** Inner angle between two panels that meet, averaged over the seam by the normals of the rulings along it. */
-function chineSeam({ line, from, to, above }: Shared, below: EdgeOfPanel): Seam {
+function chineSeam({ line, from, to, above }: Shared, below: EdgeOfPanel, isOnly: boolean): Seam {
   const angles = placesBetween(from, to).map((t) => Math.PI - angleBetween(normalAt(below, t), normalAt(above, t)));
   return {
-    id: from === 0 && to === 1 ? line : `${line}.${below.panel.id}.${above.panel.id}`,
+    id: isOnly ? line : `${line}.${below.panel.id}.${above.panel.id}`,
     kind: 'two-panels',
     name: `${below.panel.name} to ${above.panel.name.toLowerCase()}`,
     length: 2 * lengthBetween(above, [from, to]),
@@ -163,7 +167,7 @@ function chineSeam({ line, from, to, above }: Shared, below: EdgeOfPanel): Seam 
 }
 
 /** A panel and its own mirror: along the keel, and, where it runs on beyond the panel below it, along stem or stern. */
-function keelSeam({ line, from, to, above }: Shared, panels: readonly Panel[]): Seam {
+function keelSeam({ line, from, to, above }: Shared, panels: readonly Panel[], isOnly: boolean): Seam {
   const angles = placesBetween(from, to).map((t) => {
     const [x, y, z] = normalAt(above, t);
     return Math.PI - angleBetween([x, y, z], [x, -y, z]);
@@ -171,7 +175,7 @@ function keelSeam({ line, from, to, above }: Shared, panels: readonly Panel[]): 
   const isLowest = above.panel === panels[0];
   const place = from === 0 ? 'Stem' : to === 1 ? 'Stern' : 'Keel';
   return {
-    id: from === 0 && to === 1 ? line : `${line}.${above.panel.id}.${place.toLowerCase()}`,
+    id: isOnly ? line : `${line}.${above.panel.id}.${place.toLowerCase()}`,
     kind: 'mirror',
     name: isLowest ? 'Keel' : `${place}, ${above.panel.name.toLowerCase()}`,
     length: lengthBetween(above, [from, to]),
@@ -179,6 +183,23 @@ function keelSeam({ line, from, to, above }: Shared, panels: readonly Panel[]): 
     isFilleted: true,
   };
 }
+
+/** A panel and its mirror where they end on each other along a straight stem or stern: the panel's own last ruling. */
+function endSeams(panel: Panel): Seam[] {
+  if (panel.spansCentreline) return [];
+  return (['fore', 'aft'] as const).flatMap((end): Seam[] => {
+    const { p, q, flatP, flatQ, normal } = at(panel.rulings, end === 'fore' ? 0 : -1);
+    const length = distance2(flatP, flatQ);
+    if (length < LEAST_SEAM_MM || Math.max(Math.abs(p[1]), Math.abs(q[1])) > CENTRELINE_MM) return [];
+    const [x, y, z] = normal;
+    const name = `${end === 'fore' ? 'Stem' : 'Stern'}, ${panel.name.toLowerCase()}`;
+    const angleDeg = toDeg(Math.PI - angleBetween([x, y, z], [x, -y, z]));
+    return [{ id: `${panel.id}.${end}`, kind: 'mirror', name, length, angleDeg, isFilleted: true }];
+  });
+}
+
+/** A shorter end comes to a point. */
+const LEAST_SEAM_MM = 1;
 
 const STEPS = [0.1, 0.3, 0.5, 0.7, 0.9];
 const placesBetween = (from: number, to: number): number[] => STEPS.map((w) => from + w * (to - from));
@@ -236,8 +257,8 @@ function tapeLines(seam: Seam, { part, school }: TakeoffInput): TakeoffLine[] {
 
 const bothSides = (panel: Panel): number => panel.areaM2 * (panel.spansCentreline ? 1 : 2);
 
-function sheathingLines({ panels, part }: TakeoffInput): TakeoffLine[] {
-  const sheathed = part.sheathe === 'all' ? panels : part.sheathe === 'bottom' ? panels.slice(0, 1) : [];
+function sheathingLines({ lines, panels, part }: TakeoffInput): TakeoffLine[] {
+  const { sheathed } = sheathedPanels({ lines, panels, part });
   return sheathed.map((panel): TakeoffLine => {
     const clothM2 = bothSides(panel);
     const resin = clothM2 * (part.sheathingWeight * RESIN_PER_WOVEN.value + FILL_COATS.value * FILL_COAT.value);

@@ -3,7 +3,7 @@ export type { LinesPart, LinesTable, Longitudinal, OffsetPoint, Underlay } from 
 export { battenAt, bendBatten, crossingsOfX } from './batten';
 export { bendLines, drawLine, drawLines, linesToEnd, pointName } from './hull';
 export type { Hull, Station } from './hull';
-export { CENTRELINE_MM, bendPoints } from './hull-line';
+export { CENTRELINE_MM, bendPoints, positionOf } from './hull-line';
 export type { HullLine, RunOut } from './hull-line';
 export { linePath, linesEdit, pointPath } from './paths';
 export type { LinesFinding } from './findings';

@@ -7,7 +7,7 @@
 import type { Hull } from '../lines';
 import { asItIs, makeAnew, type Remember } from '../stage';
 import { SHEET_SIZE } from './constants';
-import { cutPanel, type Skin } from './cut/cut';
+import { cutPanel, depthOfInside, type Skin } from './cut/cut';
 import { judgeRounding, roundedStrip, type RoundedStrip, type StripSheet } from './cut/rounding';
 import { splitPanel } from './cut/split';
 import type { PanelsFinding, PanelsResult } from './findings';
@@ -18,10 +18,11 @@ import { developPanel, type Panel } from './panel';
 import type { PanelSplit, PanelsPart, RoundedChine } from './schema';
 import { endOnCylinder, type TransomCylinder } from './transom/curved-transom';
 import { roundTransom } from './transom/round-transom';
-import { cylinderFor, findTransoms, type Transom } from './transom/transom';
+import { cylinderFor, findTransoms, transomEnds, type Transom } from './transom/transom';
+import type { TransomSheet } from './transom/transom-fit';
 
 export type DevelopSettings = Pick<PanelsPart, 'thickness'> &
-  Partial<Pick<PanelsPart, 'splits' | 'transomRadius' | 'transomThickness'>>;
+  Partial<Pick<PanelsPart, 'splits' | 'transomRadius' | 'transomThickness' | 'transomFit' | 'transomEnds'>>;
 
 /**
  * The panels of one side on the surface of the lines, lowest first, cut in two where they are split and run on to a
@@ -29,14 +30,17 @@ export type DevelopSettings = Pick<PanelsPart, 'thickness'> &
  */
 export function developPanels(
   hull: Hull,
-  { thickness, splits = [], transomRadius = null, transomThickness = thickness }: DevelopSettings,
+  settings: DevelopSettings,
   remember: Remember = makeAnew,
 ): PanelsResult<readonly Panel[]> & { readonly cylinder: TransomCylinder | undefined } {
+  const { thickness, splits = [], transomRadius = null, transomThickness = thickness } = settings;
   const bend =
     transomRadius === null ? undefined : cylinderFor(hull, { radius: transomRadius, thickness: transomThickness });
   const panels: Panel[] = [];
   const findings: PanelsFinding[] = [];
-  for (const input of panelInputs(hull)) {
+  const { transomFit: fit = 'caps', transomEnds: lineEnds = 'inner' } = settings;
+  const ends = transomEnds(hull, { fit, ends: lineEnds, thickness: transomThickness }, bend?.cylinder !== undefined);
+  for (const input of panelInputs(hull, ends)) {
     const id = panelIdOf(input);
     const panel = remember(`panel ${id}`, developPanel, input);
     if ('reason' in panel) {
@@ -76,10 +80,17 @@ export type PanelsValue = {
   readonly strips: readonly RoundedStrip[];
 };
 
+export type SkinSettings = DevelopSettings &
+  Skin &
+  Pick<PanelsPart, 'roundedChines' | 'transomFit' | 'transomEnds' | 'transomThickness'> & {
+    /** Kept clear all round a transom between the panels; null where its edges are bevelled to fit. */
+    readonly transomGap: number | null;
+  };
+
 /** Everything of the skin as it is cut: panels set back, transoms rounded, strips for rounded chines. */
 export function assembleSkin(
   hull: Hull,
-  part: DevelopSettings & Skin & Pick<PanelsPart, 'roundedChines'>,
+  part: SkinSettings,
   stock: StockForStrips,
   remember: Remember = makeAnew,
 ): PanelsResult<PanelsValue> {
@@ -97,7 +108,7 @@ export function assembleSkin(
     return { strip, findings: judgeRounding(panels, { chine, name: name.toLowerCase(), strip }) };
   });
   const strips = rounded.flatMap(({ strip }) => strip ?? []);
-  const ends = findTransoms(hull, cylinder && { cylinder, panels });
+  const ends = findTransoms(hull, { sheet: transomSheet(part), panels, bend: cylinder && { cylinder, panels } });
   const transoms = ends.transoms.map((transom) =>
     remember(`transom ${transom.id}`, asItIs<Transom>, roundTransom(transom, hull, strips)),
   );
@@ -105,6 +116,18 @@ export function assembleSkin(
     value: { panels: cut, transoms, strips },
     findings: [...ofPanels, ...rounded.flatMap(({ findings }) => findings), ...ends.findings],
     assumed: [],
+  };
+}
+
+function transomSheet(part: SkinSettings): TransomSheet {
+  const skinUnder = depthOfInside(part);
+  return {
+    fit: part.transomFit,
+    ends: part.transomEnds,
+    thickness: part.transomThickness,
+    skinUnder,
+    skinOver: part.thickness - skinUnder,
+    gap: part.transomGap,
   };
 }
 

@@ -71,9 +71,18 @@ function transomDrawing(transom: Transom): Drawing {
     name: transom.id,
     title: transom.name,
     paths: [closedPath('cut', transom.outline), straightPath([0, box.minY], [0, box.maxY])],
-    texts: [{ at: [10, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: `${transom.name}, aft face` }],
+    texts: [
+      { at: [10, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: `${transom.name}, seen from aft` },
+      { at: [10, (box.minY + box.maxY) / 2 - 2 * TEXT_MM], heightMm: TEXT_MM * 0.7, text: transomFitText(transom) },
+    ],
   };
 }
+
+/** Which way it is made, in words. */
+const transomFitText = ({ fit, face }: Transom): string =>
+  fit === 'caps'
+    ? `caps the panels: they end on its ${face.toUpperCase()} face`
+    : `stands between the panels: its ${face.toUpperCase()} face is flush with their ends`;
 
 /** What the panels are drawn from. */
 export type PanelsWhole = {

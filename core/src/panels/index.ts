@@ -1,3 +1,4 @@
+export type { TransomEnds, TransomFit } from './schema';
 export type { BaseLine, LinesTo, Meeting, PanelSplit, PanelsPart, RoundedChine } from './schema';
 export { MIDDLE_FROM_MM, depthOfInside } from './cut/cut';
 export { panelIdOf, panelInputs } from './inputs';

@@ -30,21 +30,38 @@ export type EdgeStretch = {
 };
 
 /** The panels' edges, lowest panel first, with their names. */
-export function panelInputs(hull: Pick<Hull, 'lines'>): PanelInput[] {
+export function panelInputs(hull: Pick<Hull, 'lines'>, ends: readonly LineEnds[] = []): PanelInput[] {
   const { lines } = hull;
   const lowest = lines[0];
   if (!lowest) return [];
   const inputs = edgeRows(lines).map(({ lower, upper }, k) => ({
     lower: at(lines, k),
     upper: at(lines, k + 1),
-    rows: [lower, upper] as const,
+    rows: [endedAt(lower, ends), endedAt(upper, ends)] as const,
     name: '',
     spansCentreline: false,
   }));
-  const whole = [{ line: lowest, from: 0, to: 1 }];
+  const whole = endedAt([{ line: lowest, from: 0, to: 1 }], ends);
   const bottom = { lower: lowest, upper: lowest, rows: [whole, whole] as const, name: '', spansCentreline: true };
   const all = lowest.isOnCentreline ? inputs : [bottom, ...inputs];
   return all.map((input, i) => ({ ...input, name: panelName(i, all.length) }));
+}
+
+/** Where panels end on lines at a transom, by the line's parameter, before or beyond the line's own end. */
+export type LineEnds = {
+  readonly end: 'fore' | 'aft';
+  readonly lines: readonly { readonly id: string; readonly t: number }[];
+};
+
+function endedAt(row: readonly LineStretch[], ends: readonly LineEnds[]): readonly LineStretch[] {
+  const last = row.length - 1;
+  const placeOf = (line: string, end: 'fore' | 'aft') =>
+    ends.find((one) => one.end === end)?.lines.find(({ id }) => id === line)?.t;
+  return row.map((stretch, k) => ({
+    ...stretch,
+    from: k === 0 && stretch.from === 0 ? (placeOf(stretch.line.id, 'fore') ?? 0) : stretch.from,
+    to: k === last && stretch.to === 1 ? (placeOf(stretch.line.id, 'aft') ?? 1) : stretch.to,
+  }));
 }
 
 function panelName(index: number, count: number): string {

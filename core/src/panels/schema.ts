@@ -8,6 +8,12 @@ export type LinesTo = (typeof LINES_TO)[number];
 /** How panels meet at a chine: inner corners touching, or the upper lapping the lower's edge. */
 const MEETINGS = ['stitched', 'lapped'] as const;
 export type Meeting = (typeof MEETINGS)[number];
+/** How a transom stands to the panels: over their ends, or between them. */
+export const TRANSOM_FITS = ['caps', 'between'] as const;
+export type TransomFit = (typeof TRANSOM_FITS)[number];
+/** The face of a transom in which the table's lines end: towards the boat's inside, or outside. */
+const TRANSOM_ENDS = ['inner', 'outer'] as const;
+export type TransomEnds = (typeof TRANSOM_ENDS)[number];
 /** The line that a panel is marked out from. */
 export const BASE_LINES = ['under', 'through', 'ends'] as const;
 export type BaseLine = (typeof BASE_LINES)[number];
@@ -52,6 +58,9 @@ export const panelsSchema = z.object({
   splits: z.array(splitSchema).max(20),
   /** Radius athwart of a transom bent as a part of a cylinder, hollow side forward; null is flat. */
   transomRadius: z.number().min(100).max(100_000).nullable(),
+  /** Of flat transoms; one that is bent caps the panels, and the lines end on its inner face. */
+  transomFit: z.enum(TRANSOM_FITS),
+  transomEnds: z.enum(TRANSOM_ENDS),
 });
 
 export type PanelsPart = z.infer<typeof panelsSchema>;
@@ -68,6 +77,8 @@ export const PANEL_DEFAULTS = {
   roundedChines: [],
   splits: [],
   transomRadius: null,
+  transomFit: 'caps',
+  transomEnds: 'inner',
 } satisfies Partial<PanelsPart>;
 
 /** The panels' part of a new project. */

@@ -8,7 +8,12 @@ import { PANELS_FINDINGS } from './findings';
 import { panelsAtFirst, panelsSchema } from './schema';
 
 type Before = {
-  readonly project: { readonly sheets: StockForStrips };
+  readonly project: {
+    readonly sheets: StockForStrips;
+    /** A transom that stands between the panels has its edges made as frames have. */
+    readonly school: string;
+    readonly frames: { readonly filletGap: number };
+  };
   readonly values: { readonly lines: Hull };
 };
 
@@ -21,7 +26,12 @@ export const panelsStage = defineStage<{ before: Before; whole: PanelsWhole }>()
   constants,
   run: (part, { project, values }, remember) => {
     const { thickness, transomThickness, linesTo, meeting, roundedChines, splits, transomRadius } = part;
-    const settings = { thickness, transomThickness, linesTo, meeting, roundedChines, splits, transomRadius };
+    const { transomFit, transomEnds } = part;
+    const settings = {
+      ...{ thickness, transomThickness, linesTo, meeting, roundedChines, splits, transomRadius },
+      ...{ transomFit, transomEnds },
+      transomGap: transomFit === 'between' && project.school === 'filleted' ? project.frames.filletGap : null,
+    };
     // only the strips of rounded chines are cut from what is in stock
     const { stock, gap } = roundedChines.length > 0 ? project.sheets : { stock: [], gap: 0 };
     return assembleSkin(values.lines, settings, { stock, gap }, remember);

@@ -8,6 +8,7 @@ import version1 from './old-versions/version-1.json';
 import version2 from './old-versions/version-2.json';
 import version3 from './old-versions/version-3.json';
 import version4 from './old-versions/version-4.json';
+import version5 from './old-versions/version-5.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { PANEL_DEFAULTS } from '../panels/schema';
 
@@ -142,6 +143,12 @@ describe('readProject', () => {
     expect(read.ok && [read.fromVersion, read.project.version]).toEqual([3, PROJECT_VERSION]);
     expect(read.ok && read.project.panels).toEqual({ ...version3.panels, ...PANEL_DEFAULTS });
   });
+  it('brings the frozen fifth version up: transoms cap, the bottom is sheathed to the uppermost chine', () => {
+    const read = readProject(version5);
+    expect(read.ok && [read.fromVersion, read.project.version]).toEqual([5, PROJECT_VERSION]);
+    expect(read.ok && read.project.panels).toEqual({ ...version5.panels, transomFit: 'caps', transomEnds: 'inner' });
+    expect(read.ok && read.project.epoxy).toEqual({ ...version5.epoxy, sheatheTo: null });
+  });
   it('brings the frozen fourth version up: no rounding, no split, a flat transom, the first revision', () => {
     const read = readProject(version4);
     expect(read.ok && [read.fromVersion, read.project.version, read.project.revision]).toEqual([4, PROJECT_VERSION, 1]);
@@ -150,6 +157,8 @@ describe('readProject', () => {
       roundedChines: [],
       splits: [],
       transomRadius: null,
+      transomFit: 'caps',
+      transomEnds: 'inner',
     });
   });
   it.each<[string, unknown, RegExp]>([

@@ -3,27 +3,43 @@
  *
  * Its plane holds the athwart direction, so it is a line in the profile, fitted by least squares to the ends (derived
  * here). Flat axes: u athwart to starboard, v up along the transom. Edges are straight between the ends of the lines,
- * as the panels' end rulings are.
+ * as the panels' end rulings are; how the transom stands to the panels says how far within: see transom-fit.ts.
  */
-import { area, at, type Vec2, type Vec3 } from '../../geometry';
+import { add3, area, at, distance2, distance3, dot3, scale3, sub3, type Vec2, type Vec3 } from '../../geometry';
 import type { PanelsFinding } from '../findings';
-import { CENTRELINE_MM, linesToEnd, type Hull } from '../../lines';
+import { battenAt, CENTRELINE_MM, linesToEnd, positionOf, type Hull } from '../../lines';
 import { leastRadius } from '../bending';
 import { fitCylinder, rakeOf, remedyOnCylinder, rolledOut, type TransomCylinder } from './curved-transom';
 import type { Panel } from '../panel';
+import type { TransomFit } from '../schema';
+import {
+  cornerInset,
+  endMoved,
+  movedHalf,
+  normalBetween,
+  outlineInset,
+  panelsRunOn,
+  type EndPlane,
+  type TransomSheet,
+} from './transom-fit';
 
 export type Transom = {
   readonly id: 'transom' | 'bow-transom';
   /** Which end of the boat it closes. */
   readonly end: 'fore' | 'aft';
   readonly name: string;
-  /** Counter-clockwise, seen from aft. */
+  readonly fit: TransomFit;
+  /** The face that lies in the plane of the panels' ends: the inner one of a transom that caps, else the outer. */
+  readonly face: 'fore' | 'aft';
+  /** As it is cut. Counter-clockwise, seen from aft. */
   readonly outline: readonly Vec2[];
-  /** The same corners in space. */
+  /** The corners of the lines' surface in the plane of the panels' ends, in space. */
   readonly corners: readonly Vec3[];
   /** Lean from upright, rad; positive when the top lies further aft. */
   readonly rakeRad: number;
   readonly areaM2: number;
+  /** The corner between its inner face and the inside of the skin, stretch by stretch, both sides of the boat. */
+  readonly seam: readonly { readonly length: number; readonly angleRad: number }[];
   /** Of one bent athwart: rows of points across it from its lowest up, for drawing it in the round. */
   readonly rows?: readonly (readonly Vec3[])[];
 };
@@ -34,28 +50,76 @@ const FLAT_MM = 1.5;
 /** What the after one is bent to, and the panels that meet it there. */
 export type TransomBend = { readonly cylinder: TransomCylinder; readonly panels: readonly Panel[] };
 
-export function findTransoms(hull: Hull, bend?: TransomBend): { transoms: Transom[]; findings: PanelsFinding[] } {
+/** A sheet without thickness, on the lines' surface. */
+const NO_THICKNESS: TransomSheet = { fit: 'caps', ends: 'inner', thickness: 0, skinUnder: 0, skinOver: 0, gap: null };
+
+/** The lines that end on a transom, and where the panels end on them. */
+export type TransomEnd = {
+  readonly end: Transom['end'];
+  readonly plane: EndPlane;
+  readonly rakeRad: number;
+  readonly lines: readonly {
+    readonly id: string;
+    /** The line's parameter where the panels end. */
+    readonly t: number;
+    readonly at: Vec3;
+  }[];
+  /** How far the lines' ends lie off one plane at most. */
+  readonly offMm: number;
+};
+
+/** The ends of the hull that a transom closes. One that is bent keeps the lines' own ends. */
+export function transomEnds(hull: Hull, sheet: Pick<TransomSheet, 'fit' | 'ends' | 'thickness'>, isBent = false) {
+  return (['fore', 'aft'] as const).flatMap((end): TransomEnd[] => {
+    const lines = linesToEnd(hull, end);
+    const ends = lines.map((line): Vec3 => positionOf(at(line.points, end === 'aft' ? -1 : 0)));
+    if (!ends.some(([, y]) => y > CENTRELINE_MM) || ends.length < 2) return [];
+    const rakeRad = rakeOf(ends);
+    const out = end === 'aft' ? 1 : -1;
+    const normal: Vec3 = [out * Math.cos(rakeRad), 0, -out * Math.sin(rakeRad)];
+    const point = scale3(
+      ends.reduce((sum, p) => add3(sum, p), [0, 0, 0] as Vec3),
+      1 / ends.length,
+    );
+    const plane = { point, normal };
+    const byMm = isBent && end === 'aft' ? 0 : panelsRunOn(sheet);
+    const offMm = Math.max(...ends.map((p) => Math.abs(dot3(sub3(p, point), normal))));
+    const moved = lines.map((line, i) => {
+      const t = endMoved(line, end, plane, byMm);
+      return { id: line.id, t, at: byMm === 0 ? at(ends, i) : battenAt(line.batten, t).position };
+    });
+    return [{ end, plane, rakeRad, lines: moved, offMm }];
+  });
+}
+
+export function findTransoms(
+  hull: Hull,
+  {
+    sheet = NO_THICKNESS,
+    panels = [],
+    bend,
+  }: {
+    readonly sheet?: TransomSheet;
+    readonly panels?: readonly Panel[];
+    readonly bend?: TransomBend | undefined;
+  } = {},
+): { transoms: Transom[]; findings: PanelsFinding[] } {
   const transoms: Transom[] = [];
   const findings: PanelsFinding[] = [];
-  for (const end of ['fore', 'aft'] as const) {
-    const ends = linesToEnd(hull, end).map((line) => at(line.points, end === 'aft' ? -1 : 0));
-    if (!ends.some((point) => point.halfBreadth > CENTRELINE_MM) || ends.length < 2) continue;
-    const { transom, offMm } = flatten(
-      end,
-      ends.map((p): Vec3 => [p.x, p.halfBreadth, p.height]),
-    );
+  for (const where of transomEnds(hull, sheet, bend !== undefined)) {
+    const transom = flatten(where, sheet, panels);
     if (transom.areaM2 < LEAST_M2) continue;
-    if (bend && end === 'aft') {
+    if (bend && where.end === 'aft') {
       transoms.push(bentTransom(bend.panels, bend.cylinder));
       continue;
     }
     transoms.push(transom);
-    if (offMm <= FLAT_MM) continue;
+    if (where.offMm <= FLAT_MM) continue;
     findings.push({
       severity: 'check',
       code: 'transom-not-flat',
-      where: { stage: 'panels', panel: transom.id, x: at(ends, 0).x },
-      data: { transom: transom.name, offMm },
+      where: { stage: 'panels', panel: transom.id, x: at(where.lines, 0).at[0] },
+      data: { transom: transom.name, offMm: where.offMm },
     });
   }
   return { transoms, findings };
@@ -70,20 +134,58 @@ const NAMES = {
   aft: { id: 'transom', name: 'Transom' },
 } as const;
 
-function flatten(end: Transom['end'], ends: readonly Vec3[]): { transom: Transom; offMm: number } {
-  const mean = (axis: 0 | 2) => ends.reduce((sum, p) => sum + p[axis], 0) / ends.length;
-  const [mx, mz] = [mean(0), mean(2)];
-  const angle = rakeOf(ends); // up along the transom
-  const [ux, uz] = [Math.sin(angle), Math.cos(angle)];
-  const along = (p: Vec3) => (p[0] - mx) * ux + (p[2] - mz) * uz;
+const OTHER_FACE = { fore: 'aft', aft: 'fore' } as const;
+
+function flatten({ end, plane, rakeRad, lines }: TransomEnd, sheet: TransomSheet, panels: readonly Panel[]): Transom {
+  const ends = lines.map((line) => line.at);
+  // in the transom's plane: athwart, and up along it
+  const along = (p: Vec3) => (p[0] - plane.point[0]) * Math.sin(rakeRad) + (p[2] - plane.point[2]) * Math.cos(rakeRad);
   const low = Math.min(...ends.map(along));
-  const offMm = Math.max(...ends.map((p) => Math.abs((p[0] - mx) * uz - (p[2] - mz) * ux)));
-  const half = ends.map((p): Vec2 => [p[1], along(p) - low]);
-  const mirrored = [...half].reverse().filter(([y]) => Math.abs(y) > CENTRELINE_MM);
-  const outline = [...half, ...mirrored.map(([y, v]): Vec2 => [-y, v])];
+  const flat = ends.map((p): Vec2 => [p[1], along(p) - low]);
+  const bevels = bevelsOf({ end, plane, ends, panels });
+  const isFlatBottomed = at(flat, 0)[0] > CENTRELINE_MM;
+  const fromCentre = isFlatBottomed ? [[0, at(flat, 0)[1]] as const, ...flat] : flat;
+  const half = movedHalf(
+    fromCentre,
+    bevels.map((bevel) => outlineInset(sheet, bevel)),
+  ).slice(isFlatBottomed ? 1 : 0);
+  const corner = movedHalf(
+    fromCentre,
+    bevels.map((bevel) => cornerInset(sheet, bevel)),
+  );
   const backwards = [...ends].reverse().filter((p) => Math.abs(p[1]) > CENTRELINE_MM);
-  const corners = [...ends, ...backwards.map(([x, y, z]): Vec3 => [x, -y, z])];
-  return { transom: { ...NAMES[end], end, outline, corners, rakeRad: angle, areaM2: area(outline) / 1e6 }, offMm };
+  const outline = bothHalves(half);
+  return {
+    ...NAMES[end],
+    end,
+    fit: sheet.fit,
+    face: sheet.fit === 'caps' ? OTHER_FACE[end] : end,
+    outline,
+    corners: [...ends, ...backwards.map(([x, y, z]): Vec3 => [x, -y, z])],
+    rakeRad,
+    areaM2: area(outline) / 1e6,
+    seam: bevels.map((bevel, i) => ({
+      length: 2 * distance2(at(corner, i), at(corner, i + 1)),
+      angleRad: Math.PI / 2 + bevel,
+    })),
+  };
+}
+
+const bothHalves = (half: readonly Vec2[]): Vec2[] => {
+  const mirrored = [...half].reverse().filter(([y]) => Math.abs(y) > CENTRELINE_MM);
+  return [...half, ...mirrored.map(([y, v]): Vec2 => [-y, v])];
+};
+
+type Meets = Pick<TransomEnd, 'end' | 'plane'> & { readonly ends: readonly Vec3[]; readonly panels: readonly Panel[] };
+
+/** How far off square each stretch of the edge meets the skin, from the centreline up; square where no panel is. */
+function bevelsOf({ end, plane, ends, panels }: Meets): number[] {
+  const [lowest] = ends as [Vec3];
+  const from: Vec3[] = lowest[1] > CENTRELINE_MM ? [[lowest[0], -lowest[1], lowest[2]], ...ends] : [...ends];
+  return from.slice(1).map((b, i) => {
+    const normal = normalBetween(panels, end, at(from, i), b);
+    return normal ? Math.asin(Math.max(-1, Math.min(1, dot3(normal, plane.normal)))) : 0;
+  });
 }
 
 /** What a transom bent athwart has to be told: the lines' ends, whether the sheet takes it, and where it lies. */
@@ -122,17 +224,22 @@ export function cylinderFor(
   return { cylinder, findings };
 }
 
-/** The transom rolled out, its edges where the panels meet it. */
+/** The transom rolled out, its edges where the panels meet it: it caps them. */
 export function bentTransom(panels: readonly Panel[], cylinder: TransomCylinder): Transom {
   const { outline, corners, rows } = rolledOut(panels, cylinder);
+  const half = corners.slice(0, Math.ceil(corners.length / 2));
+  const length = 2 * half.reduce((sum, p, i) => (i === 0 ? Math.abs(p[1]) : sum + distance3(at(half, i - 1), p)), 0);
   return {
     ...NAMES.aft,
     end: 'aft',
+    fit: 'caps',
+    face: 'fore',
     outline,
     corners,
     rows,
     rakeRad: cylinder.rakeRad,
     areaM2: area(outline) / 1e6,
+    seam: [{ length, angleRad: Math.PI / 2 }],
   };
 }
 

@@ -2,11 +2,13 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { chinesOf } from '@kalotrope/core/epoxy';
 import type { Project } from '@kalotrope/core/project';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { NumberField } from '../../controls/NumberField';
-import { useAppDispatch } from '../../state/store';
+import { selectDerived } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 
 type NumberKey =
   | 'tapeWeight'
@@ -27,6 +29,48 @@ const NUMBERS: readonly (readonly [NumberKey, string, number])[] = [
   ['waste', 'Waste, %', 0.01],
   ['fillerShare', 'Filler, % of mix', 0.01],
 ];
+
+/** How far up the outside is sheathed: by a chine where there are several. */
+function Sheathing({ part }: { readonly part: Project['epoxy'] }) {
+  const dispatch = useAppDispatch();
+  const lines = useAppSelector((state) => selectDerived(state)?.lines.value.lines);
+  const chines = chinesOf(lines ?? []);
+  const highest = chines[chines.length - 1];
+  const bottoms = chines.map(({ id, name }) => ({
+    label: chines.length === 1 ? 'the bottom' : `up to the ${name.toLowerCase()}`,
+    sheathe: 'bottom' as const,
+    sheatheTo: id === highest?.id ? null : id,
+  }));
+  const choices = [
+    { label: 'nothing', sheathe: 'none' as const, sheatheTo: part.sheatheTo },
+    ...(bottoms.length > 0 ? bottoms : [{ label: 'the bottom', sheathe: 'bottom' as const, sheatheTo: null }]),
+    { label: 'all of it', sheathe: 'all' as const, sheatheTo: part.sheatheTo },
+  ];
+  const isChosen = (choice: (typeof choices)[number]) =>
+    choice.sheathe === part.sheathe && (choice.sheathe !== 'bottom' || choice.sheatheTo === part.sheatheTo);
+  const chosen = choices.findIndex(isChosen);
+  const highestBottom = choices.length - 2; // where the chine that was chosen is no longer there
+  const choose = (index: number) => {
+    const choice = choices[index];
+    if (!choice) return;
+    const edits = (['sheathe', 'sheatheTo'] as const).map((key) => ({ path: ['epoxy', key], value: choice[key] }));
+    dispatch(edited({ label: 'Sheathing', edits }));
+  };
+  return (
+    <TextField
+      select
+      label="Sheathe outside"
+      value={chosen >= 0 ? chosen : highestBottom}
+      onChange={(event) => choose(Number(event.target.value))}
+    >
+      {choices.map(({ label }, i) => (
+        <MenuItem key={label} value={i}>
+          {label}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
 
 export function EpoxySettings({ project }: { readonly project: Project }) {
   const dispatch = useAppDispatch();
@@ -52,16 +96,7 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
             onCommit={(value) => set(key, label)(value * unit)}
           />
         ))}
-        <TextField
-          select
-          label="Sheathe outside"
-          value={project.epoxy.sheathe}
-          onChange={(event) => set('sheathe', 'Sheathing')(event.target.value)}
-        >
-          <MenuItem value="none">nothing</MenuItem>
-          <MenuItem value="bottom">the bottom</MenuItem>
-          <MenuItem value="all">all of it</MenuItem>
-        </TextField>
+        <Sheathing part={project.epoxy} />
       </Box>
     </Box>
   );

@@ -10,6 +10,8 @@ import {
   type Meeting,
   type Panel,
   type PanelsPart,
+  type TransomEnds,
+  type TransomFit,
 } from '@kalotrope/core/panels';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
@@ -29,6 +31,15 @@ const MEETING: Readonly<Record<Meeting, string>> = {
   lapped: 'upper laps',
 };
 
+const FITS: Readonly<Record<TransomFit, string>> = {
+  caps: 'caps the panels',
+  between: 'between the panels',
+};
+const ENDS: Readonly<Record<TransomEnds, string>> = {
+  inner: 'transom’s inner face',
+  outer: 'transom’s outer face',
+};
+
 /** What a waterline and a bent transom start from. */
 const START_WATERLINE_MM = 150;
 const START_RADIUS_MM = 2500;
@@ -46,6 +57,7 @@ export function SheetSettings({ panel, part }: { readonly panel: Panel | undefin
 
 const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsPart }) {
   const dispatch = useAppDispatch();
+  const hasTransoms = useAppSelector((state) => (selectDerived(state)?.panels.value.transoms.length ?? 0) > 0);
   const hasTransom = useAppSelector(
     (state) => selectDerived(state)?.panels.value.transoms.some(({ end }) => end === 'aft') === true,
   );
@@ -88,6 +100,7 @@ const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsP
         start={START_WATERLINE_MM}
         onChange={(mm) => set(mm === null ? 'No waterline' : 'Waterline', ['waterline'], mm)}
       />
+      {hasTransoms && <TransomFields part={part} set={set} isBent={part.transomRadius !== null} />}
       {(hasTransom || part.transomRadius !== null) && (
         <OptionalLength
           mm={part.transomRadius}
@@ -101,6 +114,41 @@ const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsP
     </div>
   );
 });
+
+type TransomProps = {
+  readonly part: PanelsPart;
+  readonly set: (label: string, path: readonly string[], value: EditValue) => void;
+  readonly isBent: boolean;
+};
+
+/** How transoms stand to the panels; a bent one caps them. */
+function TransomFields({ part, set, isBent }: TransomProps) {
+  return (
+    <>
+      <LengthField
+        label="Transom thickness"
+        mm={part.transomThickness}
+        onCommit={(mm) => set('Transom thickness', ['transomThickness'], mm)}
+      />
+      {!isBent && (
+        <>
+          <SelectField
+            label="Transom"
+            value={part.transomFit}
+            names={FITS}
+            onChange={(fit) => set('How the transom stands', ['transomFit'], fit)}
+          />
+          <SelectField
+            label="Lines end at"
+            value={part.transomEnds}
+            names={ENDS}
+            onChange={(face) => set('Where the lines end', ['transomEnds'], face)}
+          />
+        </>
+      )}
+    </>
+  );
+}
 
 type OptionalProps = {
   readonly mm: number | null;
