@@ -1,7 +1,8 @@
 /**
  * Writes triangles as an STL mesh in millimetres, for a model or for looking at elsewhere.
  *
- * Text form. A triangle without area (the tip of a pointed panel) is left out; normals follow the corners' order.
+ * Text form. Normals follow the corners' order: anticlockwise seen from outside. A triangle of three places on one line
+ * stays, its normal nought: left out it would leave a slit.
  */
 import { cross3, sub3, unit3, type Vec3 } from '../geometry';
 
@@ -14,7 +15,6 @@ export function writeStl(name: string, triangles: readonly Triangle[]): string {
 
 function facetOf([a, b, c]: Triangle): string[] {
   const normal = unit3(cross3(sub3(b, a), sub3(c, a)));
-  if (normal.every((part) => part === 0)) return [];
   return [
     `facet normal ${figures(normal)}`,
     'outer loop',

@@ -20,7 +20,7 @@ import { toDeg } from '../measure';
 import type { Marks } from '../stage';
 import type { RoundedStrip } from './cut/rounding';
 import type { PanelsValue } from './develop';
-import { skinTriangles } from './mesh';
+import { hullTriangles } from './mesh';
 import type { Panel } from './panel';
 import { levelMarks, markOut, stationMarks } from './reading/marking';
 import { stitchesOf } from './reading/seams';
@@ -102,8 +102,7 @@ export function panelsDrawings({ project, values, marksOn }: PanelsWhole): Drawi
   ];
 }
 
-export const panelsTriangles = ({ values }: PanelsWhole): Triangle[] =>
-  skinTriangles(values.panels.panels, values.panels.transoms);
+export const panelsTriangles = ({ values }: PanelsWhole): Triangle[] => hullTriangles(values.panels.panels);
 
 /** Offsets to mark each panel out from, and the pieces of each rounded chine. */
 export const panelsTables = ({ project, values }: PanelsWhole): ExportTable[] => [
