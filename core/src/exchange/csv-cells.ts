@@ -1,6 +1,6 @@
 /** Rows, cells and problems of a CSV file of offsets: what both of its forms share. */
 import type { Longitudinal, OffsetPoint } from '../lines';
-import { parseLength, type Notation } from '../measure';
+import { ANY_LENGTH, parseLength, type Marks, type Notation } from '../measure';
 
 export type FileProblem = {
   /** Counted from 1, as an editor does. */
@@ -9,6 +9,9 @@ export type FileProblem = {
   readonly found: string;
   readonly expected: string;
 };
+
+/** How a file writes its figures. */
+export type HowFigures = { readonly notation: Notation; readonly marks: Marks };
 
 /** A row with its place in the file. */
 export type SourceRow = { readonly row: number; readonly cells: readonly string[] };
@@ -31,15 +34,15 @@ export const problemText = (p: FileProblem): string =>
 /** One figure; what is not one becomes a problem and nought. */
 export function readCell(
   text: string,
-  place: { row: number; column: string; notation: Notation; problems: FileProblem[] },
+  place: HowFigures & { readonly row: number; readonly column: string; readonly problems: FileProblem[] },
 ): number {
-  const { row, column, notation, problems } = place;
+  const { row, column, notation, marks, problems } = place;
   // a bare number in a feet-inches-eighths table could be feet, inches or eighths: only nought is beyond doubt
   const isBare = notation === 'ft-in-8ths' && /^[-+]?[\d.,]+$/.test(text) && Number(text.replace(',', '.')) !== 0;
-  const parsed = parseLength(text, notation);
+  const parsed = parseLength(text, notation, marks);
   if (parsed.ok && !isBare) return parsed.mm;
   const expected =
-    isBare || notation === 'ft-in-8ths'
+    isBare || (notation === 'ft-in-8ths' && !parsed.ok && parsed.expected === ANY_LENGTH)
       ? 'feet-inches-eighths such as 3-7-6'
       : parsed.ok
         ? 'a length'

@@ -155,3 +155,23 @@ describe('lines that bound no panel', () => {
   });
   it('leave no comment where there are none', () => expect(writeOffsets(lines, 'mm')).not.toContain('extra'));
 });
+
+describe('figures with marks of thousands', () => {
+  const long = (...figures: string[]) =>
+    readOffsets(
+      `# units=mm\nline,station,x,half_breadth,height\n${figures.map((x, i) => `keel,${i},"${x}",${i},100`).join('\n')}\n`,
+    );
+  const xs = (result: ReturnType<typeof readOffsets>) =>
+    result.ok ? result.lines.longitudinals[0]?.points.map((p) => p.x) : result.problems.map(problemText).join();
+  it('that can be read two ways are asked about, by row and column', () => {
+    expect(xs(long('600', '1,800'))).toBe(
+      'row 4, column x: found "1,800"; expected 1.8 or 1800, as "1,800" can be read either way',
+    );
+    expect(xs(long('600', '1.900'))).toMatch(/row 4, column x: found "1.900"; expected 1.9 or 1900/);
+    expect(xs(long('600', "1'200"))).toMatch(/row 4, column x: .*under 12 inches/);
+  });
+  it('are read as the rest of the table is written', () => {
+    expect(xs(long('600.5', '1.900', '1900.000'))).toEqual([600.5, 1.9, 1900]);
+    expect(xs(long('600', '1,234.5', '1,800'))).toEqual([600, 1234.5, 1800]);
+  });
+});

@@ -7,8 +7,8 @@
 import Papa from 'papaparse';
 import { at } from '../geometry';
 import { linesOf, LONG_COLUMNS, type Longitudinal, type LinesPart, type OffsetPoint } from '../lines';
-import type { Notation } from '../measure';
-import { longitudinal, problem, readCell, type FileProblem, type SourceRow } from './csv-cells';
+import { marksIn, type Notation } from '../measure';
+import { longitudinal, problem, readCell, type FileProblem, type HowFigures, type SourceRow } from './csv-cells';
 import { readTableForm } from './offsets-table';
 
 export type ReadOffsets =
@@ -43,7 +43,8 @@ export function readOffsets(text: string): ReadOffsets {
   const names = head.cells.map((cell) => cell.trim().toLowerCase());
   const isLong =
     names.includes('line') && names.some((name) => name === 'x' || name === 'half_breadth' || name === 'height');
-  const result = isLong ? readLongForm(rows, units.notation) : readTableForm(rows, units.notation);
+  const how = { notation: units.notation, marks: marksIn(rows.flatMap(({ cells }) => cells)) };
+  const result = isLong ? readLongForm(rows, how) : readTableForm(rows, how);
   if ('problems' in result) return { ok: false, problems: result.problems };
   const faults = sizeProblems(result.lines, head.row);
   if (faults.length > 0) return { ok: false, problems: faults };
@@ -81,7 +82,7 @@ function markExtras(lines: readonly Longitudinal[], text: string): Longitudinal[
 
 type LinesOrProblems = { readonly lines: Longitudinal[] } | { readonly problems: readonly FileProblem[] };
 
-function readLongForm(rows: readonly SourceRow[], notation: Notation): LinesOrProblems {
+function readLongForm(rows: readonly SourceRow[], how: HowFigures): LinesOrProblems {
   const head = at(rows, 0);
   const names = head.cells.map((cell) => cell.trim().toLowerCase());
   const index = (name: string) => names.indexOf(name);
@@ -107,7 +108,7 @@ function readLongForm(rows: readonly SourceRow[], notation: Notation): LinesOrPr
       );
     const name = cell('line');
     if (name === '') problems.push(problem(row, 'line', '', 'the name of a line, such as chine'));
-    const read = (column: string) => readCell(cell(column), { row, column, notation, problems });
+    const read = (column: string) => readCell(cell(column), { row, column, ...how, problems });
     const point = {
       station: cell('station').slice(0, 40),
       x: read('x'),

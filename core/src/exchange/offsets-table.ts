@@ -15,8 +15,7 @@
  */
 import { at } from '../geometry';
 import type { Longitudinal, OffsetPoint } from '../lines';
-import type { Notation } from '../measure';
-import { longitudinal, problem, readCell, type FileProblem, type SourceRow } from './csv-cells';
+import { longitudinal, problem, readCell, type FileProblem, type HowFigures, type SourceRow } from './csv-cells';
 
 type Block = Map<string, SourceRow>;
 type Sorted = {
@@ -30,7 +29,7 @@ type Sorted = {
 
 export function readTableForm(
   rows: readonly SourceRow[],
-  notation: Notation,
+  how: HowFigures,
 ): { readonly lines: Longitudinal[] } | { readonly problems: readonly FileProblem[] } {
   const sorted = sortRows(rows);
   const { problems, heights, breadths, x } = sorted;
@@ -44,7 +43,7 @@ export function readTableForm(
   for (const [name, row] of breadths)
     if (!heights.has(name)) problems.push(problem(row.row, '1', name, 'the same line in both blocks'));
   if (problems.length > 0) return { problems };
-  const lines = [...heights.keys()].map((name) => longitudinal(name, readLine(name, sorted, notation)));
+  const lines = [...heights.keys()].map((name) => longitudinal(name, readLine(name, sorted, how)));
   return problems.length > 0 ? { problems } : { lines };
 }
 
@@ -85,7 +84,7 @@ function put(block: Block, name: string, source: SourceRow, sorted: Sorted): voi
   block.set(name, source);
 }
 
-function readLine(name: string, sorted: Sorted, notation: Notation): OffsetPoint[] {
+function readLine(name: string, sorted: Sorted, how: HowFigures): OffsetPoint[] {
   const heights = sorted.heights.get(name);
   const breadths = sorted.breadths.get(name);
   const xs = sorted.x.get(name.toLowerCase()) ?? sorted.x.get('');
@@ -106,7 +105,7 @@ function readLine(name: string, sorted: Sorted, notation: Notation): OffsetPoint
     const label = sorted.labels[k - 1] ?? String(k);
     const column = label === '' ? String(k + 1) : label;
     const read = (text: string, row: SourceRow) =>
-      readCell(text, { row: row.row, column, notation, problems: sorted.problems });
+      readCell(text, { row: row.row, column, ...how, problems: sorted.problems });
     points.push({
       station: label.slice(0, 40),
       x: read(x, xs),

@@ -5,7 +5,7 @@
  * Lines keep points, not columns: a column is the points that share a label, wherever each line has its own.
  */
 import { at, dot3, lerp3, sub3, type Vec3 } from '../geometry';
-import { parseLength, type Notation } from '../measure';
+import { marksIn, parseLength, type Notation } from '../measure';
 import { battenAt, crossingsOfX } from './batten';
 import { bendLines, linesToEnd } from './hull';
 import { positionOf, type HullLine } from './hull-line';
@@ -282,13 +282,14 @@ export function pasteBlock(
         `${lines.length - row} and ${columns.length - column}. Expected a block that fits, or lines and ` +
         'stations added first',
     };
+  const marks = marksIn(rows.flat());
   const wrong: string[] = [];
   let [changed, now]: [Longitudinal[], TableColumn[]] = [[...lines], columns];
   rows.forEach((cells, i) =>
     cells.forEach((cell, j) => {
       const [line, into] = [lines[row + i], now[column + j]];
       if (cell.trim() === '' || !line || !into) return;
-      const parsed = parseLength(cell, notation);
+      const parsed = parseLength(cell, notation, marks);
       if (!parsed.ok) {
         wrong.push(`row ${i + 1}, column ${j + 1}: found "${cell.trim().slice(0, 20)}"; expected ${parsed.expected}`);
         return;

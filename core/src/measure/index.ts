@@ -3,6 +3,7 @@ export {
   MM_PER_FOOT,
   MM_PER_INCH,
   NOTATIONS,
+  ANY_LENGTH,
   formatFine,
   formatLength,
   formatWithUnit,
@@ -11,5 +12,7 @@ export {
   unitLabel,
 } from './length';
 export type { Notation } from './length';
+export { marksIn } from './marks';
+export type { Marks } from './marks';
 export { formatArea, formatDeg, formatMass, formatShare, toDeg, toRad } from './quantity';
 export { parseScale } from './scale';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { marksIn } from './marks';
 import { DIVISION_MM, NOTATIONS, formatLength, formatWithUnit, lostInRounding, parseLength } from './length';
 
 const mmOf = (text: string, notation: (typeof NOTATIONS)[number] = 'mm') => {
@@ -29,6 +30,43 @@ describe('parseLength', () => {
     ['0', 0],
     ['-0', 0],
   ])('reads %s', (text, mm) => expect(mmOf(text)).toBeCloseTo(mm, 9));
+
+  it.each([
+    ['1,234.5', 1234.5],
+    ['1.234,5', 1234.5],
+    ['1 234', 1234],
+    ['1\u202f234,5', 1234.5],
+    ['0.125', 0.125],
+    ['0,900', 0.9],
+    ['1800.000', 1800],
+    ['12,5', 12.5],
+    ['1.900 m', 1900],
+    ['43,125"', 43.125 * 25.4],
+  ])('reads the marks of %s, which can be read one way only', (text, mm) => expect(mmOf(text)).toBeCloseTo(mm, 9));
+  it.each([
+    ['1,800', 'mm', '1.8 or 1800'],
+    ['1.900', 'mm', '1.9 or 1900'],
+    ['-1.900', 'mm', '1.9 or 1900'],
+    ['450.125 mm', 'in', '450.125 or 450125'],
+  ] as const)('asks which is meant by %s in a table of %s', (text, notation, readings) => {
+    expect(parseLength(text, notation)).toMatchObject({ ok: false, expected: expect.stringContaining(readings) });
+  });
+  it.each(["1'200", "3' 12", '3 ft 14 in'])('refuses %s: no foot has 12 inches and more after it', (text) => {
+    expect(parseLength(text, 'mm')).toMatchObject({ ok: false, expected: expect.stringContaining('under 12 inches') });
+  });
+  it('is told by the figures around which it is', () => {
+    const among = (text: string, ...others: string[]) => {
+      const parsed = parseLength(text, 'mm', marksIn([text, ...others]));
+      return parsed.ok ? parsed.mm : parsed.expected;
+    };
+    expect(among('1.900', '12.5', '600')).toBe(1.9);
+    expect(among('1.900', '1800.000')).toBe(1.9);
+    expect(among('1.900', '12,5')).toBe(1900); // a comma sets off the decimals, so a point does not
+    expect(among('1,800', '1,234.5')).toBe(1800);
+    expect(among('1,800', '2,345,678')).toBe(1800);
+    expect(among('1.900', '600', '1200')).toMatch(/either way/);
+    expect(among('1.900', '12.5', '1.234,5')).toMatch(/either way/); // both ways in one table
+  });
 
   it('takes the project unit for a bare number only', () => {
     expect(mmOf('10', 'm')).toBe(10_000);

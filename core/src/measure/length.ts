@@ -3,10 +3,13 @@
  *
  * Accepted wherever a length is typed, whatever the project's unit: `1111.25`, `111.1 cm`, `1.1 m`, `43 3/4"`,
  * `43.75 in`, `3' 7 3/4"`, `3-7-6` (feet-inches-eighths; a trailing `+` adds a sixteenth of an inch, `-` takes
- * one off), with typographic primes and vulgar fractions. A bare number takes the notation's own unit.
+ * one off), with typographic primes and vulgar fractions. A bare number takes the notation's own unit. For points,
+ * commas and spaces within figures see marks.ts.
  *
  * Rounding to the rule is for display only: the exact figure stays in the project.
  */
+
+import { NO_MARKS, plainFigure, type Marks } from './marks';
 
 export const MM_PER_INCH = 25.4;
 export const MM_PER_FOOT = 304.8;
@@ -29,7 +32,8 @@ export type ParsedLength =
   | { readonly ok: true; readonly mm: number; readonly understood: string }
   | { readonly ok: false; readonly expected: string };
 
-const EXPECTED = 'a length such as 1111.25, 111.1 cm, 43 3/4", 3\' 7 3/4" or 3-7-6';
+/** What is accepted where nothing more can be said of what was typed. */
+export const ANY_LENGTH = 'a length such as 1111.25, 111.1 cm, 43 3/4", 3\' 7 3/4" or 3-7-6';
 /** Longer than any boat here; a longer number is a slip of the keyboard. */
 const LONGEST_MM = 1e6;
 
@@ -56,6 +60,11 @@ const UNIT_MM: Readonly<Record<string, number>> = {
   "'": MM_PER_FOOT,
 };
 
+/** A length's figures, and its unit if it ends in one. */
+const UNIT_AFTER = /^(.*?)\s*(mm|cm|m|in|inch|inches|"|ft|')?$/s;
+const isMillimetres = (unit: string, notation: Notation): boolean =>
+  unit === 'mm' || (unit === '' && notation === 'mm');
+
 const NUMBER = String.raw`\d+(?:\.\d*)?|\.\d+`;
 const FRACTION = String.raw`\d+\/\d+`;
 const EIGHTHS_PATTERN = /^(\d+)-(\d+)-(\d+)([+-]?)$/;
@@ -66,15 +75,25 @@ const FRACTION_PATTERN = new RegExp(String.raw`^(?:(\d+)[\s-]+)?(${FRACTION})\s*
 const PLAIN_PATTERN = new RegExp(String.raw`^(${NUMBER})\s*(mm|cm|m|in|inch|inches|"|ft|')?$`);
 
 /**
- * Reads one length. Never throws; what is not a length comes back with what would be.
- * @param notation decides only what a bare number means
+ * Reads one length. Never throws; what is not a length, or can be read two ways, comes back with what would be taken.
+ * @param notation decides what a bare number means
+ * @param marks what points and commas stand for in the figures around, where there are any
  */
-export function parseLength(text: string, notation: Notation): ParsedLength {
+export function parseLength(text: string, notation: Notation, marks: Marks = NO_MARKS): ParsedLength {
   const cleaned = tidy(text);
   const negative = /^[-−]/.test(cleaned);
-  const body = cleaned.replace(/^[-−+]\s*/, '');
+  const [, whole = '', unit = ''] = UNIT_AFTER.exec(cleaned.replace(/^[-−+]\s*/, '')) ?? [];
+  const plain = plainFigure(whole, !isMillimetres(unit, notation), marks);
+  if (plain.kind === 'two-ways') {
+    const [small, large] = plain.readings;
+    return { ok: false, expected: `${small} or ${large}, as "${whole}" can be read either way` };
+  }
+  const body = plain.kind === 'figure' ? `${plain.text}${unit}` : (whole + unit).replace(/(\d),(\d)/g, '$1.$2');
+  const feet = FEET_PATTERN.exec(body);
+  if (feet && inchesAfter(feet) >= INCHES_PER_FOOT)
+    return { ok: false, expected: `under 12 inches after ${feet[1]} ft; a mark of thousands is a space or nothing` };
   const mm = parseEighths(body) ?? parseFeet(body) ?? parseFraction(body, notation) ?? parsePlain(body, notation);
-  if (mm === undefined || !Number.isFinite(mm)) return { ok: false, expected: EXPECTED };
+  if (mm === undefined || !Number.isFinite(mm)) return { ok: false, expected: ANY_LENGTH };
   if (mm > LONGEST_MM) return { ok: false, expected: `a length under ${LONGEST_MM / 1000} m` };
   const signed = negative && mm !== 0 ? -mm : mm;
   return { ok: true, mm: signed, understood: understood(signed, notation) };
@@ -85,8 +104,7 @@ function tidy(text: string): string {
     .replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign] ?? ''}`)
     .replace(/[′’‘]/g, "'")
     .replace(/[″”“]|''/g, '"')
-    .replace(/(\d),(\d)/g, '$1.$2') // the decimal comma; a comma is never read as a separator of thousands
-    .replace(/\s+/g, ' ')
+    .replace(/\s+/g, ' ') // the thin and the unbreakable space among them
     .trim()
     .toLowerCase();
 }
@@ -103,9 +121,11 @@ function parseEighths(body: string): number | undefined {
 function parseFeet(body: string): number | undefined {
   const match = FEET_PATTERN.exec(body);
   if (!match) return undefined;
-  const inches = Number(match[2] ?? 0) + fraction(match[3] ?? match[4]);
-  return Number(match[1]) * MM_PER_FOOT + inches * MM_PER_INCH;
+  return Number(match[1]) * MM_PER_FOOT + inchesAfter(match) * MM_PER_INCH;
 }
+
+const INCHES_PER_FOOT = 12;
+const inchesAfter = (feet: RegExpExecArray): number => Number(feet[2] ?? 0) + fraction(feet[3] ?? feet[4]);
 
 function parseFraction(body: string, notation: Notation): number | undefined {
   const match = FRACTION_PATTERN.exec(body);
