@@ -148,8 +148,8 @@ test('a bad file is refused with its place, and nothing is changed', async ({ pa
     '# units=mm\nline,station,x,half_breadth,height\nchine,1,600,twelve,300\nchine,2,1200,400,\n',
   );
   const dialog = page.getByRole('dialog', { name: 'The file was not taken' });
-  await expect(dialog).toContainText('row 3, column half_breadth: found "twelve"');
-  await expect(dialog).toContainText('row 4, column height: found nothing');
+  await expect(dialog).toContainText('row 3, column half_breadth (D): found "twelve"');
+  await expect(dialog).toContainText('row 4, column height (E): found nothing');
   await dialog.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByRole('link', { name: /Tamsel 430/ })).toBeVisible();
 });

@@ -119,13 +119,13 @@ test('the dark shade holds its contrast, and a phone’s width does not scroll s
 
 // Ten kinds of file that are no boat: each refused in words, none of them touching what is there.
 const BAD: readonly (readonly [string, string, RegExp])[] = [
-  ['empty.csv', '', /row 1, column 1/],
-  ['unit.csv', '# units=cubits\nline,station,x,half_breadth,height\n', /row 1, column units/],
+  ['empty.csv', '', /row 1, column A/],
+  ['unit.csv', '# units=cubits\nline,station,x,half_breadth,height\n', /row 1, column units \(A\)/],
   ['column.csv', 'line,station,x,half_breadth\nkeel,1,2,3\n', /row 1, column height/],
-  ['word.csv', 'line,station,x,half_breadth,height\nkeel,1,2,3,high\n', /row 2, column height: found "high"/],
-  ['hole.csv', 'line,station,x,half_breadth,height\nkeel,1,,3,4\n', /row 2, column x: found nothing/],
-  ['ragged.csv', 'line,station,x,half_breadth,height\nkeel,1,2,3,4,5\n', /row 2, column 6/],
-  ['wide.csv', `${'a,'.repeat(9_999)}a\n`, /column 201/],
+  ['word.csv', 'line,station,x,half_breadth,height\nkeel,1,2,3,high\n', /row 2, column height \(E\): found "high"/],
+  ['hole.csv', 'line,station,x,half_breadth,height\nkeel,1,,3,4\n', /row 2, column x \(C\): found nothing/],
+  ['ragged.csv', 'line,station,x,half_breadth,height\nkeel,1,2,3,4,5\n', /row 2, column F/],
+  ['wide.csv', `${'a,'.repeat(9_999)}a\n`, /column GS/],
   ['block.csv', 'station,1\nx,5\nheights\nkeel,1\n', /a block headed half-breadths/],
   ['half.kalotrope.json', '{"format": "kalotrope-project", ', /not a project file/],
   ['other.json', '{"format": "something"}', /"format" is "something"/],

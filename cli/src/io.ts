@@ -1,7 +1,7 @@
 /** What the commands share: reading files and options, refusing with one line, numbers fit for JSON. */
 import { readFileSync } from 'node:fs';
 import { placeText, type Finding } from '@kalotrope/core/findings';
-import { problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
+import { decodeText, problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
 import type { LinesPart } from '@kalotrope/core/lines';
 import { sentence, type Project } from '@kalotrope/core/project';
 
@@ -28,8 +28,18 @@ export function readText(file: string): string {
   }
   if (bytes.length > LARGEST_BYTES)
     throw new Refusal(`${file} has ${bytes.length} bytes; expected ${LARGEST_BYTES} at most`);
-  if (bytes.includes(0)) throw new Refusal(`${file} is not text: byte 0 at ${bytes.indexOf(0)}; expected UTF-8 text`);
-  return bytes.toString('utf8');
+  const decoded = decodeText(bytes, asUtf8);
+  if (!decoded.ok) throw new Refusal(`${file} is not text: byte 0 at ${decoded.byte}; expected UTF-8 text`);
+  return decoded.text;
+}
+
+/** Undefined where the bytes are not UTF-8. */
+function asUtf8(bytes: Uint8Array): string | undefined {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    return undefined;
+  }
 }
 
 /** A table of offsets, or a drawing of the lines by layers (.dxf). */

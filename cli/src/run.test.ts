@@ -163,7 +163,7 @@ describe('kalo', () => {
     [
       'a bad cell',
       ['lines', file('bad.csv', 'line,station,x,half_breadth,height\na,1,2,three,4\n')],
-      /row 2, column half_breadth/,
+      /row 2, column half_breadth \(D\)/,
     ],
     ['JSON that is none', ['nest', file('bad.json', '{')], /not JSON/],
     [

@@ -1,10 +1,11 @@
 /** Rows, cells and problems of a CSV file of offsets: what both of its forms share. */
 import type { Longitudinal, OffsetPoint } from '../lines';
-import { ANY_LENGTH, parseLength, type Marks, type Notation } from '../measure';
+import { ANY_LENGTH, parseLength, plainText, type Marks, type Notation } from '../measure';
 
 export type FileProblem = {
   /** Counted from 1, as an editor does. */
   readonly row: number;
+  /** By its letter, as a spreadsheet does, with its heading where it has one. */
   readonly column: string;
   readonly found: string;
   readonly expected: string;
@@ -15,6 +16,14 @@ export type HowFigures = { readonly notation: Notation; readonly marks: Marks };
 
 /** A row with its place in the file. */
 export type SourceRow = { readonly row: number; readonly cells: readonly string[] };
+
+/** The column at an index from nought, as spreadsheets name it (A to Z, AA, …), after its heading. */
+export function columnName(index: number, heading = ''): string {
+  let letters = '';
+  for (let left = index + 1; left > 0; left = Math.floor((left - 1) / 26))
+    letters = String.fromCharCode(65 + ((left - 1) % 26)) + letters;
+  return heading === '' ? letters : `${heading.slice(0, 30)} (${letters})`;
+}
 
 export function problem(row: number, column: string, text: string, expected: string): FileProblem {
   const found = text.replace(/\s+/g, ' ');
@@ -51,8 +60,14 @@ export function readCell(
   return 0;
 }
 
-export const longitudinal = (name: string, points: OffsetPoint[]): Longitudinal => ({
-  id: name.toLowerCase().replace(/\s+/g, '-').slice(0, 60),
-  name: (name.charAt(0).toUpperCase() + name.slice(1)).slice(0, 60),
-  points,
-});
+/** Whether a cell says that the batten breaks at its point. */
+export const saysKnuckle = (text: string): boolean => !/^(|0|-|n|no|none|false)$/i.test(text.trim());
+
+export function longitudinal(name: string, points: OffsetPoint[]): Longitudinal {
+  const plain = plainText(name);
+  return {
+    id: plain.toLowerCase().replace(/\s+/g, '-').slice(0, 60),
+    name: (plain.charAt(0).toUpperCase() + plain.slice(1)).slice(0, 60),
+    points,
+  };
+}

@@ -5,6 +5,7 @@ import { createDerive, demoProject, searchAll } from '../project';
 import { faultsOf } from '../sheets';
 import { EXPORT_KINDS, exportFiles, outgoingDrawings } from './export-files';
 import { readProjectFile } from './project-file';
+import { layerWord, readDxf } from '../formats';
 import { writeDxf } from '../formats/writers/dxf';
 import { writeSvg } from '../formats/writers/svg';
 
@@ -94,6 +95,33 @@ describe('files to cut from, read back by other means', () => {
     for (const name of names) expect(name).toMatch(/^ё-лодка-7[-.][\p{L}\p{M}\p{N}.-]+\.(json|dxf|svg|pdf|stl|csv)$/u);
     for (const part of ['киль-скула', 'скула-船舷', 'section-1', 'section-1½', 'frame-1', 'frame-1-2'])
       expect(names).toContain(`ё-лодка-7-${part}.dxf`);
+  });
+
+  it('lets no name break out of its place in a file', () => {
+    const wicked = 'Keel\r\n  0\r\nLINE\u0000\u2028\u202e<b>';
+    const drawing = {
+      name: wicked,
+      paths: [],
+      texts: [{ at: [0, 0] as const, heightMm: 5, text: wicked, layerName: layerWord(wicked) }],
+    };
+    const read = readDxf(writeDxf(drawing));
+    expect(read.ok && [read.content.lines.length, read.content.words]).toEqual([
+      0,
+      [{ layer: 'KEEL 0 LINE B', at: [0, 0], text: 'Keel 0 LINE <b>' }],
+    ]);
+    expect(writeSvg(drawing)).not.toMatch(/[\0\u2028\u202e\r]|<b>/);
+    const data = {
+      ...project,
+      lines: {
+        ...project.lines,
+        longitudinals: project.lines.longitudinals.map((line) => ({ ...line, name: wicked })),
+      },
+    };
+    const back = readProjectFile(JSON.stringify({ ...data, note: 'two\nlines' }));
+    expect(back.ok && [back.project.lines.longitudinals[0]?.name, back.project.note]).toEqual([
+      'Keel 0 LINE <b>',
+      'two\nlines',
+    ]);
   });
 
   it('keeps what could be taken for markup out of an SVG', () => {

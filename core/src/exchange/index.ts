@@ -5,4 +5,5 @@ export { EXPORT_KINDS, exportFiles, outgoingDrawings, outgoingTables, projectFil
 export type { ExportKind, Outgoing, Work } from './export-files';
 export { readLinesDxf } from './lines-dxf';
 export { readOffsets } from './offsets-csv';
+export { decodeText } from './text-file';
 export { readProjectFile, writeProjectFile } from './project-file';

@@ -10,7 +10,7 @@
 import { at, distance2, type Vec2 } from '../geometry';
 import { layerWord, readDxf, type DxfLine, type DxfWord } from '../formats';
 import { GUIDE_ONLY, linesOf, readPointWord, type LinesPart, type Longitudinal, type OffsetPoint } from '../lines';
-import type { Notation } from '../measure';
+import { plainText, type Notation } from '../measure';
 import { offPolyline2 } from './drawn-curve';
 import { hundredth, MEET_MM, takePoints, type DrawnLine, type Place } from './drawn-points';
 
@@ -131,7 +131,7 @@ function lineFrom(name: string, sheet: Sheet, problems: string[]): Taken {
   const written = words
     .map(({ text }) => text.replace(GUIDE_ONLY, '').trim())
     .find((text) => layerWord(text) !== '' && name.startsWith(layerWord(text)));
-  const called = (written ?? capital(name)).slice(0, 60);
+  const called = plainText(written ?? capital(name)).slice(0, 60) || 'Line';
   const line = { id: called.toLowerCase().replace(/\s+/g, '-'), name: called, ...(isExtra ? { isExtra } : {}) };
   const marked = markedPoints({ name, profile, plan }, sheet);
   if (marked) return { line: { ...line, points: marked }, isMarked: true, notes: [] };

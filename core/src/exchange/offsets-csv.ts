@@ -1,15 +1,25 @@
 /**
- * Reads and writes tables of offsets as CSV: the long form (a row a point) and the table form (as plans print it).
+ * Reads tables of offsets as CSV: the long form (a row a point) and the table form (as plans print it).
  *
  * All problems of a file are gathered, each with its row and column, what was found and what would be accepted. Units
- * come from a `# units=` line; without one, millimetres are assumed and said.
+ * come from a `# units=` line; without one, millimetres are assumed and said. Titles above the table are passed over
+ * and said. A first line `sep=;`, as spreadsheets write it, names the mark between cells.
  */
 import Papa from 'papaparse';
 import { at } from '../geometry';
 import { linesOf, LONG_COLUMNS, type Longitudinal, type LinesPart, type OffsetPoint } from '../lines';
-import { marksIn, type Notation } from '../measure';
-import { longitudinal, problem, readCell, type FileProblem, type HowFigures, type SourceRow } from './csv-cells';
-import { readTableForm } from './offsets-table';
+import { marksIn, plainText, type Notation } from '../measure';
+import {
+  columnName,
+  longitudinal,
+  problem,
+  readCell,
+  saysKnuckle,
+  type FileProblem,
+  type HowFigures,
+  type SourceRow,
+} from './csv-cells';
+import { isTableHead, readTableForm } from './offsets-table';
 
 export type ReadOffsets =
   | {
@@ -26,39 +36,86 @@ const MOST_ROWS = 5000;
 const MOST_COLUMNS = 200;
 const MOST_POINTS = 500;
 const MOST_LINES = 20;
+/** A row of a table is a few hundred letters long. */
+const MOST_LETTERS = 2_000_000;
+/** Titles and remarks above a table take no more rows than this. */
+const MOST_TITLES = 30;
 
 /** Reads either form. Never throws. */
 export function readOffsets(text: string): ReadOffsets {
-  const rows = sourceRows(text);
-  if (rows.length === 0) return refuse(problem(1, '1', '', 'a table of offsets; the file is empty'));
-  if (rows.length > MOST_ROWS)
-    return refuse(problem(MOST_ROWS + 1, '1', at(rows, MOST_ROWS).cells.join(','), `${MOST_ROWS} rows at most`));
+  const tooLong = tooLongFor(text);
+  if (tooLong) return refuse(tooLong);
+  const all = sourceRows(text);
+  if (all.length === 0) return refuse(problem(1, 'A', '', 'a table of offsets; the file is empty'));
   const units = readUnits(text);
   if ('problem' in units) return refuse(units.problem);
-  const head = at(rows, 0);
-  if (head.cells.length > MOST_COLUMNS)
+  const wide = all.find(({ cells }) => cells.length > MOST_COLUMNS);
+  if (wide)
     return refuse(
-      problem(head.row, String(MOST_COLUMNS + 1), at(head.cells, MOST_COLUMNS), `${MOST_COLUMNS} columns at most`),
+      problem(wide.row, columnName(MOST_COLUMNS), at(wide.cells, MOST_COLUMNS), `${MOST_COLUMNS} columns at most`),
     );
-  const names = head.cells.map((cell) => cell.trim().toLowerCase());
-  const isLong =
-    names.includes('line') && names.some((name) => name === 'x' || name === 'half_breadth' || name === 'height');
+  const head = all.slice(0, MOST_TITLES).findIndex((row) => isLongHead(row) || isTableHead(row));
+  const rows = all.slice(Math.max(0, head));
+  const isLong = isLongHead(at(rows, 0));
   const how = { notation: units.notation, marks: marksIn(rows.flatMap(({ cells }) => cells)) };
   const result = isLong ? readLongForm(rows, how) : readTableForm(rows, how);
   if ('problems' in result) return { ok: false, problems: result.problems };
-  const faults = sizeProblems(result.lines, head.row);
+  const faults = sizeProblems(result.lines, at(rows, 0).row);
   if (faults.length > 0) return { ok: false, problems: faults };
-  return { ok: true, lines: linesOf(markExtras(result.lines, text)), form: isLong ? 'long' : 'table', ...units };
+  const above = all.slice(0, Math.max(0, head)).filter(({ cells }) => !/^\s*#/.test(cells[0] ?? ''));
+  const titles = above.map(({ cells }) => plainText(cells.join(' ')).slice(0, 60));
+  const assumed = [
+    ...units.assumed,
+    ...(titles.length > 0 ? [`Passed over above the table: ${titles.join('; ')}`] : []),
+  ];
+  const lines = linesOf(markExtras(result.lines, text));
+  return { ok: true, lines, form: isLong ? 'long' : 'table', notation: units.notation, assumed };
 }
 
 const refuse = (...problems: FileProblem[]): ReadOffsets => ({ ok: false, problems });
 
+/** What would take long to split is refused before it is. */
+function tooLongFor(text: string): FileProblem | undefined {
+  if (text.length > MOST_LETTERS)
+    return problem(1, 'A', `${text.length} letters`, `a table of ${MOST_LETTERS} letters at most`);
+  let from = 0;
+  for (let row = 1; row <= MOST_ROWS; row++) {
+    from = text.indexOf('\n', from) + 1;
+    if (from === 0) return undefined;
+  }
+  const rest = text.slice(from, from + 40).trim();
+  return text.slice(from).trim() === '' ? undefined : problem(MOST_ROWS + 1, 'A', rest, `${MOST_ROWS} rows at most`);
+}
+
+const SEPARATOR_LINE = /^\uFEFF?sep=(.)\r?\n/i;
+
 function sourceRows(text: string): SourceRow[] {
-  const clean = text.replace(/^\uFEFF/, '');
-  const { data } = Papa.parse(clean, { skipEmptyLines: false, delimitersToGuess: [',', ';', '\t'] });
+  const named = SEPARATOR_LINE.exec(text);
+  const clean = named ? text.slice(named[0].length) : text.replace(/^\uFEFF/, '');
+  const { data } = Papa.parse(clean, {
+    skipEmptyLines: false,
+    ...(named ? { delimiter: at(named, 1) } : { delimitersToGuess: [',', ';', '\t'] }),
+  });
+  const first = named ? 2 : 1;
   return data
-    .map((cells, i): SourceRow => ({ row: i + 1, cells }))
-    .filter(({ cells }) => cells.some((cell) => cell.trim() !== '') && !(cells[0] ?? '').trim().startsWith('#'));
+    .map((cells, i): SourceRow => ({ row: i + first, cells: cells.map(unescaped) }))
+    .filter(({ cells }) => cells.some((cell) => cell.trim() !== '') && !isComment(cells));
+}
+
+/** A cell that a spreadsheet would have run carries an apostrophe before it. */
+const unescaped = (cell: string): string => (/^'[=+\-@]/.test(cell) ? cell.slice(1) : cell);
+
+/** A remark, as `# units=mm`; the name of a line may begin so too, but has cells after it. */
+function isComment(cells: readonly string[]): boolean {
+  const [first = '', ...others] = cells;
+  return /^\s*#/.test(first) && (first.includes('=') || others.every((cell) => cell.trim() === ''));
+}
+
+const headingsOf = ({ cells }: SourceRow): string[] => cells.map((cell) => cell.trim().toLowerCase());
+
+function isLongHead(row: SourceRow): boolean {
+  const names = headingsOf(row);
+  return names.includes('line') && names.some((name) => name === 'x' || name === 'half_breadth' || name === 'height');
 }
 
 function readUnits(text: string): { notation: Notation; assumed: string[] } | { problem: FileProblem } {
@@ -68,7 +125,7 @@ function readUnits(text: string): { notation: Notation; assumed: string[] } | { 
   const notation = UNITS[named];
   if (notation) return { notation, assumed: [] };
   const row = text.slice(0, match.index + match[0].length).split('\n').length;
-  return { problem: problem(row, 'units', named, `one of ${Object.keys(UNITS).join(', ')}`) };
+  return { problem: problem(row, columnName(0, 'units'), named, `one of ${Object.keys(UNITS).join(', ')}`) };
 }
 
 /** A comment `# extra=deck-edge,waterline` names the lines that bound no panel. */
@@ -84,36 +141,41 @@ type LinesOrProblems = { readonly lines: Longitudinal[] } | { readonly problems:
 
 function readLongForm(rows: readonly SourceRow[], how: HowFigures): LinesOrProblems {
   const head = at(rows, 0);
-  const names = head.cells.map((cell) => cell.trim().toLowerCase());
+  const names = headingsOf(head);
   const index = (name: string) => names.indexOf(name);
   const missing = LONG_COLUMNS.filter((name) => name !== 'station' && index(name) < 0);
   if (missing.length > 0)
     return {
       problems: missing.map((name) =>
-        problem(head.row, name, '', `a column named ${name}, as in ${LONG_COLUMNS.join(',')}`),
+        problem(
+          head.row,
+          columnName(names.length, name),
+          '',
+          `a column named ${name}, as in ${LONG_COLUMNS.join(',')}`,
+        ),
       ),
     };
   const problems: FileProblem[] = [];
   const lines = new Map<string, OffsetPoint[]>();
   for (const { row, cells } of rows.slice(1)) {
     const cell = (name: string) => (index(name) < 0 ? '' : (cells[index(name)] ?? '').trim());
-    if (cells.length > names.length && cells.slice(names.length).some((c) => c.trim() !== ''))
+    const surplus = cells.slice(names.length).findIndex((c) => c.trim() !== '');
+    if (surplus >= 0) {
+      const place = names.length + surplus;
       problems.push(
-        problem(
-          row,
-          String(names.length + 1),
-          (cells[names.length] ?? '').trim(),
-          `${names.length} columns, as in the first row`,
-        ),
+        problem(row, columnName(place), (cells[place] ?? '').trim(), `${names.length} columns, as in row ${head.row}`),
       );
+    }
     const name = cell('line');
-    if (name === '') problems.push(problem(row, 'line', '', 'the name of a line, such as chine'));
-    const read = (column: string) => readCell(cell(column), { row, column, ...how, problems });
-    const point = {
-      station: cell('station').slice(0, 40),
+    if (name === '') problems.push(problem(row, columnName(index('line'), 'line'), '', 'the name of a line'));
+    const read = (column: string) =>
+      readCell(cell(column), { row, column: columnName(index(column), column), ...how, problems });
+    const point: OffsetPoint = {
+      station: plainText(cell('station')).slice(0, 40),
       x: read('x'),
       halfBreadth: read('half_breadth'),
       height: read('height'),
+      ...(saysKnuckle(cell('knuckle')) ? { isKnuckle: true } : {}),
     };
     const list = lines.get(name);
     if (list) list.push(point);
@@ -125,18 +187,19 @@ function readLongForm(rows: readonly SourceRow[], how: HowFigures): LinesOrProbl
 
 function sizeProblems(lines: readonly Longitudinal[], row: number): FileProblem[] {
   const problems: FileProblem[] = [];
-  if (lines.length === 0) problems.push(problem(row + 1, '1', '', 'at least one point under the heading'));
+  if (lines.length === 0) problems.push(problem(row + 1, 'A', '', 'at least one point under the heading'));
   if (lines.length > MOST_LINES)
-    problems.push(problem(row, 'line', `${lines.length} lines`, `${MOST_LINES} lines at most`));
+    problems.push(problem(row, columnName(0, 'line'), `${lines.length} lines`, `${MOST_LINES} lines at most`));
   const ids = new Set<string>();
   for (const line of lines) {
+    const where = columnName(0, line.name);
     if (line.points.length > MOST_POINTS)
-      problems.push(problem(row, line.name, `${line.points.length} points`, `${MOST_POINTS} points a line at most`));
-    if (ids.has(line.id)) problems.push(problem(row, 'line', line.name, 'each line named once'));
+      problems.push(problem(row, where, `${line.points.length} points`, `${MOST_POINTS} points a line at most`));
+    if (ids.has(line.id)) problems.push(problem(row, columnName(0, 'line'), line.name, 'each line named once'));
     ids.add(line.id);
     const far = line.points.find((p) => [p.x, p.halfBreadth, p.height].some((value) => Math.abs(value) > 100_000));
     if (far)
-      problems.push(problem(row, line.name, `${far.x}, ${far.halfBreadth}, ${far.height} mm`, 'figures under 100 m'));
+      problems.push(problem(row, where, `${far.x}, ${far.halfBreadth}, ${far.height} mm`, 'figures under 100 m'));
   }
   return problems;
 }

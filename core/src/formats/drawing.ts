@@ -3,6 +3,7 @@
  *
  * Curves are polylines that keep within CURVE_MM of the computed edge. x to the right, y up.
  */
+import { plainText } from '../measure';
 import { at, boundsOf, simplify, type Outline, type Vec2 } from '../geometry';
 
 /** What a line is for; also the name of its layer in a file. */
@@ -92,7 +93,7 @@ export const stamped = (drawing: Drawing, revision: number, which: 'name' | 'eve
 
 /** Names in a file's layers: upper case, without the signs that the format keeps for itself. */
 export const layerWord = (name: string): string =>
-  name
+  plainText(name)
     .toUpperCase()
     .replace(/[<>/\\":;?*|=,`']/g, ' ')
     .replace(/\s+/g, ' ')

@@ -1,4 +1,4 @@
-export { csv, tenth } from './csv';
+export { csv, safeCell, tenth } from './csv';
 export { closedPath, CURVE_MM, hole, layerWord, openPath, stamped, straightPath, TEXT_MM } from './drawing';
 export type { Drawing, DrawnPath, DrawnText } from './drawing';
 export { boatWord, fileNames } from './file';

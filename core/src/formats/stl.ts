@@ -4,12 +4,13 @@
  * Text form. Normals follow the corners' order: anticlockwise seen from outside. A triangle of three places on one line
  * stays, its normal nought: left out it would leave a slit.
  */
+import { plainText } from '../measure';
 import { cross3, sub3, unit3, type Vec3 } from '../geometry';
 
 export type Triangle = readonly [Vec3, Vec3, Vec3];
 
 export function writeStl(name: string, triangles: readonly Triangle[]): string {
-  const title = name.replace(/[^ -~]/g, '?');
+  const title = plainText(name).replace(/[^ -~]/g, '?');
   return [`solid ${title}`, ...triangles.flatMap(facetOf), `endsolid ${title}`, ''].join('\n');
 }
 

@@ -1,5 +1,6 @@
 /** The table of offsets as CSV: the long form, a row a point, and the table form, as plans print it. */
 import Papa from 'papaparse';
+import { safeCell } from '../formats';
 import { MM_PER_INCH, formatLength, type Notation } from '../measure';
 import type { LinesPart, Longitudinal } from './schema';
 import { tableColumns } from './table';
@@ -9,18 +10,24 @@ export const LONG_COLUMNS = ['line', 'station', 'x', 'half_breadth', 'height'] a
 
 /** The long form. */
 export function writeOffsets(lines: LinesPart, notation: Notation): string {
+  const hasKnuckles = lines.longitudinals.some(({ points }) => points.some((p) => p.isKnuckle));
   const rows = lines.longitudinals.flatMap((line) =>
     line.points.map((p) => [
-      line.id,
-      p.station,
+      safeCell(line.id),
+      safeCell(p.station),
       writeCell(p.x, notation),
       writeCell(p.halfBreadth, notation),
       writeCell(p.height, notation),
+      ...(hasKnuckles ? [p.isKnuckle ? KNUCKLE : ''] : []),
     ]),
   );
-  const table = Papa.unparse([[...LONG_COLUMNS], ...rows], { newline: '\n' });
+  const head = hasKnuckles ? [...LONG_COLUMNS, 'knuckle'] : LONG_COLUMNS;
+  const table = Papa.unparse([[...head], ...rows], { newline: '\n' });
   return `${unitsLine(notation)}\n${extrasLine(lines)}${table}\n`;
 }
+
+/** Stands at a point where the batten breaks. */
+const KNUCKLE = 'k';
 
 /** The table form of a hull's lines; stations in the order of the boat. */
 export function writeOffsetsTable(lines: LinesPart, notation: Notation): string {
@@ -31,13 +38,19 @@ export function writeOffsetsTable(lines: LinesPart, notation: Notation): string 
       const point = pointAt(line, label);
       return point ? writeCell(point[key], notation) : '';
     });
+  const knuckles = lines.longitudinals.filter(({ points }) => points.some((p) => p.isKnuckle));
   const rows = [
-    ['station', ...labels],
+    ['station', ...labels.map(safeCell)],
     ...lines.longitudinals.map((line) => [`x ${line.id}`, ...cells(line, 'x')]),
     ['heights'],
-    ...lines.longitudinals.map((line) => [line.id, ...cells(line, 'height')]),
+    ...lines.longitudinals.map((line) => [safeCell(line.id), ...cells(line, 'height')]),
     ['half-breadths'],
-    ...lines.longitudinals.map((line) => [line.id, ...cells(line, 'halfBreadth')]),
+    ...lines.longitudinals.map((line) => [safeCell(line.id), ...cells(line, 'halfBreadth')]),
+    ...(knuckles.length > 0 ? [['knuckles']] : []),
+    ...knuckles.map((line) => [
+      safeCell(line.id),
+      ...labels.map((label) => (pointAt(line, label)?.isKnuckle ? KNUCKLE : '')),
+    ]),
   ];
   return `${unitsLine(notation)}\n${extrasLine(lines)}${Papa.unparse(rows, { newline: '\n' })}\n`;
 }

@@ -1,4 +1,5 @@
 /** The words by which a drawing of the lines says where the table's points are: what comes back from the file. */
+import { plainText } from '../measure';
 import type { OffsetPoint } from './schema';
 
 const KNUCKLE = 'knuckle';
@@ -12,6 +13,6 @@ export const pointWord = ({ station, isKnuckle }: OffsetPoint): string =>
 
 export function readPointWord(word: string): Pick<OffsetPoint, 'station'> & { readonly isKnuckle: boolean } {
   const isKnuckle = word.endsWith(` ${KNUCKLE}`);
-  const label = (isKnuckle ? word.slice(0, -KNUCKLE.length - 1) : word).trim().slice(0, 40);
+  const label = plainText(isKnuckle ? word.slice(0, -KNUCKLE.length - 1) : word).slice(0, 40);
   return { station: label === NO_LABEL ? '' : label, isKnuckle };
 }

@@ -14,5 +14,6 @@ export {
 export type { Notation } from './length';
 export { marksIn } from './marks';
 export type { Marks } from './marks';
+export { plainText } from './plain-text';
 export { formatArea, formatDeg, formatMass, formatShare, toDeg, toRad } from './quantity';
 export { parseScale } from './scale';

@@ -7,6 +7,7 @@ export { CHAIN, projectSchema } from './document';
 export type { Project } from './document';
 export { applyEdits, resolvePath } from './edits';
 export { withFollowing } from './following';
+export { plainEdits } from './plain-words';
 export { readProject } from './read-project';
 export type { ReadProject } from './read-project';
 export { sentence } from './sentences';

@@ -2,6 +2,7 @@
 import { PROJECT_FORMAT, PROJECT_VERSION, projectSchema, type Project } from './document';
 import { MIGRATIONS } from './migrations/index';
 import type { Json } from './migrations/migration';
+import { withPlainWords } from './plain-words';
 
 export type ReadProject =
   | { readonly ok: true; readonly project: Project; readonly fromVersion: number }
@@ -34,7 +35,7 @@ export function readProject(data: unknown): ReadProject {
       ],
     };
   const migrated = MIGRATIONS.slice(version - 1).reduce((json, step) => step(json), raw);
-  const parsed = projectSchema.safeParse(migrated);
+  const parsed = projectSchema.safeParse(withPlainWords(migrated));
   if (parsed.success) return { ok: true, project: parsed.data, fromVersion: version };
   return {
     ok: false,

@@ -1,5 +1,6 @@
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { plainText } from '@kalotrope/core/measure';
 
 type Props = {
   readonly label: string;
@@ -12,7 +13,7 @@ type Props = {
 export function NameField({ label, value, most, onCommit }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const commit = () => {
-    const name = typed?.trim();
+    const name = plainText(typed ?? '');
     if (name && name !== value) onCommit(name);
     setTyped(null);
   };

@@ -1,7 +1,7 @@
 /** Files in and out of the browser. */
 import { strToU8, zipSync } from 'fflate';
 import { boatWord, type ExportFile } from '@kalotrope/core/formats';
-import { problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
+import { decodeText, problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
 import type { Picture } from '../storage/projects';
 import { picturesIn } from './pictures';
 import { newProject, type Project } from '@kalotrope/core/project';
@@ -20,8 +20,8 @@ export async function takeFile(file: File): Promise<Taken> {
       title: file.name,
       problems: [`The file has ${file.size} bytes; expected 20 MB at most.`],
     };
-  const text = await file.text();
-  if (text.includes('\0'))
+  const decoded = decodeText(new Uint8Array(await file.arrayBuffer()), asUtf8);
+  if (!decoded.ok)
     return {
       ok: false,
       title: file.name,
@@ -29,10 +29,20 @@ export async function takeFile(file: File): Promise<Taken> {
         'This is not a text file. Expected a table of offsets (.csv), a drawing (.dxf) or a Kalotrope project.',
       ],
     };
+  const { text } = decoded;
   if (/\.dxf$/i.test(file.name) || /^\s*0\s*\r?\n\s*SECTION\b/.test(text)) return takeDrawing(file.name, text);
   return /\.json$/i.test(file.name) || text.trimStart().startsWith('{')
     ? takeProject(file.name, text)
     : takeOffsets(file.name, text);
+}
+
+/** Undefined where the bytes are not UTF-8. */
+function asUtf8(bytes: Uint8Array): string | undefined {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    return undefined;
+  }
 }
 
 function takeProject(name: string, text: string): Taken {

@@ -2,7 +2,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { applyPatches, enablePatches, original, type Patch } from 'immer';
 import type { Edit } from '@kalotrope/core/findings';
-import { applyEdits, resolvePath, withFollowing, type Project } from '@kalotrope/core/project';
+import { applyEdits, plainEdits, resolvePath, withFollowing, type Project } from '@kalotrope/core/project';
 
 enablePatches();
 
@@ -101,7 +101,7 @@ const documentSlice = createSlice({
     ): DocumentState => {
       const before = plain(state);
       if (!before.project) return before;
-      const made = changeOf(before.project, payload.label, withFollowing(before.project, payload.edits));
+      const made = changeOf(before.project, payload.label, withFollowing(before.project, plainEdits(payload.edits)));
       if ('reason' in made) return { ...before, refused: made.reason };
       const { change, past } = joined(before.past, made, payload.gesture);
       return {

@@ -1,5 +1,6 @@
 /** Writes a drawing as DXF in millimetres: a layer each for what is cut, marked and read. */
 import { DxfWriter, LWPolylineFlags, Units } from '@tarikjabiri/dxf';
+import { plainText } from '../../measure';
 import type { Drawing, Layer } from '../drawing';
 
 /** Palette numbers of the format: any viewer tells the three apart, on light and dark. */
@@ -25,6 +26,6 @@ export function writeDxf(drawing: Drawing): string {
     text,
     layerName,
   } of drawing.texts)
-    dxf.addText({ x, y, z: 0 }, heightMm, text, { layerName: layerName ?? NAMES.text });
+    dxf.addText({ x, y, z: 0 }, heightMm, plainText(text), { layerName: layerName ?? NAMES.text });
   return dxf.stringify();
 }

@@ -1,4 +1,5 @@
 /** Writes a drawing as SVG at true scale: one user unit is one millimetre, and the page is as large as the drawing. */
+import { plainText } from '../../measure';
 import { type Drawing, drawingBounds } from '../drawing';
 
 /** Room around the drawing, and the check square beside it that anyone can lay a rule on. */
@@ -39,4 +40,4 @@ export function writeSvg(drawing: Drawing): string {
 const figure = (value: number): string => String(Number(value.toFixed(4)));
 
 const escapeXml = (text: string): string =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+  plainText(text).replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
