@@ -3,7 +3,7 @@ import { at } from '../geometry';
 import { boatWord, fileNames, stamped, writeStl, type Drawing, type ExportFile, type ExportTable } from '../formats';
 import { writeDxf, writePdf, writeSvg } from '../formats/writers';
 import { CHAIN, wholeOf, type Derived, type Found, type Project, type StageName } from '../project';
-import { PROJECT_FILE_ENDING, writeProjectFile } from './project-file';
+import { projectFileName, writeProjectFile } from './project-file';
 
 export const EXPORT_KINDS = ['dxf', 'svg', 'pdf', 'csv', 'stl'] as const;
 export type ExportKind = (typeof EXPORT_KINDS)[number];
@@ -67,9 +67,6 @@ export function exportFiles(work: Work, kinds: readonly ExportKind[]): ExportFil
       : []),
   ];
 }
-
-/** What the builder's own copy of a project is called. */
-export const projectFileName = ({ name }: Pick<Project, 'name'>): string => `${boatWord(name)}${PROJECT_FILE_ENDING}`;
 
 function meshOf({ project, derived, found }: Work) {
   const whole = wholeOf(project, derived, found);

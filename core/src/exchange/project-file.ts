@@ -1,7 +1,11 @@
 /** The builder's own copy of a project: JSON, readable, versioned. */
+import { boatWord } from '../formats';
 import { readProject, type Project, type ReadProject } from '../project';
 
-export const PROJECT_FILE_ENDING = '.kalotrope.json';
+const PROJECT_FILE_ENDING = '.kalotrope.json';
+
+/** What the builder's own copy of a project is called. */
+export const projectFileName = ({ name }: Pick<Project, 'name'>): string => `${boatWord(name)}${PROJECT_FILE_ENDING}`;
 
 export const writeProjectFile = (project: Project): string => `${JSON.stringify(project, null, 2)}\n`;
 

@@ -1,4 +1,3 @@
-import { projectPath } from './paths';
 import FileUploadOutlined from '@mui/icons-material/FileUploadOutlined';
 import Alert from '@mui/material/Alert';
 import AlertTitle from '@mui/material/AlertTitle';
@@ -7,8 +6,8 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { useNavigate } from 'react-router';
-import { addPictures, addProject } from '../storage/projects';
+import { addPictures } from '../storage/pictures';
+import { useOpenNew } from './use-open-new';
 import { takeFile, type Taken } from '../files/files';
 import { said } from '../state/screen-slice';
 import { useAppDispatch } from '../state/store';
@@ -22,7 +21,7 @@ type Refused = Extract<Taken, { ok: false }>;
 export function ImportButton() {
   const [refused, setRefused] = useState<Refused | null>(null);
   const dispatch = useAppDispatch();
-  const navigate = useNavigate();
+  const openNew = useOpenNew();
   const take = async (files: readonly File[]) => {
     const [file] = files;
     if (!file) return;
@@ -32,9 +31,8 @@ export function ImportButton() {
       return;
     }
     await addPictures(taken.pictures ?? []);
-    await addProject(taken.project);
     dispatch(said(taken.said));
-    await navigate(projectPath(taken.project.id));
+    await openNew(taken.project);
   };
   const { getRootProps, getInputProps, open } = useDropzone({
     onDrop: (files) => void take(files),

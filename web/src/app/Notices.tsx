@@ -1,11 +1,12 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import { refusalSeen } from '../state/document-slice';
+import { saveProjectFile } from '../files/save-project';
+import { opened, refusalSeen } from '../state/document-slice';
 import { useAppDispatch, useAppSelector } from '../state/store';
 
 /** What the builder must know about the document itself: edited elsewhere, not saved, an edit refused. */
 export function Notices() {
-  const { saveState, refused } = useAppSelector((state) => state.document);
+  const { saveState, notSaved, refused, project } = useAppSelector((state) => state.document);
   const failed = useAppSelector((state) => state.derived.failed);
   const dispatch = useAppDispatch();
   if (saveState === 'elsewhere')
@@ -19,10 +20,26 @@ export function Notices() {
         see.
       </Alert>
     );
+  if (saveState === 'deleted')
+    return (
+      <Alert
+        severity="warning"
+        variant="outlined"
+        action={project && <Button onClick={() => dispatch(opened({ project, saves: null }))}>Keep it</Button>}
+      >
+        This project was deleted in another window. What you see is still here: keep it, or put it back from the list of
+        projects.
+      </Alert>
+    );
   if (saveState === 'failed')
     return (
-      <Alert severity="error" variant="outlined">
-        Not saved: this browser refused to store it. Export the project to keep it.
+      <Alert
+        severity="error"
+        variant="outlined"
+        action={project && <Button onClick={() => void saveProjectFile(project)}>Save the file</Button>}
+      >
+        Not saved: this browser refused to store it{notSaved === null ? '' : ` (${notSaved})`}. It is kept in this
+        window and tried again; save the project’s file to be sure of it.
       </Alert>
     );
   if (refused)

@@ -10,14 +10,14 @@ import {
   exportFiles,
   outgoingDrawings,
   outgoingTables,
-  projectFileName,
   type Outgoing,
   type Work,
 } from '@kalotrope/core/exchange';
 import type { Drawing, ExportFile } from '@kalotrope/core/formats';
 import { writeDxf, writePdf, writeSvg, type PdfLayout } from '@kalotrope/core/formats/writers';
-import type { Project, StageName } from '@kalotrope/core/project';
+import type { StageName } from '@kalotrope/core/project';
 import { saveFile, saveZip } from '../files/files';
+import { saveProjectFile } from '../files/save-project';
 import { projectFileWithPictures } from '../files/pictures';
 import { useBench } from '../state/bench';
 import { selectDerived, selectFound, selectProject } from '../state/selectors';
@@ -37,10 +37,6 @@ const KINDS: readonly Kind[] = [
   pdf('PDF on A4', '-a4', { kind: 'tiles', paper: 'A4' }),
   pdf('PDF on Letter', '-letter', { kind: 'tiles', paper: 'Letter' }),
 ];
-
-async function saveProjectFile(project: Project): Promise<void> {
-  saveFile({ name: projectFileName(project), content: await projectFileWithPictures(project) });
-}
 
 async function everything(work: Work): Promise<void> {
   const whole = await projectFileWithPictures(work.project);

@@ -10,9 +10,20 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { DEMO_IDS, DEMO_NAMES, demoProject } from '@kalotrope/core/project';
-import { addProject, listProjects, putBack, removeProject, type ProjectRecord } from '../storage/projects';
+import { Link } from 'react-router';
+import { DEMO_IDS, DEMO_NAMES, demoProject, type Project } from '@kalotrope/core/project';
+import {
+  listDeletions,
+  listProjects,
+  MOST_DELETIONS,
+  putBack,
+  reasonOf,
+  removeProject,
+  type Deletion,
+  type ProjectRecord,
+} from '../storage/projects';
+import { savesSettled } from '../state/listeners';
+import { useOpenNew } from './use-open-new';
 import { closed } from '../state/document-slice';
 import { ImportButton } from './ImportButton';
 import { StarterDialog } from './StarterDialog';
@@ -22,8 +33,10 @@ import { useAppDispatch } from '../state/store';
 export function ProjectsPage() {
   const [records, setRecords] = useState<readonly ProjectRecord[] | null>(null);
   const [isStarting, setIsStarting] = useState(false);
-  const [deleted, setDeleted] = useState<ProjectRecord | null>(null);
-  const navigate = useNavigate();
+  const [deletions, setDeletions] = useState<readonly Deletion[]>([]);
+  /** When this page last deleted something: what is told of for a while. */
+  const [since, setSince] = useState<number | null>(null);
+  const openNew = useOpenNew();
   const dispatch = useAppDispatch();
   const [failure, setFailure] = useState<string | null>(null);
   /** Whatever is asked of the browser's store may be refused: blocked, full, or taken away. */
@@ -35,27 +48,29 @@ export function ProjectsPage() {
       setFailure(reasonOf(error));
     }
   }, []);
-  const refresh = useCallback(async () => setRecords(await listProjects()), []);
+  const refresh = useCallback(async () => {
+    setRecords(await listProjects());
+    setDeletions(await listDeletions());
+  }, []);
   useEffect(() => {
     dispatch(closed());
-    listProjects().then(setRecords, (error: unknown) => setFailure(reasonOf(error)));
-  }, [dispatch]);
-  const add = (project: Parameters<typeof addProject>[0]) =>
-    tried(async () => {
-      await addProject(project);
-      await navigate(projectPath(project.id));
-    });
+    // what was changed just before is in the list as it is now
+    void savesSettled().then(() => tried(refresh));
+  }, [dispatch, refresh, tried]);
+  const add = (project: Project) => tried(() => openNew(project));
   const remove = (id: string) =>
     tried(async () => {
-      setDeleted((await removeProject(id)) ?? null);
+      await removeProject(id);
+      setSince((before) => before ?? Date.now() - 1);
       await refresh();
     });
-  const restore = () =>
+  const restore = (several: readonly Deletion[]) =>
     tried(async () => {
-      if (deleted) await putBack(deleted);
-      setDeleted(null);
+      for (const deletion of several) await putBack(deletion);
+      setSince(null);
       await refresh();
     });
+  const justDeleted = since === null ? [] : deletions.filter(({ deletedAt }) => deletedAt >= since);
   return (
     <Box component="main" sx={{ maxWidth: 900, mx: 'auto', p: 3, height: '100dvh', overflow: 'auto' }}>
       <Typography variant="h1" sx={{ color: 'primary.main', mb: 2 }}>
@@ -93,23 +108,52 @@ export function ProjectsPage() {
           onRemove={(id) => void remove(id)}
         />
       )}
+      {deletions.length > 0 && <DeletedProjects deletions={deletions} onPutBack={(one) => void restore([one])} />}
       <Snackbar
-        open={deleted !== null}
-        message={`${deleted?.name ?? ''} deleted`}
+        open={justDeleted.length > 0}
+        message={`${justDeleted.map(({ record }) => record.name).join(', ')} deleted`}
         action={
-          <Button color="inherit" onClick={() => void restore()}>
+          <Button color="inherit" onClick={() => void restore(justDeleted)}>
             Undo
           </Button>
         }
         autoHideDuration={20_000}
-        onClose={(_event, why) => why === 'timeout' && setDeleted(null)}
+        onClose={(_event, why) => why === 'timeout' && setSince(null)}
       />
     </Box>
   );
 }
 
-const reasonOf = (error: unknown): string =>
-  error instanceof Error && error.message !== '' ? error.message : String(error);
+type DeletedProps = {
+  readonly deletions: readonly Deletion[];
+  readonly onPutBack: (deletion: Deletion) => void;
+};
+
+/** The last that were deleted, each to be put back. */
+function DeletedProjects({ deletions, onPutBack }: DeletedProps) {
+  return (
+    <Box component="section" sx={{ mt: 4 }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Deleted, the last {MOST_DELETIONS} are kept
+      </Typography>
+      <Table size="small" aria-label="Deleted projects">
+        <TableBody>
+          {deletions.map((deletion) => (
+            <TableRow key={deletion.key}>
+              <TableCell>{deletion.record.name}</TableCell>
+              <TableCell>{new Date(deletion.deletedAt).toLocaleString()}</TableCell>
+              <TableCell>
+                <Button aria-label={`Put back ${deletion.record.name}`} onClick={() => onPutBack(deletion)}>
+                  Put back
+                </Button>
+              </TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </Box>
+  );
+}
 
 type TableProps = {
   readonly records: readonly ProjectRecord[];

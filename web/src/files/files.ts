@@ -2,8 +2,8 @@
 import { strToU8, zipSync } from 'fflate';
 import { boatWord, type ExportFile } from '@kalotrope/core/formats';
 import { decodeText, problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
-import type { Picture } from '../storage/projects';
-import { picturesIn } from './pictures';
+import type { Picture } from '../storage/pictures';
+import { picturesIn, withOwnPictures } from './pictures';
 import { newProject, type Project } from '@kalotrope/core/project';
 
 export type Taken =
@@ -48,11 +48,12 @@ function asUtf8(bytes: Uint8Array): string | undefined {
 function takeProject(name: string, text: string): Taken {
   const read = readProjectFile(text);
   if (!read.ok) return { ok: false, title: name, problems: read.problems };
+  const { project, pictures } = withOwnPictures(read.project, picturesIn(text));
   return {
     ok: true,
-    project: { ...read.project, id: crypto.randomUUID() },
-    said: `${read.project.name} opened from ${name}`,
-    pictures: picturesIn(text),
+    project: { ...project, id: crypto.randomUUID() },
+    said: `${project.name} opened from ${name}`,
+    pictures,
   };
 }
 

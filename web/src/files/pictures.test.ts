@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { Underlay } from '@kalotrope/core/lines';
 import { demoProject, type Project } from '@kalotrope/core/project';
-import { addPictures, loadPicture, type Picture } from '../storage/projects';
+import { addPictures, loadPicture, type Picture } from '../storage/pictures';
 import { takeFile } from './files';
 import { picturesIn, projectFileWithPictures, typeOf } from './pictures';
 
@@ -49,8 +49,15 @@ describe('a project’s file', () => {
     const text = await projectFileWithPictures(traced);
     expect(picturesIn(text)).toEqual([picture]);
     const taken = await takeFile(file('kept.kalotrope.json', text));
-    expect(taken.ok && taken.project.lines.underlays).toEqual([underlay]);
-    expect(taken.ok && taken.pictures).toEqual([picture]);
+    // under an id of its own: a file may name any, that of another project's picture too
+    const [own] = taken.ok ? (taken.pictures ?? []) : [];
+    expect(own?.id).not.toBe(picture.id);
+    expect(taken.ok && taken.project.lines.underlays).toEqual([{ ...underlay, id: own?.id }]);
+    expect(taken.ok && taken.pictures).toEqual([{ ...picture, id: own?.id }]);
+  });
+  it('never writes over a picture that is stored', async () => {
+    await addPictures([{ ...picture, bytes: Uint8Array.from([...picture.bytes, 1]) }]);
+    expect((await loadPicture(picture.id))?.bytes).toEqual(picture.bytes);
   });
   it('without pictures has none in it, and one whose picture is gone is written all the same', async () => {
     expect(await projectFileWithPictures(tamsel)).not.toContain('pictures');

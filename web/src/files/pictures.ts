@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { writeProjectFile } from '@kalotrope/core/exchange';
 import type { Project } from '@kalotrope/core/project';
-import { loadPicture, type Picture } from '../storage/projects';
+import { loadPicture, type Picture } from '../storage/pictures';
 
 export type TakenPicture =
   | { readonly ok: true; readonly picture: Picture; readonly widthPx: number; readonly heightPx: number }
@@ -60,6 +60,20 @@ export function picturesIn(text: string): Picture[] {
     const bytes = fromBase64(base64);
     return bytes && typeOf(bytes) === type ? [{ id, type, bytes }] : [];
   });
+}
+
+/**
+ * The pictures under ids that no other project has, and the project with them: a file may carry any id, that of another
+ * project's picture too.
+ */
+export function withOwnPictures(project: Project, pictures: readonly Picture[]) {
+  const ids = new Map(pictures.map(({ id }) => [id, crypto.randomUUID() as string]));
+  const own = (id: string) => ids.get(id) ?? id;
+  const underlays = project.lines.underlays.map((underlay) => ({ ...underlay, id: own(underlay.id) }));
+  return {
+    project: { ...project, lines: { ...project.lines, underlays } },
+    pictures: pictures.map((picture): Picture => ({ ...picture, id: own(picture.id) })),
+  };
 }
 
 function toBase64(bytes: Uint8Array): string {

@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '@kalotrope/core/project';
-import { documentReducer, edited, initialDocument, opened, redone, saveEnded, undone } from './document-slice';
+import {
+  documentReducer,
+  edited,
+  historyToKeep,
+  initialDocument,
+  opened,
+  redone,
+  saveEnded,
+  undone,
+} from './document-slice';
 
 const project = demoProject('tamsel', 'x');
 const start = documentReducer(initialDocument, opened({ project, saves: 3 }));
@@ -66,11 +75,29 @@ describe('the document', () => {
   it('counts as saved only when the newest version is', () => {
     const first = documentReducer(start, edits[0]!); // there are three
     const second = documentReducer(first, edits[2]!);
-    const saved = { saves: 4, saveState: 'saved' as const };
+    const saved = { id: project.id, saveState: 'saved' as const };
     expect(documentReducer(second, saveEnded({ ...saved, version: first.version })).saveState).toBe('saving');
-    expect(documentReducer(second, saveEnded({ ...saved, version: second.version }))).toMatchObject({
-      saveState: 'saved',
-      saves: 4,
+    expect(documentReducer(second, saveEnded({ ...saved, version: second.version })).saveState).toBe('saved');
+    // of another project that was open before
+    expect(documentReducer(second, saveEnded({ ...saved, id: 'other', version: second.version }))).toBe(second);
+  });
+  it('keeps its undo over a reload: opened with it, the last edit can be taken back', () => {
+    const after = edits.reduce(documentReducer, start);
+    const kept = JSON.parse(JSON.stringify(historyToKeep(after))) as ReturnType<typeof historyToKeep>;
+    const again = documentReducer(initialDocument, opened({ project: after.project!, saves: 9, ...kept }));
+    const back = edits.reduce((state) => documentReducer(state, undone()), again);
+    expect(back.project).toEqual(start.project);
+  });
+  it('keeps no more of it than there is room for', () => {
+    const long = 'x'.repeat(300_000);
+    const change = (label: string) => ({
+      label,
+      patches: [{ op: 'replace' as const, path: ['note'], value: long }],
+      inverse: [],
     });
+    const past = Array.from({ length: 5 }, (_, i) => change(`edit ${i}`));
+    expect(historyToKeep({ past, future: [] }).past).toEqual([past[4]]);
+    const many = Array.from({ length: 300 }, (_, i) => ({ label: `edit ${i}`, patches: [], inverse: [] }));
+    expect(historyToKeep({ past: many, future: [] }).past).toEqual(many.slice(-60));
   });
 });

@@ -13,7 +13,10 @@ type Change = {
   /** Changes of one gesture (a drag) are one entry. */
   readonly gesture?: string;
 };
-type SaveState = 'saved' | 'saving' | 'failed' | 'elsewhere';
+type SaveState = 'saved' | 'saving' | 'failed' | 'elsewhere' | 'deleted';
+
+/** What can be undone and done again, as it is kept with the project. */
+type Kept = { readonly past: readonly unknown[]; readonly future: readonly unknown[] };
 
 export type DocumentState = {
   readonly project: Project | null;
@@ -21,9 +24,9 @@ export type DocumentState = {
   readonly future: readonly Change[];
   /** Raised by every change; results and saves carry it. */
   readonly version: number;
-  /** Saves of this project so far, in any window. */
-  readonly saves: number;
   readonly saveState: SaveState;
+  /** Why it could not be saved. */
+  readonly notSaved: string | null;
   /** Why the last edit was refused. */
   readonly refused: string | null;
 };
@@ -35,8 +38,8 @@ export const initialDocument: DocumentState = {
   past: [],
   future: [],
   version: 0,
-  saves: 0,
   saveState: 'saved',
+  notSaved: null,
   refused: null,
 };
 
@@ -88,10 +91,17 @@ const documentSlice = createSlice({
   name: 'document',
   initialState: initialDocument,
   reducers: {
-    opened: (state, { payload }: PayloadAction<{ project: Project; saves: number }>): DocumentState => ({
+    /** `saves`: how often it was saved; null for one that the store does not have. */
+    opened: (
+      state,
+      { payload }: PayloadAction<{ project: Project; saves: number | null; isUnsaved?: boolean } & Partial<Kept>>,
+    ): DocumentState => ({
       ...initialDocument,
       project: payload.project,
-      saves: payload.saves,
+      // they went out from here, by historyToKeep
+      past: (payload.past ?? []) as readonly Change[],
+      future: (payload.future ?? []) as readonly Change[],
+      saveState: payload.saves === null || payload.isUnsaved ? 'saving' : 'saved',
       version: state.version + 1,
     }),
     closed: (state): DocumentState => ({ ...initialDocument, version: state.version + 1 }),
@@ -144,19 +154,40 @@ const documentSlice = createSlice({
     },
     saveEnded: (
       state,
-      { payload }: PayloadAction<{ version: number; saves: number; saveState: SaveState }>,
+      { payload }: PayloadAction<{ id: string; version: number; saveState: SaveState; reason?: string }>,
     ): DocumentState => {
       const before = plain(state);
-      if (payload.saveState !== 'saved') return { ...before, saveState: payload.saveState };
-      return {
-        ...before,
-        saves: payload.saves,
-        saveState: payload.version === before.version ? 'saved' : 'saving',
-      };
+      if (before.project?.id !== payload.id) return before;
+      if (payload.saveState !== 'saved')
+        return { ...before, saveState: payload.saveState, notSaved: payload.reason ?? null };
+      return { ...before, saveState: payload.version === before.version ? 'saved' : 'saving', notSaved: null };
     },
     refusalSeen: (state): DocumentState => ({ ...plain(state), refused: null }),
   },
 });
+
+/** So many steps can be undone after a reload, */
+const MOST_KEPT = 60;
+/** and so many letters of JSON do they have together: a whole table is some thousands. */
+const MOST_LETTERS = 400_000;
+const lettersOf = new WeakMap<Change, number>();
+
+/** The last steps that can be undone, and the next that can be done again, as many as are kept over a reload. */
+export function historyToKeep({ past, future }: Pick<DocumentState, 'past' | 'future'>): Kept {
+  let left = MOST_LETTERS;
+  const fits = (change: Change) => {
+    const letters = lettersOf.get(change) ?? JSON.stringify(change).length;
+    lettersOf.set(change, letters);
+    left -= letters;
+    return left >= 0;
+  };
+  const newest = [...past].reverse().slice(0, MOST_KEPT);
+  const cut = newest.findIndex((change) => !fits(change));
+  const kept = newest.slice(0, cut < 0 ? MOST_KEPT : cut).reverse();
+  const next = future.slice(0, MOST_KEPT);
+  const end = next.findIndex((change) => !fits(change));
+  return { past: kept, future: next.slice(0, end < 0 ? MOST_KEPT : end) };
+}
 
 export const { opened, closed, edited, undone, redone, saveEnded, refusalSeen } = documentSlice.actions;
 export const documentReducer = documentSlice.reducer;

@@ -1,9 +1,13 @@
-/** What follows an edit: the engine works it out, and within a second it is saved. */
+/** What follows an edit: the engine works it out, and it is saved. */
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import { engine } from '../engine/client';
+import { clearJournal, writeJournal } from '../storage/journal';
+import { storeHeld } from '../storage/pictures';
 import { saveProject } from '../storage/projects';
+import { onTold } from '../storage/windows';
 import { derivedArrived, deriveFailed, derivedForgotten } from './derived-slice';
-import { closed, edited, opened, redone, saveEnded, undone, type DocumentState } from './document-slice';
+import { closed, edited, historyToKeep, opened, redone, saveEnded, undone, type DocumentState } from './document-slice';
+import { createSaver } from './saver';
 import { notationSet } from './screen-slice';
 
 export const listener = createListenerMiddleware();
@@ -11,7 +15,6 @@ export const listener = createListenerMiddleware();
 type WithDocument = { readonly document: DocumentState };
 // the store's own shape; typing it here would be circular
 const documentOf = (state: unknown): DocumentState => (state as WithDocument).document;
-const SAVE_AFTER_MS = 350;
 
 listener.startListening({
   matcher: isAnyOf(opened, edited, undone, redone),
@@ -27,25 +30,50 @@ listener.startListening({
   },
 });
 
-listener.startListening({
-  matcher: isAnyOf(edited, undone, redone),
-  effect: async (_action, api) => {
-    api.cancelActiveListeners();
-    await api.delay(SAVE_AFTER_MS);
-    await api.pause(saveNow(api));
+type Dispatch = (action: { readonly type: string }) => unknown;
+/** Set by the first action: the store is made with this listener in it. */
+let dispatchSaved: Dispatch = () => undefined;
+
+const saver = createSaver({
+  save: async (what, known) => {
+    const saved = await saveProject(what, known);
+    if (saved.saveState === 'saved') await storeHeld();
+    return saved;
   },
+  onSaved: (answer) => {
+    if (answer.saveState === 'saved') clearJournal(answer.id, answer.version);
+    dispatchSaved(saveEnded(answer));
+  },
+  wait: (ms) => new Promise((resolve) => setTimeout(resolve, ms)),
 });
 
-async function saveNow(api: { getState: () => unknown; dispatch: (action: unknown) => unknown }): Promise<void> {
-  const { project, version, saves, saveState } = documentOf(api.getState());
-  if (!project || saveState === 'saved' || saveState === 'elsewhere') return;
-  const saved = await saveProject(project, saves);
-  api.dispatch(saveEnded({ version, ...saved }));
-}
+/** When all edits so far have been saved, or refused. */
+export const savesSettled = (): Promise<void> => saver.settled();
+
+const isLost = ({ saveState }: DocumentState) => saveState === 'elsewhere' || saveState === 'deleted';
+
+listener.startListening({
+  matcher: isAnyOf(edited, undone, redone),
+  effect: (_action, api) => {
+    dispatchSaved = api.dispatch;
+    const document = documentOf(api.getState());
+    const { project, version, saveState } = document;
+    // an edit that was refused changed nothing; what another window has changed or deleted is not written over
+    if (!project || saveState === 'saved' || isLost(document)) return;
+    askToKeep();
+    saver.change({ project, version, ...historyToKeep(document) });
+  },
+});
 
 listener.startListening({
   actionCreator: opened,
   effect: ({ payload }, api) => {
+    dispatchSaved = api.dispatch;
+    const document = documentOf(api.getState());
+    saver.open(payload.project.id, payload.saves);
+    // one that the store would not take at first is tried again, and so is what a page had no time to save
+    if (document.saveState !== 'saved')
+      saver.change({ project: payload.project, version: document.version, ...historyToKeep(document) });
     api.dispatch(notationSet(payload.project.notation));
   },
 });
@@ -56,3 +84,37 @@ listener.startListening({
     api.dispatch(derivedForgotten());
   },
 });
+
+let isAsked = false;
+/** Once something is worth keeping: that the browser does not clear it away when it wants room. */
+function askToKeep(): void {
+  if (isAsked || typeof navigator === 'undefined' || !('storage' in navigator)) return;
+  isAsked = true;
+  void navigator.storage.persist().catch(() => false);
+}
+
+type StoreLike = { readonly getState: () => WithDocument; readonly dispatch: Dispatch };
+
+/** What the windows around this one and the page itself have to say: it is left, or hidden, or another saved. */
+export function watchPage({ getState, dispatch }: StoreLike): void {
+  const keep = () => {
+    const { project, saveState, version } = getState().document;
+    if (project && (saveState === 'saving' || saveState === 'failed'))
+      writeJournal(project, { saves: saver.savesOf(project.id) ?? 0, version });
+  };
+  window.addEventListener('pagehide', () => {
+    // a field that is half typed is committed as if it were left
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    keep();
+  });
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'hidden') keep();
+  });
+  onTold((told) => {
+    const { project, version } = getState().document;
+    if (!project || project.id !== told.id) return;
+    const isNews = told.kind === 'deleted' || told.saves > (saver.savesOf(project.id) ?? 0);
+    if (!isNews) return;
+    dispatch(saveEnded({ id: project.id, version, saveState: told.kind === 'deleted' ? 'deleted' : 'elsewhere' }));
+  });
+}

@@ -1,87 +1,115 @@
-/** Projects in the browser's own database. Nothing else imports Dexie. Every save is one transaction. */
-import Dexie, { type Table } from 'dexie';
+/** Projects in the browser's own database. Every save is one transaction. */
 import { DEMO_IDS, demoProject, readProject, type Project } from '@kalotrope/core/project';
+import { db, type Deletion, type History, type ProjectRecord } from './database';
+import { forgetJournal, goesOnFrom, readJournal } from './journal';
+import { tellOthers, WINDOW_ID } from './windows';
 
-export type ProjectRecord = {
-  readonly id: string;
-  readonly name: string;
-  readonly updatedAt: number;
-  /** Raised by each save: a window that knows a lower number must not overwrite. */
-  readonly saves: number;
-  readonly doc: Project;
-};
+export type { Deletion, ProjectRecord } from './database';
 
-/** A scan or photo that lies under a view; the project names it by id and copies of the project share it. */
-export type Picture = { readonly id: string; readonly type: 'image/png' | 'image/jpeg'; readonly bytes: Uint8Array };
+export type SaveState = 'saved' | 'failed' | 'elsewhere' | 'deleted';
+export type Saved = { readonly saves: number; readonly saveState: SaveState; readonly reason?: string };
 
-class Database extends Dexie {
-  projects!: Table<ProjectRecord, string>; // set by Dexie from the stores below
-  marks!: Table<{ key: string; value: string }, string>; // as above
-  pictures!: Table<Picture, string>; // as above
-  constructor() {
-    super('kalotrope');
-    this.version(1).stores({ projects: 'id, updatedAt', marks: 'key' });
-    this.version(2).stores({ pictures: 'id' });
-  }
-}
+/** What a window knows of the stored project: how often it was saved; null where it was never stored. */
+export type KnownSaves = number | null;
 
-const db = new Database();
+export type ToSave = { readonly project: Project } & Pick<History, 'past' | 'future'>;
 
-export type Saved = { readonly saves: number; readonly saveState: 'saved' | 'failed' | 'elsewhere' };
-
-/** Saves unless another window has saved since: then nothing is written. */
-export async function saveProject(project: Project, knownSaves: number): Promise<Saved> {
+/** Saves unless another window has saved since, or has deleted it: then nothing is written. Never rejects. */
+export async function saveProject({ project, past, future }: ToSave, known: KnownSaves): Promise<Saved> {
+  const own = known ?? 0;
   try {
-    return await db.transaction('rw', db.projects, async () => {
+    const saved = await db.transaction('rw', db.projects, db.histories, async (): Promise<Saved> => {
       const stored = await db.projects.get(project.id);
-      if (stored && stored.saves !== knownSaves) return { saves: knownSaves, saveState: 'elsewhere' as const };
-      const saves = knownSaves + 1;
-      await db.projects.put({
-        id: project.id,
-        name: project.name,
-        updatedAt: Date.now(),
-        saves,
-        doc: project,
-      });
-      return { saves, saveState: 'saved' as const };
+      if (!stored && known !== null) return { saves: own, saveState: 'deleted' };
+      // a save of this window's that was slow to be answered is no other's
+      if (stored && stored.saves !== own && stored.writer !== WINDOW_ID) return { saves: own, saveState: 'elsewhere' };
+      const saves = Math.max(own, stored?.saves ?? 0) + 1;
+      await db.projects.put({ ...recordOf(project, saves), writer: WINDOW_ID });
+      await db.histories.put({ id: project.id, saves, past, future });
+      return { saves, saveState: 'saved' };
     });
-  } catch {
-    return { saves: knownSaves, saveState: 'failed' };
+    if (saved.saveState === 'saved') tellOthers({ kind: 'saved', id: project.id, saves: saved.saves });
+    return saved;
+  } catch (error) {
+    return { saves: own, saveState: 'failed', reason: reasonOf(error) };
   }
 }
+
+export const reasonOf = (error: unknown): string =>
+  error instanceof Error && error.message !== '' ? error.message : String(error);
+
+const recordOf = (project: Project, saves: number): ProjectRecord => ({
+  ...{ id: project.id, name: project.name, updatedAt: Date.now(), saves },
+  doc: project,
+});
 
 export async function addProject(project: Project): Promise<void> {
-  await db.projects.put({
-    id: project.id,
-    name: project.name,
-    updatedAt: Date.now(),
-    saves: 0,
-    doc: project,
-  });
+  await db.projects.put(recordOf(project, 0));
 }
 
-/** The stored project, brought up to the present version. */
-export async function loadProject(id: string): Promise<{ project: Project; saves: number } | { reason: string }> {
-  const record = await db.projects.get(id);
+/** `saves` null: the store does not have it. `isUnsaved`: something of it is still to be saved. */
+export type Loaded = { readonly project: Project; readonly saves: KnownSaves; readonly isUnsaved: boolean } & Pick<
+  History,
+  'past' | 'future'
+>;
+
+/**
+ * The stored project, brought up to the present version, with what can be undone of it; or, where a page was left before
+ * it could be saved, as it was then.
+ */
+export async function loadProject(id: string): Promise<Loaded | { reason: string }> {
+  const [record, history] = await db.transaction('r', db.projects, db.histories, () =>
+    Promise.all([db.projects.get(id), db.histories.get(id)]),
+  );
+  const left = leftUnsaved(id, record);
+  if (left) return { project: left, saves: record?.saves ?? null, isUnsaved: true, past: [], future: [] };
   if (!record) return { reason: 'This project is not in this browser.' };
   const read = readProject(record.doc);
-  return read.ok
-    ? { project: read.project, saves: record.saves }
-    : { reason: read.problems[0] ?? 'This project cannot be read.' };
+  if (!read.ok) return { reason: read.problems[0] ?? 'This project cannot be read.' };
+  // of another save, or of a document that was of another shape, nothing can be undone
+  const isOfThis = history?.saves === record.saves && read.fromVersion === read.project.version;
+  const { past, future } = isOfThis && history ? history : { past: [], future: [] };
+  return { project: read.project, saves: record.saves, isUnsaved: false, past, future };
+}
+
+function leftUnsaved(id: string, record: ProjectRecord | undefined): Project | undefined {
+  const entry = readJournal(id);
+  if (!entry || (record && !goesOnFrom(entry, record))) return undefined;
+  const read = readProject(entry.doc);
+  return read.ok && read.project.id === id ? read.project : undefined;
 }
 
 export const listProjects = (): Promise<ProjectRecord[]> => db.projects.orderBy('updatedAt').reverse().toArray();
 
-/** Takes a project out and gives it back, so that it can be put back. */
-export async function removeProject(id: string): Promise<ProjectRecord | undefined> {
-  const record = await db.projects.get(id);
-  await db.projects.delete(id);
-  return record;
+export const MOST_DELETIONS = 20;
+
+/** Takes a project out; the last twenty that were can be put back. */
+export async function removeProject(id: string): Promise<void> {
+  await db.transaction('rw', db.projects, db.deletions, async () => {
+    const record = await db.projects.get(id);
+    if (!record) return;
+    await db.deletions.add({ deletedAt: Date.now(), record });
+    await db.projects.delete(id);
+    const older = await db.deletions.orderBy('deletedAt').reverse().offset(MOST_DELETIONS).primaryKeys();
+    await db.deletions.bulkDelete(older);
+  });
+  forgetJournal(id);
+  tellOthers({ kind: 'deleted', id });
 }
 
-export const putBack = async (record: ProjectRecord): Promise<void> => {
-  await db.projects.put(record);
-};
+/** What was deleted, the last first. */
+export const listDeletions = (): Promise<Deletion[]> => db.deletions.orderBy('deletedAt').reverse().toArray();
+
+/** Puts a deleted project back; where one of its id is there again, beside that, as a copy. */
+export async function putBack({ key, record }: Deletion): Promise<void> {
+  await db.transaction('rw', db.projects, db.deletions, async () => {
+    const isThere = (await db.projects.get(record.id)) !== undefined;
+    const id = isThere ? crypto.randomUUID() : record.id;
+    const name = isThere ? `${record.name}, put back`.slice(0, 120) : record.name;
+    await db.projects.put({ ...record, id, name, doc: { ...record.doc, id, name } });
+    if (key !== undefined) await db.deletions.delete(key);
+  });
+}
 
 /** On first opening: the demo boats. Returns the project to open. */
 export async function firstProject(): Promise<string | undefined> {
@@ -93,13 +121,3 @@ export async function firstProject(): Promise<string | undefined> {
   }
   return (await listProjects())[0]?.id;
 }
-
-/**
- * A picture once stored is never written over: whoever names it gets the same. Never taken out, since an undo may
- * bring it back.
- */
-export const addPictures = async (pictures: readonly Picture[]): Promise<void> => {
-  await db.pictures.bulkPut([...pictures]);
-};
-
-export const loadPicture = (id: string): Promise<Picture | undefined> => db.pictures.get(id);

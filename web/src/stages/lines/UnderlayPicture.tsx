@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Underlay } from '@kalotrope/core/lines';
-import { loadPicture } from '../../storage/projects';
+import { loadPicture } from '../../storage/pictures';
 
 /** Where a view's mm lie on the drawing; `squeeze` is what a length across is drawn as. */
 export type Lying = {

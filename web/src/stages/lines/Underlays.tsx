@@ -24,7 +24,7 @@ import { takePicture } from '../../files/pictures';
 import { said } from '../../state/screen-slice';
 import { selectLiveHull, selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store';
-import { addPictures } from '../../storage/projects';
+import { addPictures } from '../../storage/pictures';
 
 type Place = readonly [number, number];
 type Kind = 'scale' | 'level' | 'place' | 'points';

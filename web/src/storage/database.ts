@@ -1,0 +1,45 @@
+/** The browser's own database. Nothing outside this folder knows Dexie. */
+import Dexie, { type Table } from 'dexie';
+import type { Project } from '@kalotrope/core/project';
+
+export type ProjectRecord = {
+  readonly id: string;
+  readonly name: string;
+  readonly updatedAt: number;
+  /** Raised by each save: a window that knows a lower number must not overwrite. */
+  readonly saves: number;
+  /** The window that saved it last. */
+  readonly writer?: string;
+  readonly doc: Project;
+};
+
+/** A project that was taken out, to be put back. */
+export type Deletion = { readonly key?: number; readonly deletedAt: number; readonly record: ProjectRecord };
+
+/** What can be undone and done again, as of one save of a project. */
+export type History = {
+  readonly id: string;
+  readonly saves: number;
+  readonly past: readonly unknown[];
+  readonly future: readonly unknown[];
+};
+
+/** A scan or photo that lies under a view; the project names it by id and copies of the project share it. */
+export type Picture = { readonly id: string; readonly type: 'image/png' | 'image/jpeg'; readonly bytes: Uint8Array };
+
+class Database extends Dexie {
+  projects!: Table<ProjectRecord, string>; // set by Dexie from the stores below, and so all of these
+  marks!: Table<{ key: string; value: string }, string>;
+  pictures!: Table<Picture, string>;
+  deletions!: Table<Deletion, number>;
+  histories!: Table<History, string>;
+  constructor() {
+    // strict: what is said to be saved is on the disk, should the power go
+    super('kalotrope', { chromeTransactionDurability: 'strict' });
+    this.version(1).stores({ projects: 'id, updatedAt', marks: 'key' });
+    this.version(2).stores({ pictures: 'id' });
+    this.version(3).stores({ deletions: '++key, deletedAt', histories: 'id' });
+  }
+}
+
+export const db = new Database();
