@@ -30,6 +30,9 @@ export type School = (typeof SCHOOLS)[number];
 /** Labels at which points lie this near in x are one station. */
 const SAME_X_MM = 0.5;
 
+/** A table of more stations than this is no builder's: it gets so many frames, spread evenly. */
+const MOST_FRAMES = 24;
+
 /** Frames for a new project: at every other station that all lines share, the first left out. */
 export function framesAtStations(lines: LinesPart): FramePlan[] {
   const seen = new Map<string, { x: number; count: number }>();
@@ -40,8 +43,9 @@ export function framesAtStations(lines: LinesPart): FramePlan[] {
         seen.set(station, { x, count: (known?.count ?? 0) + 1 });
     }
   const shared = [...seen].filter(([, { count }]) => count === lines.longitudinals.length && count > 1);
+  const step = Math.max(2, Math.ceil(shared.length / MOST_FRAMES));
   return shared
-    .filter((_, i) => i % 2 === 1)
+    .filter((_, i) => i % step === 1)
     .map(([label, { x }]) => ({
       id: `frame.${label}`,
       name: `Frame ${label}`,

@@ -29,8 +29,9 @@ const ROUNDING = 1 / Math.sqrt(12);
 /** Slips of all lines, as checks with the value offered. */
 function findSlips(lines: readonly HullLine[], suspects: SuspectsOf = suspectsOf): LinesFinding[] {
   const writing = writingOf(lines);
+  const stations = placesOfStations(lines);
   const places = lines.flatMap((line, i) => [
-    ...stationSlips(line, lines),
+    ...stationSlips(line, stations),
     ...(['halfBreadth', 'height'] as const).flatMap((quantity) =>
       suspects(line, quantity, writing).map((suspect) =>
         slipFinding({ lines, lineIndex: i, quantity, suspect, writing }),
@@ -197,14 +198,25 @@ function cellsBeside(lines: readonly HullLine[], lineIndex: number, index: numbe
   ];
 }
 
+/** Where each station lies on each line, ends left out: they have an x of their own. */
+type PlacesOfStations = ReadonlyMap<string, readonly { readonly line: HullLine; readonly x: number }[]>;
+
+function placesOfStations(lines: readonly HullLine[]): PlacesOfStations {
+  const places = new Map<string, { line: HullLine; x: number }[]>();
+  for (const line of lines)
+    for (const { station, x } of line.points.slice(1, -1)) {
+      const list = places.get(station);
+      if (list) list.push({ line, x });
+      else places.set(station, [{ line, x }]);
+    }
+  return places;
+}
+
 /** An x unlike that of the same station on two other lines or more, which agree. Ends have an x of their own. */
-function stationSlips(line: HullLine, lines: readonly HullLine[]): LinesFinding[] {
+function stationSlips(line: HullLine, stations: PlacesOfStations): LinesFinding[] {
   return line.points.slice(1, -1).flatMap((point) => {
     if (point.station === '') return [];
-    const others = lines
-      .filter((other) => other !== line)
-      .flatMap((other) => other.points.slice(1, -1).filter((p) => p.station === point.station))
-      .map((p) => p.x);
+    const others = (stations.get(point.station) ?? []).filter((other) => other.line !== line).map(({ x }) => x);
     const wanted = others[0];
     if (wanted === undefined || others.length < 2 || others.some((x) => Math.abs(x - wanted) > SAME_X_MM)) return [];
     if (Math.abs(point.x - wanted) <= SAME_X_MM) return [];

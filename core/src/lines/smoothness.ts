@@ -52,8 +52,10 @@ export function suspectsIn(us: readonly number[], ys: readonly number[], noiseMm
   if (us.length < FEWEST) return [];
   if (us.length <= WINDOW) return suspectsInWindow(us, ys, noiseMm);
   const found = new Map<number, Suspect>();
+  const outliers = standingOut(us, ys);
   for (let from = 0; from < us.length - WINDOW / 2; from += WINDOW / 2) {
     const to = Math.min(us.length, from + WINDOW);
+    if (!outliers.some((index) => index >= from && index < to)) continue;
     for (const suspect of suspectsInWindow(scaled(us.slice(from, to)), ys.slice(from, to), noiseMm)) {
       const isMiddle =
         (from === 0 || suspect.index >= WINDOW / 4) && (to === us.length || suspect.index < (3 * WINDOW) / 4);
@@ -61,6 +63,35 @@ export function suspectsIn(us: readonly number[], ys: readonly number[], noiseMm
     }
   }
   return [...found.values()].sort((a, b) => a.index - b.index);
+}
+
+/** Of a long run: a figure that lies off the cubic through its neighbours by so many times the usual, */
+const OUTSTANDING = 5;
+/** and by this at least, mm. */
+const LEAST_OUT_MM = 1;
+
+/**
+ * Figures of a long run that may be slipped, by a quick look at each beside its two neighbours to either side: a piece
+ * without any is fair, or as rough as the rest, and need not be looked into.
+ */
+function standingOut(us: readonly number[], ys: readonly number[]): number[] {
+  const offs = ys.map((y, i) => {
+    if (i < 2 || i > ys.length - 3) return 0;
+    const beside = [i - 2, i - 1, i + 1, i + 2];
+    // Lagrange's form of the cubic through the four
+    const fair = beside.reduce((sum, j) => {
+      const others = beside.filter((k) => k !== j);
+      return sum + others.reduce((w, k) => (w * (at(us, i) - at(us, k))) / (at(us, j) - at(us, k)), at(ys, j));
+    }, 0);
+    return Math.abs(y - fair);
+  });
+  const usual = at(
+    [...offs].sort((a, b) => a - b),
+    Math.floor(offs.length / 2),
+  );
+  const least = Math.max(LEAST_OUT_MM, OUTSTANDING * usual);
+  const edge = [0, 1, ys.length - 2, ys.length - 1]; // nothing can be said of these so quickly
+  return offs.flatMap((off, i) => (!(off < least) || edge.includes(i) ? [i] : []));
 }
 
 const scaled = (us: readonly number[]): number[] => us.map((u) => (u - at(us, 0)) / (at(us, -1) - at(us, 0)));

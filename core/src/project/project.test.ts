@@ -165,6 +165,20 @@ describe('readProject', () => {
     ['a list', [], /not a Kalotrope project/],
     ['another format', { format: 'x' }, /"format" is "x"/],
     ['no version', { format: 'kalotrope-project' }, /"version" is missing/],
+    [
+      'a heap of figures',
+      { format: 'kalotrope-project', version: 1, lines: Array.from({ length: 400_000 }, () => 1) },
+      /no boat has/,
+    ],
+    [
+      'a well of lists',
+      {
+        format: 'kalotrope-project',
+        version: 1,
+        lines: JSON.parse(`${'['.repeat(5000)}${']'.repeat(5000)}`) as unknown,
+      },
+      /lines/,
+    ],
     ['a later version', { format: 'kalotrope-project', version: 99 }, /later Kalotrope/],
     ['a broken first version', { format: 'kalotrope-project', version: 1, frames: 7 }, /lines/],
     ['a wrong figure', { ...demoProject('tamsel', 'x'), panels: { thickness: 'six' } }, /panels\.thickness/],

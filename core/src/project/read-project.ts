@@ -34,6 +34,8 @@ export function readProject(data: unknown): ReadProject {
         `This project was saved by a later Kalotrope (version ${version}; this one reads up to ${PROJECT_VERSION}).`,
       ],
     };
+  if (isLargerThan(data, MOST_PARTS))
+    return { ok: false, problems: [`This project has over ${MOST_PARTS} figures and words; no boat has.`] };
   const migrated = MIGRATIONS.slice(version - 1).reduce((json, step) => step(json), raw);
   const parsed = projectSchema.safeParse(withPlainWords(migrated));
   if (parsed.success) return { ok: true, project: parsed.data, fromVersion: version };
@@ -41,6 +43,22 @@ export function readProject(data: unknown): ReadProject {
     ok: false,
     problems: parsed.error.issues.slice(0, 20).map((issue) => `${issue.path.join('.') || 'project'}: ${issue.message}`),
   };
+}
+
+/** Ten boats of the largest table that is read. */
+const MOST_PARTS = 300_000;
+
+/** Whether parsed JSON has more parts than this; looked at without going deeper than it is. */
+function isLargerThan(data: unknown, most: number): boolean {
+  const left: unknown[] = [data];
+  let count = 0;
+  while (left.length > 0) {
+    count += 1;
+    if (count + left.length > most) return true;
+    const next = left.pop();
+    if (typeof next === 'object' && next !== null) for (const inner of Object.values(next)) left.push(inner);
+  }
+  return false;
 }
 
 function show(value: unknown): string {

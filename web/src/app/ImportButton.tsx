@@ -4,28 +4,42 @@ import AlertTitle from '@mui/material/AlertTitle';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
-import { useState } from 'react';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import { useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import type { Taken } from '../engine/take';
 import { addPictures } from '../storage/pictures';
-import { useOpenNew } from './use-open-new';
-import { takeFile, type Taken } from '../files/files';
+import { takeFile } from '../files/files';
 import { said } from '../state/screen-slice';
 import { useAppDispatch } from '../state/store';
+import { useOpenNew } from './use-open-new';
 
 type Refused = Extract<Taken, { ok: false }>;
+/** Reading that is done sooner is not worth a word. */
+const WORTH_SAYING_MS = 400;
 
 /**
- * Takes a table of offsets or a project file, by choosing or by dropping it on the button, and opens it as a new
- * project.
+ * Takes a table of offsets, a drawing or a project file, by choosing or by dropping it on the button, and opens it as a
+ * new project.
  */
 export function ImportButton() {
   const [refused, setRefused] = useState<Refused | null>(null);
+  const [reading, setReading] = useState<string | null>(null);
+  const stopping = useRef<AbortController | null>(null);
   const dispatch = useAppDispatch();
   const openNew = useOpenNew();
   const take = async (files: readonly File[]) => {
     const [file] = files;
     if (!file) return;
-    const taken = await takeFile(file);
+    stopping.current?.abort();
+    const own = new AbortController();
+    stopping.current = own;
+    const timer = setTimeout(() => setReading(file.name), WORTH_SAYING_MS);
+    const taken = await takeFile(file, own.signal);
+    clearTimeout(timer);
+    setReading(null);
+    if (taken === 'stopped') return;
     if (!taken.ok) {
       setRefused(taken);
       return;
@@ -46,23 +60,38 @@ export function ImportButton() {
       <Button variant="outlined" startIcon={<FileUploadOutlined />} onClick={open}>
         Import
       </Button>
-      <Dialog
-        open={refused !== null}
-        onClose={() => setRefused(null)}
-        slotProps={{ paper: { 'aria-label': 'The file was not taken' } }}
-      >
-        <Alert severity="error" sx={{ m: 2 }}>
-          <AlertTitle>{refused?.title} was not taken; nothing was changed</AlertTitle>
-          <ul>
-            {refused?.problems.map((text) => (
-              <li key={text}>{text}</li>
-            ))}
-          </ul>
-        </Alert>
-        <DialogActions>
-          <Button onClick={() => setRefused(null)}>Close</Button>
-        </DialogActions>
-      </Dialog>
+      <ReadingDialog name={reading} onStop={() => stopping.current?.abort()} />
+      <RefusedDialog refused={refused} onClose={() => setRefused(null)} />
     </span>
+  );
+}
+
+function ReadingDialog({ name, onStop }: { readonly name: string | null; readonly onStop: () => void }) {
+  return (
+    <Dialog open={name !== null} slotProps={{ paper: { 'aria-label': 'Reading a file' } }}>
+      <Typography sx={{ m: 2, mb: 1 }}>Reading {name}</Typography>
+      <LinearProgress aria-label="Reading" sx={{ mx: 2 }} />
+      <DialogActions>
+        <Button onClick={onStop}>Stop</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function RefusedDialog({ refused, onClose }: { readonly refused: Refused | null; readonly onClose: () => void }) {
+  return (
+    <Dialog open={refused !== null} onClose={onClose} slotProps={{ paper: { 'aria-label': 'The file was not taken' } }}>
+      <Alert severity="error" sx={{ m: 2 }}>
+        <AlertTitle>{refused?.title} was not taken; nothing was changed</AlertTitle>
+        <ul>
+          {refused?.problems.map((text) => (
+            <li key={text}>{text}</li>
+          ))}
+        </ul>
+      </Alert>
+      <DialogActions>
+        <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+    </Dialog>
   );
 }

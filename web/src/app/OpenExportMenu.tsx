@@ -1,79 +1,62 @@
-/** The export menu itself, fetched when it is first opened: the writers of files are large. */
+/** The export menu itself: what there is comes from the engine, which also makes the files. */
 import Box from '@mui/material/Box';
 import Divider from '@mui/material/Divider';
 import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { useState } from 'react';
-import {
-  EXPORT_KINDS,
-  exportFiles,
-  outgoingDrawings,
-  outgoingTables,
-  type Outgoing,
-  type Work,
-} from '@kalotrope/core/exchange';
-import type { Drawing, ExportFile } from '@kalotrope/core/formats';
-import { writeDxf, writePdf, writeSvg, type PdfLayout } from '@kalotrope/core/formats/writers';
+import { useEffect, useState } from 'react';
 import type { StageName } from '@kalotrope/core/project';
-import { saveFile, saveZip } from '../files/files';
-import { saveProjectFile } from '../files/save-project';
+import { engine } from '../engine/client';
+import type { DrawingKind, ExportAsk, ExportFrom, ExportList } from '../engine/exports';
+import { saveFile } from '../files/files';
 import { projectFileWithPictures } from '../files/pictures';
+import { saveProjectFile } from '../files/save-project';
 import { useBench } from '../state/bench';
-import { selectDerived, selectFound, selectProject } from '../state/selectors';
-import { useAppSelector } from '../state/store';
+import { said } from '../state/screen-slice';
+import { selectFound, selectProject } from '../state/selectors';
+import { useAppDispatch, useAppSelector } from '../state/store';
 
-type Kind = { readonly name: string; readonly write: (drawing: Outgoing<Drawing>) => ExportFile };
-
-const pdf = (name: string, ending: string, layout: PdfLayout): Kind => ({
-  name,
-  write: ({ file, item }) => ({ name: `${file}${ending}.pdf`, content: writePdf(item, layout) }),
-});
-
-const KINDS: readonly Kind[] = [
-  { name: 'DXF', write: ({ file, item }) => ({ name: `${file}.dxf`, content: writeDxf(item) }) },
-  { name: 'SVG', write: ({ file, item }) => ({ name: `${file}.svg`, content: writeSvg(item) }) },
-  pdf('PDF', '', { kind: 'whole' }),
-  pdf('PDF on A4', '-a4', { kind: 'tiles', paper: 'A4' }),
-  pdf('PDF on Letter', '-letter', { kind: 'tiles', paper: 'Letter' }),
+const KINDS: readonly { readonly name: string; readonly kind: DrawingKind }[] = [
+  { name: 'DXF', kind: 'dxf' },
+  { name: 'SVG', kind: 'svg' },
+  { name: 'PDF', kind: 'pdf' },
+  { name: 'PDF on A4', kind: 'pdf-a4' },
+  { name: 'PDF on Letter', kind: 'pdf-letter' },
 ];
-
-async function everything(work: Work): Promise<void> {
-  const whole = await projectFileWithPictures(work.project);
-  const files = exportFiles(work, EXPORT_KINDS);
-  saveZip(
-    work.project.name,
-    files.map((file) => (file.isProject ? { ...file, content: whole } : file)),
-  );
-}
 
 type OpenProps = { readonly stage: StageName; readonly anchor: HTMLElement; readonly onClose: () => void };
 
 export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
   const project = useAppSelector(selectProject);
-  const derived = useAppSelector(selectDerived);
   const found = useAppSelector(selectFound);
+  if (!project) return null;
+  return <MenuOf from={{ project, found }} stage={stage} anchor={anchor} onClose={onClose} />;
+}
+
+function MenuOf({ from, stage, anchor, onClose }: OpenProps & { readonly from: ExportFrom }) {
   const { entries } = useBench();
-  const [kind, setKind] = useState(0); // of KINDS
-  if (!project || !derived) return null;
-  const work: Work = { project, derived, found };
+  const list = useExportList(from);
+  const make = useMake(from);
+  const [chosen, setChosen] = useState(0); // of KINDS
   const isHere = (name: StageName) => name === stage || entries.some((e) => e.stage === name && e.isEverywhere);
-  const tables = outgoingTables(work).filter((table) => isHere(table.stage));
   const offered = entries.find((entry) => entry.stage === stage)?.drawingsOf ?? [];
-  const drawings = outgoingDrawings(work).filter((drawing) => offered.includes(drawing.stage));
-  const act = (run: () => void) => () => {
+  const { name: kindName, kind } = KINDS[chosen]!; // set from the list below
+  const act = (run: () => Promise<void>) => () => {
     onClose();
-    run();
+    void run();
   };
+  const everything = async () => make({ what: 'everything', projectFile: await projectFileWithPictures(from.project) });
   return (
     <Menu open anchorEl={anchor} onClose={onClose}>
-      <MenuItem onClick={act(() => void everything(work))}>Everything, as one zip</MenuItem>
-      <MenuItem onClick={act(() => void saveProjectFile(project))}>The project, to keep or share</MenuItem>
-      {tables.map(({ file, item }) => (
-        <MenuItem key={file} onClick={act(() => saveFile({ name: `${file}.csv`, content: item.csv }))}>
-          {item.title}, CSV
-        </MenuItem>
-      ))}
+      <MenuItem onClick={act(everything)}>Everything, as one zip</MenuItem>
+      <MenuItem onClick={act(() => saveProjectFile(from.project))}>The project, to keep or share</MenuItem>
+      {list?.tables
+        .filter((table) => isHere(table.stage))
+        .map(({ file, title }) => (
+          <MenuItem key={file} onClick={act(() => make({ what: 'table', file }))}>
+            {title}, CSV
+          </MenuItem>
+        ))}
       <Divider />
       <ListSubheader sx={{ lineHeight: 2 }}>Full size, millimetres, as</ListSubheader>
       <Box role="group" aria-label="Kind of file" sx={{ display: 'flex', px: 1 }}>
@@ -81,20 +64,46 @@ export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
           <MenuItem
             key={name}
             role="menuitemradio"
-            aria-checked={i === kind}
-            selected={i === kind}
-            onClick={() => setKind(i)}
+            aria-checked={i === chosen}
+            selected={i === chosen}
+            onClick={() => setChosen(i)}
             sx={{ px: 1.25 }}
           >
             {name}
           </MenuItem>
         ))}
       </Box>
-      {drawings.map((drawing) => (
-        <MenuItem key={drawing.file} onClick={act(() => saveFile(KINDS[kind]!.write(drawing)))}>
-          {drawing.item.title ?? drawing.item.name}, {KINDS[kind]!.name}
-        </MenuItem>
-      ))}
+      {list === null && <MenuItem disabled>Listing what there is to cut</MenuItem>}
+      {list?.drawings
+        .filter((drawing) => offered.includes(drawing.stage))
+        .map(({ file, title }) => (
+          <MenuItem key={file} onClick={act(() => make({ what: 'drawing', file, kind }))}>
+            {title}, {kindName}
+          </MenuItem>
+        ))}
     </Menu>
   );
+}
+
+/** What can go out; null until the engine has listed it. */
+function useExportList({ project, found }: ExportFrom): ExportList | null {
+  const [list, setList] = useState<ExportList | null>(null);
+  useEffect(() => {
+    const stopping = new AbortController();
+    void engine.run('exportList', { project, found }, { signal: stopping.signal }).then((answer) => {
+      if (answer.kind === 'ok' && !stopping.signal.aborted) setList(answer.value);
+    });
+    return () => stopping.abort();
+  }, [project, found]);
+  return list;
+}
+
+/** Makes a file and saves it, or says why it could not be made. */
+function useMake(from: ExportFrom): (ask: ExportAsk) => Promise<void> {
+  const dispatch = useAppDispatch();
+  return async (ask) => {
+    const answer = await engine.run('exportFile', { from, ask });
+    if (answer.kind === 'ok' && answer.value) saveFile(answer.value);
+    else dispatch(said(`The file could not be made${answer.kind === 'failed' ? `: ${answer.message}` : ''}`));
+  };
 }

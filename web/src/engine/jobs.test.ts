@@ -1,3 +1,4 @@
+import { strFromU8, unzipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
 import { demoProject } from '@kalotrope/core/project';
 import { bandColour, colourOf, LIMITS, OVER, RAMP, worstPlace } from '../drawing/bands';
@@ -16,6 +17,31 @@ describe('the jobs of the Panels stage', () => {
     const model = JOBS.card({ project, options: { scale: 20, paper: 'Letter', edges: 'tabs' } });
     expect(model.pages.length).toBe(1);
     expect(structuredClone(model)).toEqual(model);
+  });
+});
+
+describe('what goes out, made apart', () => {
+  const from = { project: demoProject('tamsel', 'x'), found: {} };
+  it('is listed, and each thing in the list is made under its own name', async () => {
+    const { drawings, tables } = await JOBS.exportList(from);
+    const names = drawings.map(({ file }) => file);
+    expect(names).toContain('tamsel-430-keel-chine');
+    expect(new Set(names).size).toBe(names.length);
+    for (const kind of ['dxf', 'svg', 'pdf', 'pdf-a4', 'pdf-letter'] as const) {
+      const made = await JOBS.exportFile({ from, ask: { what: 'drawing', file: names[0]!, kind } });
+      expect(made?.name.startsWith(names[0]!)).toBe(true);
+      expect(made?.content.length).toBeGreaterThan(100);
+    }
+    const table = await JOBS.exportFile({ from, ask: { what: 'table', file: tables[0]!.file } });
+    expect(table?.name).toBe(`${tables[0]!.file}.csv`);
+    expect(await JOBS.exportFile({ from, ask: { what: 'table', file: 'none of them' } })).toBeUndefined();
+  });
+  it('is one archive of everything, the project’s own file as the page gave it', async () => {
+    const made = await JOBS.exportFile({ from, ask: { what: 'everything', projectFile: '{"own":1}' } });
+    const files = unzipSync(made!.content as Uint8Array);
+    expect(made?.name).toBe('tamsel-430.zip');
+    expect(strFromU8(files['tamsel-430.kalotrope.json']!)).toBe('{"own":1}');
+    expect(Object.keys(files).filter((name) => name.endsWith('.dxf')).length).toBeGreaterThan(8);
   });
 });
 

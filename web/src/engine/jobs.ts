@@ -5,18 +5,27 @@ import type { LinesTable } from '@kalotrope/core/lines';
 import { findRemedies, type PanelRemedy } from '@kalotrope/core/panels';
 import { faultsOf, nest, type NestJob, type NestResult } from '@kalotrope/core/sheets';
 
+import type { CardPdf, ExportAsk, ExportFrom, ExportList } from './exports';
+import { takeBytes } from './take';
+
 export type NestInput = { readonly job: NestJob; readonly seed: number; readonly seconds: number };
 export type NestProgress = { readonly result: NestResult; readonly round: number };
 
 const derive = createDerive();
 
 export const JOBS = {
+  /** A file read into a project. */
+  take: takeBytes,
   derive: (project: Project): Derived => derive(project),
   /** What would cure a panel that does not develop. */
   remedies: ({ lines, panel }: { readonly lines: LinesTable; readonly panel: string }): PanelRemedy[] =>
     findRemedies(lines, panel),
   card: ({ project, options }: { readonly project: Project; readonly options: CardOptions }): CardModel =>
     cardModel(project, createDerive()(project), options),
+  exportList: async (from: ExportFrom): Promise<ExportList> => (await import('./exports')).listExports(from),
+  exportFile: async ({ from, ask }: { readonly from: ExportFrom; readonly ask: ExportAsk }) =>
+    (await import('./exports')).makeExport(from, ask),
+  cardPdf: async (input: CardPdf) => (await import('./exports')).makeCardPdf(input),
   nest: ({ job, seed, seconds }: NestInput, onProgress: (progress: NestProgress) => void): NestResult => {
     const start = performance.now();
     const result = nest(job, {
@@ -33,6 +42,6 @@ export const JOBS = {
 
 export type JobName = keyof typeof JOBS;
 export type JobInput<K extends JobName> = Parameters<(typeof JOBS)[K]>[0];
-export type JobOutput<K extends JobName> = ReturnType<(typeof JOBS)[K]>;
+export type JobOutput<K extends JobName> = Awaited<ReturnType<(typeof JOBS)[K]>>;
 export type JobProgress<K extends JobName> =
   Parameters<(typeof JOBS)[K]> extends [unknown, (progress: infer P) => void] ? P : never;

@@ -26,10 +26,14 @@ const api = {
     });
     return answered.kind === 'ok' ? transfer(answered, [answered.value.figures.buffer]) : answered;
   },
-  run(name: JobName, input: unknown, onProgress: (progress: unknown) => void): WorkerAnswer<unknown> {
+  async run(name: JobName, input: unknown, onProgress: (progress: unknown) => void): Promise<WorkerAnswer<unknown>> {
     // the client's types pair name and input
     const job = JOBS[name] as (input: unknown, onProgress: (progress: unknown) => void) => unknown;
-    return answer(() => job(input, onProgress));
+    try {
+      return { kind: 'ok', value: await job(input, onProgress) };
+    } catch (error) {
+      return failure(error);
+    }
   },
 };
 
@@ -37,9 +41,15 @@ function answer<T>(work: () => T): WorkerAnswer<T> {
   try {
     return { kind: 'ok', value: work() };
   } catch (error) {
-    return { kind: 'failed', message: error instanceof Error ? `${error.name}: ${error.message}` : String(error) };
+    return failure(error);
   }
 }
+
+const failure = (error: unknown) =>
+  ({
+    kind: 'failed',
+    message: error instanceof Error ? `${error.name}: ${error.message}` : String(error),
+  }) as const;
 
 export type WorkerApi = typeof api;
 expose(api);

@@ -2,8 +2,9 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import type { Underlay } from '@kalotrope/core/lines';
 import { demoProject, type Project } from '@kalotrope/core/project';
 import { addPictures, loadPicture, type Picture } from '../storage/pictures';
-import { takeFile } from './files';
-import { picturesIn, projectFileWithPictures, typeOf } from './pictures';
+import { picturesIn, typeOf } from '../engine/carried-pictures';
+import { takeBytes } from '../engine/take';
+import { projectFileWithPictures } from './pictures';
 
 const PNG = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a];
 const JPEG = [0xff, 0xd8, 0xff, 0xe0];
@@ -27,7 +28,7 @@ const underlay: Underlay = {
 };
 const tamsel = demoProject('tamsel', 'x');
 const traced: Project = { ...tamsel, lines: { ...tamsel.lines, underlays: [underlay] } };
-const file = (name: string, text: string) => new File([text], name);
+const take = (name: string, text: string) => takeBytes({ name, bytes: new TextEncoder().encode(text) });
 
 beforeAll(() => addPictures([picture]));
 
@@ -48,7 +49,7 @@ describe('a project’s file', () => {
   it('carries its pictures, and gives them back byte for byte', async () => {
     const text = await projectFileWithPictures(traced);
     expect(picturesIn(text)).toEqual([picture]);
-    const taken = await takeFile(file('kept.kalotrope.json', text));
+    const taken = take('kept.kalotrope.json', text);
     // under an id of its own: a file may name any, that of another project's picture too
     const [own] = taken.ok ? (taken.pictures ?? []) : [];
     expect(own?.id).not.toBe(picture.id);
@@ -69,9 +70,9 @@ describe('a project’s file', () => {
     ['another kind of file', { id: 'a', type: 'image/png', base64: btoa('GIF89a') }],
     ['a kind that is not shown', { id: 'a', type: 'image/svg+xml', base64: btoa('<svg/>') }],
     ['no list at all', 'pictures'],
-  ])('with %s for a picture opens without it', async (_name, bad) => {
+  ])('with %s for a picture opens without it', (_name, bad) => {
     const text = JSON.stringify({ ...tamsel, pictures: typeof bad === 'string' ? bad : [bad] });
-    const taken = await takeFile(file('odd.kalotrope.json', text));
+    const taken = take('odd.kalotrope.json', text);
     expect(taken.ok && taken.pictures).toEqual([]);
   });
 });

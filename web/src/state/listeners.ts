@@ -8,7 +8,7 @@ import { onTold } from '../storage/windows';
 import { derivedArrived, deriveFailed, derivedForgotten } from './derived-slice';
 import { closed, edited, historyToKeep, opened, redone, saveEnded, undone, type DocumentState } from './document-slice';
 import { createSaver } from './saver';
-import { notationSet } from './screen-slice';
+import { notationSet, said } from './screen-slice';
 
 export const listener = createListenerMiddleware();
 
@@ -26,7 +26,9 @@ listener.startListening({
     // an answer to a change before the newest is shown too, so that panels follow while a point is dragged
     if (documentOf(api.getState()).project?.id !== project.id) return;
     if (answer.kind === 'ok') api.dispatch(derivedArrived({ derived: answer.value, version }));
-    else if (answer.kind === 'failed') api.dispatch(deriveFailed(answer.message));
+    if (answer.kind === 'ok' && answer.restarted !== undefined)
+      api.dispatch(said(`Working out had stopped (${answer.restarted}); it was started again`));
+    if (answer.kind === 'failed') api.dispatch(deriveFailed(answer.message));
   },
 });
 

@@ -41,11 +41,11 @@ function CardModelOf({ project }: { readonly project: Project }) {
   const size = pageOnItsSide(options.paper);
   const save = async () => {
     if (!made) return;
-    // the writer of PDF is large: fetched when it is wanted
-    const { writePages } = await import('@kalotrope/core/formats/writers');
     const title = `${project.name} card model`;
-    const [name] = fileNames(project.name, ['card model']);
-    saveFile({ name: `${name}.pdf`, content: writePages(title, made.model.pages, size) });
+    const [file = 'card-model'] = fileNames(project.name, ['card model']);
+    const answer = await engine.run('cardPdf', { title, file, pages: made.model.pages, size });
+    if (answer.kind === 'ok') saveFile(answer.value);
+    if (answer.kind === 'failed') setFailed(answer.message);
   };
   return (
     <Box

@@ -4,6 +4,7 @@ import type { Layout, NestBatch } from '@kalotrope/core/sheets';
 import { engine } from '../../engine/client';
 import { foundArrived, searchTurned } from '../../state/derived-slice';
 import { selectFound } from '../../state/selectors';
+import { said } from '../../state/screen-slice';
 import { useAppDispatch, useAppStore } from '../../state/store';
 import { useRunning } from './use-running';
 
@@ -37,6 +38,7 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
         );
         if (signal.aborted) return;
         if (answer.kind === 'ok') keep({ key, result: answer.value, isFinal: true });
+        if (answer.kind === 'failed') dispatch(said(`The layout stopped: ${answer.message}. Lay out the sheets again`));
       }
       dispatch(searchTurned(false));
     },

@@ -2,12 +2,14 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { writeProjectFile } from '@kalotrope/core/exchange';
 import { demoProject } from '@kalotrope/core/project';
-import { takeFile } from './files';
+import { takeBytes } from './take';
 
 const file = (name: string, text: string) => new File([text], name);
 const sample = (name: string) => readFileSync(new URL(`../../../docs/samples/${name}`, import.meta.url), 'utf8');
 
-describe('takeFile', () => {
+const takeFile = async (from: File) => takeBytes({ name: from.name, bytes: new Uint8Array(await from.arrayBuffer()) });
+
+describe('a file, read into a project', () => {
   it.each([
     ['tamsel.csv', 'mm', 3],
     ['orrin.csv', 'ft-in-8ths', 2],

@@ -1,0 +1,54 @@
+/** Pictures as a project's own file carries them. */
+import { z } from 'zod';
+import type { Project } from '@kalotrope/core/project';
+
+export type CarriedPicture = {
+  readonly id: string;
+  readonly type: 'image/png' | 'image/jpeg';
+  readonly bytes: Uint8Array;
+};
+
+const carriedSchema = z.object({
+  pictures: z
+    .array(z.object({ id: z.string().max(60), type: z.enum(['image/png', 'image/jpeg']), base64: z.string() }))
+    .max(6),
+});
+
+/** The pictures that came in a project's file; what is not whole is passed over. */
+export function picturesIn(text: string): CarriedPicture[] {
+  const read = carriedSchema.safeParse(JSON.parse(text));
+  if (!read.success) return [];
+  return read.data.pictures.flatMap(({ id, type, base64 }): CarriedPicture[] => {
+    const bytes = fromBase64(base64);
+    return bytes && typeOf(bytes) === type ? [{ id, type, bytes }] : [];
+  });
+}
+
+/**
+ * The pictures under ids that no other project has, and the project with them: a file may carry any id, that of another
+ * project's picture too.
+ */
+export function withOwnPictures(project: Project, pictures: readonly CarriedPicture[]) {
+  const ids = new Map(pictures.map(({ id }) => [id, crypto.randomUUID() as string]));
+  const own = (id: string) => ids.get(id) ?? id;
+  const underlays = project.lines.underlays.map((underlay) => ({ ...underlay, id: own(underlay.id) }));
+  return {
+    project: { ...project, lines: { ...project.lines, underlays } },
+    pictures: pictures.map((picture): CarriedPicture => ({ ...picture, id: own(picture.id) })),
+  };
+}
+
+/** By the first bytes, whatever the file is called. */
+export function typeOf(bytes: Uint8Array): CarriedPicture['type'] | undefined {
+  const starts = (...head: readonly number[]) => head.every((byte, i) => bytes[i] === byte);
+  if (starts(0x89, 0x50, 0x4e, 0x47)) return 'image/png';
+  return starts(0xff, 0xd8, 0xff) ? 'image/jpeg' : undefined;
+}
+
+function fromBase64(text: string): Uint8Array | undefined {
+  try {
+    return Uint8Array.from(atob(text), (letter) => letter.charCodeAt(0));
+  } catch {
+    return undefined;
+  }
+}

@@ -1,0 +1,86 @@
+/**
+ * What goes out, made apart from the page: the list of what there is, one file of it, or all as one archive. Fetched by
+ * the worker when it is first asked: the writers of files are large.
+ */
+import { strToU8, zipSync } from 'fflate';
+import { EXPORT_KINDS, exportFiles, outgoingDrawings, outgoingTables, type Work } from '@kalotrope/core/exchange';
+import { boatWord, type Drawing, type ExportFile, type Paper } from '@kalotrope/core/formats';
+import { writeDxf, writePages, writePdf, writeSvg } from '@kalotrope/core/formats/writers';
+import { createDerive, type Found, type Project, type StageName } from '@kalotrope/core/project';
+
+/** What it is made from; the rest is worked out from that. */
+export type ExportFrom = { readonly project: Project; readonly found: Found };
+
+/** `file` names it among all, and is its file's name without an ending. */
+type Listed = { readonly stage: StageName; readonly file: string; readonly title: string };
+export type ExportList = { readonly drawings: readonly Listed[]; readonly tables: readonly Listed[] };
+
+export const DRAWING_KINDS = ['dxf', 'svg', 'pdf', 'pdf-a4', 'pdf-letter'] as const;
+export type DrawingKind = (typeof DRAWING_KINDS)[number];
+
+export type ExportAsk =
+  | { readonly what: 'drawing'; readonly file: string; readonly kind: DrawingKind }
+  | { readonly what: 'table'; readonly file: string }
+  /** `projectFile`: the project's own file with its pictures, which only the page can reach. */
+  | { readonly what: 'everything'; readonly projectFile: string };
+
+const workOf = ({ project, found }: ExportFrom): Work => ({ project, found, derived: createDerive()(project) });
+
+export function listExports(from: ExportFrom): ExportList {
+  const work = workOf(from);
+  return {
+    drawings: outgoingDrawings(work).map(({ stage, file, item }) => ({ stage, file, title: item.title ?? item.name })),
+    tables: outgoingTables(work).map(({ stage, file, item }) => ({ stage, file, title: item.title })),
+  };
+}
+
+/** Undefined where there is nothing of that name. */
+export function makeExport(from: ExportFrom, ask: ExportAsk): ExportFile | undefined {
+  const work = workOf(from);
+  if (ask.what === 'everything') return archive(work, ask.projectFile);
+  if (ask.what === 'table') {
+    const table = outgoingTables(work).find(({ file }) => file === ask.file);
+    return table && { name: `${table.file}.csv`, content: table.item.csv };
+  }
+  const drawing = outgoingDrawings(work).find(({ file }) => file === ask.file);
+  return drawing && WRITERS[ask.kind](drawing.file, drawing.item);
+}
+
+const tiled =
+  (paper: Paper, ending: string) =>
+  (file: string, drawing: Drawing): ExportFile => ({
+    name: `${file}-${ending}.pdf`,
+    content: writePdf(drawing, { kind: 'tiles', paper }),
+  });
+
+const WRITERS: Readonly<Record<DrawingKind, (file: string, drawing: Drawing) => ExportFile>> = {
+  dxf: (file, drawing) => ({ name: `${file}.dxf`, content: writeDxf(drawing) }),
+  svg: (file, drawing) => ({ name: `${file}.svg`, content: writeSvg(drawing) }),
+  pdf: (file, drawing) => ({ name: `${file}.pdf`, content: writePdf(drawing, { kind: 'whole' }) }),
+  'pdf-a4': tiled('A4', 'a4'),
+  'pdf-letter': tiled('Letter', 'letter'),
+};
+
+function archive(work: Work, projectFile: string): ExportFile {
+  const files = exportFiles(work, EXPORT_KINDS).map((file) =>
+    file.isProject ? { ...file, content: projectFile } : file,
+  );
+  const entries = files.map(({ name, content }): [string, Uint8Array] => [
+    name,
+    typeof content === 'string' ? strToU8(content) : content,
+  ]);
+  return { name: `${boatWord(work.project.name)}.zip`, content: zipSync(Object.fromEntries(entries)) };
+}
+
+export type CardPdf = {
+  readonly title: string;
+  readonly file: string;
+  readonly pages: readonly Drawing[];
+  readonly size: { readonly width: number; readonly height: number };
+};
+
+/** The pages of a card model as they are printed. */
+export const makeCardPdf = ({ title, file, pages, size }: CardPdf): ExportFile => ({
+  name: `${file}.pdf`,
+  content: writePages(title, pages, size),
+});

@@ -1,0 +1,93 @@
+/**
+ * A file's bytes as a new project: a table of offsets, a drawing of lines, or a project's own file. What the worker that
+ * reads files runs; it looks at nothing but the bytes, and changes nothing.
+ */
+import { decodeText, problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
+import { newProject, type Project } from '@kalotrope/core/project';
+import { picturesIn, withOwnPictures, type CarriedPicture } from './carried-pictures';
+
+export type Taken =
+  | {
+      readonly ok: true;
+      readonly project: Project;
+      readonly said: string;
+      readonly pictures?: readonly CarriedPicture[];
+    }
+  | { readonly ok: false; readonly title: string; readonly problems: readonly string[] };
+
+export type NamedBytes = { readonly name: string; readonly bytes: Uint8Array };
+
+const LARGEST_BYTES = 20_000_000;
+
+/** Refuses by size alone, before a file is read; undefined where it is not too large. */
+export const refuseBySize = (name: string, size: number): Extract<Taken, { ok: false }> | undefined =>
+  size > LARGEST_BYTES
+    ? { ok: false, title: name, problems: [`The file has ${size} bytes; expected 20 MB at most.`] }
+    : undefined;
+
+/** Never throws. */
+export function takeBytes({ name, bytes }: NamedBytes): Taken {
+  const tooLarge = refuseBySize(name, bytes.length);
+  if (tooLarge) return tooLarge;
+  const decoded = decodeText(bytes, asUtf8);
+  if (!decoded.ok)
+    return {
+      ok: false,
+      title: name,
+      problems: [
+        'This is not a text file. Expected a table of offsets (.csv), a drawing (.dxf) or a Kalotrope project.',
+      ],
+    };
+  const { text } = decoded;
+  if (/\.dxf$/i.test(name) || /^\s*0\s*\r?\n\s*SECTION\b/.test(text.slice(0, 1000))) return takeDrawing(name, text);
+  return /\.json$/i.test(name) || text.slice(0, 1000).trimStart().startsWith('{')
+    ? takeProject(name, text)
+    : takeOffsets(name, text);
+}
+
+/** Undefined where the bytes are not UTF-8. */
+function asUtf8(bytes: Uint8Array): string | undefined {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    return undefined;
+  }
+}
+
+function takeProject(name: string, text: string): Taken {
+  const read = readProjectFile(text);
+  if (!read.ok) return { ok: false, title: name, problems: read.problems };
+  const { project, pictures } = withOwnPictures(read.project, picturesIn(text));
+  return {
+    ok: true,
+    project: { ...project, id: crypto.randomUUID() },
+    said: `${project.name} opened from ${name}`,
+    pictures,
+  };
+}
+
+function takeOffsets(name: string, text: string): Taken {
+  const read = readOffsets(text);
+  if (!read.ok) return { ok: false, title: name, problems: read.problems.slice(0, 12).map(problemText) };
+  const form = read.form === 'long' ? 'a list of points' : 'a table of heights and half-breadths';
+  return { ok: true, project: projectFrom(name, read), said: [`Read ${name} as ${form}`, ...read.assumed].join('. ') };
+}
+
+function takeDrawing(name: string, text: string): Taken {
+  const read = readLinesDxf(text);
+  if (!read.ok) return { ok: false, title: name, problems: read.problems.slice(0, 12) };
+  const count = read.lines.longitudinals.length;
+  return {
+    ok: true,
+    project: projectFrom(name, read),
+    said: [`Read ${count} lines from the drawing ${name}`, ...read.assumed].join('. '),
+  };
+}
+
+const projectFrom = (file: string, { lines, notation }: Pick<Project, 'lines' | 'notation'>): Project =>
+  newProject({
+    id: crypto.randomUUID(),
+    name: file.replace(/\.[^.]*$/, '').slice(0, 100) || 'New boat',
+    notation,
+    lines,
+  });
