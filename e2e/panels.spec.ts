@@ -200,7 +200,7 @@ test('a transom bent, the lines ended on it, and a new revision printed on what 
   await page.getByRole('menuitemradio', { name: 'SVG' }).click();
   await page.getByRole('menuitem', { name: /transom/i }).click();
   const drawing = await readFile(await (await saved).path(), 'utf8');
-  expect(drawing).toContain('Transom, aft face, rev 2');
+  expect(drawing).toContain('Transom, seen from aft, rev 2');
 });
 
 test('a chine that begins on the stem: imported, its corner broken, developed, moved with the keel', async ({

@@ -70,7 +70,7 @@ test('epoxy: rates are the builder’s; a bad figure is refused and the old one 
   await expect(page.getByLabel('Waste, %', { exact: true })).toHaveValue('30');
   await page.getByLabel('Waste, %', { exact: true }).fill('99');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/Not taken: epoxy\.waste/)).toBeVisible();
+  await expect(page.getByText('Waste: 99 % is not taken; expected a share from 0 % to 80 %')).toBeVisible();
   await expect(page.getByLabel('Waste, %', { exact: true })).toHaveValue('30');
 });
 
@@ -173,6 +173,10 @@ test('a browser that keeps nothing says so, and what would help', async ({ page 
   await page.goto('/');
   await expect(page.getByRole('alert')).toContainText(/does not keep projects .*Allow it to store data/s);
   await page.getByRole('button', { name: 'New from the demo Orrin pram' }).click();
-  await expect(page.getByRole('alert')).toContainText(/blocked/);
-  await expect(page.getByRole('heading', { name: /projects in this browser/ })).toBeVisible();
+  // it is opened all the same, kept in this window, and offered as a file
+  await expect(page.getByRole('alert')).toContainText(/Not saved: .*blocked.*kept in this window/s);
+  await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the file' }).click();
+  expect((await saved).suggestedFilename()).toBe('orrin-pram.kalotrope.json');
 });

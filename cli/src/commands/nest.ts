@@ -1,4 +1,4 @@
-import { nest, nestJobSchema, type NestJob } from '@kalotrope/core/sheets';
+import { nest, readNestJob, type NestJob } from '@kalotrope/core/sheets';
 import { Refusal, numberOption, readText, type Answer, type Io, type Options } from '../io';
 
 /** Rounds when only the clock ends the search. */
@@ -32,15 +32,7 @@ function readJob(file: string): NestJob {
     if (error instanceof Refusal) throw error;
     throw new Refusal(`${file}: not JSON: ${error instanceof Error ? error.message : String(error)}`);
   }
-  const parsed = nestJobSchema.safeParse(data);
-  if (!parsed.success) {
-    const [issue] = parsed.error.issues;
-    throw new Refusal(`${file}: ${issue?.path.join('.') || 'the job'}: ${issue?.message ?? 'not valid'}`);
-  }
-  const ids = parsed.data.parts.map((part) => part.id);
-  const twice =
-    ids.find((id, i) => ids.indexOf(id) !== i) ??
-    parsed.data.sheets.map((s) => s.id).find((id, i, all) => all.indexOf(id) !== i);
-  if (twice !== undefined) throw new Refusal(`${file}: the id "${twice}" is there twice; expected each once`);
-  return parsed.data;
+  const read = readNestJob(data);
+  if (!read.ok) throw new Refusal(`${file}: ${read.problem}`);
+  return read.job;
 }

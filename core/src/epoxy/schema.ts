@@ -1,28 +1,29 @@
 /** The epoxy and glass part of a project: the rates that builders set for themselves. */
 import { z } from 'zod';
+import { countField, figureField, lengthField, shareField } from '../stage';
 import * as usual from './constants';
 
-const rate = z.number().min(0).max(5000);
+const weight = (title: string) => figureField(title, { min: 0, max: 5000, unit: 'g/m²' });
 
 export const epoxySchema = z.object({
   /** Radius of the fillets, mm. */
-  filletRadius: z.number().min(0).max(100),
+  filletRadius: lengthField('Fillet radius', 0, 100),
   /** Width of the tapes, mm, and their layers inside and outside a seam. */
-  tapeWidth: z.number().min(0).max(500),
-  tapeLayersInside: z.number().int().min(0).max(5),
-  tapeLayersOutside: z.number().int().min(0).max(5),
+  tapeWidth: lengthField('Tape width', 0, 500),
+  tapeLayersInside: countField('Tapes inside', 0, 5),
+  tapeLayersOutside: countField('Tapes outside', 0, 5),
   /** Cloth weights, g/m². */
-  tapeWeight: rate,
-  sheathingWeight: rate,
+  tapeWeight: weight('Tape'),
+  sheathingWeight: weight('Cloth'),
   sheathe: z.enum(['none', 'bottom', 'all']),
   /** Id of the chine up to which the bottom is sheathed; null is the uppermost. */
   sheatheTo: z.string().max(60).nullable(),
   /** Coats of sealing on every face of the skin. */
-  sealingCoats: z.number().int().min(0).max(6),
+  sealingCoats: countField('Sealing coats', 0, 6),
   /** Lost in pots and brushes, as a fraction of what is mixed. */
-  waste: z.number().min(0).max(0.8),
+  waste: shareField('Waste', 0, 0.8),
   /** Share of a thickened mix that is filler, by weight. */
-  fillerShare: z.number().min(0).max(0.8),
+  fillerShare: shareField('Filler in the mix', 0, 0.8),
 });
 
 export type EpoxyPart = z.infer<typeof epoxySchema>;

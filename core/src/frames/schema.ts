@@ -1,15 +1,16 @@
 /** The frames' part of a project: where frames and bulkheads stand. Lengths mm. */
 import { z } from 'zod';
 import type { LinesPart } from '../lines';
+import { lengthField } from '../stage';
 import { BULKHEAD_THICKNESS } from './constants';
 
 const framePlanSchema = z.object({
   id: z.string().min(1).max(40),
   name: z.string().min(1).max(60),
   /** Where the station face stands. */
-  x: z.number().min(-100_000).max(100_000),
+  x: lengthField('Station face', -100_000, 100_000),
   /** Thickness along the boat. */
-  width: z.number().min(1).max(200),
+  width: lengthField('Thickness of a frame', 1, 200),
   /** Which face stands at x; the body lies on the other side. */
   face: z.enum(['fore', 'aft']),
 });
@@ -17,7 +18,7 @@ const framePlanSchema = z.object({
 export const framesSchema = z.object({
   frames: z.array(framePlanSchema).max(60),
   /** Kept clear between a filleted bulkhead and the skin, all round. */
-  filletGap: z.number().min(0).max(10),
+  filletGap: lengthField('Gap at the skin', 0, 10),
 });
 
 export type FramePlan = z.infer<typeof framePlanSchema>;

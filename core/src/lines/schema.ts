@@ -1,9 +1,10 @@
 /** The lines' part of a project: what the builder took from the plan. Lengths mm, axes of the contract. */
 import { z } from 'zod';
+import { figureField, lengthField } from '../stage';
 import { DRAWING_SCALE, FAIRING_TOLERANCE, PENCIL_WIDTH } from './constants';
 
 /** Far beyond any boat built here; keeps slips such as a missing decimal point from choking the drawing. */
-const coordinate = z.number().min(-100_000).max(100_000);
+const coordinate = lengthField('A figure of the table', -100_000, 100_000);
 
 const offsetPointSchema = z.object({
   /** Label of the station, or stem or transom; several lines share it. */
@@ -16,7 +17,7 @@ const offsetPointSchema = z.object({
   /** Fairing leaves it where it is. */
   isPinned: z.boolean().optional(),
   /** How far off it may have been read, mm: a pencil's width at full size. */
-  uncertainty: z.number().min(0).max(1000).optional(),
+  uncertainty: lengthField('How far off it may be', 0, 1000).optional(),
 });
 
 const longitudinalSchema = z.object({
@@ -47,11 +48,14 @@ export const linesSchema = z.object({
   /** Heights are printed downwards from a line this high above the base; null: up from the base itself. */
   heightsFrom: coordinate.nullable(),
   /** Fairing moves no point further than this, mm. */
-  fairingTolerance: z.number().min(0.1).max(100),
+  fairingTolerance: lengthField('Move no point further than', 0.1, 100),
   /**
    * The drawing that points are taken from: full size over drawn size, and the width of its pencil line on paper, mm.
    */
-  drawing: z.object({ scale: z.number().min(1).max(1000), pencil: z.number().min(0.05).max(5) }),
+  drawing: z.object({
+    scale: figureField('Drawn at 1 to', { min: 1, max: 1000 }),
+    pencil: lengthField('Its pencil line', 0.05, 5),
+  }),
   underlays: z.array(underlaySchema).max(6),
   /** Points that have been marked out on the board, see tickOf. */
   plotted: z.array(z.string().max(200)).max(5000).optional(),

@@ -1,5 +1,6 @@
 /** The panels' part of a project. Lengths mm. */
 import { z } from 'zod';
+import { countField, lengthField, shareField } from '../stage';
 import { MARKING_STEP, SKIN_THICKNESS, STITCH_INSET, STITCH_SPACING, TRANSOM_THICKNESS } from './constants';
 
 /** Which face of the skin the table's lines lie on. */
@@ -23,41 +24,47 @@ const roundedChineSchema = z.object({
   /** Id of the line that it takes the place of. */
   id: z.string().min(1).max(60),
   /** Of the outside, at the line's fore and after end; even between them along the line. */
-  radiusFore: z.number().min(5).max(5000),
-  radiusAft: z.number().min(5).max(5000),
-  layers: z.number().int().min(2).max(8),
-  layerThickness: z.number().min(0.4).max(12),
+  radiusFore: lengthField('Radius, fore', 5, 5000),
+  radiusAft: lengthField('Radius, aft', 5, 5000),
+  layers: countField('Layers', 2, 8),
+  layerThickness: lengthField('Each layer', 0.4, 12),
   /** How far the chine may leave a straight piece of the strip. */
-  sag: z.number().min(0.2).max(50),
+  sag: lengthField('Off the curve by', 0.2, 50),
 });
 
 /** A panel cut in two along a line drawn on it: shares of the way from the lower edge to the upper. */
 const splitSchema = z.object({
   /** Id of the panel. */
   id: z.string().min(1).max(130),
-  fore: z.number().min(0.05).max(0.95),
-  middle: z.number().min(0.05).max(0.95),
-  aft: z.number().min(0.05).max(0.95),
+  fore: shareField('Cut at the fore end', 0.05, 0.95),
+  middle: shareField('Cut at the middle', 0.05, 0.95),
+  aft: shareField('Cut at the after end', 0.05, 0.95),
 });
+
+/** Nearer to one another holes are a tear-off line. */
+export const CLOSEST_HOLES_MM = 20;
 
 export const panelsSchema = z.object({
   /** Of the skin: sides and bottom. */
-  thickness: z.number().min(1).max(40),
+  thickness: lengthField('Skin thickness', 1, 40),
   /** Of transoms. */
-  transomThickness: z.number().min(1).max(60),
+  transomThickness: lengthField('Transom thickness', 1, 60),
   /** Step of the marking-out table. */
-  markingStep: z.number().min(10).max(1000),
+  markingStep: lengthField('Marking step', 10, 1000),
   markingBase: z.enum(BASE_LINES),
   linesTo: z.enum(LINES_TO),
   meeting: z.enum(MEETINGS),
   /** Holes along the seams; a spacing of 0 is none. Inset: from the edge to the middle of the hole. */
-  stitches: z.object({ spacing: z.number().min(0).max(1000), inset: z.number().min(1).max(100) }),
+  stitches: z.object({
+    spacing: lengthField('Holes every', 0, 1000).refine((mm) => mm === 0 || mm >= CLOSEST_HOLES_MM),
+    inset: lengthField('Holes from the edge', 1, 100),
+  }),
   /** Height of a line to mark, such as the waterline; null is none. */
-  waterline: z.number().min(-100_000).max(100_000).nullable(),
+  waterline: lengthField('Waterline at height', -100_000, 100_000).nullable(),
   roundedChines: z.array(roundedChineSchema).max(20),
   splits: z.array(splitSchema).max(20),
   /** Radius athwart of a transom bent as a part of a cylinder, hollow side forward; null is flat. */
-  transomRadius: z.number().min(100).max(100_000).nullable(),
+  transomRadius: lengthField('Transom’s radius', 100, 100_000).nullable(),
   /** Of flat transoms; one that is bent caps the panels, and the lines end on its inner face. */
   transomFit: z.enum(TRANSOM_FITS),
   transomEnds: z.enum(TRANSOM_ENDS),

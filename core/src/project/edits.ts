@@ -6,6 +6,8 @@
  */
 import { z } from 'zod';
 import type { Edit } from '../findings';
+import { NOTATIONS, type Notation } from '../measure';
+import { refusalWords, unwrapped } from '../stage';
 import { CHAIN, projectSchema, type Project } from './document';
 
 export type EditResult =
@@ -61,9 +63,32 @@ function faultAt(project: unknown, path: Edit['path']): EditResult | undefined {
   }
   const read = schema.safeParse(node);
   if (read.success) return undefined;
-  const [issue] = read.error.issues;
-  const place = [...path.slice(0, depth), ...(issue?.path ?? [])].join('.');
-  return { ok: false, reason: `${place || 'project'}: ${issue?.message ?? 'not valid'}` };
+  const at = [...path.slice(0, depth), ...(read.error.issues[0]?.path ?? [])];
+  return { ok: false, reason: wordsAt(project, at) };
+}
+
+/** Why an edit's value would be refused, in the builder's words and unit; undefined where it is taken. */
+export function refusalOf(project: Project, edit: Edit): string | undefined {
+  const result = applyEdits(project, [edit]);
+  return result.ok ? undefined : result.reason;
+}
+
+/** What is wrong with the value at a path of a document that is no project, in words. */
+export function wordsAt(document: unknown, path: readonly PropertyKey[]): string {
+  let schema: z.ZodType = projectSchema;
+  let node: unknown = document;
+  for (const key of path) {
+    const inner = schemaAt(schema, key as string | number); // zod's paths have no symbols
+    if (inner === 'none' || inner === 'whole') break;
+    schema = inner;
+    node = childOf(node, key as string | number);
+  }
+  return refusalWords(schema, node, path.join('.') || 'The project', notationOf(document));
+}
+
+function notationOf(document: unknown): Notation {
+  const said = isRecord(document) ? document['notation'] : undefined;
+  return NOTATIONS.find((notation) => notation === said) ?? 'mm';
 }
 
 /**
@@ -71,7 +96,7 @@ function faultAt(project: unknown, path: Edit['path']): EditResult | undefined {
  * checked as a whole.
  */
 function schemaAt(schema: z.ZodType, key: string | number): z.ZodType | 'none' | 'whole' {
-  const plain = schema instanceof z.ZodOptional || schema instanceof z.ZodNullable ? schema.unwrap() : schema;
+  const plain = unwrapped(schema);
   if (plain instanceof z.ZodArray) return plain.element as z.ZodType; // zod's core type of the same schema
   if (!(plain instanceof z.ZodObject)) return 'whole';
   if ((plain.def.checks?.length ?? 0) > 0) return 'whole'; // a rule about several fields together

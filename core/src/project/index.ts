@@ -5,7 +5,7 @@ export { DEMO_IDS, DEMO_NAMES, demoProject } from './demos/index';
 export { allFindings, createDerive, findingsOf, searchAll } from './derive';
 export { CHAIN, projectSchema } from './document';
 export type { Project } from './document';
-export { applyEdits, resolvePath } from './edits';
+export { applyEdits, refusalOf, resolvePath } from './edits';
 export { withFollowing } from './following';
 export { plainEdits } from './plain-words';
 export { readProject } from './read-project';

@@ -179,6 +179,15 @@ describe('readProject', () => {
       },
       /lines/,
     ],
+    [
+      'two frames of one id',
+      (() => {
+        const own = demoProject('tamsel', 'x');
+        const [frame, ...others] = own.frames.frames;
+        return { ...own, frames: { ...own.frames, frames: [frame, { ...frame, x: 9 }, ...others] } };
+      })(),
+      /frames\.frames: the id "frame\.1" is there twice/,
+    ],
     ['a later version', { format: 'kalotrope-project', version: 99 }, /later Kalotrope/],
     ['a broken first version', { format: 'kalotrope-project', version: 1, frames: 7 }, /lines/],
     ['a wrong figure', { ...demoProject('tamsel', 'x'), panels: { thickness: 'six' } }, /panels\.thickness/],

@@ -2,6 +2,7 @@
 import { PROJECT_FORMAT, PROJECT_VERSION, projectSchema, type Project } from './document';
 import { MIGRATIONS } from './migrations/index';
 import type { Json } from './migrations/migration';
+import { wordsAt } from './edits';
 import { withPlainWords } from './plain-words';
 
 export type ReadProject =
@@ -38,11 +39,34 @@ export function readProject(data: unknown): ReadProject {
     return { ok: false, problems: [`This project has over ${MOST_PARTS} figures and words; no boat has.`] };
   const migrated = MIGRATIONS.slice(version - 1).reduce((json, step) => step(json), raw);
   const parsed = projectSchema.safeParse(withPlainWords(migrated));
-  if (parsed.success) return { ok: true, project: parsed.data, fromVersion: version };
+  if (parsed.success) {
+    const twice = idsTwice(parsed.data);
+    if (twice.length > 0) return { ok: false, problems: twice };
+    return { ok: true, project: parsed.data, fromVersion: version };
+  }
   return {
     ok: false,
-    problems: parsed.error.issues.slice(0, 20).map((issue) => `${issue.path.join('.') || 'project'}: ${issue.message}`),
+    problems: parsed.error.issues.slice(0, 20).map(({ path }) => {
+      const [place, words] = [path.join('.') || 'project', wordsAt(migrated, path)];
+      return words.startsWith(place) ? words : `${place}: ${words}`;
+    }),
   };
+}
+
+/** Things of one list with one id: an edit of the one would be one of the other. */
+function idsTwice(data: unknown, place = ''): string[] {
+  if (typeof data !== 'object' || data === null) return [];
+  const entries = Object.entries(data);
+  if (!Array.isArray(data))
+    return entries.flatMap(([key, inner]) => idsTwice(inner, place === '' ? key : `${place}.${key}`));
+  const ids = data.flatMap((item: unknown) =>
+    typeof item === 'object' && item !== null && 'id' in item && typeof item.id === 'string' ? [item.id] : [],
+  );
+  const twice = [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))];
+  return [
+    ...twice.map((id) => `${place}: the id "${id.slice(0, 60)}" is there twice; expected each once`),
+    ...entries.flatMap(([, inner]) => idsTwice(inner, place)),
+  ];
 }
 
 /** Ten boats of the largest table that is read. */

@@ -1,4 +1,4 @@
-export { nestJobSchema } from './schema';
+export { readNestJob } from './read-job';
 export type { NestJob } from './schema';
 export { nest } from './nest';
 export type { NestResult } from './nest';

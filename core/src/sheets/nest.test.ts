@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { faultsOf } from './check';
 import { nest, type NestResult } from './nest';
+import { readNestJob } from './read-job';
 import { nestJobSchema, type NestJob } from './schema';
 
 const rectangle = (w: number, h: number): [number, number][] => [
@@ -28,6 +29,63 @@ const check = (j: NestJob, rounds = 6): NestResult => {
   expect(faultsOf(j, result)).toEqual([]);
   return result;
 };
+
+describe('a job that cannot be laid out', () => {
+  const bow: [number, number][] = [
+    [0, 0],
+    [100, 100],
+    [100, 0],
+    [0, 100],
+  ];
+  it.each<[string, unknown[], RegExp]>([
+    ['an outline that crosses itself', [part('bow', bow)], /part "bow": its outline.*crosses itself/],
+    ['a hole that does', [part('ok', rectangle(900, 900), { holes: [bow] })], /part "ok".*crosses itself/],
+    [
+      'an outline without area',
+      [
+        part('thin', [
+          [0, 0],
+          [100, 0],
+          [50, 0],
+        ]),
+      ],
+      /part "thin".*no area/,
+    ],
+    ['two of one id', [part('a', rectangle(9, 9)), part('a', rectangle(9, 8))], /the id "a" is there twice/],
+    [
+      'a figure that is none',
+      [
+        part('nan', [
+          [0, 0],
+          [NaN, 0],
+          [5, 5],
+        ]),
+      ],
+      /parts\.0\.outline/,
+    ],
+  ])('is refused by the part’s name: %s', (_name, parts, wanted) => {
+    const read = readNestJob({ gap: 6, margin: 8, sheets: sheet(1000, 1000), parts });
+    expect(read.ok ? '' : read.problem).toMatch(wanted);
+  });
+  it('is not one with shapes that are hard but whole: either way round, a point on an edge, 5000 points', () => {
+    const round = Array.from({ length: 5000 }, (_, i): [number, number] => [
+      500 * Math.cos(i / 795.77),
+      500 * Math.sin(i / 795.77),
+    ]);
+    const parts = [
+      part('cw', [...rectangle(50, 40)].reverse()),
+      part('edge', [
+        [0, 0],
+        [50, 0],
+        [100, 0],
+        [100, 50],
+        [0, 50],
+      ]),
+      part('round', round),
+    ];
+    expect(readNestJob({ gap: 6, margin: 8, sheets: sheet(1200, 1200), parts }).ok).toBe(true);
+  });
+});
 
 describe('nest', () => {
   it('knows parts by their place in the job, should two have one id', () => {

@@ -1,21 +1,22 @@
 /** The sheets' part of a project, and the nesting job's own file format (contract). Lengths mm. */
 import { z } from 'zod';
 import { SHEET_SIZE } from '../panels';
+import { countField, lengthField } from '../stage';
 import { BULKHEAD_SHEETS, GAP, MARGIN, SEED, SKIN_SHEETS } from './constants';
 
 const stockSheetSchema = z.object({
   id: z.string().min(1).max(40),
   name: z.string().max(60),
-  width: z.number().min(10).max(20_000),
-  height: z.number().min(10).max(20_000),
-  thickness: z.number().min(0.5).max(100),
-  qty: z.number().int().min(0).max(500),
+  width: lengthField('Length of a sheet', 10, 20_000),
+  height: lengthField('Width of a sheet', 10, 20_000),
+  thickness: lengthField('Thickness of a sheet', 0.5, 100),
+  qty: countField('Sheets in stock', 0, 500),
 });
 
 export const sheetsSchema = z.object({
   stock: z.array(stockSheetSchema).max(30),
-  gap: z.number().min(0).max(100),
-  margin: z.number().min(0).max(200),
+  gap: lengthField('Gap for the cut', 0, 100),
+  margin: lengthField('Margin at the edge', 0, 200),
   seed: z
     .number()
     .int()

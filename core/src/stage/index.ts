@@ -1,5 +1,6 @@
 export { house } from './constant';
 export type { Constant, Constants } from './constant';
+export { countField, figureField, lengthField, refusalWords, shareField, unwrapped } from './field';
 export { readerOf } from './reader';
 export type { Reader } from './reader';
 export { asItIs, createMemory, makeAnew, oncePer } from './remember';

@@ -60,8 +60,9 @@ export function ProjectsPage() {
   const add = (project: Project) => tried(() => openNew(project));
   const remove = (id: string) =>
     tried(async () => {
+      const begun = Date.now();
       await removeProject(id);
-      setSince((before) => before ?? Date.now() - 1);
+      setSince((before) => before ?? begun);
       await refresh();
     });
   const restore = (several: readonly Deletion[]) =>
@@ -70,7 +71,8 @@ export function ProjectsPage() {
       setSince(null);
       await refresh();
     });
-  const justDeleted = since === null ? [] : deletions.filter(({ deletedAt }) => deletedAt >= since);
+  // in the order in which it was done
+  const justDeleted = since === null ? [] : deletions.filter(({ deletedAt }) => deletedAt >= since).reverse();
   return (
     <Box component="main" sx={{ maxWidth: 900, mx: 'auto', p: 3, height: '100dvh', overflow: 'auto' }}>
       <Typography variant="h1" sx={{ color: 'primary.main', mb: 2 }}>

@@ -37,7 +37,7 @@ function Sheathing({ part }: { readonly part: Project['epoxy'] }) {
   const chines = chinesOf(lines ?? []);
   const highest = chines[chines.length - 1];
   const bottoms = chines.map(({ id, name }) => ({
-    label: chines.length === 1 ? 'the bottom' : `up to the ${name.toLowerCase()}`,
+    label: chines.length === 1 ? 'the bottom' : `to ${name.toLowerCase()}`,
     sheathe: 'bottom' as const,
     sheatheTo: id === highest?.id ? null : id,
   }));

@@ -36,8 +36,8 @@ const FITS: Readonly<Record<TransomFit, string>> = {
   between: 'between the panels',
 };
 const ENDS: Readonly<Record<TransomEnds, string>> = {
-  inner: 'transom’s inner face',
-  outer: 'transom’s outer face',
+  inner: 'inner face',
+  outer: 'outer face',
 };
 
 /** What a waterline and a bent transom start from. */
@@ -50,6 +50,7 @@ export function SheetSettings({ panel, part }: { readonly panel: Panel | undefin
   return (
     <Section title="The sheet and its edges" label="The sheet">
       <SheetFields part={part} />
+      <TransomsSaid />
       {panel?.allowances && <Allowances panel={panel} part={part} notation={notation} />}
     </Section>
   );
@@ -115,6 +116,18 @@ const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsP
   );
 });
 
+/** Where the panels end at each transom, in a sentence. */
+function TransomsSaid() {
+  const transoms = useAppSelector((state) => selectDerived(state)?.panels.value.transoms) ?? [];
+  return transoms.map(({ id, name, fit, face }) => (
+    <p className="quiet" key={id}>
+      {fit === 'caps'
+        ? `${name}: as large as the outside; the panels end on its ${face} face.`
+        : `${name}: inside the skin all round; its ${face} face is flush with the panels’ ends.`}
+    </p>
+  ));
+}
+
 type TransomProps = {
   readonly part: PanelsPart;
   readonly set: (label: string, path: readonly string[], value: EditValue) => void;
@@ -139,7 +152,7 @@ function TransomFields({ part, set, isBent }: TransomProps) {
             onChange={(fit) => set('How the transom stands', ['transomFit'], fit)}
           />
           <SelectField
-            label="Lines end at"
+            label="Lines end on its"
             value={part.transomEnds}
             names={ENDS}
             onChange={(face) => set('Where the lines end', ['transomEnds'], face)}
@@ -196,8 +209,8 @@ function Allowances({
           key={k}
           name={nameOf(k)}
           value={
-            `${signed(longerBy)} long, ${formatFine(setback.least, notation)} to ` +
-            `${formatFine(setback.most, notation)} in`
+            `${signed(longerBy)}, set back ${formatFine(setback.least, notation)} to ` +
+            formatFine(setback.most, notation)
           }
           why="Length of the cut edge less that of the line, and how far the edge stands back from it"
         />
