@@ -14,6 +14,8 @@ export type DrawnPath = {
   readonly layerName?: string;
   readonly points: readonly Vec2[];
   readonly isClosed: boolean;
+  /** The circle that the points stand for, in files that have circles. */
+  readonly circle?: { readonly at: Vec2; readonly radius: number };
 };
 export type DrawnText = {
   readonly at: Vec2;
@@ -67,28 +69,33 @@ function thinned(outline: Outline): Vec2[] {
 const HOLE_MM = 1.5;
 const HOLE_CORNERS = 8;
 
-/** A hole, as files without circles have it. */
 export const hole = ([u, v]: Vec2): DrawnPath => ({
   layer: 'mark',
-  layerName: 'holes',
+  layerName: 'HOLES',
   isClosed: true,
+  circle: { at: [u, v], radius: HOLE_MM },
   points: Array.from({ length: HOLE_CORNERS }, (_, i): Vec2 => {
     const angle = (i * 2 * Math.PI) / HOLE_CORNERS;
     return [u + HOLE_MM * Math.cos(angle), v + HOLE_MM * Math.sin(angle)];
   }),
 });
 
+/** A path carried elsewhere, its circle with it; `carry` keeps distances. */
+export const carried = (path: DrawnPath, carry: (p: Vec2) => Vec2): DrawnPath => ({
+  ...path,
+  points: path.points.map(carry),
+  ...(path.circle && { circle: { ...path.circle, at: carry(path.circle.at) } }),
+});
+
 export function drawingBounds(drawing: Drawing) {
   return boundsOf(drawing.paths.flatMap((path) => path.points));
 }
 
-/** The drawing with the revision on it: after its name, or after every part's on a sheet that is cut from. */
-export const stamped = (drawing: Drawing, revision: number, which: 'name' | 'every part' = 'name'): Drawing => ({
+/** The drawing with the revision on it, after its name. */
+export const stamped = (drawing: Drawing, revision: number): Drawing => ({
   ...drawing,
   isStamped: true,
-  texts: drawing.texts.map((text, i) =>
-    i === 0 || which === 'every part' ? { ...text, text: `${text.text}, rev ${revision}` } : text,
-  ),
+  texts: drawing.texts.map((text, i) => (i === 0 ? { ...text, text: `${text.text}, rev ${revision}` } : text)),
 });
 
 /** Names in a file's layers: upper case, without the signs that the format keeps for itself. */

@@ -1,5 +1,5 @@
 export { csv, safeCell, tenth } from './csv';
-export { closedPath, CURVE_MM, hole, layerWord, openPath, stamped, straightPath, TEXT_MM } from './drawing';
+export { carried, closedPath, CURVE_MM, hole, layerWord, openPath, stamped, straightPath, TEXT_MM } from './drawing';
 export type { Drawing, DrawnPath, DrawnText } from './drawing';
 export { boatWord, fileNames } from './file';
 export type { ExportFile, ExportTable } from './file';

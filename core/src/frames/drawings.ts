@@ -45,14 +45,14 @@ export function framesOnPanel(panel: Panel, frames: readonly Frame[]): Marks {
   ]);
   const marks = stationMarks(panel, faces);
   return {
-    paths: marks.map((mark) => ({ ...openPath(mark.curve), layerName: 'frames' })),
+    paths: marks.map((mark) => ({ ...openPath(mark.curve), layerName: 'FRAMES' })),
     texts: marks
       .filter(({ label }) => label !== '')
       .map(({ curve, label }): DrawnText => ({
         at: at(curve, -1),
         heightMm: TEXT_MM * 0.5,
         text: label,
-        layerName: 'frames',
+        layerName: 'FRAMES',
       })),
   };
 }

@@ -8,6 +8,19 @@ export const FRAMES_FINDINGS = {
       `No section at ${length(xMm)}: the hull runs from ${length(fromMm)} to ${length(toMm)}.`,
     { xMm: 5000, fromMm: 100, toMm: 4300 },
   ),
+  'frame-beyond': entry(
+    { frame: word, toMm: figure, fromMm: figure, endMm: figure },
+    ({ frame, toMm, fromMm, endMm }, { length }) =>
+      `${frame} reaches to ${length(toMm)}, beyond the hull, which runs from ${length(fromMm)} to ${length(endMm)}. ` +
+      'Move it, make it thinner, or turn its other face to the station line.',
+    { frame: 'Bulkhead 3', toMm: 4310, fromMm: 20, endMm: 4300 },
+  ),
+  'frames-overlap': entry(
+    { frame: word, other: word, overlapMm: figure },
+    ({ frame, other, overlapMm }, { length }) =>
+      `${frame} and ${other} stand in one another by ${length(overlapMm)}. Move one of them.`,
+    { frame: 'Bulkhead 2', other: 'Bulkhead 3', overlapMm: 6 },
+  ),
   'frame-bow': entry(
     { frame: word, panel: word, bowMm: figure },
     ({ frame, panel, bowMm }, { length }) =>

@@ -149,3 +149,22 @@ it('a cylinder’s section bows as the circle does', () => {
   );
   expect(Math.abs((frame?.edges[0]?.sectionBow ?? 0) - exact)).toBeLessThan(0.02);
 });
+
+describe('frames that are in the way', () => {
+  const found = (...frames: { id: string; x: number; width: number; face: 'fore' | 'aft' }[]) =>
+    shapeFrames(hull, panels, { frames: frames.map((f) => ({ ...f, name: f.id })) }, { skin: 6 }).findings;
+  it('of one another are told, with by how much: 1000 to 1018 and 1009 to 1018', () => {
+    const own = found({ id: 'a', x: 1000, width: 18, face: 'fore' }, { id: 'b', x: 1018, width: 9, face: 'aft' });
+    const data = { frame: 'a', other: 'b', overlapMm: 9 };
+    expect(own).toMatchObject([{ severity: 'stop', code: 'frames-overlap', data }]);
+  });
+  it('back to back are not', () => {
+    expect(found({ id: 'a', x: 1000, width: 9, face: 'fore' }, { id: 'b', x: 1000, width: 9, face: 'aft' })).toEqual(
+      [],
+    );
+  });
+  it('or thicker than the boat has room for are told with where the boat ends', () => {
+    const [own] = found({ id: 'a', x: 2900, width: 150, face: 'fore' });
+    expect(own).toMatchObject({ code: 'frame-beyond', data: { frame: 'a', toMm: 3050, fromMm: 0, endMm: 3000 } });
+  });
+});

@@ -198,7 +198,37 @@ export function shapeFrames(
 ): FramesResult<readonly Frame[]> {
   const findings: FramesFinding[] = [];
   const frames = part.frames.flatMap((plan) => shapeOne(plan, { hull, panels, skin, strips }, findings));
+  findings.push(...judgePlaces(frames, hull));
   return { value: frames, findings, assumed: [] };
+}
+
+/** From its foremost face to its aftmost. */
+export const bodyOf = ({ x, width, face }: Pick<Frame, 'x' | 'width' | 'face'>): readonly [number, number] =>
+  face === 'fore' ? [x, x + width] : [x - width, x];
+
+/** Faces this near touch. */
+const TOUCH_MM = 1e-6;
+
+/** Frames that reach out of the hull or into one another. */
+function judgePlaces(frames: readonly Frame[], { fromX, toX }: Pick<Hull, 'fromX' | 'toX'>): FramesFinding[] {
+  const inOrder = [...frames].sort((a, b) => bodyOf(a)[0] - bodyOf(b)[0]);
+  return inOrder.flatMap((frame, i): FramesFinding[] => {
+    const where = { stage: 'frames', part: frameThing(frame.id), x: frame.x } as const;
+    const [fore, aft] = bodyOf(frame);
+    const found: FramesFinding[] = [];
+    if (fore < fromX - TOUCH_MM || aft > toX + TOUCH_MM) {
+      const toMm = fore < fromX - TOUCH_MM ? fore : aft;
+      const data = { frame: frame.name, toMm, fromMm: fromX, endMm: toX };
+      found.push({ severity: 'stop', code: 'frame-beyond', where, data });
+    }
+    for (const other of inOrder.slice(i + 1)) {
+      const overlapMm = Math.min(aft, bodyOf(other)[1]) - bodyOf(other)[0];
+      if (overlapMm <= TOUCH_MM) continue;
+      const data = { frame: frame.name, other: other.name, overlapMm };
+      found.push({ severity: 'stop', code: 'frames-overlap', where, data });
+    }
+    return found;
+  });
 }
 
 function shapeOne(

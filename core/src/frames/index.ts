@@ -1,6 +1,8 @@
 export { SCHOOLS } from './schema';
 export type { FramesPart, School } from './schema';
-export { cutOutline, frameAt } from './frame';
+export { bodyOf, cutOutline, frameAt } from './frame';
 export type { Frame } from './frame';
+export { framesDrawings } from './drawings';
+export type { FramesWhole } from './drawings';
 export { framesStage } from './stage';
 export { frameOfThing, frameThing } from './things';

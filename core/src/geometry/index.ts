@@ -28,6 +28,7 @@ export {
   pointAtLength,
   polylineLength,
   polylineLength3,
+  runsInside,
   simplify,
 } from './polyline';
 export { SAME_POINT_MM, evaluate, evaluateTangent, fitSpline, uEnd } from './spline';

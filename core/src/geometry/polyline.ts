@@ -86,3 +86,28 @@ export function crossings(points: readonly Vec2[], axis: 0 | 1, value: number): 
   }
   return found;
 }
+
+/** The runs of a polyline that lie inside an outline, cut where they pass its edge. `contains`: whether a point does. */
+export function runsInside(
+  points: readonly Vec2[],
+  outline: readonly Vec2[],
+  contains: (p: Vec2) => boolean,
+): Vec2[][] {
+  const runs: Vec2[][] = [];
+  for (let i = 1; i < points.length; i++) {
+    const [a, b] = [at(points, i - 1), at(points, i)];
+    const cuts = outline.flatMap((c, k) => {
+      const found = crossLines(a, b, c, at(outline, (k + 1) % outline.length));
+      return found && found.w > 0 && found.w < 1 && found.v >= 0 && found.v <= 1 ? [found.w] : [];
+    });
+    const stops = [0, ...cuts.sort((p, q) => p - q), 1];
+    for (let k = 1; k < stops.length; k++) {
+      const [from, to] = [lerp2(a, b, at(stops, k - 1)), lerp2(a, b, at(stops, k))];
+      if (!contains(lerp2(from, to, 0.5))) continue;
+      const last = runs[runs.length - 1];
+      if (last && distance2(at(last, -1), from) < 1e-9) last.push(to);
+      else runs.push([from, to]);
+    }
+  }
+  return runs;
+}

@@ -9,6 +9,12 @@ export const JOINTS_FINDINGS = {
       'No better place uses as few sheets.',
     { panel: 'Side', uMm: 2100, clearMm: 40, wantMm: 75, frame: 'station 4' },
   ),
+  'frame-in-joint': entry(
+    { panel: word, uMm: figure, frame: word },
+    ({ panel, uMm, frame }, { length }) =>
+      `${frame} stands on the scarf of ${panel} at ${length(uMm)}. Move it, or let the joint keep further off frames.`,
+    { panel: 'Side', uMm: 2100, frame: 'Bulkhead 2' },
+  ),
   'joint-not-staggered': entry(
     { panel: word, other: word, staggerMm: figure, wantMm: figure },
     ({ panel, other, staggerMm, wantMm }, { length }) =>

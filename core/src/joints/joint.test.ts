@@ -45,6 +45,26 @@ describe('planJoints', () => {
     expect(findings.map((finding) => finding.code)).toContain('sheet-too-short');
     expect(value.every((panel) => panel.pieces.length === 1)).toBe(true);
   });
+  it('says which frame stands on a scarf, though no distance to frames is asked for', () => {
+    // one frame everywhere that a joint of the bottom can be: thicker than its sheets have to spare
+    const [bottom] = plan(2440).value;
+    const u = bottom!.joints[0]!.u;
+    const x = u / 0.98; // the bottom lies nearly along the boat
+    const wide = { ...frames[0]!, id: 'wide', name: 'Wide', x: x - 900, width: 1800, face: 'fore' as const };
+    const { findings } = planJoints(panels, {
+      frames: [wide],
+      thickness: 6,
+      sheet: { width: 2440, height: 1220, margin: 8 },
+      part: { scarfRatio: 8, clearOfFrames: 0, stagger: 0 },
+    });
+    expect(findings).toContainEqual(
+      expect.objectContaining({
+        severity: 'stop',
+        code: 'frame-in-joint',
+        data: expect.objectContaining({ frame: 'Wide' }) as unknown,
+      }),
+    );
+  });
   it('says which wish could not be met', () => {
     expect(plan(2440, 480).findings.map((finding) => finding.code)).toContain('joint-near-frame');
   });

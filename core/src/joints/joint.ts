@@ -10,7 +10,7 @@
  * finding. Pieces come first: each carries half the scarf past the joint's middle, and its taper is marked.
  */
 import { area, at, boundsOf, counterClockwise, crossings, intersectionOf, type Outline, type Vec2 } from '../geometry';
-import type { Frame } from '../frames';
+import { bodyOf, type Frame } from '../frames';
 import { SHEET_SIZE, stationMarks, type Panel, type SheetInStock } from '../panels';
 import type { JointsFinding, JointsResult } from './findings';
 import type { JointsPart } from './schema';
@@ -52,7 +52,8 @@ export function sheetForSkin({ stock, margin }: StockForJoints, thickness: numbe
   return { width, height, margin };
 }
 
-type Wish = { readonly u: number; readonly label: string };
+/** Where a frame stands on the panel, from face to face. */
+type Wish = { readonly from: number; readonly to: number; readonly label: string };
 type Scored = { readonly us: readonly number[]; readonly score: number };
 
 /** A sheet shorter than this many scarfs is mostly joint. */
@@ -126,14 +127,16 @@ function jointPanel(
   };
 }
 
-const frameCrossings = (panel: Panel, frames: readonly Frame[]): Wish[] =>
-  stationMarks(
-    panel,
-    frames.map((frame) => ({ label: frame.name, x: frame.x })),
-  ).map(({ label, curve }) => ({
-    label,
-    u: curve.reduce((sum, p) => sum + p[0], 0) / curve.length,
-  }));
+function frameCrossings(panel: Panel, frames: readonly Frame[]): Wish[] {
+  return frames.flatMap((frame) => {
+    const faces = bodyOf(frame).map((x) => ({ label: frame.name, x }));
+    const us = stationMarks(panel, faces).map(({ curve }) => curve.reduce((sum, p) => sum + p[0], 0) / curve.length);
+    return us.length === 0 ? [] : [{ label: frame.name, from: Math.min(...us), to: Math.max(...us) }];
+  });
+}
+
+/** From the middle of a joint to a frame's nearer face; nought where it stands there. */
+const apart = ({ from, to }: Wish, u: number): number => Math.max(0, from - u, u - to);
 
 type PlaceInput = {
   /** Share of the panel's hardest bend at a place along it. */
@@ -166,12 +169,12 @@ function bestPlaces(input: PlaceInput): number[] {
 }
 
 function scoreOf(u: number, { bendAt, obstacles, neighbour, part, scarf }: PlaceInput): number {
-  const nearest = Math.min(Infinity, ...obstacles.map((o) => Math.abs(o.u - u))) - scarf / 2;
-  const apart = Math.min(Infinity, ...(neighbour?.joints ?? []).map((joint) => Math.abs(joint.u - u)));
+  const nearest = Math.min(Infinity, ...obstacles.map((o) => apart(o, u))) - scarf / 2;
+  const staggered = Math.min(Infinity, ...(neighbour?.joints ?? []).map((joint) => Math.abs(joint.u - u)));
   const short = (have: number, want: number) => (want > 0 ? Math.max(0, 1 - have / want) : 0);
   return (
     COST.nearFrame * short(nearest, part.clearOfFrames) +
-    COST.notStaggered * short(apart, part.stagger) +
+    COST.notStaggered * short(staggered, part.stagger) +
     COST.inBend * bendAt(u) ** 2
   );
 }
@@ -217,9 +220,13 @@ function judge(
 ): void {
   for (const u of us) {
     const where = { stage: 'joints', panel: panel.id } as const;
-    const close = obstacles.find((o) => Math.abs(o.u - u) - scarf / 2 < part.clearOfFrames - DUST_MM);
-    if (close) {
-      const clearMm = Math.max(0, Math.abs(close.u - u) - scarf / 2);
+    const standing = obstacles.find((o) => apart(o, u) < scarf / 2 - DUST_MM);
+    const close = obstacles.find((o) => apart(o, u) - scarf / 2 < part.clearOfFrames - DUST_MM);
+    if (standing) {
+      const data = { panel: panel.name, uMm: u, frame: standing.label };
+      findings.push({ severity: 'stop', code: 'frame-in-joint', where, data });
+    } else if (close) {
+      const clearMm = Math.max(0, apart(close, u) - scarf / 2);
       const data = { panel: panel.name, uMm: u, clearMm, wantMm: part.clearOfFrames, frame: close.label };
       findings.push({ severity: 'check', code: 'joint-near-frame', where, data });
     }

@@ -31,9 +31,9 @@ describe.each(panels.map((panel) => [panel.name, panel] as const))('the drawing 
         for (const p of points) expect(contains(panel.outline, p) || near(panel.outline, p) < 0.1).toBe(true);
   });
   it('has both faces of each frame, the waterline, and a hole for each stitch', () => {
-    expect(layer('frames')).toHaveLength(2 * derived.frames.value.length);
-    expect(layer('waterline').length).toBeGreaterThan(0);
-    expect(layer('holes')).toHaveLength(stitchesOf(panel, panels, project.panels).length);
+    expect(layer('FRAMES')).toHaveLength(2 * derived.frames.value.length);
+    expect(layer('WATERLINE').length).toBeGreaterThan(0);
+    expect(layer('HOLES')).toHaveLength(stitchesOf(panel, panels, project.panels).length);
     for (const { name } of derived.frames.value) expect(drawing.texts.map(({ text }) => text)).toContain(name);
     expect(drawing.texts.map(({ text }) => text)).toContain('FORE');
   });

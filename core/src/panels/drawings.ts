@@ -52,7 +52,7 @@ export function panelDrawing(panel: Panel, { stations, panels, part, others }: P
     paths: [
       closedPath('cut', panel.outline),
       ...marks.map((mark) => openPath(mark.curve)),
-      ...waterline.map((run) => ({ ...openPath(run), layerName: 'waterline' })),
+      ...waterline.map((run) => ({ ...openPath(run), layerName: 'WATERLINE' })),
       ...stitchesOf(panel, panels, part).map((stitch) => hole(stitch.at)),
       ...others.flatMap(({ paths }) => paths),
     ],

@@ -21,6 +21,8 @@ export { isSplitLine, partIdsOf, splitShareAt, straightMiddle } from './cut/spli
 export { transomTriangles } from './transom/transom';
 export type { Transom } from './transom/transom';
 export { SHEET_SIZE } from './constants';
+export { panelsDrawings } from './drawings';
+export type { PanelsWhole } from './drawings';
 export { developPanels } from './develop';
 export type { PanelsValue, SheetInStock } from './develop';
 export { panelsStage } from './stage';

@@ -1,48 +1,59 @@
 /** Laid-out sheets as drawings to cut from. */
-import { closedPath, csv, stamped, TEXT_MM, type Drawing, type DrawnText, type ExportTable } from '../formats';
-import { boundsOf, type Vec2 } from '../geometry';
+import { carried, closedPath, csv, TEXT_MM, type Drawing, type DrawnText, type ExportTable } from '../formats';
+import type { Vec2 } from '../geometry';
 import { placedOutline } from './check';
 import { laidBatches, type Layout } from './layouts';
 import type { UsedSheet } from './nest';
 import { listed } from './judge';
-import { jobPartName, type CutPart, type NestBatch, type Piece } from './parts';
+import { marksOfParts, type MarkedPart, type MarksWhole } from './part-marks';
+import { jobPartName, piecesOf, type NestBatch, type Piece } from './parts';
 import type { SheetsPart } from './schema';
 import { leftOff, tallySheets, type SheetsValue } from './tally';
 
-/** A laid-out sheet: its edge as a mark, the parts to cut. */
-function sheetDrawing(sheet: UsedSheet, batch: NestBatch, parts: readonly CutPart[], left: readonly Piece[]): Drawing {
+type SheetOf = {
+  readonly batch: NestBatch;
+  readonly pieces: readonly Piece[];
+  readonly marksOf: (piece: Piece) => MarkedPart;
+  /** What is on no sheet. */
+  readonly left: readonly Piece[];
+};
+
+/** A laid-out sheet: its edge as a mark, the parts to cut with all that is on them. */
+function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left }: SheetOf): Drawing {
   const stock = batch.job.sheets.find((other) => other.id === sheet.id);
   if (!stock) throw new Error(`Sheet ${sheet.id} is not in its own job`);
-  const placed = sheet.placements.flatMap((placement) => {
-    const part = batch.job.parts.find((other) => other.id === placement.part);
-    return part ? [{ placement, outline: placedOutline(part.outline, placement) }] : [];
-  });
   const edge: Vec2[] = [
     [0, 0],
     [stock.width, 0],
     [stock.width, stock.height],
     [0, stock.height],
   ];
-  const name = `sheet-${batch.thickness}mm-${sheet.id}-${sheet.index + 1}`;
+  const placed = sheet.placements.flatMap((placement) => {
+    const part = batch.job.parts.find(({ id }) => id === placement.part);
+    const piece = pieces.find(({ id }) => id === placement.part);
+    if (!part || !piece) return [];
+    const put = (p: Vec2): Vec2 => placedOutline([p], placement)[0] ?? p; // one in, one out
+    const { paths, texts } = marksOf(piece);
+    return [
+      {
+        outline: placedOutline(part.outline, placement),
+        paths: paths.map((path) => carried(path, put)),
+        texts: texts.map((text) => ({ ...text, at: put(text.at) })),
+      },
+    ];
+  });
+  const missing: DrawnText[] =
+    left.length === 0 ? [] : [{ at: [0, -2 * TEXT_MM], heightMm: TEXT_MM, text: `On no sheet: ${listed(left, ALL)}` }];
   return {
-    name,
+    // every part on it says the revision
+    isStamped: true,
+    name: `sheet-${batch.thickness}mm-${sheet.id}-${sheet.index + 1}`,
     paths: [
       { layer: 'mark', points: edge, isClosed: true },
       ...placed.map(({ outline }) => closedPath('cut', outline)),
+      ...placed.flatMap(({ paths }) => paths),
     ],
-    texts: [
-      ...placed.map(({ placement, outline }): DrawnText => {
-        const box = boundsOf(outline);
-        return {
-          at: [(box.minX + box.maxX) / 2 - 150, (box.minY + box.maxY) / 2],
-          heightMm: TEXT_MM,
-          text: jobPartName(placement.part, parts),
-        };
-      }),
-      ...(left.length === 0
-        ? []
-        : [{ at: [0, -2 * TEXT_MM] as const, heightMm: TEXT_MM, text: `On no sheet: ${listed(left, ALL)}` }]),
-    ],
+    texts: [...placed.flatMap(({ texts }) => texts), ...missing],
   };
 }
 
@@ -51,20 +62,21 @@ const ALL = 12;
 
 /** What the sheets are drawn from. */
 export type SheetsWhole = {
-  readonly project: { readonly revision: number; readonly sheets: Pick<SheetsPart, 'seed' | 'stock'> };
+  readonly project: { readonly sheets: Pick<SheetsPart, 'seed' | 'stock'> };
   readonly values: { readonly sheets: SheetsValue };
   readonly found: { readonly sheets?: readonly Layout[] | undefined };
 };
 
 /** Every sheet of the layouts that there are; each part on it carries the revision, each sheet what is on none. */
-export function sheetsDrawings({ project, values, found }: SheetsWhole): Drawing[] {
+export function sheetsDrawings(whole: SheetsWhole & MarksWhole): Drawing[] {
+  const { values, found } = whole;
   const { parts, batches } = values.sheets;
+  const pieces = parts.flatMap(piecesOf);
+  const marksOf = marksOfParts(whole, parts);
   const counts = tallySheets(values.sheets, found.sheets ?? []);
   return laidBatches(batches, found.sheets ?? []).flatMap(({ batch, result }) => {
     const left = counts.filter(({ thickness }) => thickness === batch.thickness).flatMap(leftOff);
-    return (result?.sheets ?? []).map((sheet) =>
-      stamped(sheetDrawing(sheet, batch, parts, left), project.revision, 'every part'),
-    );
+    return (result?.sheets ?? []).map((sheet) => sheetDrawing(sheet, { batch, pieces, marksOf, left }));
   });
 }
 

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { area, at, mirrored, signedArea } from '../geometry';
-import { createDerive, demoProject } from '../project';
+import DxfParser from 'dxf-parser';
+import { area, at, contains, mirrored, signedArea, widened, type Outline, type Vec2 } from '../geometry';
+import { writeDxf } from '../formats/writers';
+import { createDerive, demoProject, searchAll, wholeOf } from '../project';
 import { sheetsDrawings, sheetsTables } from './drawings';
 import { judgeLayouts } from './judge';
 import { layOut } from './layouts';
@@ -129,7 +131,8 @@ describe('too few sheets', () => {
     expect(found?.remedies?.[0]?.edits).toEqual([{ path: ['sheets', 'stock', 'sheet-6', 'qty'], value: 1 + more }]);
   });
   it('are told on every sheet that is drawn, and in the list of parts', () => {
-    const whole = { project: { revision: 2, sheets: short }, values: { sheets: value }, found: { sheets: layouts } };
+    const few = { ...project, sheets: short };
+    const whole = wholeOf(few, createDerive()(few), { sheets: layouts });
     for (const { texts } of sheetsDrawings(whole))
       expect(texts.map(({ text }) => text).join()).toContain(`On no sheet: ${six.tooFew[0]!.name}`);
     const rows = sheetsTables(whole)[0]!.csv.trim().split('\n').slice(1);
@@ -142,5 +145,56 @@ describe('too few sheets', () => {
     const cut = [{ key: value.batches[0]!.key, result, isFinal: true }];
     expect(result.isCut).toBe(true);
     expect(judgeLayouts(value, cut, short.stock).map(({ code }) => code)).toEqual(['layout-cut-short']);
+  });
+});
+
+describe('a laid-out sheet, as it is cut from', () => {
+  const tamsel = { ...demoProject('tamsel', 'x'), revision: 3 };
+  const derived = createDerive()(tamsel);
+  const drawings = sheetsDrawings(wholeOf(tamsel, derived, searchAll(tamsel, derived, 2)));
+  const isIn = (outline: Outline, p: Vec2) => contains(widened(outline, 0.1)[0] ?? outline, p);
+  const onPart = drawings.flatMap(({ paths, texts }) => {
+    const [, ...others] = paths; // the first is the sheet's edge
+    return others
+      .filter(({ layer }) => layer === 'cut')
+      .map(({ points }) => ({
+        marks: others.filter((path) => path.layer === 'mark' && path.points.every((p) => isIn(points, p))),
+        words: texts.filter(({ at: place }) => isIn(points, place)).map(({ text }) => text),
+      }));
+  });
+  const named = (start: string) => onPart.find(({ words }) => words.some((word) => word.startsWith(start)));
+  it('has on every part its name, the boat, the revision and the face that is up', () => {
+    expect(onPart).toHaveLength(derived.sheets.value.parts.reduce((sum, { isPair }) => sum + (isPair ? 2 : 1), 0));
+    for (const { words } of onPart) expect(words.join()).toMatch(/Tamsel 430, rev 3; (inside|aft|drawn) face up/);
+    for (const hand of ['port', 'starboard']) expect(named(`Side 1 of 2, ${hand}`)?.words).toContain('FORE');
+  });
+  it('has every mark on some part: what is marked on the panels is on their pieces, no more and no less', () => {
+    const loose = drawings.flatMap(({ paths }) => paths.slice(1).filter(({ layer }) => layer === 'mark')).length;
+    expect(onPart.reduce((sum, { marks }) => sum + marks.length, 0)).toBe(loose);
+    // stations 1 to 6 on two panels, both hands
+    const holes = onPart.flatMap(({ marks }) => marks.filter(({ circle }) => circle));
+    expect(holes.length).toBeGreaterThan(100);
+  });
+  it('has the stations and the holes of both hands, mirrored', () => {
+    const count = (hand: string, k: number) => named(`Side ${k} of 2, ${hand}`)?.marks.length;
+    for (const k of [1, 2]) expect(count('port', k)).toBe(count('starboard', k));
+    for (const station of ['1', '2', '3']) expect(named('Side 1 of 2, port')?.words).toContain(station);
+  });
+  it('says where each taper begins, on which face, and how long it is: 8 × 6 mm', () => {
+    for (const hand of ['port', 'starboard']) {
+      expect(named(`Bottom 1 of 2, ${hand}`)?.words).toContain('scarf 48 mm, taper on this face');
+      expect(named(`Bottom 2 of 2, ${hand}`)?.words).toContain('scarf 48 mm, taper underneath');
+    }
+  });
+  it('has its holes as circles, and no layer that is not documented', () => {
+    const read = new DxfParser().parseSync(writeDxf(drawings[0]!));
+    const circles = (read?.entities ?? []).filter(({ type }) => type === 'CIRCLE') as unknown as {
+      radius: number;
+      layer: string;
+    }[];
+    expect(circles.length).toBeGreaterThan(10);
+    for (const { radius, layer } of circles) expect([radius, layer]).toEqual([1.5, 'HOLES']);
+    const layers = new Set(read?.entities.map(({ layer }) => layer));
+    for (const layer of layers) expect(['CUT', 'MARK', 'TEXT', 'HOLES', 'FRAMES', 'WATERLINE']).toContain(layer);
   });
 });

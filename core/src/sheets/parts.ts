@@ -97,12 +97,23 @@ export function nestBatches(
 }
 
 /** A piece to cut: a part, or one hand of a pair. `id` is its name in a nesting job. */
-export type Piece = { readonly part: string; readonly id: string; readonly name: string };
+export type Piece = {
+  readonly part: string;
+  readonly id: string;
+  readonly name: string;
+  /** It is the mirror image of the part as it is listed. */
+  readonly isMirrored: boolean;
+};
 
 /** Of a pair each hand is a piece by itself; any other part is one piece. */
 export function piecesOf({ id, name, isPair }: CutPart): readonly Piece[] {
-  if (!isPair) return [{ part: id, id, name }];
-  return (['starboard', 'port'] as const).map((hand) => ({ part: id, id: `${id}.${hand}`, name: `${name}, ${hand}` }));
+  if (!isPair) return [{ part: id, id, name, isMirrored: false }];
+  return (['starboard', 'port'] as const).map((hand) => ({
+    part: id,
+    id: `${id}.${hand}`,
+    name: `${name}, ${hand}`,
+    isMirrored: hand === 'port',
+  }));
 }
 
 /**

@@ -8,6 +8,7 @@ import { sheetsDrawings, sheetsTables, type SheetsWhole } from './drawings';
 import { SHEETS_FINDINGS } from './findings';
 import { judgeLayouts } from './judge';
 import { layOut } from './layouts';
+import type { MarksWhole } from './part-marks';
 import { listParts, nestBatches } from './parts';
 import { sheetsAtFirst, sheetsSchema } from './schema';
 
@@ -24,7 +25,7 @@ type Before = {
   };
 };
 
-export const sheetsStage = defineStage<{ before: Before; whole: SheetsWhole }>()({
+export const sheetsStage = defineStage<{ before: Before; whole: SheetsWhole & MarksWhole }>()({
   name: 'sheets',
   title: 'Sheets',
   schema: sheetsSchema,

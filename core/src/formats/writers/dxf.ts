@@ -13,7 +13,12 @@ export function writeDxf(drawing: Drawing): string {
   for (const layer of ['cut', 'mark', 'text'] as const) dxf.addLayer(NAMES[layer], COLOURS[layer]);
   const own = new Set([...drawing.paths, ...drawing.texts].flatMap(({ layerName }) => layerName ?? []));
   for (const name of own) dxf.addLayer(name, COLOURS.mark);
-  for (const { layer, layerName, points, isClosed } of drawing.paths) {
+  for (const { layer, layerName, points, isClosed, circle } of drawing.paths) {
+    if (circle) {
+      const [x, y] = circle.at;
+      dxf.addCircle({ x, y, z: 0 }, circle.radius, { layerName: layerName ?? NAMES[layer] });
+      continue;
+    }
     const vertices = points.map(([x, y]) => ({ point: { x, y } }));
     dxf.addLWPolyline(vertices, {
       layerName: layerName ?? NAMES[layer],

@@ -1,0 +1,127 @@
+/**
+ * What is on a part besides its outline, where it lies on a sheet: stations, frames, holes and waterline of its panel,
+ * the tapers of its scarfs, its name, its hand, the face that is up, and the boat.
+ *
+ * A panel's pieces lie as the panel is drawn, so its marks are the panel's, cut off at the piece's edge. The face that is
+ * up is the inside, on which a builder marks: of the port hand, which is the mirror image, too. Of two pieces that are
+ * joined the forward one is planed on its inside face, the after one on its outside, so that outside the forward one
+ * laps over the after one.
+ */
+import { carried, straightPath, TEXT_MM, type Drawing, type DrawnPath, type DrawnText } from '../formats';
+import { framesDrawings, type FramesWhole } from '../frames';
+import { boundsOf, contains, crossings, runsInside, type Outline, type Vec2 } from '../geometry';
+import type { JointedPanel } from '../joints';
+import { panelsDrawings, type PanelsWhole } from '../panels';
+import type { CutPart, Piece } from './parts';
+
+export type MarkedPart = { readonly paths: readonly DrawnPath[]; readonly texts: readonly DrawnText[] };
+
+/** What the marks on parts are taken from. */
+export type MarksWhole = Omit<PanelsWhole, 'values'> &
+  Pick<FramesWhole, 'project'> & {
+    readonly project: { readonly name: string; readonly revision: number };
+    readonly values: PanelsWhole['values'] & FramesWhole['values'] & { readonly joints: readonly JointedPanel[] };
+  };
+
+/** The marks of a part, or of one hand of a pair, by its piece; in the part's own coordinates. */
+export function marksOfParts(whole: MarksWhole, parts: readonly CutPart[]): (piece: Piece) => MarkedPart {
+  const { project, values } = whole;
+  const panels = panelsDrawings(whole);
+  const frames = framesDrawings({ project, values });
+  const drawings = new Map([...panels, ...frames].map((drawing) => [drawing.name, drawing]));
+  return (piece) => {
+    const part = parts.find(({ id }) => id === piece.part);
+    if (!part) return { paths: [], texts: [] };
+    const joined = values.joints.find(({ pieces }) => pieces.some(({ id }) => id === part.id));
+    const drawing = drawings.get(joined?.panel ?? part.id);
+    const faceUp = joined
+      ? 'inside face up'
+      : frames.some(({ name }) => name === part.id)
+        ? 'drawn face up'
+        : 'aft face up';
+    const marks = drawing ? marksWithin(drawing, part.outline) : { paths: [], texts: [] };
+    const tapers = joined ? tapersOf(joined, part) : { paths: [], texts: [] };
+    const own = {
+      paths: [...marks.paths, ...tapers.paths],
+      texts: [
+        ...marks.texts,
+        ...tapers.texts,
+        ...(joined ? foreOn(part.outline) : []),
+        ...namesOf(piece, part, `${project.name}, rev ${project.revision}; ${faceUp}`),
+      ],
+    };
+    return piece.isMirrored ? mirroredMarks(own) : own;
+  };
+}
+
+/** Of a drawing what is marked, as far as it lies on the part; its words at marks, not those that name the whole. */
+function marksWithin({ paths, texts }: Drawing, outline: Outline): MarkedPart {
+  const isOn = (p: Vec2) => contains(outline, p);
+  const marks = paths.flatMap((path): DrawnPath[] => {
+    if (path.layer === 'cut') return [];
+    if (path.isClosed) return path.points.every(isOn) ? [path] : [];
+    return runsInside(path.points, outline, isOn).map((points) => ({ ...path, points }));
+  });
+  const words = texts.filter(({ heightMm, at }) => heightMm < TEXT_MM && isOn(inward(at, outline)));
+  return { paths: marks, texts: words };
+}
+
+/** A word stands at the end of its mark, on the part's very edge: looked at from a hair within. */
+function inward([x, y]: Vec2, outline: Outline): Vec2 {
+  const box = boundsOf(outline);
+  const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+  const hair = 1e-4;
+  return [x + (cx - x) * hair, y + (cy - y) * hair];
+}
+
+/** Where the tapers of a piece's scarfs begin, and on which face they are planed. */
+function tapersOf({ joints, pieces }: JointedPanel, part: CutPart): MarkedPart {
+  const k = pieces.findIndex(({ id }) => id === part.id);
+  const ends = [
+    { joint: joints[k - 1], side: 1, words: 'taper underneath' },
+    { joint: joints[k], side: -1, words: 'taper on this face' },
+  ];
+  const made = ends.flatMap(({ joint, side, words }) => {
+    if (!joint) return [];
+    const { u, scarf, low, high } = joint;
+    const from = u + (side * scarf) / 2;
+    const text = `scarf ${Math.round(scarf)} mm, ${words}`;
+    const at: Vec2 = [side > 0 ? from + 8 : from - 12 * TEXT_MM, (low + high) / 2];
+    return [{ path: straightPath([from, low], [from, high]), text: { at, heightMm: TEXT_MM * 0.7, text } }];
+  });
+  return {
+    paths: made.flatMap(({ path }) =>
+      runsInside(path.points, part.outline, (p) => contains(part.outline, p)).map((points) => ({ ...path, points })),
+    ),
+    texts: made.map(({ text }) => text),
+  };
+}
+
+/** So far along a piece from its fore end, as a share of its length, the word stands. */
+const FORE_AT = 0.12;
+
+/** Panels are drawn from the bow aft. */
+function foreOn(outline: Outline): DrawnText[] {
+  const box = boundsOf(outline);
+  const x = box.minX + FORE_AT * (box.maxX - box.minX);
+  const ys = crossings([...outline, ...outline.slice(0, 1)], 0, x).map((p) => p[1]);
+  if (ys.length === 0) return [];
+  return [{ at: [x, (Math.min(...ys) + Math.max(...ys)) / 2], heightMm: TEXT_MM, text: 'FORE' }];
+}
+
+function namesOf(piece: Piece, part: CutPart, boat: string): DrawnText[] {
+  const box = boundsOf(part.outline);
+  const [x, y] = [(box.minX + box.maxX) / 2 - 150, (box.minY + box.maxY) / 2];
+  return [
+    { at: [x, y], heightMm: TEXT_MM, text: piece.name },
+    { at: [x, y - 1.6 * TEXT_MM], heightMm: TEXT_MM * 0.7, text: boat },
+  ];
+}
+
+const mirroredMarks = ({ paths, texts }: MarkedPart): MarkedPart => {
+  const over = ([x, y]: Vec2): Vec2 => [-x, y];
+  return {
+    paths: paths.map((path) => carried(path, over)),
+    texts: texts.map((text) => ({ ...text, at: over(text.at) })),
+  };
+};
