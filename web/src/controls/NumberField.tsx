@@ -1,5 +1,7 @@
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import type { Edit } from '@kalotrope/core/findings';
+import { useRefusal } from './use-refusal';
 
 type Read = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly expected: string };
 type Props = {
@@ -8,6 +10,9 @@ type Props = {
   readonly onCommit: (value: number) => void;
   /** How what is typed is understood; a plain number unless given. */
   readonly read?: (text: string) => Read;
+  /** Where in the project it is kept, and what one shown unit is there: what would be refused is refused here. */
+  readonly path?: Edit['path'];
+  readonly unit?: number;
 };
 
 function readNumber(text: string): Read {
@@ -25,10 +30,13 @@ export const numberBetween =
   };
 
 /** A figure that is no length: Enter or leaving the field commits, Esc restores. */
-export function NumberField({ label, value, onCommit, read = readNumber }: Props) {
+export function NumberField({ label, value, onCommit, read = readNumber, path, unit = 1 }: Props) {
+  const refuse = useRefusal(path);
   const [typed, setTyped] = useState<string | null>(null);
   const parsed = typed === null ? null : read(typed);
+  const refused = parsed?.ok ? refuse(parsed.value * unit) : undefined;
   const commit = () => {
+    if (refused !== undefined) return; // it stays in the field, with why
     if (parsed?.ok && parsed.value !== value) onCommit(parsed.value);
     setTyped(null);
   };
@@ -36,8 +44,8 @@ export function NumberField({ label, value, onCommit, read = readNumber }: Props
     <TextField
       label={label}
       value={typed ?? String(Number(value.toFixed(4)))}
-      error={parsed !== null && !parsed.ok}
-      helperText={parsed !== null && !parsed.ok ? `Expected ${parsed.expected}` : undefined}
+      error={parsed !== null && (!parsed.ok || refused !== undefined)}
+      helperText={refused ?? (parsed !== null && !parsed.ok ? `Expected ${parsed.expected}` : undefined)}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={commit}
       onKeyDown={(event) => {

@@ -86,14 +86,22 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
           label="Fillet radius"
           mm={project.epoxy.filletRadius}
           onCommit={set('filletRadius', 'Fillet radius')}
+          path={['epoxy', 'filletRadius']}
         />
-        <LengthField label="Tape width" mm={project.epoxy.tapeWidth} onCommit={set('tapeWidth', 'Tape width')} />
+        <LengthField
+          label="Tape width"
+          mm={project.epoxy.tapeWidth}
+          onCommit={set('tapeWidth', 'Tape width')}
+          path={['epoxy', 'tapeWidth']}
+        />
         {NUMBERS.map(([key, label, unit]) => (
           <NumberField
             key={key}
             label={label}
             value={project.epoxy[key] / unit}
             onCommit={(value) => set(key, label)(value * unit)}
+            path={['epoxy', key]}
+            unit={unit}
           />
         ))}
         <Sheathing part={project.epoxy} />

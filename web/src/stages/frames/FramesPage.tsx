@@ -45,11 +45,12 @@ function FrameNumbers({ frame }: { readonly frame: Frame }) {
   const project = useAppSelector(selectProject);
   const derived = useAppSelector(selectDerived);
   const dispatch = useAppDispatch();
+  const pathTo = (key: string) => ['frames', 'frames', frame.id, key];
   const set = (key: 'x' | 'width' | 'face', label: string) => (value: number | string) =>
     dispatch(
       edited({
         label: `${frame.name}: ${label}`,
-        edits: [{ path: ['frames', 'frames', frame.id, key], value }],
+        edits: [{ path: pathTo(key), value }],
       }),
     );
   const widest = Math.max(...frame.outline.map((p) => p[0]));
@@ -71,8 +72,8 @@ function FrameNumbers({ frame }: { readonly frame: Frame }) {
         ))}
       </TextField>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
-        <LengthField label="Station face at x" mm={frame.x} onCommit={set('x', 'place')} />
-        <LengthField label="Thickness" mm={frame.width} onCommit={set('width', 'thickness')} />
+        <LengthField label="Station face at x" mm={frame.x} onCommit={set('x', 'place')} path={pathTo('x')} />
+        <LengthField label="Thickness" mm={frame.width} onCommit={set('width', 'thickness')} path={pathTo('width')} />
       </Box>
       <TextField
         select

@@ -1,13 +1,12 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { JointedPanel } from '@kalotrope/core/joints';
 import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { panelOfThing, panelThing, stationMarks, type Panel } from '@kalotrope/core/panels';
-import { useState } from 'react';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
+import { NumberField } from '../../controls/NumberField';
 import { picked } from '../../state/screen-slice';
 import { PlainTable } from '../../controls/PlainTable';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
@@ -138,27 +137,30 @@ function JointSettings() {
   const project = useAppSelector(selectProject);
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
-  const [ratio, setRatio] = useState<string | null>(null);
   if (!project) return null;
   const { scarfRatio, clearOfFrames, stagger } = project.joints;
   const set = (key: 'scarfRatio' | 'clearOfFrames' | 'stagger', label: string) => (value: number) =>
     dispatch(edited({ label, edits: [{ path: ['joints', key], value }] }));
-  const commit = () => {
-    if (ratio !== null && Number(ratio) !== scarfRatio) set('scarfRatio', 'Scarf ratio')(Number(ratio));
-    setRatio(null);
-  };
   return (
     <Box sx={{ display: 'grid', gap: 1.25, mt: 1.5 }}>
-      <TextField
+      <NumberField
         label="Scarf, times the thickness"
-        value={ratio ?? scarfRatio}
-        onChange={(event) => setRatio(event.target.value)}
-        onBlur={commit}
-        onKeyDown={(event) => event.key === 'Enter' && commit()}
-        slotProps={{ htmlInput: { className: 'figure', inputMode: 'decimal' } }}
+        value={scarfRatio}
+        onCommit={set('scarfRatio', 'Scarf ratio')}
+        path={['joints', 'scarfRatio']}
       />
-      <LengthField label="Clear of frames" mm={clearOfFrames} onCommit={set('clearOfFrames', 'Clear of frames')} />
-      <LengthField label="Stagger between panels" mm={stagger} onCommit={set('stagger', 'Stagger')} />
+      <LengthField
+        label="Clear of frames"
+        mm={clearOfFrames}
+        onCommit={set('clearOfFrames', 'Clear of frames')}
+        path={['joints', 'clearOfFrames']}
+      />
+      <LengthField
+        label="Stagger between panels"
+        mm={stagger}
+        onCommit={set('stagger', 'Stagger')}
+        path={['joints', 'stagger']}
+      />
       <Figure
         name="Length of a scarf"
         value={formatWithUnit(scarfRatio * project.panels.thickness, notation)}

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo } from 'react';
-import type { EditValue } from '@kalotrope/core/findings';
+import type { Edit, EditValue } from '@kalotrope/core/findings';
 import { formatFine, formatWithUnit, unitLabel, type Notation } from '@kalotrope/core/measure';
 import {
   isSplitLine,
@@ -68,6 +68,7 @@ const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsP
     <div className="field-grid no-print">
       <LengthField
         label="Skin thickness"
+        path={['panels', 'thickness']}
         mm={part.thickness}
         onCommit={(mm) => set('Skin thickness', ['thickness'], mm)}
       />
@@ -85,16 +86,19 @@ const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsP
       />
       <LengthField
         label="Holes every"
+        path={['panels', 'stitches', 'spacing']}
         mm={part.stitches.spacing}
         onCommit={(mm) => set('Spacing of holes', ['stitches', 'spacing'], mm)}
       />
       <LengthField
         label="Holes from the edge"
+        path={['panels', 'stitches', 'inset']}
         mm={part.stitches.inset}
         onCommit={(mm) => set('Holes from the edge', ['stitches', 'inset'], mm)}
       />
       <OptionalLength
         mm={part.waterline}
+        path={['panels', 'waterline']}
         label="Waterline at height"
         offer="Mark a waterline"
         remove="Take it off"
@@ -105,6 +109,7 @@ const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsP
       {(hasTransom || part.transomRadius !== null) && (
         <OptionalLength
           mm={part.transomRadius}
+          path={['panels', 'transomRadius']}
           label="Transom’s radius"
           offer="Bend the transom"
           remove="Make it flat"
@@ -140,6 +145,7 @@ function TransomFields({ part, set, isBent }: TransomProps) {
     <>
       <LengthField
         label="Transom thickness"
+        path={['panels', 'transomThickness']}
         mm={part.transomThickness}
         onCommit={(mm) => set('Transom thickness', ['transomThickness'], mm)}
       />
@@ -170,14 +176,15 @@ type OptionalProps = {
   readonly remove: string;
   readonly start: number;
   readonly onChange: (mm: number | null) => void;
+  readonly path: Edit['path'];
 };
 
 /** A length that there need not be: a button that asks for it, or its field with one that takes it off. */
-function OptionalLength({ mm, label, offer, remove, start, onChange }: OptionalProps) {
+function OptionalLength({ mm, label, offer, remove, start, onChange, path }: OptionalProps) {
   if (mm === null) return <Button onClick={() => onChange(start)}>{offer}</Button>;
   return (
     <Box>
-      <LengthField label={label} mm={mm} onCommit={onChange} />
+      <LengthField label={label} mm={mm} onCommit={onChange} path={path} />
       <Button size="small" onClick={() => onChange(null)}>
         {remove}
       </Button>

@@ -212,11 +212,17 @@ function SheetSettings({ project }: { readonly project: Project }) {
   return (
     <>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, mt: 1.5 }}>
-        <LengthField label="Gap for the cut" mm={project.sheets.gap} onCommit={set('gap', 'Gap for the cut')} />
+        <LengthField
+          label="Gap for the cut"
+          mm={project.sheets.gap}
+          onCommit={set('gap', 'Gap for the cut')}
+          path={['sheets', 'gap']}
+        />
         <LengthField
           label="Margin at the edge"
           mm={project.sheets.margin}
           onCommit={set('margin', 'Margin at the edge')}
+          path={['sheets', 'margin']}
         />
       </Box>
       {project.sheets.stock.map((sheet) => (
@@ -226,6 +232,7 @@ function SheetSettings({ project }: { readonly project: Project }) {
               key={key}
               label={`${sheet.thickness} mm sheet, ${key === 'width' ? 'length' : 'width'}`}
               mm={sheet[key]}
+              path={['sheets', 'stock', sheet.id, key]}
               onCommit={(mm) =>
                 dispatch(
                   edited({
