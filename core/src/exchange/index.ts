@@ -2,7 +2,7 @@ export { cardModel } from './card-model';
 export type { CardModel, CardOptions } from './card-model';
 export { problemText } from './csv-cells';
 export { EXPORT_KINDS, exportFiles, outgoingDrawings, outgoingTables } from './export-files';
-export type { ExportKind, Outgoing, Work } from './export-files';
+export type { ExportKind, Work } from './export-files';
 export { readLinesDxf } from './lines-dxf';
 export { readOffsets } from './offsets-csv';
 export { decodeText } from './text-file';

@@ -42,5 +42,5 @@ export type { Half, PlottedPoint } from './plotting';
 export { levelled, moved, pencilAtFullSize, scaled, traced } from './underlay';
 export type { Adjusted } from './underlay';
 export { sectionCurves } from './whole-section';
-export { GUIDE_ONLY, pointWord, readPointWord } from './point-words';
+export { GUIDE_ONLY, readPointWord } from './point-words';
 export { lineOf, lineThing, pointOf, pointThing } from './things';

@@ -1,5 +1,4 @@
 // apart from the shapes in ../index.ts: the packages behind these are large, and only what saves files needs them
 export { writeDxf } from './dxf';
 export { writePages, writePdf } from './pdf';
-export type { PdfLayout } from './pdf';
 export { writeSvg } from './svg';
