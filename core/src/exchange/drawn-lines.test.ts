@@ -86,6 +86,8 @@ describe.each(tables)('%s, drawn and read', (_name, lines) => {
     const back = read(text);
     expect(back.assumed).toEqual([]);
     expect(byName(plainly(back.lines))).toEqual(byName(plainly(lines)));
+    const ids = back.lines.longitudinals.map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
     for (const line of lines.longitudinals) {
       const own = back.lines.longitudinals.find(({ name }) => name === line.name);
       line.points.forEach((p, i) =>
@@ -137,10 +139,22 @@ describe('a drawing of somebody else’s', () => {
     expect(back.assumed.join()).not.toMatch(/off the drawn line/);
   });
   it('says how far the batten leaves straight pieces, or stations that miss a bend', () => {
-    const sag = read(dxf(polyline('PROFILE KEEL', [[0, 0], [1000, 100], [2000, 0]]))); // prettier-ignore
+    const sag = read(
+      dxf(
+        polyline('PROFILE KEEL', [
+          [0, 0],
+          [1000, 100],
+          [2000, 0],
+        ]),
+      ),
+    );
     // the parabola through the three, at a quarter: 0.75·100, against 50 on the straight piece
     expect(sag.assumed.join()).toMatch(/Keel|KEEL: a fair curve .* up to 2[0-9.]+ mm off the drawn line/);
-    const station = (x: number) => polyline('STATIONS', [[x, 0], [x, 500]]); // prettier-ignore
+    const station = (x: number) =>
+      polyline('STATIONS', [
+        [x, 0],
+        [x, 500],
+      ]);
     const wave = even(401, (w) => 50 * Math.sin(6 * Math.PI * w));
     const missed = read(dxf(polyline('PROFILE KEEL', wave), station(1000), station(2000)));
     expect(missed.lines.longitudinals[0]?.points).toHaveLength(4);
@@ -148,7 +162,18 @@ describe('a drawing of somebody else’s', () => {
   });
   it('has the arcs of its polylines; what cannot be read is named', () => {
     // a bulge of 1 is half a circle: radius 500 about (500, 0), below for a positive one
-    const back = read(dxf(polyline('PROFILE STEM', [[0, 0], [1000, 0]], [1]))); // prettier-ignore
+    const back = read(
+      dxf(
+        polyline(
+          'PROFILE STEM',
+          [
+            [0, 0],
+            [1000, 0],
+          ],
+          [1],
+        ),
+      ),
+    );
     const stem = at(back.lines.longitudinals, 0);
     for (const [x, , z] of sampled(battenOf(stem), 60))
       expect(Math.abs(Math.hypot(x - 500, z) - 500)).toBeLessThan(0.05);
@@ -178,27 +203,32 @@ describe('a damaged drawing', () => {
   const good = writeDxf(linesDrawing(bendLines(tamsel).value));
   const chance = random(12);
   const whole = (below: number) => Math.floor(chance() * below);
+  const inLines = (harm: (lines: string[], at: number) => void) => (text: string) => {
+    const lines = text.split('\n');
+    harm(lines, whole(lines.length));
+    return lines.join('\n');
+  };
+  const without = (text: string, from: number, to: number) => text.slice(0, from) + text.slice(to);
   const harms: readonly ((text: string) => string)[] = [
     (text) => text.slice(0, whole(text.length)),
-    (text) => { const i = whole(text.length); return text.slice(0, i) + text.slice(i + 1 + whole(200)); }, // prettier-ignore
-    (text) => { const lines = text.split('\n'); lines[whole(lines.length)] = ['', 'x', '-1', '1e999', '0', '42'][whole(6)]!; return lines.join('\n'); }, // prettier-ignore
-    (text) => { const lines = text.split('\n'); lines.splice(whole(lines.length), 1 + whole(3)); return lines.join('\n'); }, // prettier-ignore
-    (text) => { const [i, j] = [whole(text.length), whole(text.length)]; return text.slice(0, i) + text.slice(j); }, // prettier-ignore
+    (text) => without(text, whole(text.length), whole(text.length)),
+    inLines((lines, k) => (lines[k] = at(['', 'x', '-1', '1e999', '0', '42'], whole(6)))),
+    inLines((lines, k) => lines.splice(k, 1 + whole(3))),
   ];
   it('is read or refused in a sentence, 200 of them (seed 12)', () => {
     for (let i = 0; i < 200; i++) {
       const result = readLinesDxf(at(harms, i % harms.length)(good));
       if (!result.ok) expect(at(result.problems, 0)).toMatch(/^(This is not a DXF|Layer |No layer |Some points )/);
-      else for (const { points } of result.lines.longitudinals) for (const p of points) expect(Number.isFinite(p.x + p.halfBreadth + p.height)).toBe(true); // prettier-ignore
+      const points = result.ok ? result.lines.longitudinals.flatMap((line) => line.points) : [];
+      for (const p of points) expect(Number.isFinite(p.x + p.halfBreadth + p.height)).toBe(true);
     }
   });
-  it('says on which line it breaks off', () => {
-    expect(readLinesDxf('0\nSECTION\nsomething\n')).toMatchObject({ ok: false, problems: [expect.stringMatching(/Line 3: found "something"/)] }); // prettier-ignore
-    expect(readLinesDxf(good.slice(0, good.length / 2))).toMatchObject({
-      problems: [expect.stringMatching(/line \d+/i)],
-    });
-    expect(readLinesDxf('\n'.repeat(1_000_000))).toMatchObject({
-      problems: [expect.stringMatching(/Line 1: found ""/)],
-    });
+  it.each([
+    ['0\nSECTION\nsomething\n', /Line 3: found "something"/],
+    [good.slice(0, good.length / 2), /line \d+/i],
+    ['\n'.repeat(1_000_000), /Line 1: found ""/],
+  ])('says on which line it breaks off (%#)', (text, wanted) => {
+    const result = readLinesDxf(text);
+    expect(result.ok ? '' : at(result.problems, 0)).toMatch(wanted);
   });
 });

@@ -3,7 +3,7 @@
  *
  * Candidates are the corners of both views, each read in the other view at its x. Where the drawing names stations,
  * those are the points; of a line drawn by few corners every corner is one; of one drawn in many pieces, as few as keep
- * the batten within FIT_MM of every candidate: both ends and the knuckles first, then, stretch by stretch, the candidate
+ * the batten within FIT_MM of every candidate: both ends and the knuckles first, then, in each stretch, the candidate
  * furthest off. What is left between batten and drawing is measured at the candidates and at even steps along the
  * batten, and told where it is over TOLD_MM.
  */
@@ -131,7 +131,7 @@ function fitted(all: readonly Candidate[]): Candidate[] {
   return [...chosen].sort((a, b) => a - b).map((i) => at(all, i));
 }
 
-/** In each stretch between chosen candidates the one furthest off the batten, where that is over FIT_MM; worst first. */
+/** In each stretch between chosen candidates the one furthest off the batten, if by over FIT_MM; worst first. */
 function worstByStretch(all: readonly Candidate[], chosen: readonly number[]) {
   const stretches = sampledStretches(chosen.map((i) => at(all, i)));
   const found: { index: number; off: number }[] = [];
@@ -202,9 +202,9 @@ function departureNotes(
     if (distance > worst.off) worst = { off: distance, x: candidate.at[0] };
   }
   if (Number.isNaN(worst.x)) return [];
+  const mm = worst.off.toFixed(worst.off < 1 ? 2 : 1);
   return [
-    `${name}: a fair curve through the points taken lies up to ${worst.off.toFixed(worst.off < 1 ? 2 : 1)} mm off the ` +
-      `drawn line, at x ${Math.round(worst.x)}`,
+    `${name}: a fair curve through the points taken lies up to ${mm} mm off the drawn line, at x ${Math.round(worst.x)}`,
   ];
 }
 

@@ -65,7 +65,7 @@ export function readLinesDxf(text: string): ReadDrawing {
   ];
   if (problems.length > 0) return refuse(...problems);
   const taken = [...profile.lines.keys()].map((name) => lineFrom(name, { layers, profile, plan }, problems));
-  const lines = taken.flatMap(({ line }) => (line ? [line] : []));
+  const lines = withOwnIds(taken.flatMap(({ line }) => (line ? [line] : [])));
   problems.push(...faultsOf(lines));
   if (problems.length > 0) return refuse(...problems);
   const isOwn = taken.every(({ isMarked }) => isMarked);
@@ -130,7 +130,7 @@ function lineFrom(name: string, sheet: Sheet, problems: string[]): Taken {
   const isExtra = words.some(({ text }) => text.endsWith(GUIDE_ONLY));
   const written = words
     .map(({ text }) => text.replace(GUIDE_ONLY, '').trim())
-    .find((text) => layerWord(text) !== '' && name.startsWith(layerWord(text)));
+    .find((text) => isLayerOf(name, layerWord(text)));
   const called = plainText(written ?? capital(name)).slice(0, 60) || 'Line';
   const line = { id: called.toLowerCase().replace(/\s+/g, '-'), name: called, ...(isExtra ? { isExtra } : {}) };
   const marked = markedPoints({ name, profile, plan }, sheet);
@@ -141,6 +141,21 @@ function lineFrom(name: string, sheet: Sheet, problems: string[]): Taken {
   return 'problem' in taken
     ? { line: undefined, isMarked: false, notes: [] }
     : { line: { ...line, points: taken.points }, isMarked: false, notes: taken.notes };
+}
+
+/** A line's layer is called after it, with a number where another is called alike. */
+const isLayerOf = (layer: string, word: string): boolean =>
+  word !== '' && (layer === word || (layer.slice(0, word.length) === word && /^ \d+$/.test(layer.slice(word.length))));
+
+/** Names that differ in capitals alone would have one id. */
+function withOwnIds(lines: readonly Longitudinal[]): Longitudinal[] {
+  const taken = new Set<string>();
+  return lines.map((line) => {
+    let { id } = line;
+    for (let k = 2; taken.has(id); k++) id = `${line.id.slice(0, 55)}-${k}`;
+    taken.add(id);
+    return { ...line, id };
+  });
 }
 
 function faultsOf(lines: readonly Longitudinal[]): string[] {

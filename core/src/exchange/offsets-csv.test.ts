@@ -246,10 +246,10 @@ describe('a knuckle, and names that mean something to a spreadsheet', () => {
 });
 
 describe('figures with marks of thousands', () => {
-  const long = (...figures: string[]) =>
-    readOffsets(
-      `# units=mm\nline,station,x,half_breadth,height\n${figures.map((x, i) => `keel,${i},"${x}",${i},100`).join('\n')}\n`,
-    );
+  const long = (...figures: string[]) => {
+    const rows = figures.map((x, i) => `keel,${i},"${x}",${i},100`);
+    return readOffsets(['# units=mm', 'line,station,x,half_breadth,height', ...rows, ''].join('\n'));
+  };
   const xs = (result: ReturnType<typeof readOffsets>) =>
     result.ok ? result.lines.longitudinals[0]?.points.map((p) => p.x) : result.problems.map(problemText).join();
   it('that can be read two ways are asked about, by row and column', () => {

@@ -67,6 +67,8 @@ function* groupsOf(text: string): Generator<Group> {
   }
 }
 
+const tooMany = () => new NotDxf(`Over ${MOST_POINTS} points or things; expected a drawing of the lines alone`);
+
 type Sections = { readonly header: Group[]; readonly entities: Entity[] };
 
 function sectionsOf(groups: Iterable<Group>): Sections {
@@ -77,8 +79,10 @@ function sectionsOf(groups: Iterable<Group>): Sections {
     if (group.code === 0 && (group.value === 'SECTION' || group.value === 'ENDSEC')) section = '';
     else if (section === '' && group.code === 2) section = group.value;
     else if (section === 'HEADER') header.push(group);
-    else if (section === 'ENTITIES' && group.code === 0) entities.push({ kind: group.value, groups: [] });
-    else if (section === 'ENTITIES') entities[entities.length - 1]?.groups.push(group);
+    else if (section === 'ENTITIES' && group.code === 0) {
+      entities.push({ kind: group.value, groups: [] });
+      if (entities.length > MOST_POINTS) throw tooMany();
+    } else if (section === 'ENTITIES') entities[entities.length - 1]?.groups.push(group);
   }
   return { header, entities };
 }
@@ -100,8 +104,7 @@ function contentOf({ header, entities }: Sections): DxfContent {
     else if (entity.kind === 'LINE') lines.push({ layer, points: [pointOf(entity, 0), pointOf(entity, 1)] });
     else others.set(`${entity.kind} ${layer}`, { layer, kind: entity.kind });
   }
-  if (lines.reduce((sum, { points }) => sum + points.length, 0) > MOST_POINTS)
-    throw new NotDxf(`Over ${MOST_POINTS} points; expected a drawing of the lines alone`);
+  if (lines.reduce((sum, { points }) => sum + points.length, 0) > MOST_POINTS) throw tooMany();
   const unit = header.findIndex(({ code, value }) => code === 9 && value === '$INSUNITS');
   const unitGroup = unit < 0 ? undefined : header[unit + 1];
   return { unitCode: unitGroup ? numberOf(unitGroup) : 0, lines, words, others: [...others.values()] };

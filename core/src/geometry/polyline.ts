@@ -87,7 +87,7 @@ export function crossings(points: readonly Vec2[], axis: 0 | 1, value: number): 
   return found;
 }
 
-/** The runs of a polyline that lie inside an outline, cut where they pass its edge. `contains`: whether a point does. */
+/** The runs of a polyline that lie inside an outline, cut where they pass its edge. `contains` tells of a point. */
 export function runsInside(
   points: readonly Vec2[],
   outline: readonly Vec2[],

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { at } from '../geometry';
+import { at, type Vec3 } from '../geometry';
 import { demoProject } from '../project';
 import { battenAt, bendBatten, crossingsOfX } from './batten';
 import { lengthAlong } from './fixtures/length-along';
+import { residuals } from './fairness';
 import { drawLines } from './hull';
 import type { LinesTable } from './schema';
 import { layTape, lengthAtX, pointOnTape } from './tape';
@@ -54,6 +55,19 @@ describe('a batten', () => {
 });
 
 describe('drawLines', () => {
+  it('judges a point of a long line by those around it as by all of it', () => {
+    const points = Array.from({ length: 90 }, (_, i) => ({
+      ...{ station: '', x: 50 * i, halfBreadth: 600 * Math.sin(i / 30) + (i % 7), height: 0.02 * i * i + (i % 5) },
+    }));
+    const long = residuals(points);
+    for (const index of [1, 5, 30, 45, 70, 88]) {
+      const others = points.filter((_, i) => i !== index).map((p): Vec3 => [p.x, p.halfBreadth, p.height]);
+      const batten = bendBatten(others);
+      const [, y, z] = battenAt(batten, crossingsOfX(batten, points[index]!.x)[0]!).position;
+      expect(Math.abs(long[index]!.halfBreadth - (points[index]!.halfBreadth - y))).toBeLessThan(1e-4);
+      expect(Math.abs(long[index]!.height - (points[index]!.height - z))).toBeLessThan(1e-4);
+    }
+  });
   it('finds the demo fair: no finding, every residual under 1 mm', () => {
     const { value, findings } = drawLines(tamsel);
     expect(findings).toEqual([]);

@@ -38,6 +38,15 @@ describe('a run of figures', () => {
       expect(suspectsIn(long, ys, 0.3).map((suspect) => suspect.index)).toEqual([index]);
     }
   });
+  it('of five hundred points has its slip found, and is not looked into where it is fair', () => {
+    const long = Array.from({ length: 500 }, (_, i) => i / 499);
+    const heights = long.map((u) => 300 * Math.sin(2 * u) + 80 * u * u);
+    expect(suspectsIn(long, heights, 0.3)).toEqual([]);
+    for (const index of [40, 251, 470]) {
+      const slipped = heights.map((y, i) => (i === index ? y + 9 : y));
+      expect(suspectsIn(long, slipped, 0.3).map((suspect) => suspect.index)).toEqual([index]);
+    }
+  });
   it('too short to judge, or rough all through, blames nothing', () => {
     expect(suspectsIn([0, 0.2, 0.5, 0.8, 1], [0, 50, 20, 90, 100], 0.3)).toEqual([]);
     const next = random(5);

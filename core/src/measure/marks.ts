@@ -1,8 +1,8 @@
 /**
  * What the marks within figures stand for: a point or a comma sets off decimals, or thousands.
  *
- * `1111.25` and `0,5` can be read one way only; so can `1,234.5` and `1 234 567`. `1.900` and `1,800` millimetres can be
- * read two ways: then the other figures of the same table decide, and where they do not, nobody does. In units of which
+ * `1111.25` and `0,5` can be read one way only; so can `1,234.5` and `1 234 567`. `1.900` and `1,800` millimetres can
+ * be read two ways: then the other figures of the same table decide, and where they do not, nobody does. In units of which
  * a table has fractions (inches, metres) three figures after a mark are decimals.
  */
 
@@ -13,7 +13,7 @@ export type Marks = Readonly<Record<'.' | ',', Mark>>;
 /** A figure by itself. */
 export const NO_MARKS: Marks = { '.': 'unknown', ',': 'unknown' };
 
-/** Decimals that can be nothing else: not three of them, or after four digits and more, or after a nought or nothing. */
+/** Decimals that can be nothing else: not three of them, or after four digits and more, or after a nought. */
 const DECIMALS = {
   '.': /^(?:\d+\.(?:\d{1,2}|\d{4,})|\d{4,}\.\d{3}|0*\.\d+)$/,
   ',': /^(?:\d+,(?:\d{1,2}|\d{4,})|\d{4,},\d{3}|0*,\d+)$/,

@@ -48,12 +48,12 @@ function said(text: string): string {
 }
 
 const BAD: readonly (readonly [string, string, RegExp])[] = [
-  ['ragged: a figure too many', changed('chine,3', 'chine,3,1500,440,202,9'), /row 13, column 6/],
-  ['ragged: a figure too few', changed('chine,3', 'chine,3,1500,440'), /row 13, column height: found nothing/],
+  ['ragged: a figure too many', changed('chine,3', 'chine,3,1500,440,202,9'), /row 13, column F/],
+  ['ragged: a figure too few', changed('chine,3', 'chine,3,1500,440'), /row 13, column height \(E\): found nothing/],
   [
     'a word for a figure',
     changed('sheer,2', 'sheer,2,1000,526,five hundred'),
-    /row 19, column height: found "five hundred"/,
+    /row 19, column height \(E\): found "five hundred"/,
   ],
   ['a station missing on one line', table(good.filter((row) => !row.startsWith('chine,3'))), /^$/],
   [
@@ -72,10 +72,10 @@ const BAD: readonly (readonly [string, string, RegExp])[] = [
   ['a line of one point', table([...keel, ...chine, 'sheer,0,0,400,590']), /Sheer/],
   ['a station given twice', table([...good, good.at(-1) ?? '']), /Sheer: station 6 is on top of the point before it/],
   ['a station out of order', changed('chine,3', 'chine,3,300,440,202'), /Chine/],
-  ['ten thousand columns', `station${',1'.repeat(10_000)}\nx${',5'.repeat(10_000)}\n`, /column 201/],
+  ['ten thousand columns', `station${',1'.repeat(10_000)}\nx${',5'.repeat(10_000)}\n`, /column GS/],
   ['ten thousand rows', table(Array.from({ length: 10_000 }, (_, i) => `keel,${i},${i},0,0`)), /5000 rows at most/],
   ['a boat of a kilometre', changed('sheer,6', 'sheer,6,1000000,400,590'), /under 100 m/],
-  ['figures that are none', changed('keel,2', 'keel,2,NaN,0,Infinity'), /row 5, column x: found "NaN"/],
+  ['figures that are none', changed('keel,2', 'keel,2,NaN,0,Infinity'), /row 5, column x \(C\): found "NaN"/],
 ];
 
 describe('a bad table', () => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoProject, DEMO_IDS } from './demos/index';
 import { allFindings, createDerive } from './derive';
 import { PROJECT_VERSION, projectSchema } from './document';
-import { applyEdits, resolvePath } from './edits';
+import { applyEdits, refusalOf, resolvePath } from './edits';
 import { readProject } from './read-project';
 import version1 from './old-versions/version-1.json';
 import version2 from './old-versions/version-2.json';
@@ -106,6 +106,37 @@ describe('edits', () => {
   ])('refuse %j = %j with a reason', (path, value) => {
     const result = applyEdits(project, [{ path, value }]);
     expect(result.ok ? '' : result.reason).toMatch(/\w/);
+  });
+});
+
+describe('what is refused', () => {
+  const project = demoProject('tamsel', 'x');
+  const inches = { ...project, notation: 'in-16' as const };
+  it.each([
+    [
+      project,
+      ['panels', 'thickness'],
+      0.5,
+      'Skin thickness: 0.5 mm is not taken; expected a length from 1.0 mm to 40.0 mm',
+    ],
+    [project, ['epoxy', 'waste'], 0.99, 'Waste: 99 % is not taken; expected a share from 0 % to 80 %'],
+    [project, ['joints', 'scarfRatio'], 0, 'Scarf ratio: 0 is not taken; expected a figure from 4 to 20'],
+    [project, ['joints', 'scarfRatio'], NaN, 'Scarf ratio: expected a figure from 4 to 20'],
+    [project, ['panels', 'stitches', 'spacing'], 0.01, 'Holes every: 0.01 mm is not taken'],
+    [project, ['epoxy', 'sealingCoats'], 2.5, 'Sealing coats: 2.5 is not taken; expected a whole number from 0 to 6'],
+    [project, ['epoxy', 'sealingCoats'], 1e300, 'expected a whole number from 0 to 6'],
+    [inches, ['sheets', 'gap'], 254, 'Gap for the cut: 10 in is not taken; expected a length from 0 in to 3 15/16 in'],
+    [project, ['panels', 'linesTo'], 'sideways', 'expected one of outside, middle, inside'],
+  ])('is so by its name on the screen, in the boat’s unit (%#)', (of, path, value, words) => {
+    expect(refusalOf(of, { path, value })).toContain(words);
+    const said = refusalOf(of, { path, value });
+    expect(said).not.toMatch(/NaN|received|<=|>=|9007199254740991|e\+/);
+  });
+  it('in a file is told with its place too', () => {
+    const read = readProject({ ...project, epoxy: { ...project.epoxy, waste: 9 } });
+    expect(read.ok ? '' : read.problems.join()).toBe(
+      'epoxy.waste: Waste: 900 % is not taken; expected a share from 0 % to 80 %',
+    );
   });
 });
 

@@ -1,4 +1,4 @@
-/** What layouts leave off the sheets, as findings. A thickness without any sheet is judged with the parts themselves. */
+/** What layouts leave off the sheets, as findings. A thickness without any sheet is judged with the parts. */
 import type { SheetsFinding } from './findings';
 import type { Layout } from './layouts';
 import type { Piece } from './parts';

@@ -67,6 +67,16 @@ describe('a job that cannot be laid out', () => {
     const read = readNestJob({ gap: 6, margin: 8, sheets: sheet(1000, 1000), parts });
     expect(read.ok ? '' : read.problem).toMatch(wanted);
   });
+  it('is refused in words that are not a program’s', () => {
+    const refusal = (job: object) => {
+      const read = readNestJob({ gap: 6, margin: 8, sheets: sheet(1000, 1000), parts: [], ...job });
+      return read.ok ? '' : read.problem;
+    };
+    expect(refusal({ gap: 5000 })).toBe('gap: expected 1000 at most');
+    expect(refusal({ gap: '6' })).toBe('gap: expected a number');
+    expect(refusal({ sheets: [] })).toBe('sheets: expected 1 in the list at least');
+    expect(refusal({ sheets: [{ id: 'A', width: 9, height: 9, qty: 1e300 }] })).toMatch(/^sheets\.0\.qty: expected/);
+  });
   it('is not one with shapes that are hard but whole: either way round, a point on an edge, 5000 points', () => {
     const round = Array.from({ length: 5000 }, (_, i): [number, number] => [
       500 * Math.cos(i / 795.77),

@@ -1,5 +1,6 @@
 /** Reads a nesting job from parsed JSON: a job that can be laid out, or what is wrong with it, by the part's name. */
 import { area, at, unionOf, type Outline } from '../geometry';
+import { issueWords } from '../stage';
 import { nestJobSchema, type NestJob } from './schema';
 
 export type ReadJob = { readonly ok: true; readonly job: NestJob } | { readonly ok: false; readonly problem: string };
@@ -10,7 +11,7 @@ export function readNestJob(data: unknown): ReadJob {
   if (!parsed.success) {
     const [issue] = parsed.error.issues;
     const place = (issue?.path ?? []).map(String).join('.') || 'the job';
-    return { ok: false, problem: `${place}: ${issue?.message ?? 'not valid'}` };
+    return { ok: false, problem: `${place}: ${issue ? issueWords(issue) : 'not valid'}` };
   }
   const problem = faultIn(parsed.data);
   return problem === undefined ? { ok: true, job: parsed.data } : { ok: false, problem };

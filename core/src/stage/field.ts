@@ -26,7 +26,8 @@ export function refusalWords(schema: z.ZodType, value: unknown, place: string, n
   const name = typeof meta['title'] === 'string' ? meta['title'] : place;
   const { read, expected } = wordsOf(plain, meta, notation);
   if (typeof value !== 'number' || !Number.isFinite(value)) return `${name}: ${found(value)}expected ${expected}`;
-  return `${name}: ${read(value)} is not taken; expected ${expected}`;
+  const shown = Math.abs(value) < UNBOUNDED ? read(value) : 'so large a figure';
+  return `${name}: ${shown} is not taken; expected ${expected}`;
 }
 
 const found = (value: unknown): string =>
@@ -73,6 +74,7 @@ const TOLD_IN_MM = 0.5;
 /** The schema itself, without what says that it may be left out or be null. */
 export function unwrapped(schema: z.ZodType): z.ZodType {
   let plain = schema;
-  while (plain instanceof z.ZodOptional || plain instanceof z.ZodNullable) plain = plain.unwrap() as z.ZodType; // zod's core type of it
+  // zod gives its core type of what is within
+  while (plain instanceof z.ZodOptional || plain instanceof z.ZodNullable) plain = plain.unwrap() as z.ZodType;
   return plain;
 }

@@ -1,6 +1,7 @@
 export { house } from './constant';
 export type { Constant, Constants } from './constant';
 export { countField, figureField, lengthField, refusalWords, shareField, unwrapped } from './field';
+export { issueWords } from './issue-words';
 export { readerOf } from './reader';
 export type { Reader } from './reader';
 export { asItIs, createMemory, makeAnew, oncePer } from './remember';

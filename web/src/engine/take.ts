@@ -1,6 +1,6 @@
 /**
- * A file's bytes as a new project: a table of offsets, a drawing of lines, or a project's own file. What the worker that
- * reads files runs; it looks at nothing but the bytes, and changes nothing.
+ * A file's bytes as a new project: a table of offsets, a drawing of lines, or a project's own file. What the worker
+ * that reads files runs; it looks at nothing but the bytes, and changes nothing.
  */
 import { decodeText, problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
 import { newProject, type Project } from '@kalotrope/core/project';

@@ -1,7 +1,8 @@
-import { beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it, vi } from 'vitest';
 import type { Underlay } from '@kalotrope/core/lines';
 import { demoProject, type Project } from '@kalotrope/core/project';
-import { addPictures, loadPicture, type Picture } from '../storage/pictures';
+import { db } from '../storage/database';
+import { addPictures, loadPicture, storeHeld, type Picture } from '../storage/pictures';
 import { picturesIn, typeOf } from '../engine/carried-pictures';
 import { takeBytes } from '../engine/take';
 import { projectFileWithPictures } from './pictures';
@@ -55,6 +56,15 @@ describe('a project’s file', () => {
     expect(own?.id).not.toBe(picture.id);
     expect(taken.ok && taken.project.lines.underlays).toEqual([{ ...underlay, id: own?.id }]);
     expect(taken.ok && taken.pictures).toEqual([{ ...picture, id: own?.id }]);
+  });
+  it('that the store refuses is kept in this window, and stored when it takes it', async () => {
+    const refused = vi.spyOn(db.pictures, 'add').mockRejectedValueOnce(new Error('full'));
+    const late: Picture = { ...picture, id: 'late' };
+    expect(await addPictures([late])).toBe(false);
+    expect((await loadPicture('late'))?.bytes).toEqual(picture.bytes);
+    expect(await storeHeld()).toBe(true);
+    refused.mockRestore();
+    expect((await db.pictures.get('late'))?.bytes).toEqual(picture.bytes);
   });
   it('never writes over a picture that is stored', async () => {
     await addPictures([{ ...picture, bytes: Uint8Array.from([...picture.bytes, 1]) }]);

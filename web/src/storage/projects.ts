@@ -54,8 +54,8 @@ export type Loaded = { readonly project: Project; readonly saves: KnownSaves; re
 >;
 
 /**
- * The stored project, brought up to the present version, with what can be undone of it; or, where a page was left before
- * it could be saved, as it was then.
+ * The stored project, brought up to the present version, with what can be undone of it; or, where a page was left
+ * before it could be saved, as it was then.
  */
 export async function loadProject(id: string): Promise<Loaded | { reason: string }> {
   const [record, history] = await db.transaction('r', db.projects, db.histories, () =>

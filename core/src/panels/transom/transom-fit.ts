@@ -39,7 +39,7 @@ export type EndPlane = { readonly point: Vec3; readonly normal: Vec3 };
 export const panelsRunOn = ({ fit, ends, thickness }: Pick<TransomSheet, 'fit' | 'ends' | 'thickness'>): number =>
   fit === 'caps' ? (ends === 'outer' ? -thickness : 0) : ends === 'inner' ? thickness : 0;
 
-/** The line's parameter where it has come so far beyond its own end, square to the plane; its end where it never does. */
+/** The line's parameter where it is so far beyond its own end, square to the plane; its end where it never is. */
 export function endMoved(line: HullLine, end: 'fore' | 'aft', { normal }: EndPlane, byMm: number): number {
   const own = end === 'aft' ? 1 : 0;
   if (byMm === 0) return own;
