@@ -11,7 +11,7 @@ export const SHEETS_FINDINGS = {
   'sheets-too-few': entry(
     { thicknessMm: figure, count: figure, pieces: figure, parts: word },
     ({ thicknessMm, count, pieces, parts }) =>
-      `Too few sheets of ${thicknessMm} mm: ${count} of ${pieces} parts are on none (${parts}). Add sheets.`,
+      `Too few sheets of ${thicknessMm} mm: no room for ${count} of ${pieces} parts (${parts}). Add sheets.`,
     { thicknessMm: 6, count: 2, pieces: 8, parts: 'Side 1 of 2, port; Side 2 of 2, port' },
   ),
   'layout-cut-short': entry(
