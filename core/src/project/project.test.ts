@@ -180,6 +180,20 @@ describe('readProject', () => {
     expect(read.ok && read.project.panels).toEqual({ ...version5.panels, transomFit: 'caps', transomEnds: 'inner' });
     expect(read.ok && read.project.epoxy).toEqual({ ...version5.epoxy, sheatheTo: null });
   });
+  it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
+    const [frame, ...others] = version5.frames.frames;
+    const odd = {
+      ...version5,
+      frames: { ...version5.frames, frames: [frame, { ...frame, name: 'Twin' }, ...others] },
+      panels: { ...version5.panels, stitches: { spacing: 0.01, inset: 9 } },
+    };
+    const read = readProject(odd);
+    expect(read.ok && read.project.frames.frames.map(({ id }) => id).slice(0, 2)).toEqual([
+      frame!.id,
+      `${frame!.id}-2`,
+    ]);
+    expect(read.ok && read.project.panels.stitches).toEqual({ spacing: 0, inset: 9 });
+  });
   it('brings the frozen fourth version up: no rounding, no split, a flat transom, the first revision', () => {
     const read = readProject(version4);
     expect(read.ok && [read.fromVersion, read.project.version, read.project.revision]).toEqual([4, PROJECT_VERSION, 1]);
