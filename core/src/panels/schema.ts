@@ -1,6 +1,6 @@
 /** The panels' part of a project. Lengths mm. */
 import { z } from 'zod';
-import { countField, lengthField, shareField } from '../stage';
+import { countField, lengthField, lengthOrNone, shareField } from '../stage';
 import { MARKING_STEP, SKIN_THICKNESS, STITCH_INSET, STITCH_SPACING, TRANSOM_THICKNESS } from './constants';
 
 /** Which face of the skin the table's lines lie on. */
@@ -42,7 +42,7 @@ const splitSchema = z.object({
 });
 
 /** Nearer to one another holes are a tear-off line. */
-export const CLOSEST_HOLES_MM = 20;
+const CLOSEST_HOLES_MM = 20;
 
 export const panelsSchema = z.object({
   /** Of the skin: sides and bottom. */
@@ -56,7 +56,7 @@ export const panelsSchema = z.object({
   meeting: z.enum(MEETINGS),
   /** Holes along the seams; a spacing of 0 is none. Inset: from the edge to the middle of the hole. */
   stitches: z.object({
-    spacing: lengthField('Holes every', 0, 1000).refine((mm) => mm === 0 || mm >= CLOSEST_HOLES_MM),
+    spacing: lengthOrNone('Holes every', CLOSEST_HOLES_MM, 1000),
     inset: lengthField('Holes from the edge', 1, 100),
   }),
   /** Height of a line to mark, such as the waterline; null is none. */

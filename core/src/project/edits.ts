@@ -7,11 +7,13 @@
 import { z } from 'zod';
 import type { Edit } from '../findings';
 import { NOTATIONS, type Notation } from '../measure';
-import { refusalWords, unwrapped } from '../stage';
+import { refusalWords, unwrapped, type Refusal } from '../stage';
 import { CHAIN, projectSchema, type Project } from './document';
 
-export type EditResult =
-  { readonly ok: true; readonly project: Project } | { readonly ok: false; readonly reason: string };
+export type EditResult = { readonly ok: true; readonly project: Project } | EditRefused;
+
+/** `expected`: what would be taken in place of a value. */
+type EditRefused = { readonly ok: false; readonly reason: string; readonly expected?: string };
 
 /** The project with the edits made, or why not; the input is left alone. */
 export function applyEdits(project: Project, edits: readonly Edit[]): EditResult {
@@ -64,17 +66,18 @@ function faultAt(project: unknown, path: Edit['path']): EditResult | undefined {
   const read = schema.safeParse(node);
   if (read.success) return undefined;
   const at = [...path.slice(0, depth), ...(read.error.issues[0]?.path ?? [])];
-  return { ok: false, reason: wordsAt(project, at) };
+  const { sentence, expected } = wordsAt(project, at);
+  return { ok: false, reason: sentence, expected };
 }
 
 /** Why an edit's value would be refused, in the builder's words and unit; undefined where it is taken. */
-export function refusalOf(project: Project, edit: Edit): string | undefined {
+export function refusalOf(project: Project, edit: Edit): Refusal | undefined {
   const result = applyEdits(project, [edit]);
-  return result.ok ? undefined : result.reason;
+  return result.ok ? undefined : { sentence: result.reason, expected: result.expected ?? 'another value' };
 }
 
 /** What is wrong with the value at a path of a document that is no project, in words. */
-export function wordsAt(document: unknown, path: readonly PropertyKey[]): string {
+export function wordsAt(document: unknown, path: readonly PropertyKey[]): Refusal {
   let schema: z.ZodType = projectSchema;
   let node: unknown = document;
   for (const key of path) {
@@ -83,7 +86,8 @@ export function wordsAt(document: unknown, path: readonly PropertyKey[]): string
     schema = inner;
     node = childOf(node, key as string | number);
   }
-  return refusalWords(schema, node, path.join('.') || 'The project', notationOf(document));
+  const place = path.join('.') || 'The project';
+  return refusalWords(schema, node, { place, notation: notationOf(document) });
 }
 
 function notationOf(document: unknown): Notation {

@@ -122,14 +122,20 @@ describe('what is refused', () => {
     [project, ['epoxy', 'waste'], 0.99, 'Waste: 99 % is not taken; expected a share from 0 % to 80 %'],
     [project, ['joints', 'scarfRatio'], 0, 'Scarf ratio: 0 is not taken; expected a figure from 4 to 20'],
     [project, ['joints', 'scarfRatio'], NaN, 'Scarf ratio: expected a figure from 4 to 20'],
-    [project, ['panels', 'stitches', 'spacing'], 0.01, 'Holes every: 0.01 mm is not taken'],
+    [
+      project,
+      ['panels', 'stitches', 'spacing'],
+      0.01,
+      'Holes every: 0.01 mm is not taken; expected a length from 20.0 mm to 1000.0 mm, or 0 for none',
+    ],
     [project, ['epoxy', 'sealingCoats'], 2.5, 'Sealing coats: 2.5 is not taken; expected a whole number from 0 to 6'],
     [project, ['epoxy', 'sealingCoats'], 1e300, 'expected a whole number from 0 to 6'],
     [inches, ['sheets', 'gap'], 254, 'Gap for the cut: 10 in is not taken; expected a length from 0 in to 3 15/16 in'],
     [project, ['panels', 'linesTo'], 'sideways', 'expected one of outside, middle, inside'],
   ])('is so by its name on the screen, in the boat’s unit (%#)', (of, path, value, words) => {
-    expect(refusalOf(of, { path, value })).toContain(words);
-    const said = refusalOf(of, { path, value });
+    const said = refusalOf(of, { path, value })?.sentence;
+    expect(said).toContain(words);
+    expect(words).toContain(refusalOf(of, { path, value })?.expected.slice(0, 10) ?? '');
     expect(said).not.toMatch(/NaN|received|<=|>=|9007199254740991|e\+/);
   });
   it('in a file is told with its place too', () => {

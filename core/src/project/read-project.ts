@@ -47,7 +47,7 @@ export function readProject(data: unknown): ReadProject {
   return {
     ok: false,
     problems: parsed.error.issues.slice(0, 20).map(({ path }) => {
-      const [place, words] = [path.join('.') || 'project', wordsAt(migrated, path)];
+      const [place, words] = [path.join('.') || 'project', wordsAt(migrated, path).sentence];
       return words.startsWith(place) ? words : `${place}: ${words}`;
     }),
   };

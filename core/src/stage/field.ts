@@ -13,21 +13,37 @@ const field = (title: string, kind: FieldKind, { min, max, unit = '' }: Limits) 
   z.number().min(min).max(max).meta({ title, kind, unit });
 
 export const lengthField = (title: string, min: number, max: number) => field(title, 'length', { min, max });
+/** A length that may also be nought, for none; otherwise no shorter than `least`. */
+export const lengthOrNone = (title: string, least: number, max: number) =>
+  z
+    .number()
+    .min(0)
+    .max(max)
+    .refine((mm) => mm === 0 || mm >= least)
+    .meta({ title, kind: 'length', unit: '', least });
 /** Kept as a fraction, shown in per cent. */
 export const shareField = (title: string, min: number, max: number) => field(title, 'share', { min, max });
 export const figureField = (title: string, limits: Limits) => field(title, 'figure', limits);
 export const countField = (title: string, min: number, max: number) =>
   z.number().int().min(min).max(max).meta({ title, kind: 'figure', unit: '' });
 
-/** What is wrong with a value by its schema, in words: "Skin thickness: 0.5 mm is too little; from 1 mm to 40 mm". */
-export function refusalWords(schema: z.ZodType, value: unknown, place: string, notation: Notation): string {
+/** A value refused: in a sentence, "Skin thickness: 0.5 mm is not taken; expected …", and what would be taken. */
+export type Refusal = { readonly sentence: string; readonly expected: string };
+
+/** What is wrong with a value by its schema; `place` names it where the schema does not. */
+export function refusalWords(
+  schema: z.ZodType,
+  value: unknown,
+  { place, notation }: { readonly place: string; readonly notation: Notation },
+): Refusal {
   const plain = unwrapped(schema);
   const meta = plain.meta() ?? {};
   const name = typeof meta['title'] === 'string' ? meta['title'] : place;
   const { read, expected } = wordsOf(plain, meta, notation);
-  if (typeof value !== 'number' || !Number.isFinite(value)) return `${name}: ${found(value)}expected ${expected}`;
+  if (typeof value !== 'number' || !Number.isFinite(value))
+    return { sentence: `${name}: ${found(value)}expected ${expected}`, expected };
   const shown = Math.abs(value) < UNBOUNDED ? read(value) : 'so large a figure';
-  return `${name}: ${shown} is not taken; expected ${expected}`;
+  return { sentence: `${name}: ${shown} is not taken; expected ${expected}`, expected };
 }
 
 const found = (value: unknown): string =>
@@ -40,6 +56,9 @@ function wordsOf(schema: z.ZodType, meta: Readonly<Record<string, unknown>>, not
   if (schema instanceof z.ZodNumber) {
     const [min, max] = [schema.minValue, schema.maxValue];
     const range = min !== null && max !== null && Math.abs(max) < UNBOUNDED ? ` from ${read(min)} to ${read(max)}` : '';
+    const least = meta['least'];
+    if (typeof least === 'number' && max !== null)
+      return { read, expected: `a length from ${read(least)} to ${read(max)}, or 0 for none` };
     return { read, expected: `${schema.isInt ? 'a whole number' : NOUNS[kindOf(meta)]}${range}` };
   }
   if (schema instanceof z.ZodEnum) return { read, expected: `one of ${schema.options.map(String).join(', ')}` };

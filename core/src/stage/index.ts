@@ -1,7 +1,8 @@
 export { house } from './constant';
 export type { Constant, Constants } from './constant';
-export { countField, figureField, lengthField, refusalWords, shareField, unwrapped } from './field';
+export { countField, figureField, lengthField, lengthOrNone, refusalWords, shareField, unwrapped } from './field';
 export { issueWords } from './issue-words';
+export type { Refusal } from './field';
 export { readerOf } from './reader';
 export type { Reader } from './reader';
 export { asItIs, createMemory, makeAnew, oncePer } from './remember';

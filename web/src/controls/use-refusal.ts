@@ -10,6 +10,7 @@ export function useRefusal(path: Edit['path'] | undefined): Refuse {
   const store = useAppStore();
   return (value) => {
     const project = selectProject(store.getState());
-    return path && project ? refusalOf(project, { path, value }) : undefined;
+    const refusal = path && project ? refusalOf(project, { path, value }) : undefined;
+    return refusal && `Expected ${refusal.expected}`;
   };
 }

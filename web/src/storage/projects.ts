@@ -35,8 +35,11 @@ export async function saveProject({ project, past, future }: ToSave, known: Know
   }
 }
 
-export const reasonOf = (error: unknown): string =>
-  error instanceof Error && error.message !== '' ? error.message : String(error);
+/** Of a refusal of the store's its first line: those after it say it again. */
+export function reasonOf(error: unknown): string {
+  const said = error instanceof Error && error.message !== '' ? error.message : String(error);
+  return said.slice(0, Math.max(0, said.indexOf('\n')) || said.length);
+}
 
 const recordOf = (project: Project, saves: number): ProjectRecord => ({
   ...{ id: project.id, name: project.name, updatedAt: Date.now(), saves },
