@@ -17,7 +17,7 @@ test('the second school and the second unit, through every stage', async ({ page
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: /Panels/ }).click();
   await expect(page.getByText('one, across the centreline')).toBeVisible();
-  await expect(page.getByText('Bow transom')).toBeVisible();
+  await expect(page.getByText('Bow transom', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: /Frames/ }).click();
   await expect(page.getByLabel('Station face at x')).toHaveValue('2-0-0');
   await page.getByRole('link', { name: /Joints/ }).click();
