@@ -83,9 +83,17 @@ listener.startListening({
 listener.startListening({
   actionCreator: closed,
   effect: (_action, api) => {
+    // its save is under way; should the page go before it is answered, this is taken up
+    keepUnsaved(documentOf(api.getOriginalState()));
     api.dispatch(derivedForgotten());
   },
 });
+
+/** Writes down at once what is not saved yet. */
+function keepUnsaved({ project, saveState, version }: DocumentState): void {
+  if (project && (saveState === 'saving' || saveState === 'failed'))
+    writeJournal(project, { saves: saver.savesOf(project.id) ?? 0, version });
+}
 
 let isAsked = false;
 /** Once something is worth keeping: that the browser does not clear it away when it wants room. */
@@ -99,11 +107,7 @@ type StoreLike = { readonly getState: () => WithDocument; readonly dispatch: Dis
 
 /** What the windows around this one and the page itself have to say: it is left, or hidden, or another saved. */
 export function watchPage({ getState, dispatch }: StoreLike): void {
-  const keep = () => {
-    const { project, saveState, version } = getState().document;
-    if (project && (saveState === 'saving' || saveState === 'failed'))
-      writeJournal(project, { saves: saver.savesOf(project.id) ?? 0, version });
-  };
+  const keep = () => keepUnsaved(getState().document);
   window.addEventListener('pagehide', () => {
     // a field that is half typed is committed as if it were left
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
