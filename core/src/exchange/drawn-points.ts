@@ -204,7 +204,8 @@ function departureNotes(
   if (Number.isNaN(worst.x)) return [];
   const mm = worst.off.toFixed(worst.off < 1 ? 2 : 1);
   return [
-    `${name}: a fair curve through the points taken lies up to ${mm} mm off the drawn line, at x ${Math.round(worst.x)}`,
+    `${name}: a fair curve through the points taken lies up to ${mm} mm off the drawn line, ` +
+      `at x ${Math.round(worst.x)}`,
   ];
 }
 

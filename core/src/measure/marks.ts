@@ -2,8 +2,8 @@
  * What the marks within figures stand for: a point or a comma sets off decimals, or thousands.
  *
  * `1111.25` and `0,5` can be read one way only; so can `1,234.5` and `1 234 567`. `1.900` and `1,800` millimetres can
- * be read two ways: then the other figures of the same table decide, and where they do not, nobody does. In units of which
- * a table has fractions (inches, metres) three figures after a mark are decimals.
+ * be read two ways: then the other figures of the same table decide, and where they do not, nobody does. In units of
+ * which a table has fractions (inches, metres) three figures after a mark are decimals.
  */
 
 export type Mark = 'decimal' | 'thousands' | 'unknown';

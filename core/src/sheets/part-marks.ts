@@ -3,9 +3,9 @@
  * the tapers of its scarfs, its name, its hand, the face that is up, and the boat.
  *
  * A panel's pieces lie as the panel is drawn, so its marks are the panel's, cut off at the piece's edge. The face that
- * is up is the inside, on which a builder marks: of the port hand, which is the mirror image, too. Of two pieces that are
- * joined the forward one is planed on its inside face, the after one on its outside, so that outside the forward one
- * laps over the after one.
+ * is up is the inside, on which a builder marks: of the port hand, which is the mirror image, too. Of two pieces that
+ * are joined the forward one is planed on its inside face, the after one on its outside, so that outside the forward
+ * one laps over the after one.
  */
 import { carried, straightPath, TEXT_MM, type Drawing, type DrawnPath, type DrawnText } from '../formats';
 import { framesDrawings, type FramesWhole } from '../frames';

@@ -1,4 +1,4 @@
-/** What a schema found wrong, in plain words: for files that are not the project's, whose fields have no names on screen. */
+/** What a schema found wrong, in plain words: for files whose fields have no names on screen. */
 import type { z } from 'zod';
 
 const KINDS: Readonly<Record<string, string>> = {
@@ -21,7 +21,9 @@ export function issueWords(issue: z.core.$ZodIssue): string {
     case 'invalid_type':
       return `expected ${KINDS[issue.expected] ?? issue.expected}`;
     case 'too_small':
-      return `expected ${String(issue.minimum)}${unit} at least${issue.inclusive === false ? ', and more than that' : ''}`;
+      return issue.inclusive === false
+        ? `expected more than ${String(issue.minimum)}${unit}`
+        : `expected ${String(issue.minimum)}${unit} at least`;
     case 'too_big':
       return Number(issue.maximum) >= UNBOUNDED
         ? 'expected a smaller number'
