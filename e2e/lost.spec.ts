@@ -17,6 +17,18 @@ const ways: readonly (readonly [string, (page: Page) => Promise<unknown>])[] = [
   ['for the list of projects', (page) => page.getByRole('link', { name: /all projects/ }).click()],
   ['by loading the page again', (page) => page.reload()],
   ['for another page', (page) => page.goto('about:blank')],
+  [
+    'for another page while it stands still for two seconds',
+    async (page) => {
+      // begun after the answer, so that the leaving meets it
+      await page.evaluate(() => {
+        setTimeout(() => {
+          for (const end = performance.now() + 2000; performance.now() < end;);
+        }, 0);
+      });
+      await page.goto('about:blank');
+    },
+  ],
 ];
 for (const [i, [name, leave]] of ways.entries())
   test(`a figure typed and not yet entered is kept when the page is left ${name}`, async ({ page }) => {

@@ -108,11 +108,14 @@ type StoreLike = { readonly getState: () => WithDocument; readonly dispatch: Dis
 /** What the windows around this one and the page itself have to say: it is left, or hidden, or another saved. */
 export function watchPage({ getState, dispatch }: StoreLike): void {
   const keep = () => keepUnsaved(getState().document);
-  window.addEventListener('pagehide', () => {
+  const leave = () => {
     // a field that is half typed is committed as if it were left
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
     keep();
-  });
+  };
+  // the browser waits for the first, however busy the page; for the second, on a phone the only one, half a second
+  window.addEventListener('beforeunload', leave);
+  window.addEventListener('pagehide', leave);
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'hidden') keep();
   });
