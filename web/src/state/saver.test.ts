@@ -82,6 +82,25 @@ describe('saving', () => {
     expect(asked.map(({ name }) => name)).toEqual(['v1', 'v1', 'v1', 'v2', 'v2', 'v2', 'v2']);
     expect(told.every((word) => word.startsWith('failed'))).toBe(true);
   });
+  it('never writes what was refused over what was saved after it', async () => {
+    const { saver, asked, waits, told } = slowStore();
+    saver.open('boat', 0);
+    for (const version of [1, 2]) {
+      saver.change(standing(version));
+      asked[version - 1]!.answer({ saves: 0, saveState: 'failed', reason: 'full' });
+      await saver.settled();
+    }
+    // one that is tried again while a newer one is on its way
+    saver.change(standing(3));
+    for (const wait of waits.splice(0)) wait.end();
+    await tick();
+    asked[2]!.answer({ saves: 1, saveState: 'saved' });
+    await saver.settled();
+    for (const wait of waits.splice(0)) wait.end();
+    await tick();
+    expect(asked.map(({ name }) => name)).toEqual(['v1', 'v2', 'v3']);
+    expect(told[told.length - 1]).toBe('saved 3');
+  });
   it('keeps two boats apart', async () => {
     const { saver, asked } = slowStore();
     saver.open('boat', 3);

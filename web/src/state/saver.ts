@@ -26,6 +26,8 @@ export function createSaver({ save, onSaved, wait }: SaverNeeds) {
   const known = new Map<string, KnownSaves>();
   /** The newest of each project that is still to be saved: but for a moment one, the open project's. */
   const waiting = new Map<string, Standing>();
+  /** What the store has refused, until it takes it or something newer is there to be saved. */
+  const refused = new Map<string, Standing>();
   let running: Promise<void> | undefined;
   let retryMs = FIRST_RETRY_MS;
 
@@ -44,7 +46,8 @@ export function createSaver({ save, onSaved, wait }: SaverNeeds) {
         known.set(id, answer.saves);
         retryMs = FIRST_RETRY_MS;
       }
-      if (answer.saveState === 'failed') tryAgain(id, now);
+      refused.delete(id);
+      if (answer.saveState === 'failed' && !waiting.has(id)) tryAgain(id, now);
       onSaved({ ...answer, id, version: now.version });
       if (waiting.size > 0) await wait(REST_MS);
     }
@@ -53,8 +56,11 @@ export function createSaver({ save, onSaved, wait }: SaverNeeds) {
   function tryAgain(id: string, last: Standing): void {
     const ms = retryMs;
     retryMs = Math.min(2 * retryMs, LAST_RETRY_MS);
+    refused.set(id, last);
     void wait(ms).then(() => {
-      if (!waiting.has(id)) waiting.set(id, last);
+      // an older one must not be written over what was saved meanwhile
+      if (refused.get(id) !== last) return;
+      waiting.set(id, last);
       start();
     });
   }
@@ -66,6 +72,7 @@ export function createSaver({ save, onSaved, wait }: SaverNeeds) {
     },
     /** The open project has changed. */
     change: (standing: Standing) => {
+      refused.delete(standing.project.id);
       waiting.set(standing.project.id, standing);
       start();
     },
