@@ -12,7 +12,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { memo, useState, type ReactNode } from 'react';
+import { memo, useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { NOTATIONS, type Notation } from '@kalotrope/core/measure';
 import { edited, redone, undone } from '../state/document-slice';
@@ -119,11 +119,22 @@ function Revision() {
   );
 }
 
+/** Edits nearer together than this are one movement, during which "saved" is not said: each word is a frame to draw. */
+const REST_MS = 250;
+
 function HowSaved() {
   const saveState = useAppSelector((state) => state.document.saveState);
+  const version = useAppSelector((state) => state.document.version);
+  const [said, setSaid] = useState(version);
+  useEffect(() => {
+    if (saveState !== 'saved') return undefined;
+    const timer = setTimeout(() => setSaid(version), REST_MS);
+    return () => clearTimeout(timer);
+  }, [saveState, version]);
+  const isSaid = saveState === 'saved' && said === version;
   return (
     <Typography variant="caption" color="text.secondary" role="status">
-      {saveState === 'saved' ? 'saved' : saveState === 'saving' ? 'saving' : 'not saved'}
+      {isSaid ? 'saved' : saveState === 'saved' || saveState === 'saving' ? 'saving' : 'not saved'}
     </Typography>
   );
 }
