@@ -8,7 +8,7 @@ import { onTold } from '../storage/windows';
 import { derivedArrived, deriveFailed, derivedForgotten } from './derived-slice';
 import { closed, edited, historyToKeep, opened, redone, saveEnded, undone, type DocumentState } from './document-slice';
 import { createSaver } from './saver';
-import { notationSet, said } from './screen-slice';
+import { said } from './screen-slice';
 
 export const listener = createListenerMiddleware();
 
@@ -76,7 +76,6 @@ listener.startListening({
     // one that the store would not take at first is tried again, and so is what a page had no time to save
     if (document.saveState !== 'saved')
       saver.change({ project: payload.project, version: document.version, ...historyToKeep(document) });
-    api.dispatch(notationSet(payload.project.notation));
   },
 });
 
@@ -90,9 +89,10 @@ listener.startListening({
 });
 
 /** Writes down at once what is not saved yet. */
-function keepUnsaved({ project, saveState, version }: DocumentState): void {
+function keepUnsaved(document: DocumentState): void {
+  const { project, saveState, version } = document;
   if (project && (saveState === 'saving' || saveState === 'failed'))
-    writeJournal(project, { saves: saver.savesOf(project.id) ?? 0, version });
+    writeJournal(project, { saves: saver.savesOf(project.id) ?? 0, version, ...historyToKeep(document) });
 }
 
 let isAsked = false;

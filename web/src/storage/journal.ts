@@ -3,28 +3,32 @@
  * going. Taken up when the project is next opened, unless another window has saved it since.
  */
 import type { Project } from '@kalotrope/core/project';
-import type { ProjectRecord } from './database';
+import type { History, ProjectRecord } from './database';
 import { WINDOW_ID } from './windows';
 
 const keyOf = (id: string): string => `kalotrope-unsaved-${id}`;
 
 /** `version`: the document's in the window that wrote it. */
-export type JournalEntry = {
+export type JournalEntry = Partial<Pick<History, 'past' | 'future'>> & {
   readonly doc: unknown;
   readonly saves: number;
   readonly writer: string;
   readonly version: number;
 };
 
-/** False where there is no room for it. */
-export function writeJournal(project: Project, { saves, version }: Pick<JournalEntry, 'saves' | 'version'>): boolean {
+type ToWrite = Pick<JournalEntry, 'saves' | 'version' | 'past' | 'future'>;
+
+/** With what can be undone, if there is room for that; false where there is not even for the project. */
+export function writeJournal(project: Project, { saves, version, past, future }: ToWrite): boolean {
   const entry: JournalEntry = { doc: project, saves, version, writer: WINDOW_ID };
-  try {
-    localStorage.setItem(keyOf(project.id), JSON.stringify(entry));
-    return true;
-  } catch {
-    return false;
-  }
+  return [{ ...entry, past, future }, entry].some((whole) => {
+    try {
+      localStorage.setItem(keyOf(project.id), JSON.stringify(whole));
+      return true;
+    } catch {
+      return false;
+    }
+  });
 }
 
 export function readJournal(id: string): JournalEntry | undefined {

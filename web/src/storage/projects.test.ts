@@ -141,20 +141,29 @@ describe('what can be undone', () => {
 
 describe('what a page had no time to save', () => {
   const project = demoProject('orrin', 'left');
-  it('is taken up, and is still to be saved', async () => {
+  it('is taken up with what can be undone of it, and is still to be saved', async () => {
     await addProject(project);
-    writeJournal({ ...project, name: 'left at' }, { saves: 0, version: 9 });
-    expect(await loadProject('left')).toMatchObject({ project: { name: 'left at' }, saves: 0, isUnsaved: true });
+    const past = [{ label: 'Name', patches: [], inverse: [] }];
+    writeJournal({ ...project, name: 'left at' }, { saves: 0, version: 9, past, future: [] });
+    const left = { project: { name: 'left at' }, saves: 0, isUnsaved: true };
+    expect(await loadProject('left')).toMatchObject({ ...left, past });
+    // where there is no room for that, the project alone
+    const set = vi.spyOn(localStorage, 'setItem').mockImplementationOnce(() => {
+      throw new Error('full');
+    });
+    writeJournal({ ...project, name: 'left at' }, { saves: 0, version: 9, past, future: [] });
+    expect(await loadProject('left')).toMatchObject({ ...left, past: [] });
+    set.mockRestore();
     clearJournal('left', 8); // an earlier version has been saved: this one has not
     expect(readJournal('left')?.version).toBe(9);
     clearJournal('left', 9);
     expect(await nameIn('left')).toBe(project.name);
   });
   it('is not, where another window has saved since; nor where it is no project', async () => {
-    writeJournal({ ...project, name: 'old' }, { saves: 0, version: 9 });
+    writeJournal({ ...project, name: 'old' }, { saves: 0, version: 9, past: [], future: [] });
     const { record } = { record: (await listProjects()).find(({ id }) => id === 'left')! };
     await removeProject('left');
-    writeJournal({ ...project, name: 'old' }, { saves: 0, version: 9 });
+    writeJournal({ ...project, name: 'old' }, { saves: 0, version: 9, past: [], future: [] });
     await putBack({ deletedAt: 1, record: { ...record, saves: 3, writer: 'another window' } });
     expect(await nameIn('left')).toBe(project.name);
     for (const text of ['', '{', 'null', '{"doc":1,"saves":3,"version":1,"writer":"x"}']) {

@@ -65,7 +65,7 @@ export async function loadProject(id: string): Promise<Loaded | { reason: string
     Promise.all([db.projects.get(id), db.histories.get(id)]),
   );
   const left = leftUnsaved(id, record);
-  if (left) return { project: left, saves: record?.saves ?? null, isUnsaved: true, past: [], future: [] };
+  if (left) return { ...left, saves: record?.saves ?? null, isUnsaved: true };
   if (!record) return { reason: 'This project is not in this browser.' };
   const read = readProject(record.doc);
   if (!read.ok) return { reason: read.problems[0] ?? 'This project cannot be read.' };
@@ -75,11 +75,16 @@ export async function loadProject(id: string): Promise<Loaded | { reason: string
   return { project: read.project, saves: record.saves, isUnsaved: false, past, future };
 }
 
-function leftUnsaved(id: string, record: ProjectRecord | undefined): Project | undefined {
+type Left = { readonly project: Project } & Pick<History, 'past' | 'future'>;
+
+function leftUnsaved(id: string, record: ProjectRecord | undefined): Left | undefined {
   const entry = readJournal(id);
   if (!entry || (record && !goesOnFrom(entry, record))) return undefined;
   const read = readProject(entry.doc);
-  return read.ok && read.project.id === id ? read.project : undefined;
+  if (!read.ok || read.project.id !== id) return undefined;
+  const { past, future } = read.fromVersion === read.project.version ? entry : {};
+  const listOf = (kept: unknown): readonly unknown[] => (Array.isArray(kept) ? kept : []);
+  return { project: read.project, past: listOf(past), future: listOf(future) };
 }
 
 export const listProjects = (): Promise<ProjectRecord[]> => db.projects.orderBy('updatedAt').reverse().toArray();
