@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { expectNoFaults } from './no-faults';
 
@@ -39,7 +40,9 @@ test('the table is typed in the order in which it is read, in any notation', asy
   await expectNoFaults(page);
 });
 
-test('a block is pasted whole, as one thing to undo; a bad one changes nothing and says where', async ({ page }) => {
+test('a block is pasted whole, as one thing to undo; what of it is no figure stays in its cell and is told', async ({
+  page,
+}) => {
   await openTable(page);
   await paste(page, 'Keel 2, height', '170\t99\r\n240\t193\r\n');
   await expect(cell(page, 'Chine 3, height')).toHaveValue('193.0');
@@ -49,7 +52,18 @@ test('a block is pasted whole, as one thing to undo; a bad one changes nothing a
   await expect(cell(page, 'Keel 2, height')).toHaveValue('169.1');
   await paste(page, 'Keel 2, height', '170\t99\n240\tabout 190\n');
   await expect(page.getByText(/row 2, column 2: found "about 190"/)).toBeVisible();
+  await expect(cell(page, 'Keel 2, height')).toHaveValue('170.0');
+  await expect(cell(page, 'Chine 3, height')).toHaveValue('about 190');
+  await cell(page, 'Chine 3, height').focus();
+  await page.keyboard.press('Control+z'); // wherever the focus is
+  await expect(cell(page, 'Chine 3, height')).toHaveValue('192.0');
   await expect(cell(page, 'Keel 2, height')).toHaveValue('169.1');
+  await paste(
+    page,
+    'Keel 2, height',
+    readFileSync(new URL('../docs/samples/tamsel-table.csv', import.meta.url), 'utf8'),
+  );
+  await expect(page.getByText(/Read pasted.csv as a table of heights and half-breadths/)).toBeVisible();
 });
 
 test('rows, columns, ends and datum: added, named, moved, removed, and all of it undone', async ({ page }) => {

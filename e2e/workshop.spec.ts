@@ -75,7 +75,7 @@ test('epoxy: rates are the builder’s; a bad figure is refused and the old one 
   await expect(page.getByLabel('Waste, %', { exact: true })).toHaveValue('30');
 });
 
-test('a field: Esc restores, arrows step by the rule, nonsense is refused', async ({ page }) => {
+test('a field: Esc restores, arrows step by the rule, nonsense stays and is marked', async ({ page }) => {
   await openStage(page, '1', 'Lines');
   await page.getByRole('tab', { name: 'The table' }).click();
   const cell = page.getByLabel('Keel 3, height', { exact: true });
@@ -83,6 +83,10 @@ test('a field: Esc restores, arrows step by the rule, nonsense is refused', asyn
   await cell.fill('nonsense');
   await expect(page.getByText(/Expected a length such as/)).toBeVisible();
   await cell.press('Enter');
+  await expect(cell).toHaveValue('nonsense');
+  await expect(cell).toHaveAttribute('aria-invalid', 'true');
+  await expect(page.getByText(/Keel, station 3: the height "nonsense" is not understood/)).toBeVisible();
+  await cell.press('Escape');
   await expect(cell).toHaveValue(before);
   await cell.fill('77');
   await cell.press('Escape');

@@ -17,6 +17,27 @@ export const LINES_FINDINGS = {
     ({ line, count }) => `${line} has ${count} usable points; a batten needs two. Add points, or take the line out.`,
     { line: 'Sheer', count: 1 },
   ),
+  'table-unfilled': entry(
+    { lines: word, count: figure },
+    ({ lines, count }) =>
+      `The table is still to be filled in: ${lines} ${count === 1 ? 'has' : 'have'} fewer than two points. A point is ` +
+      'there once its distance, its height and its half-breadth are.',
+    { lines: 'Keel, Chine, Sheer', count: 3 },
+  ),
+  'cell-not-read': entry(
+    { line: word, station: word, quantity: word, text: word },
+    ({ line, station, quantity, text }) =>
+      `${line}, ${station}: the ${quantity} "${text}" is not understood, and is not used. Type it again, such as ` +
+      '1111.25, 43 3/4", 3-7-6 or 3\' 7 3/4".',
+    { line: 'Chine', station: 'station 3', quantity: 'half-breadth', text: '5z2' },
+  ),
+  'point-half-given': entry(
+    { line: word, station: word, lacks: word, others: figure },
+    ({ line, station, lacks, others }) =>
+      `${line}, ${station}: no ${lacks} yet; until then the line has no point there.` +
+      (others === 0 ? '' : ` ${others} more ${others === 1 ? 'point is' : 'points are'} half given.`),
+    { line: 'Chine', station: 'station 3', lacks: 'half-breadth', others: 2 },
+  ),
   'line-turns-back': entry(
     { line: word, station: word, backMm: figure },
     ({ line, station, backMm }, { length }) =>

@@ -18,24 +18,22 @@ export { fairLine, fairingEdits } from './fairing';
 export type { FairingChange } from './fairing';
 export { STARTER_KINDS, STARTER_NAMES, dimensionsOf, startLines } from './starter';
 export type { Dimension, Dimensions, StarterKind } from './starter';
-export {
-  addLine,
-  addStation,
-  changeColumn,
-  endForEnd,
-  endPlane,
-  moveColumn,
-  moveLine,
-  pasteBlock,
-  removeColumn,
-  removeLine,
-  removePoint,
-  setEndPlane,
-  setFigure,
-  tableColumns,
-  turnHeights,
-} from './table';
+export { addLine, endForEnd, endPlane, moveLine, removePoint, setEndPlane, turnHeights } from './table';
 export type { FigureKey, TableChange, TableColumn } from './table';
+export {
+  addColumn,
+  columnsOf,
+  emptyTable,
+  enter,
+  movedColumn,
+  openCellsOf,
+  pasteCells,
+  renamedColumn,
+  tableEdits,
+  withoutColumn,
+  withoutLine,
+} from './typed-table';
+export type { Cell, Entry, Table } from './typed-table';
 export { acrossInView, combOf, toothPlace } from './comb';
 export { plotSection, tickOf } from './plotting';
 export type { Half, PlottedPoint } from './plotting';

@@ -2,7 +2,7 @@
 import type { Edit } from '../findings';
 import type { Longitudinal } from './schema';
 
-const LONGITUDINALS = ['lines', 'longitudinals'] as const;
+export const LONGITUDINALS = ['lines', 'longitudinals'] as const;
 
 /** Path of one figure of a point in the project; `line` is the line's id. */
 export const pointPath = <Key extends 'x' | 'halfBreadth' | 'height' | 'isKnuckle' | 'isPinned'>(

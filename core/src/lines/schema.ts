@@ -6,9 +6,12 @@ import { DRAWING_SCALE, FAIRING_TOLERANCE, PENCIL_WIDTH } from './constants';
 /** Far beyond any boat built here; keeps slips such as a missing decimal point from choking the drawing. */
 const coordinate = lengthField('A figure of the table', -100_000, 100_000);
 
+/** Letters of a station's label. */
+export const MOST_LABEL = 40;
+
 const offsetPointSchema = z.object({
   /** Label of the station, or stem or transom; several lines share it. */
-  station: z.string().max(40),
+  station: z.string().max(MOST_LABEL),
   x: coordinate,
   halfBreadth: coordinate,
   height: coordinate,
@@ -43,8 +46,33 @@ const underlaySchema = z.object({
   opacity: z.number().min(0).max(1),
 });
 
+/** A column of the table that stands though no line may have a point there yet. */
+const tableStationSchema = z.object({
+  label: z.string().min(1).max(MOST_LABEL),
+  /** Null where it is not known yet, or each line has its own. */
+  x: coordinate.nullable(),
+  /** Each line has its own distance there: a raked end. */
+  isOwn: z.boolean().optional(),
+});
+
+/** A cell that is not part of a point: its figure waits for the others of the point, or it is not understood. */
+const openCellSchema = z.object({
+  /** The line's id; '' in the row of positions. */
+  line: z.string().max(60),
+  /** The column's key, see table.ts. */
+  column: z.string().max(MOST_LABEL + 20),
+  quantity: z.enum(['x', 'halfBreadth', 'height']),
+  /** Heights above the base. */
+  mm: coordinate.optional(),
+  /** As it was typed. */
+  text: z.string().max(60).optional(),
+});
+
 export const linesSchema = z.object({
   longitudinals: z.array(longitudinalSchema).max(20),
+  /** Of a table that is typed, in the order of its columns. */
+  stations: z.array(tableStationSchema).max(200).optional(),
+  openCells: z.array(openCellSchema).max(8000).optional(),
   /** Heights are printed downwards from a line this high above the base; null: up from the base itself. */
   heightsFrom: coordinate.nullable(),
   /** Fairing moves no point further than this, mm. */
@@ -72,6 +100,8 @@ export const linesOf = (longitudinals: readonly Longitudinal[]): LinesPart => ({
 
 export type OffsetPoint = z.infer<typeof offsetPointSchema>;
 export type Longitudinal = z.infer<typeof longitudinalSchema>;
+export type TableStation = z.infer<typeof tableStationSchema>;
+export type OpenCell = z.infer<typeof openCellSchema>;
 export type Underlay = z.infer<typeof underlaySchema>;
 export type LinesPart = z.infer<typeof linesSchema>;
 /** The table alone, without what goes with it; heights run up from the base unless it says otherwise. */

@@ -5,6 +5,7 @@ import { linesDrawings, linesTables, type LinesWhole } from './drawings';
 import { LINES_FINDINGS } from './findings';
 import { followRunOuts } from './following';
 import { drawLines } from './hull';
+import { judgeTyping } from './judge-typing';
 import { linesOf, linesSchema } from './schema';
 import { suspectsOf } from './slips';
 
@@ -16,10 +17,12 @@ export const linesStage = defineStage<{ whole: LinesWhole }>()({
   catalogue: LINES_FINDINGS,
   constants,
   // what is ticked off, lies under a view or bounds the fairing bends no batten
-  run: ({ longitudinals, heightsFrom }, _before, remember) =>
-    drawLines({ longitudinals, heightsFrom }, (line, quantity, writing) =>
+  run: ({ longitudinals, heightsFrom, stations, openCells }, _before, remember) => {
+    const drawn = drawLines({ longitudinals, heightsFrom }, (line, quantity, writing) =>
       remember(`suspects ${line.id} ${quantity}`, suspectsOf, line, quantity, writing),
-    ),
+    );
+    return judgeTyping(drawn, { longitudinals, stations, openCells });
+  },
   follow: followRunOuts,
   drawings: linesDrawings,
   tables: linesTables,

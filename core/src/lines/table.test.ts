@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { at } from '../geometry';
-import { formatLength } from '../measure';
 import { demoProject } from '../project';
 import { battenAt, crossingsOfX } from './batten';
 import { bendLines } from './hull';
@@ -12,10 +11,8 @@ import {
   endPlane,
   moveColumn,
   moveLine,
-  pasteBlock,
   removeColumn,
   setEndPlane,
-  setFigure,
   tableColumns,
   turnHeights,
   type Lines,
@@ -116,57 +113,6 @@ describe('lines', () => {
     over.forEach((line, i) =>
       line.points.forEach((p, k) => expect(p.height).toBeCloseTo(at(at(tamsel, i).points, k).height, 9)),
     );
-  });
-});
-
-describe('figures', () => {
-  it('typed where a line has no point make one, in its place', () => {
-    const without: Lines = tamsel.map((line) =>
-      line.id === 'chine' ? { ...line, points: line.points.filter((p) => p.station !== '3') } : line,
-    );
-    const lines = setFigure(without, 'chine', column(without, '3'), 'height', 192);
-    expect(lines[1]?.points.map((p) => p.station)).toEqual(tamsel[1]?.points.map((p) => p.station));
-    const made = point(lines, 'chine', '3');
-    expect(made.height).toBe(192);
-    expect(Math.abs(made.halfBreadth - 449.6)).toBeLessThan(1); // the batten's guess
-  });
-  it('pasted as a block land in their cells, in any notation, heights downwards too', () => {
-    const block = ['100.5\t4 1/8"', '\t0-8-0'].join('\r\n') + '\r\n';
-    const at2 = { key: 'height', row: 0, column: 2, notation: 'mm', heightsFrom: null } as const;
-    const lines = taken(pasteBlock(tamsel, block, at2));
-    expect(point(lines, 'keel', '2').height).toBe(100.5);
-    expect(point(lines, 'keel', '3').height).toBeCloseTo(104.775, 9);
-    expect(point(lines, 'chine', '2').height).toBe(239.6);
-    expect(point(lines, 'chine', '3').height).toBeCloseTo(203.2, 9);
-    const down = taken(pasteBlock(tamsel, '300', { ...at2, heightsFrom: 900 }));
-    expect(point(down, 'keel', '2').height).toBe(600);
-  });
-  it('pasted where they do not fit, or that are none, change nothing and say where', () => {
-    const from = { key: 'halfBreadth', row: 1, column: 6, notation: 'mm', heightsFrom: null } as const;
-    expect(refused(pasteBlock(tamsel, '1\t2\t3', from))).toMatch(/1 rows and 3 columns.*room for 2 and 2/);
-    expect(refused(pasteBlock(tamsel, '1\t2\n3\tfour', from))).toMatch(
-      /row 2, column 2: found "four"; expected a length/,
-    );
-  });
-  it('copied out of one table and pasted into an empty one give the same boat, in every notation', () => {
-    for (const notation of ['mm', 'in-16', 'ft-in-8ths'] as const) {
-      const most = notation === 'mm' ? 0.501 : 0.8; // half of what the notation writes
-      let lines: Lines = orrin.map((line) => ({
-        ...line,
-        points: line.points.map((p) => ({ ...p, halfBreadth: 0, height: 0 })),
-      }));
-      for (const key of ['halfBreadth', 'height'] as const) {
-        const text = orrin.map((line) => line.points.map((p) => formatLength(p[key], notation)).join('\t')).join('\n');
-        lines = taken(pasteBlock(lines, text, { key, row: 0, column: 0, notation, heightsFrom: null }));
-      }
-      orrin.forEach((line, i) =>
-        line.points.forEach((p, k) => {
-          const got = at(at(lines, i).points, k);
-          expect(Math.abs(got.height - p.height)).toBeLessThan(most);
-          expect(Math.abs(got.halfBreadth - p.halfBreadth)).toBeLessThan(most);
-        }),
-      );
-    }
   });
 });
 

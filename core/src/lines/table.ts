@@ -5,11 +5,10 @@
  * Lines keep points, not columns: a column is the points that share a label, wherever each line has its own.
  */
 import { at, dot3, lerp3, sub3, type Vec3 } from '../geometry';
-import { marksIn, parseLength, type Notation } from '../measure';
 import { battenAt, crossingsOfX } from './batten';
 import { bendLines, linesToEnd } from './hull';
 import { positionOf, type HullLine } from './hull-line';
-import type { Longitudinal, OffsetPoint } from './schema';
+import type { Longitudinal, OffsetPoint, TableStation } from './schema';
 
 export type Lines = readonly Longitudinal[];
 export type FigureKey = 'x' | 'halfBreadth' | 'height';
@@ -18,8 +17,10 @@ export type TableColumn = {
   /** The same as long as the label is; a label that a line has twice counts on. */
   readonly key: string;
   readonly label: string;
-  /** mm; null where the lines have it each at their own x: a raked end. */
+  /** mm; null where it is not known yet, or the lines have it each at their own x: a raked end. */
   readonly x: number | null;
+  /** Each line has its own x there. */
+  readonly isOwn: boolean;
   /** By line: the index of its point. */
   readonly cells: ReadonlyMap<string, number>;
 };
@@ -27,10 +28,15 @@ export type TableColumn = {
 /** Closer in x than this is one station: far below what is marked out. */
 const SAME_X_MM = 0.05;
 
-/** The columns in the order of the lines' points; where the lines leave it open, by x. */
-export function tableColumns(lines: Lines): TableColumn[] {
-  const cells = new Map<string, Map<string, number>>();
+/**
+ * The columns in the order of the lines' points, and of `stations`, those that stand without points; where these leave
+ * it open, by x.
+ */
+export function tableColumns(lines: Lines, stations: readonly TableStation[] = []): TableColumn[] {
+  const cells = new Map<string, Map<string, number>>(stations.map(({ label }) => [label, new Map()]));
   const after = new Map<string, Set<string>>();
+  stations.slice(1).forEach(({ label }, i) => after.set(at(stations, i).label, new Set([label])));
+  const declared = new Map(stations.map((station) => [station.label, station]));
   for (const line of lines) {
     let before: string | undefined;
     const seen = new Map<string, number>();
@@ -47,16 +53,27 @@ export function tableColumns(lines: Lines): TableColumn[] {
   }
   const pointAt = (id: string, index: number) => lines.find((line) => line.id === id)?.points[index];
   const pointsOf = (key: string) => [...(cells.get(key) ?? [])].flatMap(([id, index]) => pointAt(id, index) ?? []);
-  return inOrder([...cells.keys()], after, (key) => mean(pointsOf(key).map((p) => p.x))).map((key) => {
-    const points = pointsOf(key);
-    const x = at(points, 0).x;
+  const xs = new Map([...cells.keys()].map((key) => [key, pointsOf(key).map((p) => p.x)]));
+  const placeOf = (key: string) => placeOfColumn(xs.get(key) ?? [], stations, key);
+  return inOrder([...cells.keys()], after, placeOf).map((key) => {
+    const [x, ...others] = xs.get(key) ?? [];
+    const station = declared.get(key);
+    const isOwn = station?.isOwn === true || others.some((other) => Math.abs(other - (x ?? other)) >= SAME_X_MM);
     return {
-      key,
-      label: at(points, 0).station,
-      x: points.every((p) => Math.abs(p.x - x) < SAME_X_MM) ? x : null,
+      ...{ key, isOwn },
+      label: pointsOf(key)[0]?.station ?? key,
+      x: isOwn ? null : (x ?? station?.x ?? null),
       cells: cells.get(key) ?? new Map<string, number>(),
     };
   });
+}
+
+/** About where a column stands: its points, or what is said of it, or just after what stands before it. */
+function placeOfColumn(xs: readonly number[], stations: readonly TableStation[], key: string): number {
+  if (xs.length > 0) return mean(xs);
+  const index = stations.findIndex(({ label }) => label === key);
+  const known = stations.slice(0, index + 1).flatMap(({ x }) => (x === null ? [] : [x]));
+  return known[known.length - 1] ?? -Infinity;
 }
 
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
@@ -109,11 +126,12 @@ export const removeColumn = (lines: Lines, column: TableColumn): Longitudinal[] 
     return index === undefined ? line : { ...line, points: line.points.filter((_, i) => i !== index) };
   });
 
-/** The column put before or after its neighbour on every line that has both. */
-export function moveColumn(lines: Lines, key: string, by: 1 | -1): Longitudinal[] {
+/** The column put before or after its neighbour, or the one named, on every line that has both. */
+export function moveColumn(lines: Lines, key: string, by: 1 | -1, neighbour?: string): Longitudinal[] {
   const columns = tableColumns(lines);
   const place = columns.findIndex((column) => column.key === key);
-  const [own, other] = [columns[place], columns[place + by]];
+  const own = columns[place];
+  const other = neighbour === undefined ? columns[place + by] : columns.find((column) => column.key === neighbour);
   if (!own || !other) return [...lines];
   return lines.map((line) => {
     const [i, j] = [own.cells.get(line.id), other.cells.get(line.id)];
@@ -212,98 +230,8 @@ export function endForEnd(lines: Lines): Longitudinal[] {
 export const turnHeights = (lines: Lines, from: number): Longitudinal[] =>
   lines.map((line) => ({ ...line, points: line.points.map((p) => ({ ...p, height: from - p.height })) }));
 
-/** One figure put in; where the line has no point in that column yet it gets one, the other figure from its batten. */
-export function setFigure(lines: Lines, id: string, column: TableColumn, key: FigureKey, mm: number): Longitudinal[] {
-  return changeLine(lines, id, (line) => {
-    const index = column.cells.get(id);
-    if (index !== undefined)
-      return { ...line, points: line.points.map((p, i) => (i === index ? { ...p, [key]: mm } : p)) };
-    const x = column.x ?? mean(xsOf(lines, column));
-    const bent =
-      line.points.length > 1 ? bendLines({ longitudinals: [{ ...line, isExtra: false }] }).value.lines[0] : undefined;
-    const found = bent ? placeOnLine(bent, x)?.position : undefined;
-    const nearest = line.points.reduce<OffsetPoint | undefined>(
-      (best, p) => (!best || Math.abs(p.x - x) < Math.abs(best.x - x) ? p : best),
-      undefined,
-    );
-    const point: OffsetPoint = {
-      station: column.label,
-      x,
-      halfBreadth: tenth(found?.[1] ?? nearest?.halfBreadth ?? 0),
-      height: tenth(found?.[2] ?? nearest?.height ?? 0),
-      [key]: mm,
-    };
-    return { ...line, points: inserted(line.points, placeInLine(lines, line, column), point) };
-  });
-}
-
-const xsOf = (lines: Lines, column: TableColumn) =>
-  lines.flatMap((line) => line.points[column.cells.get(line.id) ?? -1]?.x ?? []);
-
-/** The index at which a point of the column goes into a line that has none. */
-function placeInLine(lines: Lines, line: Longitudinal, column: TableColumn): number {
-  const columns = tableColumns(lines);
-  const place = columns.findIndex((other) => other.key === column.key);
-  const before = columns.slice(0, place).flatMap((other) => other.cells.get(line.id) ?? []);
-  return before.length === 0 ? 0 : Math.max(...before) + 1;
-}
-
 export const removePoint = (lines: Lines, id: string, index: number): Longitudinal[] =>
   changeLine(lines, id, (line) => ({ ...line, points: line.points.filter((_, i) => i !== index) }));
-
-export type PasteAt = {
-  readonly key: FigureKey;
-  /** Of the lines, in the table's order. */
-  readonly row: number;
-  readonly column: number;
-  readonly notation: Notation;
-  /** As in the lines' part of the project. */
-  readonly heightsFrom: number | null;
-};
-
-/** Cells as a spreadsheet copies them, put in from one cell to the right and down. All of them or none. */
-export function pasteBlock(
-  lines: Lines,
-  text: string,
-  { key, row, column, notation, heightsFrom }: PasteAt,
-): TableChange {
-  const rows = text
-    .replace(/\r\n?/g, '\n')
-    .replace(/\n$/, '')
-    .split('\n')
-    .map((cells) => cells.split('\t'));
-  const columns = tableColumns(lines);
-  const wide = Math.max(...rows.map((cells) => cells.length));
-  if (row + rows.length > lines.length || column + wide > columns.length)
-    return {
-      ok: false,
-      reason:
-        `The block has ${rows.length} rows and ${wide} columns; from here there is room for ` +
-        `${lines.length - row} and ${columns.length - column}. Expected a block that fits, or lines and ` +
-        'stations added first',
-    };
-  const marks = marksIn(rows.flat());
-  const wrong: string[] = [];
-  let [changed, now]: [Longitudinal[], TableColumn[]] = [[...lines], columns];
-  rows.forEach((cells, i) =>
-    cells.forEach((cell, j) => {
-      const [line, into] = [lines[row + i], now[column + j]];
-      if (cell.trim() === '' || !line || !into) return;
-      const parsed = parseLength(cell, notation, marks);
-      if (!parsed.ok) {
-        wrong.push(`row ${i + 1}, column ${j + 1}: found "${cell.trim().slice(0, 20)}"; expected ${parsed.expected}`);
-        return;
-      }
-      const mm = key === 'height' && heightsFrom !== null ? heightsFrom - parsed.mm : parsed.mm;
-      changed = setFigure(changed, line.id, into, key, mm);
-      if (!into.cells.has(line.id)) now = tableColumns(changed);
-    }),
-  );
-  const first = wrong[0];
-  return first === undefined
-    ? { ok: true, lines: changed }
-    : { ok: false, reason: `Nothing was pasted. In the block, ${first}` };
-}
 
 export type EndPlane = {
   /** Where it meets the base line, mm. */ readonly atBase: number;

@@ -2,8 +2,8 @@
  * Reads and writes lengths in every notation that builders use; inside the program all are millimetres.
  *
  * Accepted wherever a length is typed, whatever the project's unit: `1111.25`, `111.1 cm`, `1.1 m`, `43 3/4"`,
- * `43.75 in`, `3' 7 3/4"`, `3-7-6` (feet-inches-eighths; a trailing `+` adds a sixteenth of an inch, `-` takes
- * one off), with typographic primes and vulgar fractions. A bare number takes the notation's own unit. For points,
+ * `43.75 in`, `3' 7 3/4"`, `3-7-6`, `3.7.6` or `3 7 6` (feet-inches-eighths; a trailing `+` adds a sixteenth of an
+ * inch, `-` takes one off), with typographic primes and vulgar fractions. A bare number takes the notation's own unit. For points,
  * commas and spaces within figures see marks.ts.
  *
  * Rounding to the rule is for display only: the exact figure stays in the project.
@@ -67,7 +67,8 @@ const isMillimetres = (unit: string, notation: Notation): boolean =>
 
 const NUMBER = String.raw`\d+(?:\.\d*)?|\.\d+`;
 const FRACTION = String.raw`\d+\/\d+`;
-const EIGHTHS_PATTERN = /^(\d+)-(\d+)-(\d+)([+-]?)$/;
+/** Plans and builders part them by hyphens, points or spaces. */
+const EIGHTHS_PATTERN = /^(\d+)([-. ])(\d+)\2(\d+)([+-]?)$/;
 const WHOLE_AND_FRACTION = String.raw`(${NUMBER})(?:[\s-]+(${FRACTION}))?`;
 const INCHES_AFTER_FEET = String.raw`(?:(?:${WHOLE_AND_FRACTION}|(${FRACTION}))\s*(?:"|in|inch|inches)?)?`;
 const FEET_PATTERN = new RegExp(String.raw`^(${NUMBER})\s*(?:'|ft)\s*-?\s*${INCHES_AFTER_FEET}$`);
@@ -112,9 +113,9 @@ function tidy(text: string): string {
 function parseEighths(body: string): number | undefined {
   const match = EIGHTHS_PATTERN.exec(body);
   if (!match) return undefined;
-  const [feet, inches, eighths] = [Number(match[1]), Number(match[2]), Number(match[3])];
+  const [feet, inches, eighths] = [Number(match[1]), Number(match[3]), Number(match[4])];
   if (inches > 11 || eighths > 7) return NaN; // 3-12-0 is a slip, not four feet
-  const sixteenth = match[4] === '+' ? 1 : match[4] === '-' ? -1 : 0;
+  const sixteenth = match[5] === '+' ? 1 : match[5] === '-' ? -1 : 0;
   return feet * MM_PER_FOOT + (inches + eighths / 8 + sixteenth / 16) * MM_PER_INCH;
 }
 

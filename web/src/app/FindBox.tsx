@@ -8,7 +8,8 @@ import { createFilterOptions } from '@mui/material/useAutocomplete';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { StageName, Derived } from '@kalotrope/core/project';
-import { findTurned, notationStepped, picked, shadeTurned } from '../state/screen-slice';
+import { stepNotation } from '../state/unit';
+import { findTurned, picked, shadeTurned } from '../state/screen-slice';
 import { selectDerived, selectProject } from '../state/selectors';
 import { PROJECTS_PATH, stagePath } from './paths';
 import { useAppDispatch, useAppSelector } from '../state/store';
@@ -51,7 +52,7 @@ function OpenFindBox() {
   const go = (entry: Found | null) => {
     if (!entry) return;
     close();
-    if (entry.act === 'unit') dispatch(notationStepped());
+    if (entry.act === 'unit') dispatch(stepNotation());
     if (entry.act === 'shade') dispatch(shadeTurned());
     if (entry.act === 'projects') void navigate(PROJECTS_PATH);
     if (entry.stage) void navigate(stagePath(project?.id ?? '', entry.stage));

@@ -26,13 +26,14 @@ import { savesSettled } from '../state/listeners';
 import { useOpenNew } from './use-open-new';
 import { closed } from '../state/document-slice';
 import { ImportButton } from './ImportButton';
+import { NewTableDialog } from './NewTableDialog';
 import { StarterDialog } from './StarterDialog';
 import { useAppDispatch } from '../state/store';
 
 /** All projects in this browser: open, copy, delete with undo, new from a file or a demo. */
 export function ProjectsPage() {
   const [records, setRecords] = useState<readonly ProjectRecord[] | null>(null);
-  const [isStarting, setIsStarting] = useState(false);
+  const [isStarting, setIsStarting] = useState<'table' | 'dimensions' | null>(null);
   const [deletions, setDeletions] = useState<readonly Deletion[]>([]);
   /** When this page last deleted something: what is told of for a while. */
   const [since, setSince] = useState<number | null>(null);
@@ -80,7 +81,10 @@ export function ProjectsPage() {
       </Typography>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
         <ImportButton />
-        <Button variant="outlined" onClick={() => setIsStarting(true)}>
+        <Button variant="outlined" onClick={() => setIsStarting('table')}>
+          New from a table
+        </Button>
+        <Button variant="outlined" onClick={() => setIsStarting('dimensions')}>
           New from a few dimensions
         </Button>
         {DEMO_IDS.map((demo) => (
@@ -89,7 +93,12 @@ export function ProjectsPage() {
           </Button>
         ))}
       </Box>
-      {isStarting && <StarterDialog onClose={() => setIsStarting(false)} onDraw={(project) => void add(project)} />}
+      {isStarting === 'table' && (
+        <NewTableDialog onClose={() => setIsStarting(null)} onBegin={(project) => void add(project)} />
+      )}
+      {isStarting === 'dimensions' && (
+        <StarterDialog onClose={() => setIsStarting(null)} onDraw={(project) => void add(project)} />
+      )}
       {failure !== null && (
         <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
           This browser does not keep projects for this page ({failure}). Allow it to store data for this address, or

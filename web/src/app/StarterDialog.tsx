@@ -21,6 +21,8 @@ import {
 import { newProject, type Project } from '@kalotrope/core/project';
 import { LengthField } from '../controls/LengthField';
 import { NumberField } from '../controls/NumberField';
+import { selectNotation } from '../state/selectors';
+import { useAppSelector } from '../state/store';
 
 type Props = { readonly onClose: () => void; readonly onDraw: (project: Project) => void };
 
@@ -29,6 +31,7 @@ export function StarterDialog({ onClose, onDraw }: Props) {
   const [kind, setKind] = useState<StarterKind>('vee');
   const [size, setSize] = useState<Dimensions>({});
   const [problems, setProblems] = useState<readonly string[]>([]);
+  const notation = useAppSelector(selectNotation);
   const known = dimensionsOf(kind, size.length);
   const nameOf = (key: string) => known.find((dimension) => dimension.key === key)?.name ?? key;
   const draw = () => {
@@ -38,7 +41,7 @@ export function StarterDialog({ onClose, onDraw }: Props) {
       return;
     }
     const name = `${STARTER_NAMES[kind]}, ${((size.length ?? known[0]?.usual ?? 0) / 1000).toFixed(2)} m`;
-    onDraw(newProject({ id: crypto.randomUUID(), name, notation: 'mm', lines: started.lines }));
+    onDraw(newProject({ id: crypto.randomUUID(), name, notation, lines: started.lines }));
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="starter-title">

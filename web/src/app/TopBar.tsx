@@ -19,22 +19,16 @@ import { edited, redone, undone } from '../state/document-slice';
 import { ExportMenu } from './ExportMenu';
 import { ImportButton } from './ImportButton';
 import { PROJECTS_PATH } from './paths';
-import { findTurned, notationSet } from '../state/screen-slice';
+import { findTurned } from '../state/screen-slice';
+import { selectNotation } from '../state/selectors';
+import { NOTATION_NAMES } from '../controls/notation-names';
+import { chooseNotation } from '../state/unit';
 import { useAppDispatch, useAppSelector } from '../state/store';
-
-const NOTATION_NAMES: Readonly<Record<Notation, string>> = {
-  mm: 'mm',
-  m: 'm',
-  in: 'in, decimal',
-  'in-16': 'in, 16ths',
-  'in-32': 'in, 32nds',
-  'ft-in-8ths': 'ft-in-8ths',
-};
 
 export const TopBar = memo(function TopBar({ stage }: { readonly stage: StageName }) {
   const dispatch = useAppDispatch();
   const name = useAppSelector((state) => state.document.project?.name ?? '');
-  const notation = useAppSelector((state) => state.screen.notation);
+  const notation = useAppSelector(selectNotation);
   return (
     <Box
       component="header"
@@ -71,7 +65,7 @@ export const TopBar = memo(function TopBar({ stage }: { readonly stage: StageNam
       <TextField
         select
         value={notation}
-        onChange={(event) => dispatch(notationSet(event.target.value as Notation)) /* one of the items below */}
+        onChange={(event) => dispatch(chooseNotation(event.target.value as Notation)) /* one of the items below */}
         slotProps={{ htmlInput: { 'aria-label': 'Unit' } }}
         sx={{ '& .MuiSelect-select': { py: 0.5, fontSize: 14 } }}
       >

@@ -4,7 +4,8 @@ import type { StageName } from '@kalotrope/core/project';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { redone, undone } from '../state/document-slice';
-import { findTurned, fitted, keysTurned, notationStepped, picked } from '../state/screen-slice';
+import { findTurned, fitted, keysTurned, picked } from '../state/screen-slice';
+import { stepNotation } from '../state/unit';
 import { isSameThing } from '../state/picked';
 import { stagePath } from './paths';
 import { useAppDispatch, useAppStore } from '../state/store';
@@ -25,6 +26,12 @@ export const keysFor = (stageCount: number): readonly (readonly [string, string]
 /** The tape is a slider, which the hook would take for a field; its own keys are only the arrows. */
 const ON_TAPE = { enableOnFormTags: ['slider' as const] };
 
+/** Fields that enter what is typed say when nothing is; any other has typing of its own to take back. */
+const isTyping = (target: EventTarget | null): boolean =>
+  (target instanceof HTMLTextAreaElement ||
+    (target instanceof HTMLInputElement && /^(text|search)$/.test(target.type))) &&
+  target.dataset['atRest'] !== 'true';
+
 /** Few hooks, each for several keys: every one of them looks at every key that is pressed. */
 export function useShortcuts(stage: StageName): void {
   const { entries } = useBench();
@@ -44,7 +51,7 @@ export function useShortcuts(stage: StageName): void {
   useHotkeys(
     [...entries.map((_, i) => String(i + 1)), 'u', 'f'],
     ({ key }) => {
-      if (key.toLowerCase() === 'u') dispatch(notationStepped());
+      if (key.toLowerCase() === 'u') dispatch(stepNotation());
       else if (key.toLowerCase() === 'f') dispatch(fitted());
       const entry = entries[Number(key) - 1];
       const { project } = store.getState().document;
@@ -63,8 +70,13 @@ export function useShortcuts(stage: StageName): void {
     },
     { ...ON_TAPE, useKey: true },
   );
-  useHotkeys(['mod+z', 'mod+shift+z'], ({ shiftKey }) => void dispatch(shiftKey ? redone() : undone()), {
-    ...ON_TAPE,
-    preventDefault: true,
-  });
+  // in a field, unless something is typed there and not entered yet: that is the field's own to take back
+  useHotkeys(
+    ['mod+z', 'mod+shift+z'],
+    (event) => {
+      event.preventDefault();
+      dispatch(event.shiftKey ? redone() : undone());
+    },
+    { enableOnFormTags: true, ignoreEventWhen: ({ target }) => isTyping(target) },
+  );
 }

@@ -129,7 +129,15 @@ export function makeTheme(shade: Shade): Theme {
             },
             '& input:hover': { backgroundColor: c.sheet },
             '& input:focus': { backgroundColor: c.sheet, outline: `2px solid ${c.picked}`, outlineOffset: -2 },
-            '& input[aria-invalid=true]': { color: c.stop },
+            '& input[aria-invalid=true]': { color: c.stop, textDecoration: 'underline wavy', textUnderlineOffset: 3 },
+            '& .wrong': { boxShadow: `inset 3px 0 0 ${c.stop}` },
+            // what was understood stands under the cell that is typed in; of the others it is for the ear alone
+            '& td:not(:focus-within) > .understood': {
+              clipPath: 'inset(50%)',
+              width: 1,
+              height: 1,
+              overflow: 'hidden',
+            },
             '& th button': { all: 'unset', cursor: 'pointer', lineHeight: '30px', padding: '0 4px' },
             '& th.figure button': {
               width: 68,

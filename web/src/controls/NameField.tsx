@@ -27,7 +27,7 @@ export function NameField({ label, value, most, onCommit }: Props) {
         if (event.key === 'Enter') commit();
         if (event.key === 'Escape') setTyped(null);
       }}
-      slotProps={{ htmlInput: { maxLength: most, spellCheck: false } }}
+      slotProps={{ htmlInput: { maxLength: most, spellCheck: false, 'data-at-rest': typed === null } }}
     />
   );
 }

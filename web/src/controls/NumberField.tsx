@@ -36,7 +36,8 @@ export function NumberField({ label, value, onCommit, read = readNumber, path, u
   const parsed = typed === null ? null : read(typed);
   const refused = parsed?.ok ? refuse(parsed.value * unit) : undefined;
   const commit = () => {
-    if (refused !== undefined) return; // it stays in the field, with why
+    // what is refused or not understood stays in the field, with why
+    if (refused !== undefined || (typed?.trim() && parsed?.ok === false)) return;
     if (parsed?.ok && parsed.value !== value) onCommit(parsed.value);
     setTyped(null);
   };
@@ -52,7 +53,7 @@ export function NumberField({ label, value, onCommit, read = readNumber, path, u
         if (event.key === 'Enter') commit();
         if (event.key === 'Escape') setTyped(null);
       }}
-      slotProps={{ htmlInput: { className: 'figure', inputMode: 'decimal' } }}
+      slotProps={{ htmlInput: { className: 'figure', inputMode: 'decimal', 'data-at-rest': typed === null } }}
       sx={{ '& input': { fontSize: 14 } }}
     />
   );

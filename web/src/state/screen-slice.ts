@@ -1,12 +1,13 @@
 /** What is on screen: the picked thing, the mark on the tape, the unit, the shade. Never saved with the project. */
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { NOTATIONS, type Notation } from '@kalotrope/core/measure';
+import type { Notation } from '@kalotrope/core/measure';
 import type { Picked } from './picked';
 
 export type ScreenState = {
   readonly picked: Picked | null;
   /** Length along the tape, mm; null when nothing is marked. */
   readonly tapeMm: number | null;
+  /** Of a new boat; an open one has its own. */
   readonly notation: Notation;
   readonly shade: 'light' | 'dark';
   readonly fitCount: number;
@@ -43,10 +44,6 @@ const screenSlice = createSlice({
       ...state,
       notation: payload,
     }),
-    notationStepped: (state): ScreenState => ({
-      ...state,
-      notation: NOTATIONS[(NOTATIONS.indexOf(state.notation) + 1) % NOTATIONS.length] ?? 'mm',
-    }),
     shadeTurned: (state): ScreenState => ({ ...state, shade: state.shade === 'light' ? 'dark' : 'light' }),
     fitted: (state): ScreenState => ({ ...state, fitCount: state.fitCount + 1 }),
     findTurned: (state, { payload }: PayloadAction<boolean>): ScreenState => ({
@@ -61,6 +58,6 @@ const screenSlice = createSlice({
   },
 });
 
-export const { picked, tapeMarked, notationSet, notationStepped, shadeTurned, fitted, findTurned, keysTurned, said } =
+export const { picked, tapeMarked, notationSet, shadeTurned, fitted, findTurned, keysTurned, said } =
   screenSlice.actions;
 export const screenReducer = screenSlice.reducer;

@@ -11,7 +11,7 @@ import type { RootState } from './store';
 export const selectProject = (state: RootState) => state.document.project;
 export const selectDerived = (state: RootState) => state.derived.derived;
 export const selectFound = (state: RootState) => state.derived.found;
-export const selectNotation = (state: RootState) => state.screen.notation;
+export const selectNotation = (state: RootState) => state.document.project?.notation ?? state.screen.notation;
 export const selectPicked = (state: RootState) => state.screen.picked;
 
 /**

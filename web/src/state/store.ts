@@ -4,7 +4,8 @@ import { useDispatch, useSelector, useStore } from 'react-redux';
 import { derivedReducer } from './derived-slice';
 import { documentReducer } from './document-slice';
 import { listener } from './listeners';
-import { screenReducer } from './screen-slice';
+import { lastNotation } from '../storage/last-choices';
+import { initialScreen, screenReducer } from './screen-slice';
 
 const reducer = combineReducers({
   document: documentReducer,
@@ -15,6 +16,7 @@ export type RootState = ReturnType<typeof reducer>;
 
 export const store = configureStore({
   reducer,
+  preloadedState: { screen: { ...initialScreen, notation: lastNotation() } },
   middleware: (defaults) =>
     defaults({
       // results are large and come from the worker as plain data: checking them on every action would cost the frame

@@ -30,7 +30,11 @@ export default function LinesPage() {
   const [board, setBoard] = useState<Board>({ station: 0, half: 'starboard' });
   const [tool, setTool] = useState<Tool | null>(null);
   const [station, setStation] = useState<string | null>(null);
-  const [view, setView] = useState<Show>('drawing');
+  // a table that is still to be filled in is what one has come for
+  const isUnfilled = useAppSelector(
+    (state) => selectProject(state)?.lines.longitudinals.every(({ points }) => points.length < 2) ?? false,
+  );
+  const [view, setView] = useState<Show>(isUnfilled ? 'table' : 'drawing');
   const lineId = useAppSelector(({ screen: { picked: choice } }) => lineOf(choice));
   const lineName = useAppSelector(
     (state) => selectProject(state)?.lines.longitudinals.find((other) => other.id === lineId)?.name,

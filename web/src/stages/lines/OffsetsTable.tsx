@@ -1,21 +1,35 @@
 import {
+  columnsOf,
+  enter,
   lineOf,
   lineThing,
-  linesEdit,
+  openCellsOf,
+  pasteCells,
   pointThing,
-  pasteBlock,
-  pointPath,
-  setFigure,
-  tableColumns,
+  tableEdits,
+  type Cell,
+  type Entry,
   type FigureKey,
   type LinesPart,
+  type Table,
   type TableColumn,
 } from '@kalotrope/core/lines';
 import Box from '@mui/material/Box';
-import { memo, useLayoutEffect, useMemo, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
+import {
+  memo,
+  useEffect,
+  useId,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  type ClipboardEvent,
+  type KeyboardEvent,
+} from 'react';
 import { unitLabel } from '@kalotrope/core/measure';
+import { engine } from '../../engine/client';
 import { edited } from '../../state/document-slice';
-import { lengthKeys, useLengthTyping } from '../../controls/LengthField';
+import { lengthKeys } from '../../controls/LengthField';
+import { useCellTyping } from './use-cell-typing';
 import { picked, said } from '../../state/screen-slice';
 import { selectNotation, selectPicked } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -41,7 +55,15 @@ export function OffsetsTable({ part, station, onStation }: Props) {
   const notation = useAppSelector(selectNotation);
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
-  const columns = useMemo(() => tableColumns(part.longitudinals), [part.longitudinals]);
+  const { longitudinals, stations, openCells } = part;
+  const columns = useMemo(
+    () => columnsOf({ longitudinals, stations, openCells }),
+    [longitudinals, stations, openCells],
+  );
+  const openAt = useMemo(
+    () => openCellsOf({ longitudinals, stations, openCells }),
+    [longitudinals, stations, openCells],
+  );
   const grid = useRef<HTMLTableElement>(null);
   const unit = unitLabel(notation);
   const lineId = lineOf(choice) ?? null;
@@ -52,51 +74,66 @@ export function OffsetsTable({ part, station, onStation }: Props) {
     halfBreadth: `Half-breadths, ${unit}`,
     x: `x at the ends, ${unit}`,
   };
-  const blocks = BLOCKS.filter(({ key }) => key !== 'x' || columns.some(({ x }) => x === null));
+  const blocks = BLOCKS.filter(({ key }) => key !== 'x' || columns.some(({ isOwn }) => isOwn));
   const isDown = (key: FigureKey) => key === 'height' && part.heightsFrom !== null;
   /** Between what is stored and what is shown, either way. */
   const turned = (key: FigureKey, mm: number) => (isDown(key) ? (part.heightsFrom ?? 0) - mm : mm);
   const cells = useCellActs({
     focus: (place) => {
-      const { column, line, index } = cellAt(part, columns, place);
+      const [column, line] = [columns[place.column], part.longitudinals[place.row]];
       if (column) onStation(column.key);
+      const index = line && column?.cells.get(line.id);
       if (line && index !== undefined) dispatch(picked(pointThing(line.id, index)));
     },
-    commit: (place, mm) => {
-      const { column, line, index } = cellAt(part, columns, place);
-      const key = place.block;
-      if (!column) return;
-      const label = `${line?.name ?? 'Station'} ${column.label}: ${NAMES[key]}`;
-      const value = turned(key, mm);
-      if (!line) {
-        const edits = [...column.cells].map(([id, i]) => ({ path: pointPath(id, i, 'x'), value: mm }));
-        dispatch(edited({ label, edits }));
-      } else if (index !== undefined)
-        dispatch(edited({ label, edits: [{ path: pointPath(line.id, index, key), value }] }));
-      else {
-        const changed = setFigure(part.longitudinals, line.id, column, key, value);
-        dispatch(edited({ label, edits: [linesEdit(changed)] }));
-      }
+    enter: (place, entry) => {
+      const cell = cellOf(part, columns, place);
+      const column = columns[place.column];
+      if (!cell || !column) return;
+      const line = part.longitudinals.find(({ id }) => id === cell.line);
+      const label = `${line?.name ?? 'Station'} ${column.label || column.key}: ${NAMES[place.block]}`;
+      put(label, enter(part, cell, entry.kind === 'figure' ? { ...entry, mm: turned(place.block, entry.mm) } : entry));
     },
   });
-
+  const put = (label: string, changed: Table) => {
+    const edits = tableEdits(part, changed);
+    if (edits.length > 0) dispatch(edited({ label, edits }));
+  };
+  // a table without figures is there to be typed
+  useEffect(() => {
+    if (longitudinals.every(({ points }) => points.length === 0)) firstEmpty(grid.current)?.focus();
+    // once, when it is opened
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
   const paste = (event: ClipboardEvent) => {
     const text = event.clipboardData.getData('text/plain');
     const place = placeOf(event.target);
+    const cell = place && cellOf(part, columns, place);
     // one figure: the field's own business
-    if (!place || place.row === ON_TOP || !/[\t\n]/.test(text.trimEnd())) return;
+    if (!cell || !/[\t\n]/.test(text.trimEnd())) return;
     event.preventDefault();
-    const { heightsFrom, longitudinals } = part;
-    const changed = pasteBlock(longitudinals, text, {
-      key: place.block,
-      row: place.row,
-      column: place.column,
-      notation,
-      heightsFrom,
-    });
-    dispatch(
-      changed.ok ? edited({ label: 'Pasted figures', edits: [linesEdit(changed.lines)] }) : said(changed.reason),
-    );
+    if (isWholeTable(text)) void pasteWhole(text);
+    else pasteFigures(text, cell);
+  };
+  const pasteFigures = (text: string, cell: Cell) => {
+    const changed = pasteCells(part, text, { ...cell, notation, heightsFrom: part.heightsFrom });
+    if (!changed.ok) {
+      dispatch(said(`Nothing was pasted. ${changed.reason}`));
+      return;
+    }
+    put('Pasted figures', changed.table);
+    const { notRead } = changed;
+    if (notRead.length > 0)
+      dispatch(said(`${notRead.length} of the cells pasted stay as they were. In the block, ${notRead[0] ?? ''}`));
+  };
+  /** In the place of all that is there; read as an imported file is. */
+  const pasteWhole = async (text: string) => {
+    const answer = await engine.run('take', { name: 'pasted.csv', bytes: new TextEncoder().encode(text) });
+    if (answer.kind !== 'ok') return;
+    if (answer.value.ok) {
+      const { longitudinals: lines } = answer.value.project.lines;
+      put('Pasted table', { longitudinals: lines, stations: undefined, openCells: undefined });
+    }
+    dispatch(said(answer.value.ok ? answer.value.said : `Nothing was pasted. ${answer.value.problems[0] ?? ''}`));
   };
   return (
     <Box
@@ -123,8 +160,8 @@ export function OffsetsTable({ part, station, onStation }: Props) {
           </tr>
           <tr>
             <th scope="row">x, {unit}</th>
-            {shown.map(({ key, label, x }, place) =>
-              x === null ? (
+            {shown.map(({ key, label, x, isOwn }, place) =>
+              isOwn ? (
                 <td key={key} className="figure">
                   below
                 </td>
@@ -136,6 +173,7 @@ export function OffsetsTable({ part, station, onStation }: Props) {
                   row={ON_TOP}
                   column={place}
                   mm={x}
+                  text={openAt({ line: null, column: key, quantity: 'x' })?.text}
                   {...cells}
                 />
               ),
@@ -155,9 +193,10 @@ export function OffsetsTable({ part, station, onStation }: Props) {
                   <button onClick={() => dispatch(picked(lineThing(line.id)))}>{line.name}</button>
                 </th>
                 {shown.map((column, place) => {
-                  const index = column.cells.get(line.id);
-                  const mm = index === undefined ? null : (line.points[index]?.[key] ?? null);
-                  if (key === 'x' && (column.x !== null || mm === null)) return <td key={column.key} />;
+                  if (key === 'x' && !column.isOwn) return <td key={column.key} />;
+                  const open = openAt({ line: line.id, column: column.key, quantity: key });
+                  const point = line.points[column.cells.get(line.id) ?? -1];
+                  const mm = point?.[key] ?? open?.mm ?? null;
                   return (
                     <FigureCell
                       key={column.key}
@@ -166,6 +205,7 @@ export function OffsetsTable({ part, station, onStation }: Props) {
                       row={row}
                       column={place}
                       mm={mm === null ? null : turned(key, mm)}
+                      text={open?.text}
                       {...cells}
                     />
                   );
@@ -186,11 +226,11 @@ const ON_TOP = -1;
 
 type CellActs = {
   readonly onFocus: (place: CellPlace) => void;
-  readonly onCommit: (place: CellPlace, mm: number) => void;
+  readonly onEnter: (place: CellPlace, entry: Entry) => void;
 };
 
 /** The same two functions at every drawing, so that a cell is drawn again only for its own figure. */
-function useCellActs(acts: { readonly focus: CellActs['onFocus']; readonly commit: CellActs['onCommit'] }): CellActs {
+function useCellActs(acts: { readonly focus: CellActs['onFocus']; readonly enter: CellActs['onEnter'] }): CellActs {
   const latest = useRef(acts);
   useLayoutEffect(() => {
     latest.current = acts;
@@ -198,30 +238,44 @@ function useCellActs(acts: { readonly focus: CellActs['onFocus']; readonly commi
   return useMemo(
     () => ({
       onFocus: (place) => latest.current.focus(place),
-      onCommit: (place, mm) => latest.current.commit(place, mm),
+      onEnter: (place, entry) => latest.current.enter(place, entry),
     }),
     [],
   );
 }
 
-function cellAt(part: LinesPart, columns: readonly TableColumn[], place: CellPlace) {
+/** The cell at a place; in the row of positions it belongs to no line. */
+function cellOf(part: LinesPart, columns: readonly TableColumn[], place: CellPlace): Cell | null {
   const [column, line] = [columns[place.column], part.longitudinals[place.row]];
-  return { column, line, index: line && column?.cells.get(line.id) };
+  if (!column || (!line && place.row !== ON_TOP)) return null;
+  return { line: line?.id ?? null, column: column.key, quantity: place.block };
 }
 
-type CellProps = CellActs & CellPlace & { readonly label: string; readonly mm: number | null };
+/** A table with its heads, as plans and exports have it: it begins with a word and has rows of figures. */
+const isWholeTable = (text: string) => /^\s*(?:#|"?(?:station|line)\b)/i.test(text);
+
+type CellProps = CellActs &
+  CellPlace & {
+    readonly label: string;
+    readonly mm: number | null;
+    /** What was typed and is not understood. */
+    readonly text: string | undefined;
+  };
 
 /** A bare field: there may be hundreds. */
-const FigureCell = memo(function FigureCell({ label, block, row, column, mm, onFocus, onCommit }: CellProps) {
+const FigureCell = memo(function FigureCell({ label, block, row, column, mm, text, onFocus, onEnter }: CellProps) {
   const place = { block, row, column };
-  const { value, isWrong, help, act } = useLengthTyping(mm, (typed) => onCommit(place, typed));
+  const { value, isWrong, isTyped, help, act } = useCellTyping(mm, text, (entry) => onEnter(place, entry));
+  const helpId = useId();
   return (
-    <td>
+    <td className={isWrong ? 'wrong' : undefined}>
       <input
         aria-label={label}
+        aria-describedby={help === undefined ? undefined : helpId}
         data-block={block}
         data-row={row}
         data-column={column}
+        data-at-rest={!isTyped}
         value={value}
         aria-invalid={isWrong}
         spellCheck={false}
@@ -234,13 +288,16 @@ const FigureCell = memo(function FigureCell({ label, block, row, column, mm, onF
         onBlur={() => act({ kind: 'commit' })}
       />
       {help !== undefined && (
-        <span className="understood" role="status">
+        <span id={helpId} className="understood" role="status">
           {help}
         </span>
       )}
     </td>
   );
 });
+
+const firstEmpty = (table: HTMLTableElement | null) =>
+  [...(table?.querySelectorAll('input') ?? [])].find(({ value }) => value === '');
 
 /** The place of the cell that an event came from, as the cell has it. */
 function placeOf(target: EventTarget | null): CellPlace | null {

@@ -3,22 +3,23 @@ import {
   lineOf,
   lineThing,
   linePath,
-  linesEdit,
+  addColumn,
   addLine,
-  addStation,
-  changeColumn,
+  columnsOf,
   endForEnd,
   endPlane,
-  moveColumn,
+  movedColumn,
   moveLine,
-  removeColumn,
-  removeLine,
   removePoint,
+  renamedColumn,
   setEndPlane,
-  tableColumns,
+  tableEdits,
   turnHeights,
+  withoutColumn,
+  withoutLine,
   type LinesPart,
   type Longitudinal,
+  type Table,
   type TableChange,
   type TableColumn,
 } from '@kalotrope/core/lines';
@@ -44,41 +45,48 @@ type Props = {
   readonly onStation: (key: string | null) => void;
 };
 
-/** Puts changed lines in place of those that are there, as one thing to undo; what cannot be done is said. */
-function usePutLines() {
+/** Puts a changed table in place of the one that is there, as one thing to undo; what cannot be done is said. */
+function usePutTable(table: Table) {
   const dispatch = useAppDispatch();
-  const put = (label: string, changed: readonly Longitudinal[]) =>
-    dispatch(edited({ label, edits: [linesEdit(changed)] }));
-  const tryPut = (label: string, change: TableChange): boolean => {
-    if (change.ok) put(label, change.lines);
+  const put = (label: string, changed: Table) => dispatch(edited({ label, edits: tableEdits(table, changed) }));
+  const putLines = (label: string, longitudinals: Longitudinal[]) => put(label, { ...table, longitudinals });
+  const tryLines = (label: string, change: TableChange): boolean => {
+    if (change.ok) putLines(label, change.lines);
     else dispatch(said(change.reason));
     return change.ok;
   };
-  return { put, tryPut };
+  return { put, putLines, tryLines };
 }
 
 /** What can be done with the table's rows, columns, ends and datum. */
 export function TableTools({ part, station, onStation }: Props) {
   const choice = useAppSelector(selectPicked);
-  const { put, tryPut } = usePutLines();
+  const dispatch = useAppDispatch();
+  const { put, putLines, tryLines } = usePutTable(part);
   const lines = part.longitudinals;
-  const columns = tableColumns(lines);
+  const columns = columnsOf(part);
   const column = columns.find(({ key }) => key === station);
   const line = lines.find(({ id }) => id === lineOf(choice));
+  const putStation = (x: number, name: string) => {
+    const change = addColumn(part, x, name);
+    if (change.ok) put(`Station ${name}`, change.table);
+    else dispatch(said(change.reason));
+    return change.ok;
+  };
   return (
     <>
-      {column && <StationTools lines={lines} columns={columns} column={column} onStation={onStation} />}
-      {line && <LineTools lines={lines} line={line} point={pointOf(choice)} />}
+      {column && <StationTools table={part} columns={columns} column={column} onStation={onStation} />}
+      {line && <LineTools table={part} line={line} point={pointOf(choice)} />}
       <MoreRows
         lines={lines}
         above={line}
-        onStation={(x, name) => tryPut(`Station ${name}`, addStation(lines, x, name))}
-        onLine={(name, above) => tryPut(`Line ${name}`, addLine(lines, name, above))}
+        onStation={putStation}
+        onLine={(name, above) => tryLines(`Line ${name}`, addLine(lines, name, above))}
       />
-      <HeightsDatum lines={lines} heightsFrom={part.heightsFrom} />
-      <Ends lines={lines} onChange={(label, change) => tryPut(label, change)} />
+      <HeightsDatum table={part} heightsFrom={part.heightsFrom} />
+      <Ends lines={lines} onChange={(label, change) => tryLines(label, change)} />
       <Part title="From which end">
-        <Button variant="outlined" onClick={() => put('Turned end for end', endForEnd(lines))}>
+        <Button variant="outlined" onClick={() => putLines('Turned end for end', endForEnd(lines))}>
           Turn end for end
         </Button>
       </Part>
@@ -87,38 +95,35 @@ export function TableTools({ part, station, onStation }: Props) {
 }
 
 type StationProps = {
-  readonly lines: readonly Longitudinal[];
+  readonly table: Table;
   readonly columns: readonly TableColumn[];
   readonly column: TableColumn;
   readonly onStation: (key: string | null) => void;
 };
 
 /** The picked column: its name, its place, and away with it. */
-function StationTools({ lines, columns, column, onStation }: StationProps) {
+function StationTools({ table, columns, column, onStation }: StationProps) {
   const dispatch = useAppDispatch();
-  const { put } = usePutLines();
+  const { put } = usePutTable(table);
   const rename = (name: string) => {
-    if (columns.some(({ label }) => label === name)) {
+    if (columns.some(({ key }) => key === name)) {
       dispatch(said(`There is a station ${name} already`));
       return;
     }
-    put(
-      'Station renamed',
-      changeColumn(lines, column, (point) => ({ ...point, station: name })),
-    );
+    put('Station renamed', renamedColumn(table, column, name));
     onStation(name);
   };
   return (
     <Part title={`Station ${column.label || column.key}`}>
       <NameField label="Name of the station" value={column.label} most={40} onCommit={rename} />
       <Row>
-        <Button variant="outlined" onClick={() => put('Station moved', moveColumn(lines, column.key, -1))}>
+        <Button variant="outlined" onClick={() => put('Station moved', movedColumn(table, column.key, -1))}>
           Forward
         </Button>
-        <Button variant="outlined" onClick={() => put('Station moved', moveColumn(lines, column.key, 1))}>
+        <Button variant="outlined" onClick={() => put('Station moved', movedColumn(table, column.key, 1))}>
           Aft
         </Button>
-        <Button variant="outlined" color="error" onClick={() => put('Station removed', removeColumn(lines, column))}>
+        <Button variant="outlined" color="error" onClick={() => put('Station removed', withoutColumn(table, column))}>
           Remove
         </Button>
       </Row>
@@ -127,16 +132,17 @@ function StationTools({ lines, columns, column, onStation }: StationProps) {
 }
 
 type LineProps = {
-  readonly lines: readonly Longitudinal[];
+  readonly table: Table;
   readonly line: Longitudinal;
   /** Index of its picked point. */
   readonly point: number | undefined;
 };
 
 /** The picked line: its name, whether panels end on it, its row, and away with it or with a point of it. */
-function LineTools({ lines, line, point }: LineProps) {
+function LineTools({ table, line, point }: LineProps) {
   const dispatch = useAppDispatch();
-  const { put } = usePutLines();
+  const { put, putLines } = usePutTable(table);
+  const lines = table.longitudinals;
   const set = (label: string, key: 'name' | 'isExtra', value: string | boolean) =>
     dispatch(edited({ label, edits: [{ path: linePath(line.id, key), value }] }));
   const removable = point === undefined ? undefined : line.points[point];
@@ -162,13 +168,13 @@ function LineTools({ lines, line, point }: LineProps) {
         }
       />
       <Row>
-        <Button variant="outlined" onClick={() => put('Line moved', moveLine(lines, line.id, -1))}>
+        <Button variant="outlined" onClick={() => putLines('Line moved', moveLine(lines, line.id, -1))}>
           Up a row
         </Button>
-        <Button variant="outlined" onClick={() => put('Line moved', moveLine(lines, line.id, 1))}>
+        <Button variant="outlined" onClick={() => putLines('Line moved', moveLine(lines, line.id, 1))}>
           Down a row
         </Button>
-        <Button variant="outlined" color="error" onClick={() => put('Line removed', removeLine(lines, line.id))}>
+        <Button variant="outlined" color="error" onClick={() => put('Line removed', withoutLine(table, line.id))}>
           Remove
         </Button>
       </Row>
@@ -178,7 +184,7 @@ function LineTools({ lines, line, point }: LineProps) {
           variant="outlined"
           color="error"
           onClick={() => {
-            put('Point removed', removePoint(lines, line.id, point));
+            putLines('Point removed', removePoint(lines, line.id, point));
             dispatch(picked(lineThing(line.id)));
           }}
         >
@@ -189,12 +195,13 @@ function LineTools({ lines, line, point }: LineProps) {
   );
 }
 
-type DatumProps = { readonly lines: readonly Longitudinal[]; readonly heightsFrom: number | null };
+type DatumProps = { readonly table: Table; readonly heightsFrom: number | null };
 
 /** From where heights are given. */
-function HeightsDatum({ lines, heightsFrom }: DatumProps) {
+function HeightsDatum({ table, heightsFrom }: DatumProps) {
   const dispatch = useAppDispatch();
-  const { put } = usePutLines();
+  const { putLines } = usePutTable(table);
+  const lines = table.longitudinals;
   const set = (value: number | null) =>
     dispatch(edited({ label: 'Datum of heights', edits: [{ path: ['lines', 'heightsFrom'], value }] }));
   return (
@@ -211,7 +218,7 @@ function HeightsDatum({ lines, heightsFrom }: DatumProps) {
           <Button
             variant="outlined"
             title="For a table that was read in as if its heights ran up from the base"
-            onClick={() => put('Heights turned over', turnHeights(lines, heightsFrom))}
+            onClick={() => putLines('Heights turned over', turnHeights(lines, heightsFrom))}
           >
             The figures were downward: turn over
           </Button>
