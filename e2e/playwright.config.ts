@@ -17,6 +17,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
     acceptDownloads: true,
+    // every page would fetch all of the application to keep it; offline.spec.ts is about that
+    serviceWorkers: 'block',
     // contrast is judged at rest, not halfway through a change of colour
     contextOptions: { reducedMotion: 'reduce' },
   },

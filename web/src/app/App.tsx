@@ -5,6 +5,7 @@ import { bench } from './stages';
 import { useMemo } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { FirstPage } from './FirstPage';
+import { NewVersion } from './NewVersion';
 import { PageFailed } from './PageFailed';
 import { ProjectPage } from './ProjectPage';
 import { ProjectsPage } from './ProjectsPage';
@@ -31,6 +32,7 @@ export function App() {
       <CssBaseline />
       <BenchContext value={bench}>
         <RouterProvider router={router} />
+        <NewVersion />
       </BenchContext>
     </ThemeProvider>
   );

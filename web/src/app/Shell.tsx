@@ -1,4 +1,4 @@
-import { useBench } from '../state/bench';
+import { useBench, useTape } from '../state/bench';
 import type { StageName } from '@kalotrope/core/project';
 import Box from '@mui/material/Box';
 import Snackbar from '@mui/material/Snackbar';
@@ -53,19 +53,27 @@ export function Shell({ stage, children }: { readonly stage: StageName; readonly
           {children}
         </Box>
       </Box>
-      <Box
-        component="section"
-        aria-label="The tape"
-        sx={{ gridColumn: '1 / -1', position: { xs: 'sticky', md: 'static' }, bottom: 0, zIndex: 4 }}
-        className="no-print"
-      >
-        <TapeBar />
-      </Box>
+      {entry?.hasTape && <TapeAtEdge />}
       <FindBox />
       <KeysDialog />
       <Said />
     </Box>
   );
+}
+
+/** Where there is something to measure along. */
+function TapeAtEdge() {
+  const tape = useTape();
+  return tape ? (
+    <Box
+      component="section"
+      aria-label="The tape"
+      sx={{ gridColumn: '1 / -1', position: { xs: 'sticky', md: 'static' }, bottom: 0, zIndex: 4 }}
+      className="no-print"
+    >
+      <TapeBar tape={tape} />
+    </Box>
+  ) : null;
 }
 
 /** The top bar is not printed: a sheet of paper says whose it is, and of which revision. */

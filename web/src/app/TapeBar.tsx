@@ -4,7 +4,6 @@ import type { Tape } from '@kalotrope/core/lines';
 import { DIVISION_MM, formatLength, formatWithUnit, type Notation } from '@kalotrope/core/measure';
 import { useWidth } from '../drawing/use-size';
 import { tapeMarked } from '../state/screen-slice';
-import { useTape } from '../state/bench';
 import { selectNotation } from '../state/selectors';
 import { useAppDispatch, useAppSelector } from '../state/store';
 
@@ -12,44 +11,41 @@ const HEIGHT = 54;
 const MARGIN = 16;
 
 /** The tape along the front edge of the bench: it lies on the picked edge, and its mark moves with the drawing's. */
-export function TapeBar() {
-  const tape = useTape();
+export function TapeBar({ tape }: { readonly tape: Tape }) {
   const mark = useAppSelector((state) => state.screen.tapeMm);
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
-  const scale = tape ? (width - 2 * MARGIN) / tape.length : 0;
+  const scale = (width - 2 * MARGIN) / tape.length;
   const point = (event: PointerEvent) => {
-    if (!tape || !box.current) return;
+    if (!box.current) return;
     const s = (event.clientX - box.current.getBoundingClientRect().left - MARGIN) / scale;
     dispatch(tapeMarked(Math.min(tape.length, Math.max(0, s))));
   };
   const step = (event: KeyboardEvent) => {
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-    if (!tape || by === 0) return;
+    if (by === 0) return;
     event.preventDefault();
     const size = DIVISION_MM[notation] * (event.shiftKey ? 100 : 10);
     dispatch(tapeMarked(Math.min(tape.length, Math.max(0, (mark ?? 0) + by * size))));
   };
-  const reading = tape
-    ? `${formatWithUnit(mark ?? 0, notation)} of ${formatWithUnit(tape.length, notation)}`
-    : 'no edge';
+  const reading = `${formatWithUnit(mark ?? 0, notation)} of ${formatWithUnit(tape.length, notation)}`;
   return (
     <div
       ref={box}
       role="slider"
       tabIndex={0}
-      aria-label={`Tape along ${tape?.name ?? 'nothing'}`}
+      aria-label={`Tape along ${tape.name}`}
       aria-valuemin={0}
-      aria-valuemax={Math.round(tape?.length ?? 0)}
+      aria-valuemax={Math.round(tape.length)}
       aria-valuenow={Math.round(mark ?? 0)}
       aria-valuetext={reading}
       onPointerMove={point}
       onKeyDown={step}
       className="tape"
     >
-      {tape && width > 0 && <TapeDrawing tape={tape} mark={mark} notation={notation} scale={scale} width={width} />}
+      {width > 0 && <TapeDrawing tape={tape} mark={mark} notation={notation} scale={scale} width={width} />}
     </div>
   );
 }

@@ -8,7 +8,8 @@ import { useBench } from '../state/bench';
 import type { Finding, Severity } from '@kalotrope/core/findings';
 import { edited } from '../state/document-slice';
 import { picked } from '../state/screen-slice';
-import { selectDerived, selectFindings, selectNotation } from '../state/selectors';
+import { selectDerived, selectFindings, selectNotation, selectStillLooking } from '../state/selectors';
+import { useRested } from './use-rested';
 import { useAppDispatch, useAppSelector } from '../state/store';
 
 /** The slip at the right: the picked thing's numbers, then what to look at first, then the table to work from. */
@@ -55,9 +56,12 @@ const SHAPES: Readonly<Record<Severity, { readonly shape: string; readonly word:
 
 const LookHere = memo(function LookHere({ stage }: { readonly stage: StageName }) {
   const findings = useAppSelector((state) => selectFindings(state, stage));
+  // what lasts for a moment only is not said: it would flicker with every edit
+  const looking = useRested(useAppSelector(selectStillLooking));
   return (
     <Section title="Look here first" label="Look here first">
-      {findings.length === 0 && <p className="quiet">Nothing wrong that can be seen from here.</p>}
+      {findings.length === 0 && <p className="quiet">{looking ?? 'Nothing wrong that can be seen from here.'}</p>}
+      {findings.length > 0 && looking !== null && <p className="quiet">{looking}</p>}
       {findings.map((finding, i) => (
         <FindingLine key={`${finding.code}-${i}`} finding={finding} />
       ))}

@@ -44,6 +44,8 @@ export function makeBench(entries: readonly StageEntry[]): Bench {
       (derived, project, found, isSearching, notation) => {
         if (!derived || !project) return null;
         const line = (entry: StageEntry): string => {
+          const waitsFor = entry.waitsFor?.(derived);
+          if (waitsFor !== undefined) return `waits for ${waitsFor}`;
           const findings = findingsOf(entry.stage, derived, { project, found });
           const open = findings.filter(({ severity }) => severity !== 'note').length;
           return open > 0 ? `${open} to check` : entry.status({ derived, found, isSearching, notation });

@@ -45,6 +45,16 @@ export const selectFindings = createSelector(
   { memoizeOptions: { resultEqualityCheck: isSame } },
 );
 
+/**
+ * Why nothing found does not mean yet that nothing is wrong: it is still being worked out, or searched for; null where
+ * everything has been looked at.
+ */
+export const selectStillLooking = ({ document, derived: { derived, version, failed, isSearching } }: RootState) => {
+  if (failed !== null) return 'It could not be worked out.';
+  if (derived === null || version < document.version) return 'Working it out.';
+  return isSearching ? 'Still laying out the sheets.' : null;
+};
+
 /** The panels to step through, on every stage that is about them. */
 export const selectPanelSteps = createSelector([selectDerived], (derived): readonly Picked[] =>
   (derived?.panels.value.panels ?? []).map(({ id }) => panelThing(id)),

@@ -36,6 +36,10 @@ export type StageEntry = {
   readonly tape?: (derived: Derived, picked: Picked) => Tape | undefined;
   /** The tape when nothing that has one is picked. */
   readonly tapeAtRest?: (derived: Derived) => Tape | undefined;
+  /** Whether there is something on it that the tape can lie along. */
+  readonly hasTape: boolean;
+  /** What it waits for before anything can be said of it; undefined where that is there. */
+  readonly waitsFor?: (derived: Derived) => string | undefined;
   /** One line under its name in the rail, when nothing is to be checked. */
   readonly status: (standing: Standing) => string;
   /** The stages whose drawings its export menu offers. */

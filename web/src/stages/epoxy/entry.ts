@@ -4,6 +4,7 @@ import { epoxyStage, seamThing } from '@kalotrope/core/epoxy';
 import { formatMass } from '@kalotrope/core/measure';
 import { selectPanelSteps } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
+import { waitsForLines } from '../../state/waits';
 
 export const epoxyEntry: StageEntry = {
   stage: epoxyStage.name,
@@ -13,6 +14,8 @@ export const epoxyEntry: StageEntry = {
   things: (derived) =>
     derived.epoxy.value.seams.map(({ id, name }) => ({ label: `Seam: ${name}`, pick: seamThing(id) })),
   steps: selectPanelSteps,
+  hasTape: false,
+  waitsFor: waitsForLines,
   status: ({ derived }) => `${formatMass(derived.epoxy.value.resinWithWaste)} mixed`,
   drawingsOf: [],
 };

@@ -4,6 +4,7 @@ import { frameOfThing, framesStage, frameThing } from '@kalotrope/core/frames';
 import { layTape } from '@kalotrope/core/lines';
 import { plural } from '../../controls/words';
 import type { StageEntry } from '../../state/stage-entry';
+import { waitsForLines } from '../../state/waits';
 
 export const framesEntry: StageEntry = {
   stage: framesStage.name,
@@ -24,6 +25,8 @@ export const framesEntry: StageEntry = {
       )
     );
   },
+  hasTape: true,
+  waitsFor: waitsForLines,
   status: ({ derived }) => plural(derived.frames.value.length, 'frame'),
   drawingsOf: [framesStage.name],
 };

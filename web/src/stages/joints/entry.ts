@@ -5,6 +5,7 @@ import { panelsStage } from '@kalotrope/core/panels';
 import { plural } from '../../controls/words';
 import { selectPanelSteps } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
+import { waitsForLines } from '../../state/waits';
 
 export const jointsEntry: StageEntry = {
   stage: jointsStage.name,
@@ -12,6 +13,8 @@ export const jointsEntry: StageEntry = {
   question: 'Where do the sheets join?',
   Page: lazy(() => import('./JointsPage')),
   steps: selectPanelSteps,
+  hasTape: true,
+  waitsFor: waitsForLines,
   status: ({ derived }) =>
     plural(
       derived.joints.value.reduce((sum, panel) => sum + panel.joints.length * (panel.spansCentreline ? 1 : 2), 0),

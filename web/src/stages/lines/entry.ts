@@ -30,6 +30,7 @@ export const linesEntry: StageEntry = {
     return id === undefined ? undefined : tapeAlong(derived.lines.value, id);
   },
   tapeAtRest: (derived) => tapeAlong(derived.lines.value, undefined),
+  hasTape: true,
   status: ({ derived, notation }) => fairness(derived.lines.value, notation),
   drawingsOf: [linesStage.name],
   isEverywhere: true,

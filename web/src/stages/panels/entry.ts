@@ -5,6 +5,7 @@ import { panelOfThing, panelsStage, panelThing } from '@kalotrope/core/panels';
 import { plural } from '../../controls/words';
 import { selectPanelSteps } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
+import { waitsForLines } from '../../state/waits';
 import { pickedPanel } from './picked-panel';
 
 export const panelsEntry: StageEntry = {
@@ -32,6 +33,8 @@ export const panelsEntry: StageEntry = {
       stations,
     );
   },
+  hasTape: true,
+  waitsFor: waitsForLines,
   status: ({ derived }) => {
     const { panels, transoms } = derived.panels.value;
     return plural(panels.length + transoms.length, 'shape');

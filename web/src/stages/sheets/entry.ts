@@ -5,6 +5,7 @@ import { laidBatches, sheetsStage } from '@kalotrope/core/sheets';
 import { plural } from '../../controls/words';
 import { selectPanelSteps } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
+import { waitsForLines } from '../../state/waits';
 
 export const sheetsEntry: StageEntry = {
   stage: sheetsStage.name,
@@ -12,6 +13,8 @@ export const sheetsEntry: StageEntry = {
   question: 'How many sheets, and what goes where?',
   Page: lazy(() => import('./SheetsPage')),
   steps: selectPanelSteps,
+  hasTape: false,
+  waitsFor: waitsForLines,
   status: ({ derived, found, isSearching }) => {
     const laid = laidBatches(derived.sheets.value.batches, found.sheets ?? []);
     const made = laid.flatMap(({ result }) => result ?? []);
