@@ -157,11 +157,17 @@ test('a bad file is refused with its place, and nothing is changed', async ({ pa
 test('projects: new from a demo, duplicated, deleted and brought back', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('link', { name: /all projects/ }).click();
-  await page.getByRole('button', { name: 'New from the demo Orrin pram' }).click();
+  await page.getByRole('button', { name: /^From a demo/ }).click();
+  await page.getByRole('menuitem', { name: 'Orrin pram' }).click();
   await expect(page.getByRole('link', { name: /Orrin pram/ })).toBeVisible();
   await expect(page.getByText(/1-4-2\+|ft-in-8ths/).first()).toBeVisible();
   await page.getByRole('link', { name: /all projects/ }).click();
+  await expectNoFaults(page);
   await page.getByRole('button', { name: 'Duplicate Tamsel 430' }).click();
+  await page.getByLabel('Name of the boat').fill('Tamsel, lengthened');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Undo: Renamed/ }).click();
+  await expect(page.getByLabel('Name of the boat')).toHaveValue('Tamsel 430, copy');
   await page.getByRole('link', { name: /all projects/ }).click();
   await page.getByRole('button', { name: 'Delete Tamsel 430, copy' }).click();
   await expect(page.getByRole('link', { name: 'Tamsel 430, copy' })).toBeHidden();

@@ -74,7 +74,7 @@ test(
   async ({ page }) => {
     await openDemo(page);
     await page.goto('/projects');
-    await page.getByRole('button', { name: 'New from a few dimensions' }).click();
+    await page.getByRole('button', { name: /^From a few dimensions/ }).click();
     const dialog = page.getByRole('dialog', { name: 'New from a few dimensions' });
     await expectNoFaults(page, '[role="dialog"]');
     await dialog.getByLabel('Kind of hull').click();

@@ -63,6 +63,7 @@ test('two projects deleted come back by one undo, and later from the list', asyn
   await page.getByRole('button', { name: 'Undo' }).click();
   for (const boat of ['Orrin pram', 'Veyra 520']) await expect(page.getByRole('link', { name: boat })).toBeVisible();
   await page.getByRole('button', { name: 'Delete Orrin pram' }).click();
+  await expect(page.getByRole('link', { name: 'Orrin pram' })).toBeHidden();
   await page.reload();
   await page.getByRole('button', { name: 'Put back Orrin pram' }).click();
   await expect(page.getByRole('link', { name: 'Orrin pram' })).toBeVisible();

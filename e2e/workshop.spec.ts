@@ -177,7 +177,8 @@ test('a browser that keeps nothing says so, and what would help', async ({ page 
   `);
   await page.goto('/');
   await expect(page.getByRole('alert')).toContainText(/does not keep projects .*Allow it to store data/s);
-  await page.getByRole('button', { name: 'New from the demo Orrin pram' }).click();
+  await page.getByRole('button', { name: /^From a demo/ }).click();
+  await page.getByRole('menuitem', { name: 'Orrin pram' }).click();
   // it is opened all the same, kept in this window, and offered as a file
   await expect(page.getByRole('alert')).toContainText(/Not saved: .*blocked.*kept in this window/s);
   await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();

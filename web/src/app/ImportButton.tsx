@@ -6,7 +6,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useRef, useState } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { Taken } from '../engine/take';
 import { addPictures } from '../storage/pictures';
@@ -23,7 +23,25 @@ const WORTH_SAYING_MS = 400;
  * Takes a table of offsets, a drawing or a project file, by choosing or by dropping it on the button, and opens it as a
  * new project.
  */
-export function ImportButton() {
+export const ImportButton = () => (
+  <ImportFrom
+    label="Import a file"
+    look={(open) => (
+      <Button variant="outlined" startIcon={<FileUploadOutlined />} onClick={open}>
+        Import
+      </Button>
+    )}
+  />
+);
+
+type Props = {
+  readonly label: string;
+  /** Of the files that are offered first. */
+  readonly endings?: readonly string[];
+  readonly look: (open: () => void) => ReactNode;
+};
+
+export function ImportFrom({ label, endings, look }: Props) {
   const [refused, setRefused] = useState<Refused | null>(null);
   const [reading, setReading] = useState<string | null>(null);
   const stopping = useRef<AbortController | null>(null);
@@ -56,10 +74,8 @@ export function ImportButton() {
   });
   return (
     <span {...getRootProps()}>
-      <input {...getInputProps()} aria-label="Import a file" />
-      <Button variant="outlined" startIcon={<FileUploadOutlined />} onClick={open}>
-        Import
-      </Button>
+      <input {...getInputProps()} aria-label={label} accept={endings?.join(',')} />
+      {look(open)}
       <ReadingDialog name={reading} onStop={() => stopping.current?.abort()} />
       <RefusedDialog refused={refused} onClose={() => setRefused(null)} />
     </span>

@@ -1,4 +1,3 @@
-import { projectPath } from './paths';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -6,12 +5,10 @@ import Snackbar from '@mui/material/Snackbar';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useState } from 'react';
-import { Link } from 'react-router';
-import { DEMO_IDS, DEMO_NAMES, demoProject, type Project } from '@kalotrope/core/project';
+import type { Project } from '@kalotrope/core/project';
 import {
   listDeletions,
   listProjects,
@@ -25,15 +22,13 @@ import {
 import { savesSettled } from '../state/listeners';
 import { useOpenNew } from './use-open-new';
 import { closed } from '../state/document-slice';
-import { ImportButton } from './ImportButton';
-import { NewTableDialog } from './NewTableDialog';
-import { StarterDialog } from './StarterDialog';
+import { BoatCards } from './BoatCards';
+import { WaysToBegin } from './WaysToBegin';
 import { useAppDispatch } from '../state/store';
 
 /** All projects in this browser: open, copy, delete with undo, new from a file or a demo. */
 export function ProjectsPage() {
   const [records, setRecords] = useState<readonly ProjectRecord[] | null>(null);
-  const [isStarting, setIsStarting] = useState<'table' | 'dimensions' | null>(null);
   const [deletions, setDeletions] = useState<readonly Deletion[]>([]);
   /** When this page last deleted something: what is told of for a while. */
   const [since, setSince] = useState<number | null>(null);
@@ -75,30 +70,14 @@ export function ProjectsPage() {
   // in the order in which it was done
   const justDeleted = since === null ? [] : deletions.filter(({ deletedAt }) => deletedAt >= since).reverse();
   return (
-    <Box component="main" sx={{ maxWidth: 900, mx: 'auto', p: 3, height: '100dvh', overflow: 'auto' }}>
+    <Box
+      component="main"
+      sx={{ maxWidth: 1120, mx: 'auto', p: { xs: 1.5, sm: 3 }, height: '100dvh', overflow: 'auto' }}
+    >
       <Typography variant="h1" sx={{ color: 'primary.main', mb: 2 }}>
         Kalotrope: projects in this browser
       </Typography>
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
-        <ImportButton />
-        <Button variant="outlined" onClick={() => setIsStarting('table')}>
-          New from a table
-        </Button>
-        <Button variant="outlined" onClick={() => setIsStarting('dimensions')}>
-          New from a few dimensions
-        </Button>
-        {DEMO_IDS.map((demo) => (
-          <Button key={demo} variant="outlined" onClick={() => void add(demoProject(demo, crypto.randomUUID()))}>
-            New from the demo {DEMO_NAMES[demo]}
-          </Button>
-        ))}
-      </Box>
-      {isStarting === 'table' && (
-        <NewTableDialog onClose={() => setIsStarting(null)} onBegin={(project) => void add(project)} />
-      )}
-      {isStarting === 'dimensions' && (
-        <StarterDialog onClose={() => setIsStarting(null)} onDraw={(project) => void add(project)} />
-      )}
+      <WaysToBegin onBegin={(project) => void add(project)} />
       {failure !== null && (
         <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
           This browser does not keep projects for this page ({failure}). Allow it to store data for this address, or
@@ -106,12 +85,10 @@ export function ProjectsPage() {
         </Alert>
       )}
       {records?.length === 0 && (
-        <Typography>
-          Nothing here yet. Import a table of offsets (CSV) or a project file, or start from a demo.
-        </Typography>
+        <Typography>No boats here yet. Begin with a table of your own, or with a demo to try things on.</Typography>
       )}
       {records !== null && records.length > 0 && (
-        <ProjectTable
+        <BoatCards
           records={records}
           onCopy={(record) =>
             void add({ ...record.doc, id: crypto.randomUUID(), name: `${record.name}, copy`.slice(0, 120) })
@@ -163,43 +140,5 @@ function DeletedProjects({ deletions, onPutBack }: DeletedProps) {
         </TableBody>
       </Table>
     </Box>
-  );
-}
-
-type TableProps = {
-  readonly records: readonly ProjectRecord[];
-  readonly onCopy: (record: ProjectRecord) => void;
-  readonly onRemove: (id: string) => void;
-};
-
-function ProjectTable({ records, onCopy, onRemove }: TableProps) {
-  return (
-    <Table size="small">
-      <TableHead>
-        <TableRow>
-          <TableCell>Project</TableCell>
-          <TableCell>Last changed</TableCell>
-          <TableCell>Acts</TableCell>
-        </TableRow>
-      </TableHead>
-      <TableBody>
-        {records.map((record) => (
-          <TableRow key={record.id}>
-            <TableCell>
-              <Link to={projectPath(record.id)}>{record.name}</Link>
-            </TableCell>
-            <TableCell>{new Date(record.updatedAt).toLocaleString()}</TableCell>
-            <TableCell>
-              <Button aria-label={`Duplicate ${record.name}`} onClick={() => onCopy(record)}>
-                Duplicate
-              </Button>
-              <Button aria-label={`Delete ${record.name}`} color="error" onClick={() => onRemove(record.id)}>
-                Delete
-              </Button>
-            </TableCell>
-          </TableRow>
-        ))}
-      </TableBody>
-    </Table>
   );
 }

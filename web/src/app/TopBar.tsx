@@ -8,13 +8,14 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
+import InputBase from '@mui/material/InputBase';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { memo, useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { NOTATIONS, type Notation } from '@kalotrope/core/measure';
+import { NOTATIONS, plainText, type Notation } from '@kalotrope/core/measure';
 import { edited, redone, undone } from '../state/document-slice';
 import { ExportMenu } from './ExportMenu';
 import { ImportButton } from './ImportButton';
@@ -35,18 +36,16 @@ export const TopBar = memo(function TopBar({ stage }: { readonly stage: StageNam
       className="no-print"
       sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1, px: 1.5, py: 0.5 }}
     >
-      <Typography component="span" sx={{ fontWeight: 700, color: 'primary.main', mr: 0.5 }}>
-        Kalotrope
-      </Typography>
       <Button
         component={Link}
         to={PROJECTS_PATH}
-        color="inherit"
-        aria-label={`${name}, all projects`}
-        sx={{ fontSize: 15 }}
+        aria-label={`Kalotrope, all projects; ${name} is open`}
+        title="All projects"
+        sx={{ fontSize: 15, fontWeight: 700, ml: -0.5 }}
       >
-        {name} ▾
+        Kalotrope
       </Button>
+      <BoatName name={name} />
       <Revision />
       <HowSaved />
       <Box sx={{ flex: 1 }} />
@@ -84,6 +83,41 @@ export const TopBar = memo(function TopBar({ stage }: { readonly stage: StageNam
     </Box>
   );
 });
+
+/** Where the boat's name stands it is changed; Enter or leaving it takes it, Esc restores. */
+function BoatName({ name }: { readonly name: string }) {
+  const dispatch = useAppDispatch();
+  const [typed, setTyped] = useState<string | null>(null);
+  const commit = () => {
+    const next = plainText(typed ?? '');
+    if (next && next !== name) dispatch(edited({ label: 'Renamed', edits: [{ path: ['name'], value: next }] }));
+    setTyped(null);
+  };
+  const input = {
+    'aria-label': 'Name of the boat',
+    maxLength: 120,
+    spellCheck: false,
+    size: Math.max(6, (typed ?? name).length),
+    'data-at-rest': typed === null,
+  };
+  return (
+    <InputBase
+      value={typed ?? name}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') commit();
+        if (event.key === 'Escape') setTyped(null);
+      }}
+      slotProps={{ input }}
+      sx={{
+        ...{ fontSize: 15, fontWeight: 600, px: 0.75, borderRadius: 1, border: 1, borderColor: 'transparent' },
+        ...{ maxWidth: 300, '&:hover': { borderColor: 'divider' } },
+        '&:focus-within': { borderColor: 'primary.main', bgcolor: 'background.paper' },
+      }}
+    />
+  );
+}
 
 /** The revision that is printed on everything, and the next one begun. */
 function Revision() {

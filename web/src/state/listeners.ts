@@ -1,9 +1,10 @@
 /** What follows an edit: the engine works it out, and it is saved. */
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import { allFindings } from '@kalotrope/core/project';
 import { engine } from '../engine/client';
 import { clearJournal, writeJournal } from '../storage/journal';
 import { storeHeld } from '../storage/pictures';
-import { saveProject } from '../storage/projects';
+import { noteOpen, saveProject } from '../storage/projects';
 import { onTold } from '../storage/windows';
 import { derivedArrived, deriveFailed, derivedForgotten } from './derived-slice';
 import { closed, edited, historyToKeep, opened, redone, saveEnded, undone, type DocumentState } from './document-slice';
@@ -29,6 +30,21 @@ listener.startListening({
     if (answer.kind === 'ok' && answer.restarted !== undefined)
       api.dispatch(said(`Working out had stopped (${answer.restarted}); it was started again`));
     if (answer.kind === 'failed') api.dispatch(deriveFailed(answer.message));
+  },
+});
+
+/** What is to be checked is noted once edits pause. */
+const NOTE_AFTER_MS = 500;
+
+listener.startListening({
+  actionCreator: derivedArrived,
+  effect: async ({ payload }, api) => {
+    api.cancelActiveListeners();
+    await api.delay(NOTE_AFTER_MS);
+    const { project, version } = documentOf(api.getState());
+    if (!project || version !== payload.version) return;
+    const open = allFindings(payload.derived, { project, found: {} }).filter(({ severity }) => severity !== 'note');
+    await noteOpen(project.id, open.length);
   },
 });
 

@@ -10,6 +10,8 @@ export type ProjectRecord = {
   readonly saves: number;
   /** The window that saved it last. */
   readonly writer?: string;
+  /** How many findings were to be checked when it was last worked out. */
+  readonly open?: number;
   readonly doc: Project;
 };
 

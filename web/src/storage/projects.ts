@@ -24,7 +24,12 @@ export async function saveProject({ project, past, future }: ToSave, known: Know
       // a save of this window's that was slow to be answered is no other's
       if (stored && stored.saves !== own && stored.writer !== WINDOW_ID) return { saves: own, saveState: 'elsewhere' };
       const saves = Math.max(own, stored?.saves ?? 0) + 1;
-      await db.projects.put({ ...recordOf(project, saves), writer: WINDOW_ID });
+      const open = stored?.open;
+      await db.projects.put({
+        ...recordOf(project, saves),
+        ...(open === undefined ? {} : { open }),
+        writer: WINDOW_ID,
+      });
       await db.histories.put({ id: project.id, saves, past, future });
       return { saves, saveState: 'saved' };
     });
@@ -45,6 +50,11 @@ const recordOf = (project: Project, saves: number): ProjectRecord => ({
   ...{ id: project.id, name: project.name, updatedAt: Date.now(), saves },
   doc: project,
 });
+
+/** How the project stands, for the list of projects; no save, and of no account where the store refuses it. */
+export async function noteOpen(id: string, open: number): Promise<void> {
+  await db.projects.update(id, { open }).catch(() => undefined);
+}
 
 export async function addProject(project: Project): Promise<void> {
   await db.projects.put(recordOf(project, 0));
