@@ -153,6 +153,8 @@ test('a chine made round: the panels stand back, the strip is listed, frames tur
   await rounding.getByLabel('Layers').fill('40');
   await expect(rounding.getByText('Expected a whole number from 2 to 8')).toBeVisible();
   await rounding.getByLabel('Layers').press('Enter');
+  await expect(rounding.getByLabel('Layers')).toHaveValue('40');
+  await rounding.getByLabel('Layers').press('Escape');
   await expect(rounding.getByLabel('Layers')).toHaveValue('4');
   await expectNoFaults(page);
   await page.getByRole('link', { name: /Frames/ }).click();

@@ -16,6 +16,7 @@ import {
   openCellsOf,
   pasteCells,
   renamedColumn,
+  tableEdits,
   withoutColumn,
   withoutLine,
   type Cell,
@@ -131,6 +132,20 @@ describe('typing', () => {
     expect(found.filter(({ code }) => code === 'point-half-given').map(({ data }) => data)).toEqual([
       { line: 'Sheer', station: 'station 4', lacks: 'half-breadth', others: 0 },
     ]);
+  });
+  it('one figure is an edit of that figure, so that what follows it can; a new point is one of the lines', () => {
+    const cell = { line: 'chine', column: '3', quantity: 'height' } as const;
+    const place = tamsel.longitudinals[1]?.points.findIndex(({ station }) => station === '3');
+    expect(tableEdits(tamsel, enter(tamsel, cell, { kind: 'figure', mm: 200 }))).toEqual([
+      { path: ['lines', 'longitudinals', 'chine', 'points', place, 'height'], value: 200 },
+    ]);
+    const emptied = enter(tamsel, cell, { kind: 'empty' });
+    expect(tableEdits(tamsel, emptied).map(({ path }) => path.join('.'))).toEqual([
+      'lines.longitudinals',
+      'lines.stations',
+      'lines.openCells',
+    ]);
+    expect(tableEdits(tamsel, tamsel)).toEqual([]);
   });
   it('in a cell that is not there changes nothing', () => {
     expect(enter(tamsel, { line: 'keel', column: 'no such', quantity: 'x' }, { kind: 'empty' })).toBe(tamsel);

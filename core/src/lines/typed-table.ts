@@ -7,7 +7,7 @@
  */
 import type { Edit } from '../findings';
 import { marksIn, parseLength, type Notation } from '../measure';
-import { LONGITUDINALS } from './paths';
+import { LONGITUDINALS, pointPath } from './paths';
 import { MOST_LABEL, type LinesPart, type Longitudinal, type OpenCell, type TableStation } from './schema';
 import {
   addStation,
@@ -84,13 +84,35 @@ export function emptyTable({ stations, lines, even, ends }: TableHeads): NewTabl
 }
 const idOf = (name: string) => name.toLowerCase().replace(/\s+/g, '-');
 
-/** The edits that make one table of another. */
-export const tableEdits = (before: Table, after: Table): Edit[] =>
-  (['longitudinals', 'stations', 'openCells'] as const).flatMap((key) =>
-    before[key] === after[key]
-      ? []
-      : [{ path: key === 'longitudinals' ? LONGITUDINALS : (['lines', key] as const), value: after[key] ?? [] }],
-  );
+/** The edits that make one table of another: of single figures where only these differ, so that others follow them. */
+export const tableEdits = (before: Table, after: Table): Edit[] => [
+  ...(before.longitudinals === after.longitudinals ? [] : lineEdits(before.longitudinals, after.longitudinals)),
+  ...(['stations', 'openCells'] as const).flatMap((key) =>
+    before[key] === after[key] ? [] : [{ path: ['lines', key] as const, value: after[key] ?? [] }],
+  ),
+];
+
+/** More figures than this are a table, and not a few typed ones. */
+const MOST_SINGLE = 40;
+
+function lineEdits(before: readonly Longitudinal[], after: readonly Longitudinal[]): Edit[] {
+  const whole: Edit[] = [{ path: LONGITUDINALS, value: after }];
+  const isSameShape =
+    before.length === after.length &&
+    before.every(({ id, points }, i) => after[i]?.id === id && after[i].points.length === points.length);
+  if (!isSameShape) return whole;
+  const edits: Edit[] = [];
+  for (const [i, { id, points }] of before.entries())
+    for (const [k, was] of points.entries()) {
+      const now = after[i]?.points[k];
+      if (!now || now === was) continue;
+      if (now.station !== was.station) return whole;
+      for (const key of QUANTITIES)
+        if (now[key] !== was[key]) edits.push({ path: pointPath(id, k, key), value: now[key] });
+      if (edits.length > MOST_SINGLE) return whole;
+    }
+  return edits;
+}
 
 /** One cell typed, or emptied. */
 export function enter(table: Table, cell: Cell, entry: Entry): Table {

@@ -6,7 +6,16 @@ import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom';
-import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import {
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type CSSProperties,
+  type KeyboardEvent,
+  type ReactNode,
+} from 'react';
 import { useAppSelector } from '../state/store';
 import { useDraft } from './use-draft';
 import { useSize } from './use-size';
@@ -26,7 +35,10 @@ type Props = {
   readonly label: string;
   readonly bounds: WorldBox;
   readonly children: (surface: Surface) => ReactNode;
+  /** The hull in the round: it takes the room that the drawing leaves. */
   readonly corner?: ReactNode;
+  /** Room within the bounds in which nothing is drawn. */
+  readonly free?: WorldBox | undefined;
   /** Keys pressed while the drawing has the focus; it can have it only where this is given. */
   readonly onKeyDown?: (event: KeyboardEvent) => void;
   /** A click on a place of the drawing; while this is given, what lies under the click is not picked. */
@@ -36,7 +48,7 @@ type Props = {
 
 const BORDER = 44;
 
-export function DrawingSurface({ label, bounds, children, corner, onKeyDown, onPlace, onPoint }: Props) {
+export function DrawingSurface({ label, bounds, children, corner, free, onKeyDown, onPlace, onPoint }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const { width, height } = useSize(box);
@@ -45,12 +57,14 @@ export function DrawingSurface({ label, bounds, children, corner, onKeyDown, onP
   const [view, setView] = useState<ZoomTransform>(zoomIdentity);
   const { minX, minY, maxX, maxY } = bounds;
   const settled = useSettled({ minX, minY, maxX, maxY });
-  const room = useMediaQuery(theme.breakpoints.up('sm')) ? CORNER.wide : CORNER.narrow;
+  const least = useMediaQuery(theme.breakpoints.up('sm')) ? LEAST_CORNER.wide : LEAST_CORNER.narrow;
   const hasCorner = corner !== undefined;
+  const hasFree = free !== undefined;
   const fitted = useMemo(
-    () => fit(settled, { width, height }, hasCorner ? room : undefined),
-    [settled, width, height, hasCorner, room],
+    () => fit(settled, { width, height }, { corner: hasCorner && !hasFree ? least : undefined, isAtTop: hasFree }),
+    [settled, width, height, hasCorner, hasFree, least],
   );
+  const place = free ? placeIn(free, fitted, { width, height }, least) : (fitted.corner ?? NOWHERE);
   const behaviour = useMemo(
     () =>
       zoom<SVGSVGElement, unknown>()
@@ -59,11 +73,11 @@ export function DrawingSurface({ label, bounds, children, corner, onKeyDown, onP
     [],
   );
   const doFit = useCallback(() => {
-    if (svg.current) select(svg.current).call(behaviour.transform, fitted);
+    if (svg.current) select(svg.current).call(behaviour.transform, fitted.transform);
   }, [behaviour, fitted]);
   useEffect(() => {
     if (!svg.current) return;
-    behaviour.scaleExtent([fitted.k * 0.4, fitted.k * 60]);
+    behaviour.scaleExtent([fitted.transform.k * 0.4, fitted.transform.k * 60]);
     select(svg.current).call(behaviour).on('dblclick.zoom', null).on('dblclick', doFit);
   }, [behaviour, doFit, fitted]);
   // a new size, another drawing or the key `f`: fit again
@@ -75,6 +89,7 @@ export function DrawingSurface({ label, bounds, children, corner, onKeyDown, onP
   return (
     <div
       ref={box}
+      style={cornerStyle(place)}
       {...(onKeyDown
         ? { tabIndex: 0, role: 'group', 'aria-label': `${label}; arrows walk and move points`, onKeyDown }
         : {})}
@@ -131,16 +146,38 @@ function isNear(a: WorldBox, b: WorldBox): boolean {
   return (['minX', 'minY', 'maxX', 'maxY'] as const).every((side) => Math.abs(a[side] - b[side]) <= most);
 }
 
-/** What lies in the drawing's lower right corner, in pixels, and how far from its edges. */
-export const CORNER = { wide: { width: 260, height: 158 }, narrow: { width: 130, height: 84 }, margin: 10 } as const;
+/** The hull in the round is no smaller than this, in pixels, and so far from the edges and the drawing. */
+const LEAST_CORNER = { wide: { width: 260, height: 158 }, narrow: { width: 130, height: 84 } } as const;
+const MARGIN = 10;
 
 type Size = { readonly width: number; readonly height: number };
+/** In pixels of the surface. */
+type Place = Size & { readonly left: number; readonly top: number };
+type Fitted = { readonly transform: ZoomTransform; readonly corner: Place | undefined };
+
+/** Where the corner is, for what stands in it. */
+const cornerStyle = (place: Place): CSSProperties =>
+  // React takes properties of any name, its types only those of the language
+  Object.fromEntries(
+    (['left', 'top', 'width', 'height'] as const).map((key) => [`--corner-${key}`, `${place[key]}px`]),
+  );
+
+const NOWHERE: Place = { left: 0, top: 0, width: 0, height: 0 };
 
 /** The drawing may be made smaller by this share to keep clear of the corner. */
 const LEAST_OF_WHOLE = 0.85;
 
-/** The whole drawing in view: clear of the corner, above it or to its left, where that costs little. */
-function fit(box: WorldBox, { width, height }: Size, corner: Size | undefined): ZoomTransform {
+type Beside = {
+  readonly corner: Size | undefined;
+  /** The drawing has room of its own for the corner: what is left below goes to that. */
+  readonly isAtTop: boolean;
+};
+
+/**
+ * The whole drawing in view, and beside it or below it what else is shown, in all the room that is left; over its lower
+ * right corner where keeping clear would make the drawing much smaller.
+ */
+function fit(box: WorldBox, { width, height }: Size, { corner, isAtTop }: Beside): Fitted {
   const [w, h] = [Math.max(1, box.maxX - box.minX), Math.max(1, box.maxY - box.minY)];
   const scaleIn = (room: Size) =>
     Math.max(1e-3, Math.min((room.width - 2 * BORDER) / w, (room.height - 2 * BORDER) / h));
@@ -148,11 +185,29 @@ function fit(box: WorldBox, { width, height }: Size, corner: Size | undefined): 
   const above = corner && { width, height: height - corner.height };
   const beside = corner && { width: width - corner.width, height };
   const clear = above && beside && (scaleIn(above) >= scaleIn(beside) ? above : beside);
-  const room = clear && scaleIn(clear) >= LEAST_OF_WHOLE * scaleIn(whole) ? clear : whole;
-  const k = scaleIn(room);
+  const isClear = clear && scaleIn(clear) >= LEAST_OF_WHOLE * scaleIn(whole);
+  const k = scaleIn(isClear ? clear : whole);
+  // what the drawing does not need of its side goes to the other
+  const [across, up] = [w * k + 2 * BORDER, h * k + 2 * BORDER];
+  const room = {
+    width: isClear && clear === beside ? Math.min(clear.width, across) : width,
+    height: isAtTop ? Math.min(height, up) : isClear && clear === above ? Math.min(clear.height, up) : height,
+  };
   const x = room.width / 2 - (k * (box.minX + box.maxX)) / 2;
   const y = room.height / 2 + (k * (box.minY + box.maxY)) / 2;
-  return zoomIdentity.translate(x, y).scale(k);
+  const transform = zoomIdentity.translate(x, y).scale(k);
+  if (!corner) return { transform, corner: undefined };
+  const left = room.width < width ? room.width : isClear ? MARGIN : width - corner.width - MARGIN;
+  const top = room.height < height ? room.height : isClear ? MARGIN : height - corner.height - MARGIN;
+  return { transform, corner: { left, top, width: width - left - MARGIN, height: height - top - MARGIN } };
+}
+
+/** A free place within the drawing, out to the surface's edges; where that is too small, the lower right corner. */
+function placeIn(free: WorldBox, { transform }: Fitted, { width, height }: Size, least: Size): Place {
+  const [left, top] = [transform.applyX(free.minX), transform.applyY(-free.maxY)];
+  const place = { left, top, width: width - left - MARGIN, height: height - top - MARGIN };
+  if (place.width >= least.width && place.height >= least.height) return place;
+  return { ...least, left: width - least.width - MARGIN, top: height - least.height - MARGIN };
 }
 
 /** World points as SVG path data: SVG runs downwards. */

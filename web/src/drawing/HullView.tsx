@@ -16,9 +16,9 @@ import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import { useTheme } from '@mui/material/styles';
 import { OrbitControls } from '@react-three/drei/core/OrbitControls';
-import { Canvas, invalidate, type ThreeEvent } from '@react-three/fiber';
+import { Canvas, invalidate, useThree, type ThreeEvent } from '@react-three/fiber';
 import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useState } from 'react';
-import { BufferAttribute, BufferGeometry, Color, DoubleSide } from 'three';
+import { BufferAttribute, BufferGeometry, Color, DoubleSide, PerspectiveCamera, Vector3 } from 'three';
 import { lerp3 } from '@kalotrope/core/geometry';
 import { pointOnTape } from '@kalotrope/core/lines';
 import { picked } from '../state/screen-slice';
@@ -26,7 +26,6 @@ import { selectDerived, selectPicked, selectProject } from '../state/selectors';
 import { useTape } from '../state/bench';
 import { useAppDispatch, useAppSelector } from '../state/store';
 import { colourOf, worstPlace } from './bands';
-import { CORNER } from './DrawingSurface';
 import { graphics } from './graphics';
 
 type Props = {
@@ -52,10 +51,10 @@ export default function HullView({ field, folded, isFilling = false }: Props) {
   const size = isLarge
     ? { inset: 12, width: 'auto', height: 'auto' }
     : {
-        right: CORNER.margin,
-        bottom: CORNER.margin,
-        width: { xs: CORNER.narrow.width, sm: CORNER.wide.width },
-        height: { xs: CORNER.narrow.height, sm: CORNER.wide.height },
+        left: 'var(--corner-left)',
+        top: 'var(--corner-top)',
+        width: 'var(--corner-width)',
+        height: 'var(--corner-height)',
       };
   return (
     <Box
@@ -100,9 +99,43 @@ function HullCanvas(props: SceneProps) {
       <directionalLight position={[-2, 4, 3]} intensity={1.5} />
       <directionalLight position={[2, -3, -2]} intensity={0.7} />
       <HullScene {...props} />
+      <FitHull />
       <OrbitControls makeDefault enableDamping={false} />
     </Canvas>
   );
+}
+
+/** Of the picture's half, that the hull takes up. */
+const FILL = 0.9;
+
+/** Zooms until the points fill the picture in one direction. */
+function zoomTo(camera: PerspectiveCamera, points: readonly Vector3[]): void {
+  camera.zoom = 1;
+  camera.updateProjectionMatrix();
+  camera.updateMatrixWorld();
+  const seen = points.map((point) => point.clone().project(camera));
+  camera.zoom = FILL / Math.max(0.1, ...seen.map(({ x, y }) => Math.max(Math.abs(x), Math.abs(y))));
+  camera.updateProjectionMatrix();
+}
+
+/** The hull as large as its place allows, whatever shape that is; what is turned and drawn nearer by hand stays so. */
+function FitHull() {
+  const camera = useThree((state) => state.camera);
+  const { width, height } = useThree((state) => state.size);
+  const lines = useAppSelector((state) => selectDerived(state)?.lines.value.lines);
+  const { middle, length } = useHullSpan();
+  // how long it is, to the nearest tenth of itself: an edit does not change how near one stands
+  const about = Math.round(10 * Math.log(Math.max(length, 1)));
+  useLayoutEffect(() => {
+    const points = (lines ?? []).flatMap(({ curve }) =>
+      curve.flatMap(([x, y, z]) => [y, -y].map((side) => new Vector3(x - middle, z - length * 0.07, -side))),
+    );
+    if (camera instanceof PerspectiveCamera) zoomTo(camera, points);
+    invalidate();
+    // the boat's figures are read as they are when its place or its size becomes another
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [camera, width, height, about, lines === undefined]);
+  return null;
 }
 
 /** Where the hull lies along x, mm. */

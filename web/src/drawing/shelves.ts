@@ -36,3 +36,18 @@ export const wholeBox = (shelves: readonly Shelf<Panel | Transom>[]): WorldBox =
         ] as const,
     ),
   );
+
+/** Narrower than this share of all, the last shelves leave room beside them. */
+const NARROW = 0.6;
+
+/** The room to the right of the last shelves, where they are short; undefined where the last is a long one. */
+export function besideLast(shelves: readonly Shelf<Panel | Transom>[]): WorldBox | undefined {
+  const whole = wholeBox(shelves);
+  const width = whole.maxX - whole.minX;
+  const lastLong = shelves.findLastIndex(({ box }) => box.maxX > whole.minX + NARROW * width);
+  const short = shelves.slice(lastLong + 1);
+  const first = short[0];
+  if (!first) return undefined;
+  const right = Math.max(...short.map(({ box }) => box.maxX));
+  return { minX: right + 0.04 * width, maxX: whole.maxX, minY: whole.minY, maxY: first.box.maxY + 0.02 * width };
+}

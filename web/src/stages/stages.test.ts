@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { createDerive, demoProject } from '@kalotrope/core/project';
 import { boxAround, pathOf } from '../drawing/DrawingSurface';
 import { stationStyle } from '../drawing/station-style';
-import { bodyPlan, extentOf, isSameExtent, SIGHT, viewsOf } from './lines/views';
+import { bodyPlace, bodyPlan, extentOf, isSameExtent, SIGHT, viewsOf } from './lines/views';
 import { stack } from '../drawing/shelves';
 
 const derived = createDerive()(demoProject('tamsel', 'x'));
@@ -16,9 +16,30 @@ describe('the three views', () => {
     expect(profile.corners[0]?.[0]).toBe(plan.corners[0]?.[0]);
   });
   it('have forward stations to the right and aft ones to the left of the centreline', () => {
-    const { sections, middle } = bodyPlan(hull, extent, profile);
+    const { middle, ...place } = bodyPlace(extent, [profile, plan]);
+    const { sections } = bodyPlan(hull, extent, { middle, ...place });
     expect(sections.map((section) => Math.sign(section.end[0] - middle))).toEqual([1, 1, 1, -1, -1, -1]);
     for (const section of sections) expect(section.points[0]?.[0]).toBe(middle);
+  });
+});
+
+describe('the body plan', () => {
+  const extent = extentOf(hull);
+  it('lies below the plan, larger, with room beside it; a place drawn is the place meant', () => {
+    const views = viewsOf(extent, 1);
+    const place = bodyPlace(extent, views);
+    expect(place.scale).toBe(1.5);
+    expect(place.corners[1][1]).toBeLessThan(views[1].low);
+    expect(place.free?.[0][0]).toBeGreaterThan(place.corners[1][0]);
+    const [across, up] = place.trueOf(place.drawn([321, 123]));
+    expect([across, up]).toEqual([expect.closeTo(321, 9), expect.closeTo(123, 9)]);
+    expect(place.drawn([100, 0])[0] - place.drawn([0, 0])[0]).toBeCloseTo(150, 9);
+  });
+  it('stands beside the profile where the drawing is short', () => {
+    const views = viewsOf(extent, SIGHT);
+    const place = bodyPlace(extent, views);
+    expect(place).toMatchObject({ scale: 1, free: undefined });
+    expect(place.corners[0][0]).toBeGreaterThan(views[0].drawnX(extent.toX));
   });
 });
 

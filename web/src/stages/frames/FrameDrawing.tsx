@@ -33,11 +33,7 @@ export function FrameDrawing({ frame, school, gap, corner }: Props) {
   const box = boxAround(skin);
   const bead = choice?.kind === 'frame' && tape && mark !== null ? pointOnTape(tape, mark) : null;
   return (
-    <DrawingSurface
-      label={frame.name}
-      bounds={{ ...box, minY: box.minY - (box.maxY - box.minY) * 0.35 }}
-      corner={corner}
-    >
+    <DrawingSurface label={frame.name} bounds={box} corner={corner}>
       {({ px }) => (
         <>
           <GrainPattern px={px} />

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import Typography from '@mui/material/Typography';
 import type { JointedPanel } from '@kalotrope/core/joints';
 import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
@@ -14,18 +15,23 @@ import { Figure } from '../../controls/Figure';
 import { Slip } from '../../controls/Slip';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
+import { InTheRound } from '../../drawing/InTheRound';
 import { DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 import { longest, stack, wholeBox, type Shelf } from '../../drawing/shelves';
 
+const HULL = <InTheRound />;
+
 export default function JointsPage() {
   const derived = useAppSelector(selectDerived);
+  // what is written between the panels is as large on a narrow screen, where all else is small
+  const apart = useMediaQuery(useTheme().breakpoints.up('md')) ? 0.13 : 0.26;
   if (!derived) return null;
   const { panels } = derived.panels.value;
-  const shelves = stack(panels, longest(panels) * 0.13);
+  const shelves = stack(panels, longest(panels) * apart);
   return (
     <>
-      <DrawingSurface label="Panels with their joints" bounds={wholeBox(shelves)}>
+      <DrawingSurface label="Panels with their joints" bounds={wholeBox(shelves)} corner={HULL}>
         {({ px }) => (
           <>
             <GrainPattern px={px} />

@@ -23,10 +23,12 @@ import { Combs } from './Combs';
 import { useNudge } from './nudge';
 import { UnderlayPicture, type Lying } from './UnderlayPicture';
 import {
+  bodyPlace,
   bodyPlan,
   drawnLines,
   extentOf,
   isSameExtent,
+  scaleWords,
   SIGHT,
   viewsOf,
   type BodySection,
@@ -55,7 +57,7 @@ type Props = {
   readonly corner: ReactNode;
 };
 
-/** Profile above plan on one x axis, the body plan beside them: forward stations to the right, aft ones to the left. */
+/** Profile above plan on one x axis, and the body plan: forward stations to the right, aft ones to the left. */
 export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) {
   const notation = useAppSelector(selectNotation);
   const store = useAppStore();
@@ -65,17 +67,18 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
   const nudge = useNudge(hull);
   const extent = useHeldExtent(hull);
   const views = useMemo(() => viewsOf(extent, look.isSighted ? SIGHT : 1), [extent, look.isSighted]);
-  const body = bodyPlan(hull, extent, views[0]);
-  const bounds = boxAround([...views.flatMap((view) => view.corners), ...body.corners]);
+  const inBody = useMemo(() => bodyPlace(extent, views), [extent, views]);
+  const body = bodyPlan(hull, extent, inBody);
+  const bounds = boxAround([...views.flatMap((view) => view.corners), ...inBody.corners]);
   const length = hull.toX - hull.fromX;
   const { drawnX, trueX } = views[0];
   const lying: Readonly<Record<Underlay['view'], Lying>> = {
     profile: { across: drawnX, up: (z) => views[0].zero + z, squeeze: drawnX(1) - drawnX(0) },
     plan: { across: drawnX, up: (y) => views[1].zero + y, squeeze: drawnX(1) - drawnX(0) },
-    body: { across: (y) => body.middle + y, up: (z) => views[0].zero + z, squeeze: 1 },
+    body: { across: (y) => inBody.drawn([y, 0])[0], up: (z) => inBody.drawn([0, z])[1], squeeze: 1 },
   };
   const place = ([x, y]: readonly [number, number]) => {
-    if (clicked?.view === 'body') clicked.onPlace([x - body.middle, y - views[0].zero]);
+    if (clicked?.view === 'body') clicked.onPlace(inBody.trueOf([x, y]));
     else clicked?.onPlace([trueX(x), y - views[clicked.view === 'plan' ? 1 : 0].zero]);
   };
   // while a tool is taken up the arrows move a cross, and Enter is the click
@@ -94,6 +97,7 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
       label="Lines: profile, plan and body plan"
       bounds={bounds}
       corner={corner}
+      free={inBody.free && boxAround(inBody.free)}
       onKeyDown={clicked ? steer : nudge}
       onPlace={clicked && place}
       onPoint={([drawn]) => {
@@ -117,12 +121,15 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
           {views.map((view) => (
             <LongView key={view.name} view={view} hull={hull} look={look} px={px} />
           ))}
-          <Dimension
-            from={[drawnX(hull.fromX), views[0].low - 34 * px]}
-            to={[drawnX(hull.toX), views[0].low - 34 * px]}
-            text={formatWithUnit(length, notation)}
-            px={px}
-          />
+          {/* on a narrow screen the plan's labels stand there */}
+          {views[0].low - views[1].high > DIMENSION_PX * px && (
+            <Dimension
+              from={[drawnX(hull.fromX), views[0].low - 34 * px]}
+              to={[drawnX(hull.toX), views[0].low - 34 * px]}
+              text={formatWithUnit(length, notation)}
+              px={px}
+            />
+          )}
           <g fill="none">
             <path d={pathOf(body.axis)} stroke={palette.text.secondary} strokeWidth={px} />
             {body.sections.map((section) => (
@@ -142,18 +149,23 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
                 px={px}
                 cx={at[0]}
                 cy={at[1]}
-                figuresAt={([x, y]) => ({ halfBreadth: side * (x - body.middle), height: y - views[0].zero })}
+                figuresAt={(drawn) => {
+                  const [across, up] = inBody.trueOf(drawn);
+                  return { halfBreadth: side * across, height: up };
+                }}
               />
             ))}
-            <text
-              x={body.middle}
-              y={-body.low + 20 * px}
-              fontSize={13 * px}
-              textAnchor="middle"
-              fill={palette.text.secondary}
-            >
-              Body plan: aft left, forward right
-            </text>
+            {['Body plan: aft left, forward right', scaleWords(inBody.scale)].map((words, i) => (
+              <text
+                key={words}
+                x={inBody.corners[0][0]}
+                y={-inBody.corners[0][1] + (18 + 16 * i) * px}
+                fontSize={13 * px}
+                fill={palette.text.secondary}
+              >
+                {words}
+              </text>
+            ))}
           </g>
         </>
       )}
@@ -185,6 +197,9 @@ function SectionLabels({ sections, px }: { readonly sections: readonly BodySecti
     );
   });
 }
+
+/** Between profile and plan, so that a dimension finds its place. */
+const DIMENSION_PX = 62;
 
 const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],

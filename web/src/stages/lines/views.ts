@@ -95,11 +95,54 @@ export type BodySection = {
 /** A point of the table as the body plan has it; `side` 1 to the right. */
 type BodyGrip = { readonly line: HullLine; readonly place: number; readonly side: 1 | -1; readonly at: Point };
 
-/** Sections through the lines' points at the stations, to the right of the long views. */
-export function bodyPlan(hull: Hull, extent: Extent, profile: View) {
-  const { breadth } = extent;
-  const end = profile.drawnX(extent.toX);
-  const middle = end + breadth + Math.max(end - extent.fromX, breadth) * SPACE * 1.2;
+/** Scales of the body plan beside that of the long views, the largest that finds room is taken. */
+const BODY_SCALES = [3, 2, 1.5, 1] as const;
+/** As shares of the long views' length: of the body plan's width, and of all three views' height. */
+const MOST_BODY = 0.56;
+const MOST_HEIGHT = 0.82;
+
+/** Where the body plan lies: below the plan, larger where it can be, or beside the profile of a short drawing. */
+export type BodyPlace = {
+  readonly middle: number;
+  readonly zero: number;
+  readonly scale: number;
+  /** The drawing's place of a point across and up, and the other way. */
+  readonly drawn: (place: Point) => Point;
+  readonly trueOf: (drawn: Point) => Point;
+  readonly corners: readonly [Point, Point];
+  /** What is left beside it, as two corners; none where it stands beside the long views itself. */
+  readonly free: readonly [Point, Point] | undefined;
+};
+
+export function bodyPlace(extent: Extent, [profile, plan]: readonly [View, View]): BodyPlace {
+  const { breadth, low, high } = extent;
+  const [start, end] = [extent.fromX, profile.drawnX(extent.toX)];
+  const length = Math.max(end - start, 1);
+  const space = Math.max(length, breadth) * SPACE;
+  const above = profile.high - plan.low + 1.7 * space;
+  const fits = (scale: number) =>
+    2 * breadth * scale <= MOST_BODY * length && above + (high - low) * scale <= MOST_HEIGHT * length;
+  const below = BODY_SCALES.find(fits);
+  const scale = below ?? 1;
+  const middle = below === undefined ? end + breadth + 1.2 * space : start + breadth * scale;
+  const zero = below === undefined ? profile.zero : plan.low - 1.7 * space - high * scale;
+  const drawn = ([across, up]: Point): Point => [middle + across * scale, zero + up * scale];
+  const corners = [drawn([-breadth, low]), drawn([breadth, high])] as const;
+  return {
+    ...{ middle, zero, scale, drawn, corners },
+    trueOf: ([x, y]) => [(x - middle) / scale, (y - zero) / scale],
+    free:
+      below === undefined
+        ? undefined
+        : [
+            [corners[1][0] + space, corners[0][1]],
+            [end, plan.low - 0.6 * space],
+          ],
+  };
+}
+
+/** Sections through the lines' points at the stations: forward ones to the right, aft ones to the left. */
+export function bodyPlan(hull: Hull, extent: Extent, { drawn }: BodyPlace) {
   const midship = (hull.fromX + hull.toX) / 2;
   const sections = hull.stations.map(({ label, x }, index): BodySection => {
     const side = x > midship ? -1 : 1;
@@ -108,29 +151,21 @@ export function bodyPlan(hull: Hull, extent: Extent, profile: View) {
         .slice(0, 1)
         .map((t) => battenAt(line.batten, t).position),
     );
-    const points = found.map((p): Point => [middle + side * p[1], profile.zero + p[2]]);
-    const onCentre: Point[] = points[0] ? [[middle, points[0][1]]] : [];
-    return {
-      label,
-      index,
-      points: [...onCentre, ...points],
-      end: points[points.length - 1] ?? [middle, profile.zero],
-    };
+    const points = found.map((p): Point => drawn([side * p[1], p[2]]));
+    const onCentre: Point[] = found[0] ? [drawn([0, found[0][2]])] : [];
+    return { label, index, points: [...onCentre, ...points], end: points[points.length - 1] ?? drawn([0, 0]) };
   });
   const grips = drawnLines(hull).flatMap((line) =>
     line.points.flatMap((p, place): BodyGrip[] => {
       if (!hull.stations.some(({ label, x }) => label === p.station && Math.abs(x - p.x) < 1)) return [];
       const side = p.x > midship ? -1 : 1;
-      return [{ line, place, side, at: [middle + side * p.halfBreadth, profile.zero + p.height] }];
+      return [{ line, place, side, at: drawn([side * p.halfBreadth, p.height]) }];
     }),
   );
-  const corners: Point[] = [
-    [middle - breadth, profile.low],
-    [middle + breadth, profile.high],
-  ];
-  const axis: Point[] = [
-    [middle, profile.low],
-    [middle, profile.high],
-  ];
-  return { middle, low: profile.low, sections, grips, corners, axis };
+  const axis: Point[] = [drawn([0, extent.low]), drawn([0, extent.high])];
+  return { sections, grips, axis };
 }
+
+/** How much larger than the long views, in words. */
+export const scaleWords = (scale: number): string =>
+  ({ 1.5: 'one and a half times the scale', 2: 'twice the scale', 3: 'three times the scale' })[scale] ?? '';

@@ -7,7 +7,7 @@ import { DrawingSurface } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 import { OverPattern } from './FieldPicture';
 import { FlatPanel } from './FlatPanel';
-import { longest, stack, wholeBox } from '../../drawing/shelves';
+import { besideLast, longest, stack, wholeBox } from '../../drawing/shelves';
 import type { PanelsLook } from './PanelsHead';
 
 type Props = {
@@ -31,7 +31,7 @@ export function PanelsDrawing({ panels, transoms, stations, part, look, preview,
     [panels, transoms, apart],
   );
   return (
-    <DrawingSurface label="Flat panels" bounds={wholeBox(shelves)} corner={corner}>
+    <DrawingSurface label="Flat panels" bounds={wholeBox(shelves)} corner={corner} free={besideLast(shelves)}>
       {({ px }) => (
         <>
           <GrainPattern px={px} />
