@@ -1,6 +1,7 @@
 /** From an empty browser to a boat of one\u2019s own: typed by keyboard, pasted, its mistake found. */
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { readPdf } from '../core/src/formats/writers/fixtures/read-pdf';
 import { expectNoFaults } from './no-faults';
 
 /** The rows of the sample: line, station, x, half-breadth, height. */
@@ -77,6 +78,22 @@ test('a table typed by keyboard alone, one entry bad and one an inch out: both a
   await expect(page.getByText('Nothing wrong that can be seen from here.')).toBeVisible();
   await expect(page.getByRole('link', { name: /Panels 3 shapes/ })).toBeVisible();
   await expectNoFaults(page);
+  // what one takes to the shop: the side's sheet, with all that stands in the table on the screen
+  await page.getByRole('link', { name: /Panels/ }).click();
+  await page.locator('path[data-part="Side"]').click();
+  const rows = await page.getByRole('table', { name: 'Offsets to mark out' }).getByRole('cell').allTextContents();
+  await page.getByRole('button', { name: 'Export' }).click();
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Side, marking-out sheet, PDF' }).click();
+  const file = await waiting;
+  expect(file.suggestedFilename()).toBe('own-skiff-marking-chine-sheer.pdf');
+  const words = readPdf(readFileSync(await file.path())).flatMap((sheet) => sheet.words.split('\n'));
+  expect(rows.length).toBeGreaterThan(40);
+  // whole millimetres on the screen, tenths on paper
+  const onPaper = words.map(Number);
+  for (const figure of rows.filter((text) => /^\d+$/.test(text)))
+    expect(onPaper.some((mm) => Math.abs(mm - Number(figure)) < 0.56)).toBe(true);
+  expect(words).toEqual(expect.arrayContaining(['Own skiff', 'FORE', 'rev 1', 'figures in mm', 'sheet 1 of 1']));
 });
 
 test('the same pasted in two blocks; a cell that is emptied stays empty; undone from within a cell', async ({

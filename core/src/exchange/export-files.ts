@@ -1,7 +1,16 @@
 /** Every drawing and table that goes out, as files with names; the same list on screen and in the batch command. */
 import { at } from '../geometry';
-import { boatWord, fileNames, stamped, writeStl, type Drawing, type ExportFile, type ExportTable } from '../formats';
-import { writeDxf, writePdf, writeSvg } from '../formats/writers';
+import {
+  boatWord,
+  fileNames,
+  stamped,
+  writeStl,
+  type Drawing,
+  type ExportFile,
+  type ExportTable,
+  type PaperSheets,
+} from '../formats';
+import { writeDxf, writePages, writePdf, writeSvg } from '../formats/writers';
 import { CHAIN, wholeOf, type Derived, type Found, type Project, type StageName } from '../project';
 import { projectFileName, writeProjectFile } from './project-file';
 
@@ -33,6 +42,15 @@ export function outgoingTables({ project, derived, found }: Work): Outgoing<Expo
   return withFiles(project, made);
 }
 
+/** Sheets of paper of all stages in their order. */
+export function outgoingSheets({ project, derived, found }: Work): Outgoing<PaperSheets>[] {
+  const whole = wholeOf(project, derived, found);
+  const made = CHAIN.flatMap(({ name, sheets }) => (sheets?.(whole) ?? []).map((item) => ({ stage: name, item })));
+  return withFiles(project, made);
+}
+
+export const writeSheets = ({ title, pages, size }: PaperSheets): Uint8Array => writePages(title, pages, size);
+
 function withFiles<T extends { readonly item: { readonly name: string } }>(project: Project, made: readonly T[]) {
   const files = fileNames(
     project.name,
@@ -59,6 +77,9 @@ export function exportFiles(work: Work, kinds: readonly ExportKind[]): ExportFil
         ? drawings.map(({ item, file }) => ({ name: `${file}.${kind}`, content: WRITERS[kind](item) }))
         : [],
     ),
+    ...(kinds.includes('pdf')
+      ? outgoingSheets(work).map(({ item, file }) => ({ name: `${file}.pdf`, content: writeSheets(item) }))
+      : []),
     ...(kinds.includes('stl')
       ? [{ name: `${boatWord(project.name)}-hull.stl`, content: writeStl(project.name, meshOf(work)) }]
       : []),

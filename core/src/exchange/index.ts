@@ -1,7 +1,14 @@
 export { cardModel } from './card-model';
 export type { CardModel, CardOptions } from './card-model';
 export { problemText } from './csv-cells';
-export { EXPORT_KINDS, exportFiles, outgoingDrawings, outgoingTables } from './export-files';
+export {
+  EXPORT_KINDS,
+  exportFiles,
+  outgoingDrawings,
+  outgoingSheets,
+  outgoingTables,
+  writeSheets,
+} from './export-files';
 export type { ExportKind, Work } from './export-files';
 export { readLinesDxf } from './lines-dxf';
 export { readOffsets } from './offsets-csv';

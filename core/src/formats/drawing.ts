@@ -14,6 +14,8 @@ export type DrawnPath = {
   readonly layerName?: string;
   readonly points: readonly Vec2[];
   readonly isClosed: boolean;
+  /** Of the line on paper, mm; the usual one where it is left out. */
+  readonly widthMm?: number;
   /** The circle that the points stand for, in files that have circles. */
   readonly circle?: { readonly at: Vec2; readonly radius: number };
 };
@@ -22,6 +24,8 @@ export type DrawnText = {
   readonly heightMm: number;
   readonly text: string;
   readonly layerName?: string;
+  /** Which of its ends is at the place; its left unless said. */
+  readonly align?: 'left' | 'center' | 'right';
 };
 export type Drawing = {
   /** Names the file. */

@@ -7,5 +7,17 @@ export { readDxf } from './read-dxf';
 export type { DxfLine, DxfWord } from './read-dxf';
 export { pageOnItsSide } from './paper';
 export type { Paper } from './paper';
+export {
+  LETTER_MM,
+  scaleFor,
+  SHEET_MARGIN_MM,
+  sheetLine,
+  sheetText,
+  textWidth,
+  TITLE_MM,
+  titled,
+  wrapped,
+} from './sheet';
+export type { PaperSheets, SheetScale, SheetSize } from './sheet';
 export { writeStl } from './stl';
 export type { Triangle } from './stl';

@@ -7,6 +7,7 @@ export {
   formatFine,
   formatLength,
   formatWithUnit,
+  isImperial,
   lostInRounding,
   parseLength,
   unitLabel,

@@ -181,6 +181,9 @@ export function formatFine(mm: number, notation: Notation): string {
   return formatLength(mm, notation);
 }
 
+/** Whether a boat in this notation is one of inches and feet. */
+export const isImperial = (notation: Notation): boolean => notation !== 'mm' && notation !== 'm';
+
 /** What stands in a column's head or after a single figure. */
 export const unitLabel = (notation: Notation): string => UNIT_LABELS[notation];
 

@@ -12,14 +12,16 @@ import {
   type Drawing,
   type DrawnText,
   type ExportTable,
+  type PaperSheets,
   type Triangle,
 } from '../formats';
 import { at, boundsOf } from '../geometry';
 import type { Hull, Station } from '../lines';
-import { toDeg } from '../measure';
+import { toDeg, type Notation } from '../measure';
 import type { Marks } from '../stage';
 import type { RoundedStrip } from './cut/rounding';
 import type { PanelsValue } from './develop';
+import { markingSheet } from './marking-sheet';
 import { hullTriangles } from './mesh';
 import type { Panel } from './panel';
 import { levelMarks, markOut, stationMarks } from './reading/marking';
@@ -86,7 +88,12 @@ const transomFitText = ({ fit, face }: Transom): string =>
 
 /** What the panels are drawn from. */
 export type PanelsWhole = {
-  readonly project: { readonly name: string; readonly panels: PanelsPart };
+  readonly project: {
+    readonly name: string;
+    readonly revision: number;
+    readonly notation: Notation;
+    readonly panels: PanelsPart;
+  };
   readonly values: { readonly lines: Hull; readonly panels: PanelsValue };
   /** What other stages mark on a panel. */
   readonly marksOn: (panel: Panel) => readonly Marks[];
@@ -103,6 +110,15 @@ export function panelsDrawings({ project, values, marksOn }: PanelsWhole): Drawi
 }
 
 export const panelsTriangles = ({ values }: PanelsWhole): Triangle[] => hullTriangles(values.panels.panels);
+
+/** For each panel the sheet that one marks it out from. */
+export const panelsSheets = ({ project, values }: PanelsWhole): PaperSheets[] =>
+  values.panels.panels.map((panel) =>
+    markingSheet(panel, {
+      ...{ boat: project.name, revision: project.revision, notation: project.notation, part: project.panels },
+      stations: values.lines.stations,
+    }),
+  );
 
 /** Offsets to mark each panel out from, and the pieces of each rounded chine. */
 export const panelsTables = ({ project, values }: PanelsWhole): ExportTable[] => [

@@ -5,6 +5,7 @@ export { panelIdOf, panelInputs } from './inputs';
 export { developPanel, withFlat } from './panel';
 export type { Panel } from './panel';
 export { levelMarks, markOut, stationMarks } from './reading/marking';
+export { markingSteps } from './reading/marking-words';
 export { findRemedies } from './remedies/remedy';
 export type { PanelRemedy } from './remedies/panel-remedy';
 export { needsRemedy, standingOf } from './remedies/standing';

@@ -3,7 +3,7 @@ import type { Hull } from '../lines';
 import { defineStage } from '../stage';
 import * as constants from './constants';
 import { assembleSkin, type StockForStrips } from './develop';
-import { panelsDrawings, panelsTables, panelsTriangles, type PanelsWhole } from './drawings';
+import { panelsDrawings, panelsSheets, panelsTables, panelsTriangles, type PanelsWhole } from './drawings';
 import { PANELS_FINDINGS } from './findings';
 import { panelsAtFirst, panelsSchema } from './schema';
 
@@ -37,6 +37,7 @@ export const panelsStage = defineStage<{ before: Before; whole: PanelsWhole }>()
     return assembleSkin(values.lines, settings, { stock, gap }, remember);
   },
   drawings: panelsDrawings,
+  sheets: panelsSheets,
   tables: panelsTables,
   triangles: panelsTriangles,
 });

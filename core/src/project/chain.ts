@@ -7,7 +7,7 @@
 import type { z } from 'zod';
 import { epoxyStage } from '../epoxy';
 import type { Catalogue, Edit, Finding, StageResult } from '../findings';
-import type { Drawing, ExportTable, Triangle } from '../formats';
+import type { Drawing, ExportTable, PaperSheets, Triangle } from '../formats';
 import { framesStage } from '../frames';
 import { jointsStage } from '../joints';
 import { linesStage } from '../lines';
@@ -62,6 +62,7 @@ export type ChainStage<Document> = {
   readonly search?: (whole: Whole<Document>, rounds: number) => unknown;
   readonly judgeFound?: (whole: Whole<Document>) => readonly Finding[];
   readonly drawings?: (whole: Whole<Document>) => readonly Drawing[];
+  readonly sheets?: (whole: Whole<Document>) => readonly PaperSheets[];
   readonly marksOn?: (panel: Panel, whole: Whole<Document>) => Marks;
   readonly tables?: (whole: Whole<Document>) => readonly ExportTable[];
   readonly triangles?: (whole: Whole<Document>) => readonly Triangle[];

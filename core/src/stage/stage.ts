@@ -6,7 +6,7 @@
  */
 import type { z } from 'zod';
 import type { Catalogue, Edit, Finding, FindingsOf, StageResult } from '../findings';
-import type { Drawing, DrawnPath, DrawnText, ExportTable, Triangle } from '../formats';
+import type { Drawing, DrawnPath, DrawnText, ExportTable, PaperSheets, Triangle } from '../formats';
 import type { Constants } from './constant';
 import type { Remember } from './remember';
 
@@ -48,6 +48,8 @@ export type Stage<
   readonly judgeFound?: (whole: Needs['whole']) => readonly FindingsOf<Sentences>[];
   /** What it draws at full size. */
   readonly drawings?: (whole: Needs['whole']) => readonly Drawing[];
+  /** What one takes to the shop on paper. */
+  readonly sheets?: (whole: Needs['whole']) => readonly PaperSheets[];
   /** What it marks on a panel that another stage draws. */
   readonly marksOn?: (panel: Needs['panel'], whole: Needs['whole']) => Marks;
   /** The tables it prints. */

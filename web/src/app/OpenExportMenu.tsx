@@ -50,6 +50,13 @@ function MenuOf({ from, stage, anchor, onClose }: OpenProps & { readonly from: E
     <Menu open anchorEl={anchor} onClose={onClose}>
       <MenuItem onClick={act(everything)}>Everything, as one zip</MenuItem>
       <MenuItem onClick={act(() => saveProjectFile(from.project))}>The project, to keep or share</MenuItem>
+      {list?.sheets
+        .filter((sheet) => isHere(sheet.stage))
+        .map(({ file, title }) => (
+          <MenuItem key={file} onClick={act(() => make({ what: 'sheet', file }))}>
+            {title}, PDF
+          </MenuItem>
+        ))}
       {list?.tables
         .filter((table) => isHere(table.stage))
         .map(({ file, title }) => (

@@ -24,10 +24,10 @@ export function Shell({ stage, children }: { readonly stage: StageName; readonly
         display: 'grid',
         gridTemplateRows: { xs: 'repeat(3, max-content) 1fr max-content', md: 'auto auto 1fr auto' },
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '176px minmax(0, 1fr)' },
-        // on paper there is no rail, so the stage has the whole width
-        '@media print': { gridTemplateColumns: 'minmax(0, 1fr)', gridTemplateRows: 'auto auto 1fr' },
         height: '100dvh',
         overflow: { xs: 'auto', md: 'hidden' },
+        // on paper there is no rail and no bench: the stage runs on over as many pages as it takes
+        '@media print': { display: 'block', height: 'auto', overflow: 'visible' },
       }}
     >
       <Box sx={{ gridColumn: '1 / -1' }}>
@@ -49,7 +49,12 @@ export function Shell({ stage, children }: { readonly stage: StageName; readonly
             {entry?.question}
           </Typography>
         </Box>
-        <Box sx={{ flex: 1, minHeight: { md: 0 }, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
+        <Box
+          sx={{
+            ...{ flex: 1, minHeight: { md: 0 }, display: 'flex', flexDirection: { xs: 'column', md: 'row' } },
+            '@media print': { display: 'block' },
+          }}
+        >
           {children}
         </Box>
       </Box>

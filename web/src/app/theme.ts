@@ -165,6 +165,11 @@ export function makeTheme(shade: Shade): Theme {
           },
           '@media print': {
             body: { overflow: 'visible' },
+            // a sheet of A4 or Letter is narrower than the drawing's place on the screen
+            '.drawing-surface': { overflow: 'visible !important', breakInside: 'avoid' },
+            '.drawing-surface > svg': { zoom: 0.85 },
+            '[role=region]': { overflow: 'visible !important' },
+            tr: { breakInside: 'avoid' },
             '.offsets th': { backgroundColor: 'transparent !important' },
             '.no-print': { display: 'none !important' },
             '.slip-part': { contentVisibility: 'visible' },

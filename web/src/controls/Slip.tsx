@@ -38,6 +38,7 @@ export function Slip({
         bgcolor: 'background.paper',
         overflow: 'auto',
         p: 1.5,
+        '@media print': { width: 'auto', overflow: 'visible', border: 0 },
       }}
     >
       <Typography variant="h2">{title}</Typography>

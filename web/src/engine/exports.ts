@@ -3,7 +3,15 @@
  * the worker when it is first asked: the writers of files are large.
  */
 import { strToU8, zipSync } from 'fflate';
-import { EXPORT_KINDS, exportFiles, outgoingDrawings, outgoingTables, type Work } from '@kalotrope/core/exchange';
+import {
+  EXPORT_KINDS,
+  exportFiles,
+  outgoingDrawings,
+  outgoingSheets,
+  outgoingTables,
+  writeSheets,
+  type Work,
+} from '@kalotrope/core/exchange';
 import { boatWord, type Drawing, type ExportFile, type Paper } from '@kalotrope/core/formats';
 import { writeDxf, writePages, writePdf, writeSvg } from '@kalotrope/core/formats/writers';
 import { createDerive, type Found, type Project, type StageName } from '@kalotrope/core/project';
@@ -13,7 +21,7 @@ export type ExportFrom = { readonly project: Project; readonly found: Found };
 
 /** `file` names it among all, and is its file's name without an ending. */
 type Listed = { readonly stage: StageName; readonly file: string; readonly title: string };
-export type ExportList = { readonly drawings: readonly Listed[]; readonly tables: readonly Listed[] };
+export type ExportList = Readonly<Record<'drawings' | 'tables' | 'sheets', readonly Listed[]>>;
 
 export const DRAWING_KINDS = ['dxf', 'svg', 'pdf', 'pdf-a4', 'pdf-letter'] as const;
 export type DrawingKind = (typeof DRAWING_KINDS)[number];
@@ -21,6 +29,7 @@ export type DrawingKind = (typeof DRAWING_KINDS)[number];
 export type ExportAsk =
   | { readonly what: 'drawing'; readonly file: string; readonly kind: DrawingKind }
   | { readonly what: 'table'; readonly file: string }
+  | { readonly what: 'sheet'; readonly file: string }
   /** `projectFile`: the project's own file with its pictures, which only the page can reach. */
   | { readonly what: 'everything'; readonly projectFile: string };
 
@@ -31,6 +40,7 @@ export function listExports(from: ExportFrom): ExportList {
   return {
     drawings: outgoingDrawings(work).map(({ stage, file, item }) => ({ stage, file, title: item.title ?? item.name })),
     tables: outgoingTables(work).map(({ stage, file, item }) => ({ stage, file, title: item.title })),
+    sheets: outgoingSheets(work).map(({ stage, file, item }) => ({ stage, file, title: item.title })),
   };
 }
 
@@ -41,6 +51,10 @@ export function makeExport(from: ExportFrom, ask: ExportAsk): ExportFile | undef
   if (ask.what === 'table') {
     const table = outgoingTables(work).find(({ file }) => file === ask.file);
     return table && { name: `${table.file}.csv`, content: table.item.csv };
+  }
+  if (ask.what === 'sheet') {
+    const sheet = outgoingSheets(work).find(({ file }) => file === ask.file);
+    return sheet && { name: `${sheet.file}.pdf`, content: writeSheets(sheet.item) };
   }
   const drawing = outgoingDrawings(work).find(({ file }) => file === ask.file);
   return drawing && WRITERS[ask.kind](drawing.file, drawing.item);

@@ -25,6 +25,7 @@ const LONGEST_PAGE_MM = 5080;
 const POINTS_PER_MM = 72 / 25.4;
 const INK: Readonly<Record<DrawnPath['layer'], string>> = { cut: '#000000', mark: '#0055b0' };
 const QUIET = '#808080';
+const USUAL_LINE_MM = 0.25;
 
 /** Fixed, so that the same drawing gives the same file. */
 const NO_DATE = "D:20000101000000+00'00'";
@@ -80,18 +81,19 @@ function startDocument(title: string, [width, height]: readonly [number, number]
 
 function drawAll({ doc, left, top, unitMm }: Pen, drawing: Drawing): void {
   const place = ([x, y]: Vec2): Vec2 => [(x - left) / unitMm, (top - y) / unitMm];
-  doc.setLineWidth(0.25 / unitMm);
-  for (const { layer, points, isClosed } of drawing.paths) {
+  for (const { layer, points, isClosed, widthMm } of drawing.paths) {
     if (points.length < 2) continue;
-    doc.setDrawColor(INK[layer]);
+    // a line of a width of its own is told by that, and not by its colour
+    doc.setLineWidth((widthMm ?? USUAL_LINE_MM) / unitMm);
+    doc.setDrawColor(widthMm === undefined ? INK[layer] : INK.cut);
     points.forEach((point, i) => (i === 0 ? doc.moveTo(...place(point)) : doc.lineTo(...place(point))));
     if (isClosed) doc.close();
     doc.stroke();
   }
-  doc.setTextColor('#404040');
-  for (const { at, heightMm, text } of drawing.texts) {
+  doc.setTextColor('#202020');
+  for (const { at, heightMm, text, align } of drawing.texts) {
     doc.setFontSize((heightMm / unitMm) * POINTS_PER_MM);
-    doc.text(latin(text), ...place(at));
+    doc.text(latin(text), ...place(at), { align: align ?? 'left' });
   }
 }
 
@@ -233,5 +235,9 @@ function passesThrough({ points, isClosed }: DrawnPath, low: Vec2, high: Vec2): 
   });
 }
 
-/** The built-in letters of a PDF: Latin 1; a minus becomes a hyphen. */
-const latin = (text: string): string => text.replace(/[−–—]/g, '-').replace(/[^ -ÿ]/g, '?');
+/** The built-in letters of a PDF: Latin 1; a minus becomes a hyphen, an eighth is written out. */
+const latin = (text: string): string =>
+  text
+    .replace(/[−–—]/g, '-')
+    .replace(/[⅛⅜⅝⅞]/g, (sign) => `${1 + 2 * '⅛⅜⅝⅞'.indexOf(sign)}/8`)
+    .replace(/[^ -ÿ]/g, '?');

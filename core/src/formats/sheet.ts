@@ -1,0 +1,136 @@
+/**
+ * A draughtsman's sheet of paper: a margin that no line touches, a border, a title block, and a drawing at a scale.
+ *
+ * All in millimetres of paper, (0, 0) the lower left corner. Widths of lines tell their kinds apart; nothing is pale.
+ */
+import type { Vec2 } from '../geometry';
+import type { Drawing, DrawnPath, DrawnText } from './drawing';
+
+/** Widths of lines on paper, mm, by what they are for. */
+export const LINE_MM = { cut: 0.7, edge: 0.5, mark: 0.35, construction: 0.18 } as const;
+/** No letter on a scaled sheet is smaller. */
+export const LETTER_MM = 3.2;
+/** From the paper's edge to the border: no printer prints nearer to the edge than it must. */
+export const SHEET_MARGIN_MM = 12;
+/** Of the title block's two rows together. */
+export const TITLE_MM = 15;
+
+export type SheetSize = { readonly width: number; readonly height: number };
+
+/** What leaves on paper: pages of one size, as one file. */
+export type PaperSheets = {
+  /** Names the file. */
+  readonly name: string;
+  readonly title: string;
+  readonly size: SheetSize;
+  readonly pages: readonly Drawing[];
+};
+
+/** What a title block says, each in a few words. */
+export type TitleBlock = {
+  readonly boat: string;
+  readonly part: string;
+  readonly hand: string;
+  readonly material: string;
+  readonly revision: number;
+  readonly scale: string;
+  readonly unit: string;
+};
+
+export const sheetLine = (kind: keyof typeof LINE_MM, points: readonly Vec2[], isClosed = false): DrawnPath => ({
+  ...{ layer: kind === 'cut' ? 'cut' : 'mark', points, isClosed },
+  widthMm: LINE_MM[kind],
+});
+
+/** About how wide letters of this height run, mm: of the built-in letters of a PDF, a little over their mean. */
+export const textWidth = (text: string, heightMm: number): number => 0.53 * heightMm * text.length;
+
+export const sheetText = (at: Vec2, text: string, more: Partial<DrawnText> = {}): DrawnText => ({
+  ...{ at, text, heightMm: LETTER_MM },
+  ...more,
+});
+
+/** Cut short with dots, where it would run out of its place. */
+export function shortened(text: string, mostMm: number, heightMm: number): string {
+  if (textWidth(text, heightMm) <= mostMm) return text;
+  const most = Math.max(1, Math.floor(mostMm / textWidth('x', heightMm)) - 3);
+  return `${text.slice(0, most)}...`;
+}
+
+/** In lines no longer than so many mm, broken between words. */
+export function wrapped(text: string, mostMm: number, heightMm: number): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const last = lines[lines.length - 1];
+    const longer = last === undefined ? word : `${last} ${word}`;
+    if (last === undefined || textWidth(longer, heightMm) > mostMm) lines.push(word);
+    else lines[lines.length - 1] = longer;
+  }
+  return lines;
+}
+
+/** Cells of the title block's rows, as shares of its width. */
+const SHARES = [
+  [0.32, 0.5, 0.18],
+  [0.32, 0.25, 0.25, 0.18],
+] as const;
+const INDENT_MM = 2;
+
+/** Border and title block of one page. */
+export function titled(size: SheetSize, title: TitleBlock, page: { readonly number: number; readonly of: number }) {
+  const [left, bottom] = [SHEET_MARGIN_MM, SHEET_MARGIN_MM];
+  const [right, top] = [size.width - SHEET_MARGIN_MM, size.height - SHEET_MARGIN_MM];
+  const box = (x0: number, y0: number, x1: number, y1: number): Vec2[] => [
+    [x0, y0],
+    [x1, y0],
+    [x1, y1],
+    [x0, y1],
+  ];
+  const rows = [
+    [title.boat, `${title.part}, ${title.hand}`, `rev ${title.revision}`],
+    [title.material, title.scale, title.unit, `sheet ${page.number} of ${page.of}`],
+  ];
+  const paths: DrawnPath[] = [sheetLine('edge', box(left, bottom, right, top), true)];
+  const texts: DrawnText[] = [];
+  const rowHeight = TITLE_MM / rows.length;
+  rows.forEach((cells, r) => {
+    const y = bottom + TITLE_MM - (r + 1) * rowHeight;
+    let x = left;
+    cells.forEach((text, c) => {
+      const width = (right - left) * (SHARES[r]?.[c] ?? 0);
+      paths.push(sheetLine('construction', box(x, y, x + width, y + rowHeight), true));
+      const words = shortened(text, width - 2 * INDENT_MM, LETTER_MM);
+      texts.push(sheetText([x + INDENT_MM, y + (rowHeight - LETTER_MM) / 2 + 0.6], words));
+      x += width;
+    });
+  });
+  return { paths, texts };
+}
+
+/** Scales that rules and tapes are made for, full size over drawn size. */
+const METRIC_SCALES = [1, 2, 5, 10, 15, 20, 25, 30, 40, 50, 75, 100, 200, 500] as const;
+const IMPERIAL_SCALES: readonly (readonly [number, string])[] = [
+  [1, 'full size'],
+  [2, '6 in = 1 ft'],
+  [4, '3 in = 1 ft'],
+  [8, '1 1/2 in = 1 ft'],
+  [12, '1 in = 1 ft'],
+  [16, '3/4 in = 1 ft'],
+  [24, '1/2 in = 1 ft'],
+  [32, '3/8 in = 1 ft'],
+  [48, '1/4 in = 1 ft'],
+  [96, '1/8 in = 1 ft'],
+  [192, '1/16 in = 1 ft'],
+  [500, '1:500'],
+];
+
+export type SheetScale = { readonly over: number; readonly words: string };
+
+/** The largest scale at which something of this size has room. */
+export function scaleFor(size: SheetSize, room: SheetSize, isImperial: boolean): SheetScale {
+  const all: readonly SheetScale[] = isImperial
+    ? IMPERIAL_SCALES.map(([over, words]) => ({ over, words }))
+    : METRIC_SCALES.map((over) => ({ over, words: over === 1 ? 'full size' : `scale 1:${over}` }));
+  const found = all.find(({ over }) => size.width <= room.width * over && size.height <= room.height * over);
+  return found ?? { over: Math.max(size.width / room.width, size.height / room.height), words: 'not to scale' };
+}
