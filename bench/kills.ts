@@ -38,7 +38,7 @@ async function start(): Promise<Running> {
   await page.goto(url);
   await page.getByRole('img', { name: /Lines: profile/ }).waitFor();
   await page.goto(`${url}/project/demo-tamsel/frames`);
-  await page.getByLabel('Station face at x').waitFor();
+  await page.getByLabel('Its face, from the stem').waitFor();
   return { child, page };
 }
 
@@ -50,9 +50,9 @@ async function kill({ child }: Running): Promise<void> {
   await pause(200);
 }
 
-const shown = async (page: Page) => Number(await page.getByLabel('Station face at x').inputValue());
+const shown = async (page: Page) => Number(await page.getByLabel('Its face, from the stem').inputValue());
 const type = async (page: Page, x: number) => {
-  await page.getByLabel('Station face at x').fill(String(x));
+  await page.getByLabel('Its face, from the stem').fill(String(x));
 };
 
 let running = await start();
@@ -94,7 +94,7 @@ async function leave(x: number, turn: number): Promise<void> {
   else if (turn % 3 === 1) await page.getByRole('link', { name: /all projects/ }).click();
   else await page.goto('about:blank');
   await page.goto(`${url}/project/demo-tamsel/frames`);
-  await page.getByLabel('Station face at x').waitFor();
+  await page.getByLabel('Its face, from the stem').waitFor();
   counts.left += 1;
   counts.leftKept += (await shown(page)) === x ? 1 : 0;
 }

@@ -4,7 +4,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { random } from '@kalotrope/core/geometry';
 
 const FRAMES = '/project/demo-tamsel/frames';
-const place = (page: Page) => page.getByLabel('Station face at x');
+const place = (page: Page) => page.getByLabel('Its face, from the stem');
 
 async function openFrames(page: Page): Promise<void> {
   await page.goto('/');

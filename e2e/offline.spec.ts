@@ -72,7 +72,7 @@ test('with the server gone: loaded again, every stage opened, edited, exported, 
     await expect(page.getByRole('complementary', { name: 'The slip' })).toBeVisible();
   }
   await page.keyboard.press('3');
-  const place = page.getByLabel('Station face at x');
+  const place = page.getByLabel('Its face, from the stem');
   await place.fill('1234');
   await place.press('Enter');
   await expect(page.getByRole('status')).toHaveText('saved');

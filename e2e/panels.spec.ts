@@ -61,7 +61,7 @@ test('thickness moves the edges, and the base line the figures', async ({ page }
   await openPanels(page, 'tamsel');
   const along = page.getByText('Along the chine', { exact: true }).locator('..');
   const before = await along.textContent();
-  await choose(page, 'Lines: skin’s', 'inside');
+  await choose(page, 'Table measured to the ply’s', 'inner face');
   await expect(along).not.toHaveText(before ?? '');
   await expect(page.getByRole('table', { name: 'Edges that meet' }).getByText('0.000')).toBeVisible();
   const table = page.getByRole('table', { name: 'Offsets to mark out' });
@@ -69,7 +69,7 @@ test('thickness moves the edges, and the base line the figures', async ({ page }
   await choose(page, 'Base line', /shortest square/);
   await expect(table.locator('td').filter({ hasText: /^[−-]/ }).first()).toBeVisible();
   await choose(page, 'At', 'station 2');
-  await expect(page.getByText(/Bottom here is bowed/)).toBeVisible();
+  await expect(page.getByText(/Bottom here curves by/)).toBeVisible();
 });
 
 test('the hull folds up by a slider, by keyboard too', async ({ page }) => {

@@ -19,7 +19,7 @@ test('the second school and the second unit, through every stage', async ({ page
   await expect(page.getByText('one, across the centreline')).toBeVisible();
   await expect(page.getByText('Bow transom', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: /Frames/ }).click();
-  await expect(page.getByLabel('Station face at x')).toHaveValue('2-0-0');
+  await expect(page.getByLabel('Its face, from the stem')).toHaveValue('2-0-0');
   await page.getByRole('link', { name: /Joints/ }).click();
   await expect(page.getByRole('cell', { name: 'none' })).toBeVisible(); // the bottom comes out of one sheet
   await page.getByRole('link', { name: /Sheets/ }).click();

@@ -68,8 +68,8 @@ test('a block is pasted whole, as one thing to undo; what of it is no figure sta
 
 test('rows, columns, ends and datum: added, named, moved, removed, and all of it undone', async ({ page }) => {
   await openTable(page);
-  await page.getByLabel('At x', { exact: true }).fill('2050');
-  await page.getByLabel('At x', { exact: true }).press('Enter');
+  await page.getByLabel('From the stem', { exact: true }).fill('2050');
+  await page.getByLabel('From the stem', { exact: true }).press('Enter');
   await page.getByLabel('New station').fill('3a');
   await page.getByRole('button', { name: 'Add the station' }).click();
   await expect(cell(page, 'Station 3a, x')).toHaveValue('2050.0');
@@ -82,7 +82,7 @@ test('rows, columns, ends and datum: added, named, moved, removed, and all of it
   await page.getByRole('button', { name: 'Add the line above Chine' }).click();
   await expect(cell(page, 'Rubbing strake 3, height')).toHaveValue('380.4');
   await page.getByRole('button', { name: 'Rubbing strake', exact: true }).first().click();
-  await page.getByLabel('Bounds no panel').check();
+  await page.getByLabel('Guide line only').check();
   await expect(page.getByRole('link', { name: /Panels 3 shapes/ })).toBeVisible(); // bottom, side, transom as before
   await page.getByLabel('Heights are given').click();
   await page.getByRole('option', { name: 'down from a line above' }).click();

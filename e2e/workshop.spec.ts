@@ -23,17 +23,17 @@ test('a frame is moved, thickened and turned; its numbers follow; a frame off th
   await openStage(page, '3', 'Frames');
   const breadth = page.getByText('Half-breadth inside the skin').locator('..');
   const before = await breadth.textContent();
-  await page.getByLabel('Station face at x').fill('1.5 m');
+  await page.getByLabel('Its face, from the stem').fill('1.5 m');
   await page.keyboard.press('Enter');
   await expect(breadth).not.toHaveText(before ?? '');
-  await page.getByLabel('Face on the station line').click();
+  await page.getByLabel('Which face that is').click();
   await page.getByRole('option', { name: /^aft/ }).click();
   await expect(page.getByText('AFT face')).toBeVisible();
-  await page.getByLabel('Station face at x').fill('9 m');
+  await page.getByLabel('Its face, from the stem').fill('9 m');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/No section at 9000 mm: the hull runs from/)).toBeVisible();
+  await expect(page.getByText(/Bulkhead 1 is at 9000 mm, beyond the hull, which runs from/)).toBeVisible();
   await page.getByRole('button', { name: /^Undo: Bulkhead 1: place/ }).click();
-  await expect(page.getByLabel('Station face at x')).toHaveValue('1500.0');
+  await expect(page.getByLabel('Its face, from the stem')).toHaveValue('1500.0');
 });
 
 test('a thicker skin: tighter bends are said, scarfs grow, frames shrink', async ({ page }) => {

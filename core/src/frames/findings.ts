@@ -3,10 +3,10 @@ import { entry, figure, word, type FindingsOf, type StageResult } from '../findi
 
 export const FRAMES_FINDINGS = {
   'frame-outside': entry(
-    { xMm: figure, fromMm: figure, toMm: figure },
-    ({ xMm, fromMm, toMm }, { length }) =>
-      `No section at ${length(xMm)}: the hull runs from ${length(fromMm)} to ${length(toMm)}.`,
-    { xMm: 5000, fromMm: 100, toMm: 4300 },
+    { frame: word, xMm: figure, fromMm: figure, toMm: figure },
+    ({ frame, xMm, fromMm, toMm }, { length }) =>
+      `${frame} is at ${length(xMm)}, beyond the hull, which runs from ${length(fromMm)} to ${length(toMm)}.`,
+    { frame: 'Bulkhead 1', xMm: 5000, fromMm: 100, toMm: 4300 },
   ),
   'frame-beyond': entry(
     { frame: word, toMm: figure, fromMm: figure, endMm: figure },
@@ -24,7 +24,7 @@ export const FRAMES_FINDINGS = {
   'frame-bow': entry(
     { frame: word, panel: word, bowMm: figure },
     ({ frame, panel, bowMm }, { length }) =>
-      `${frame}: the edge on ${panel} is bowed ${length(bowMm)}. ` +
+      `${frame}: the edge on ${panel} is curved by ${length(bowMm)}. ` +
       'Cut it to the curve; straight across would leave a gap.',
     { frame: 'Frame at 1200', panel: 'Bottom', bowMm: 4.2 },
   ),

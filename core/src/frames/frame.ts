@@ -244,7 +244,7 @@ function shapeOne(
   const where = { stage: 'frames', part: frameThing(plan.id), x: plan.x } as const;
   const shape = frameAt(panels, plan.x, { skin, width: plan.width, face: plan.face, strips });
   if (!shape) {
-    const data = { xMm: plan.x, fromMm: hull.fromX, toMm: hull.toX };
+    const data = { frame: plan.name, xMm: plan.x, fromMm: hull.fromX, toMm: hull.toX };
     findings.push({ severity: 'stop', code: 'frame-outside', where, data });
     return [];
   }

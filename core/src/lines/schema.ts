@@ -81,8 +81,8 @@ export const linesSchema = z.object({
    * The drawing that points are taken from: full size over drawn size, and the width of its pencil line on paper, mm.
    */
   drawing: z.object({
-    scale: figureField('Drawn at 1 to', { min: 1, max: 1000 }),
-    pencil: lengthField('Its pencil line', 0.05, 5),
+    scale: figureField('Scale 1:', { min: 1, max: 1000 }),
+    pencil: lengthField('Pencil width', 0.05, 5),
   }),
   underlays: z.array(underlaySchema).max(6),
   /** Points that have been marked out on the board, see tickOf. */

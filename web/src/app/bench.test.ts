@@ -63,7 +63,7 @@ describe('how a stage stands', () => {
       joints: '4 scarfs',
       sheets: 'not laid out yet',
     });
-    expect(selectStatus(state())?.lines).toMatch(/^fair to \d\.\d mm$/);
+    expect(selectStatus(state())?.lines).toMatch(/^worst point \d\.\d mm off fair$/);
     expect(selectStatus(state({ derived: empty }))).toBeNull();
   });
   it('counts the sheets of the layouts that still belong, and no others', () => {

@@ -72,19 +72,19 @@ function FrameNumbers({ frame }: { readonly frame: Frame }) {
         ))}
       </TextField>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
-        <LengthField label="Station face at x" mm={frame.x} onCommit={set('x', 'place')} path={pathTo('x')} />
+        <LengthField label="Its face, from the stem" mm={frame.x} onCommit={set('x', 'place')} path={pathTo('x')} />
         <LengthField label="Thickness" mm={frame.width} onCommit={set('width', 'thickness')} path={pathTo('width')} />
       </Box>
       <TextField
         select
         fullWidth
-        label="Face on the station line"
+        label="Which face that is"
         value={frame.face}
         onChange={(event) => set('face', 'face')(event.target.value)}
         sx={{ mt: 1.25, mb: 1 }}
       >
-        <MenuItem value="fore">fore; the body lies abaft it</MenuItem>
-        <MenuItem value="aft">aft; the body lies forward of it</MenuItem>
+        <MenuItem value="fore">forward face; thickness goes aft</MenuItem>
+        <MenuItem value="aft">after face; thickness goes forward</MenuItem>
       </TextField>
       <Figure
         name="Half-breadth inside the skin"
@@ -96,7 +96,7 @@ function FrameNumbers({ frame }: { readonly frame: Frame }) {
         value={formatWithUnit(Math.max(...heights) - Math.min(...heights), notation)}
       />
       <Figure
-        name="Most bow of an edge"
+        name="Most curve of an edge"
         value={`${Math.max(...frame.edges.map((edge) => edge.sectionBow)).toFixed(1)} mm`}
         why="From a straight line between the edge's ends"
       />
@@ -124,8 +124,8 @@ function EdgeTable({ frame }: { readonly frame: Frame }) {
     <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
       <Typography variant="h2">Edges and bevels</Typography>
       <Typography variant="body2" color="text.secondary">
-        Out from the centreline, up from the base, in {unitLabel(notation)}; bevel from square, positive where the other
-        face is the smaller.
+        Out from the centreline, up from the base, in {unitLabel(notation)}. Bevel from square; plus: the other face is
+        smaller, the saw tilts inward.
       </Typography>
       <PlainTable label="Edges and bevels" columns={COLUMNS} rows={rows} />
     </Box>

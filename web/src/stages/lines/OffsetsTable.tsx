@@ -72,7 +72,7 @@ export function OffsetsTable({ part, station, onStation }: Props) {
   const titles: Readonly<Record<FigureKey, string>> = {
     height: part.heightsFrom === null ? `Heights above the base, ${unit}` : `Heights down from the line, ${unit}`,
     halfBreadth: `Half-breadths, ${unit}`,
-    x: `x at the ends, ${unit}`,
+    x: `Distance from the stem at the ends, ${unit}`,
   };
   const blocks = BLOCKS.filter(({ key }) => key !== 'x' || columns.some(({ isOwn }) => isOwn));
   const isDown = (key: FigureKey) => key === 'height' && part.heightsFrom !== null;
@@ -159,7 +159,7 @@ export function OffsetsTable({ part, station, onStation }: Props) {
             ))}
           </tr>
           <tr>
-            <th scope="row">x, {unit}</th>
+            <th scope="row">From the stem, {unit}</th>
             {shown.map(({ key, label, x, isOwn }, place) =>
               isOwn ? (
                 <td key={key} className="figure">

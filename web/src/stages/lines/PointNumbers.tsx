@@ -13,7 +13,7 @@ import { drawnLines } from './views';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 
 const FIELDS = [
-  ['x', 'x, from forward'],
+  ['x', 'From the stem'],
   ['halfBreadth', 'Half-breadth'],
   ['height', 'Height'],
 ] as const;

@@ -155,14 +155,14 @@ function LineTools({ table, line, point }: LineProps) {
         onCommit={(name) => set('Line renamed', 'name', name)}
       />
       <FormControlLabel
-        label="Bounds no panel"
+        label="Guide line only"
         title="A deck edge, a waterline, the outline of a stem: drawn and judged, but no ply ends on it"
         control={
           <Checkbox
             size="small"
             checked={line.isExtra === true}
             onChange={(_event, isOn) =>
-              set(`${line.name}: ${isOn ? 'bounds no panel' : 'bounds a panel'}`, 'isExtra', isOn)
+              set(`${line.name}: ${isOn ? 'guide line only' : 'bounds a panel'}`, 'isExtra', isOn)
             }
           />
         }
@@ -249,9 +249,9 @@ function MoreRows({
   const [line, setLine] = useState('');
   const under = above ?? lines[lines.length - 1];
   return (
-    <Part title="A station or a line more">
+    <Part title="Add a station, add a line">
       <Row>
-        <LengthField label="At x" mm={x} onCommit={setX} />
+        <LengthField label="From the stem" mm={x} onCommit={setX} />
         <TextField
           label="New station"
           value={station}
@@ -304,7 +304,7 @@ function Ends({
       <Part key={end} title={name}>
         <Row>
           <LengthField
-            label="x at the base line"
+            label="From the stem, at the base"
             mm={plane.atBase}
             onCommit={(atBase) => onChange(name, setEndPlane(lines, end, { ...plane, atBase }))}
           />

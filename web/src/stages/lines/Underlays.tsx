@@ -104,12 +104,12 @@ export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
       <Typography variant="h2">A drawing to work from</Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <NumberField
-          label="Drawn at 1 to"
+          label="Scale 1:"
           value={drawing.scale}
           read={parseScale}
           onCommit={set('scale', 'Scale of the drawing')}
         />
-        <LengthField label="Its pencil line" mm={drawing.pencil} onCommit={set('pencil', 'Width of the pencil')} />
+        <LengthField label="Pencil width" mm={drawing.pencil} onCommit={set('pencil', 'Width of the pencil')} />
       </Box>
       <Typography variant="body2" color="text.secondary">
         One pencil width is {formatWithUnit(pencilAtFullSize(drawing), notation)} at full size; points taken from it are
@@ -118,7 +118,7 @@ export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
       <Box sx={{ display: 'flex', gap: 1 }}>
         <TextField
           select
-          label="Under the"
+          label="View"
           value={view}
           onChange={({ target }) => setView(target.value as Underlay['view'])} // one of the items below
           sx={{ flex: 1 }}
@@ -130,7 +130,7 @@ export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
           ))}
         </TextField>
         <Button variant="outlined" onClick={() => file.current?.click()} disabled={underlays.length >= 6}>
-          Put a picture
+          Put a picture under it
         </Button>
         <input
           ref={file}

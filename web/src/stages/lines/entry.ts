@@ -40,5 +40,7 @@ function fairness({ lines }: Hull, notation: Notation): string {
   const off = Math.max(0, ...lines.flatMap((line) => line.residuals.map((r) => r.total)));
   // a fraction of the rule is too coarse for so small a distance
   const isByFractions = notation === 'ft-in-8ths' || notation === 'in-16' || notation === 'in-32';
-  return isByFractions ? `fair to ${off.toFixed(1)} mm` : `fair to ${formatFine(off, notation)} ${unitLabel(notation)}`;
+  return isByFractions
+    ? `worst point ${off.toFixed(1)} mm off fair`
+    : `worst point ${formatFine(off, notation)} ${unitLabel(notation)} off fair`;
 }

@@ -9,8 +9,8 @@ import { useNames } from './SheetSettings';
 const COLUMNS = [
   { name: 'edge' },
   { name: 'length', isFigure: true },
-  { name: 'apart', isFigure: true },
-  { name: 'as cut', isFigure: true },
+  { name: 'on the lines', isFigure: true },
+  { name: 'after trimming', isFigure: true },
 ];
 
 type Props = { readonly panels: readonly Panel[]; readonly part: PanelsPart };
@@ -28,8 +28,9 @@ export function Seams({ panels, part }: Props) {
   return (
     <Section title="Edges that meet">
       <p className="quiet">
-        In {unitLabel(notation)}; apart in mm. As cut, with thick sheet, the upper edge may truly be longer or shorter
-        than the lower: one runs outside the other, and a pointed panel is trimmed at its tip.
+        Length in {unitLabel(notation)}; the difference between the two edges in mm, on the lines and after trimming.
+        With thick sheet the upper edge may truly be longer or shorter than the lower: one runs outside the other, and a
+        pointed panel is trimmed at its tip.
       </p>
       <PlainTable label="Edges that meet" columns={COLUMNS} rows={rows} />
     </Section>

@@ -22,13 +22,13 @@ import { selectDerived, selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 
 const LINES: Readonly<Record<LinesTo, string>> = {
-  outside: 'outside',
+  outside: 'outer face',
   middle: 'middle',
-  inside: 'inside',
+  inside: 'inner face',
 };
 const MEETING: Readonly<Record<Meeting, string>> = {
-  stitched: 'inner corners',
-  lapped: 'upper laps',
+  stitched: 'inner corners touch',
+  lapped: 'lapped',
 };
 
 const FITS: Readonly<Record<TransomFit, string>> = {
@@ -73,13 +73,13 @@ const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsP
         onCommit={(mm) => set('Skin thickness', ['thickness'], mm)}
       />
       <SelectField
-        label="Lines: skin’s"
+        label="Table measured to the ply’s"
         value={part.linesTo}
         names={LINES}
         onChange={(linesTo) => set('Lines to the skin', ['linesTo'], linesTo)}
       />
       <SelectField
-        label="Panels meet by"
+        label="At seams"
         value={part.meeting}
         names={MEETING}
         onChange={(meeting) => set('How panels meet', ['meeting'], meeting)}

@@ -55,8 +55,8 @@ export function TrueSection({ panels, picked, stations, field, thickness }: Prop
       <SectionPicture curves={curves} picked={picked.id} field={field} thickness={thickness} x={x} />
       {own.length > 1 && (
         <p className="quiet">
-          {picked.name} here is bowed {formatFine(bowOf(own), notation)} {unitLabel(notation)} from straight; frames are
-          cut to the bow. Dots: where rulings cross.
+          {picked.name} here curves by {formatFine(bowOf(own), notation)} {unitLabel(notation)}; frames are cut to the
+          curve. Dots: where rulings cross.
         </p>
       )}
     </Section>

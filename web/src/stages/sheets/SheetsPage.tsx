@@ -279,7 +279,7 @@ function PartTable({ parts, left }: { readonly parts: readonly CutPart[]; readon
                 <TableCell className="figure">
                   {formatWithUnit(box.maxX - box.minX, notation)} × {formatWithUnit(box.maxY - box.minY, notation)}
                 </TableCell>
-                <TableCell className="figure">{part.isPair ? '1 + 1' : '1'}</TableCell>
+                <TableCell className="figure">{part.isPair ? '1 port, 1 starboard' : '1'}</TableCell>
               </TableRow>
             );
           })}
