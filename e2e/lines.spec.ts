@@ -69,8 +69,8 @@ test('a line is faired: every change shown first, taken as one, and a pinned poi
 });
 
 test(
-  'a boat from a few dimensions opens as a new project, fair and developed; a wrong figure is refused with its ' +
-    'range',
+  'a boat from a few dimensions opens as a new project, fair and developed; a figure that does not work ' +
+    'is told with the nearest that does',
   async ({ page }) => {
     await openDemo(page);
     await page.goto('/projects');
@@ -79,13 +79,32 @@ test(
     await expectNoFaults(page, '[role="dialog"]');
     await dialog.getByLabel('Kind of hull').click();
     await page.getByRole('option', { name: 'Double-ender' }).click();
+    const sheer = await dialog
+      .getByRole('img', { name: /Profile, plan/ })
+      .locator('path')
+      .first()
+      .getAttribute('d');
     await dialog.getByLabel(/^Depth amidships/).fill('9 ft');
-    await dialog.getByRole('button', { name: 'Draw it' }).click();
-    await expect(dialog.getByText(/Depth amidships: expected \d+ to \d+/)).toBeVisible();
+    await page.keyboard.press('Tab');
+    await expect(dialog.getByText(/The nearest that works is \d+ mm/)).toBeVisible();
+    await expect(dialog.getByRole('button', { name: 'Draw it' })).toBeDisabled();
+    await expectNoFaults(page, '[role="dialog"]');
+    await dialog.getByRole('button', { name: 'Take it' }).click();
     await dialog.getByLabel(/^Depth amidships/).fill('500');
+    await page.keyboard.press('Tab');
+    // the boat beside the figures follows them, and one figure changes no other
+    await expect(
+      dialog
+        .getByRole('img', { name: /Profile, plan/ })
+        .locator('path')
+        .first(),
+    ).not.toHaveAttribute('d', sheer ?? '');
+    await dialog.getByLabel(/^Length/).fill('4.9 m');
+    await page.keyboard.press('Tab');
+    await expect(dialog.getByLabel(/^Depth amidships/)).toHaveValue('500.0');
     await dialog.getByRole('button', { name: 'Draw it' }).click();
     await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
-    await expect(page.getByRole('link', { name: /Double-ender, 4\.80 m/ })).toBeVisible();
+    await expect(page.getByRole('link', { name: /Double-ender, 4\.90 m/ })).toBeVisible();
     await page.getByRole('link', { name: /Panels/ }).click();
     await expect(page.getByText('Most twist')).toBeVisible();
     await expect(page.getByText(/twists \d/)).toBeHidden();

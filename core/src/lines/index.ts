@@ -17,7 +17,7 @@ export type { Tape } from './tape';
 export { fairLine, fairingEdits } from './fairing';
 export type { FairingChange } from './fairing';
 export { STARTER_KINDS, STARTER_NAMES, dimensionsOf, startLines } from './starter';
-export type { Dimension, Dimensions, StarterKind } from './starter';
+export type { Dimension, Dimensions, StarterKind, StarterProblem } from './starter';
 export { addLine, endForEnd, endPlane, moveLine, removePoint, setEndPlane, turnHeights } from './table';
 export type { FigureKey, TableChange, TableColumn } from './table';
 export {

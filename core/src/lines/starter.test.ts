@@ -67,6 +67,6 @@ describe.each(STARTER_KINDS)('a %s from a few dimensions', (kind) => {
   it('refuses a dimension outside its range, by name and with the range', () => {
     const depth = dimensionsOf(kind).find(({ key }) => key === 'depth')!;
     const refused = startLines(kind, { depth: depth.most + 1 });
-    expect(refused).toEqual({ ok: false, problems: [{ key: 'depth', expected: `${depth.least} to ${depth.most}` }] });
+    expect(refused).toEqual({ ok: false, problems: [{ key: 'depth', nearest: depth.most }] });
   });
 });

@@ -194,7 +194,10 @@ export function dimensionsOf(kind: StarterKind, lengthMm: number = FAMILIES[kind
 
 export type Started =
   | { readonly ok: true; readonly lines: LinesPart }
-  | { readonly ok: false; readonly problems: readonly { readonly key: DimensionKey; readonly expected: string }[] };
+  | { readonly ok: false; readonly problems: readonly StarterProblem[] };
+
+/** A dimension that does not work, and the nearest that does; `isByOthers`: as the other dimensions are. */
+export type StarterProblem = { readonly key: DimensionKey; readonly nearest: number; readonly isByOthers?: boolean };
 
 /** The table of a hull of these dimensions; those not given are usual. Refuses what lies outside its range, by name. */
 export function startLines(kind: StarterKind, given: Dimensions): Started {
@@ -202,7 +205,7 @@ export function startLines(kind: StarterKind, given: Dimensions): Started {
   const problems = known.flatMap(({ key, least, most }) => {
     const value = given[key];
     const isGood = value === undefined || (value >= least - 1e-9 && value <= most + 1e-9);
-    return isGood ? [] : [{ key, expected: `${least} to ${most}` }];
+    return isGood ? [] : [{ key, nearest: Math.min(most, Math.max(least, value)) }];
   });
   if (problems.length > 0) return { ok: false, problems };
   const size = Object.fromEntries(known.map(({ key, usual }) => [key, given[key] ?? usual]));
@@ -212,7 +215,7 @@ export function startLines(kind: StarterKind, given: Dimensions): Started {
   if (Math.abs(beam / value('beamSheer') - 1) > BEAM_SHARE)
     return {
       ok: false,
-      problems: [{ key: 'beamSheer', expected: `about ${Math.round(beam)}, with the other dimensions as they are` }],
+      problems: [{ key: 'beamSheer', nearest: Math.round(beam), isByOthers: true }],
     };
   return { ok: true, lines: linesOf(tableOf(traced, FAMILIES[kind])) };
 }

@@ -1,96 +1,91 @@
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   dimensionsOf,
   startLines,
-  STARTER_KINDS,
   STARTER_NAMES,
   type Dimension,
   type Dimensions,
   type StarterKind,
+  type StarterProblem,
 } from '@kalotrope/core/lines';
 import { newProject, type Project } from '@kalotrope/core/project';
+import { formatLength, unitLabel } from '@kalotrope/core/measure';
 import { LengthField } from '../controls/LengthField';
 import { NumberField } from '../controls/NumberField';
+import { SelectField } from '../controls/SelectField';
+import { HullSketch } from '../drawing/HullSketch';
+import { LinesSketch } from '../drawing/LinesSketch';
 import { selectNotation } from '../state/selectors';
 import { useAppSelector } from '../state/store';
 
 type Props = { readonly onClose: () => void; readonly onDraw: (project: Project) => void };
 
-/** A new project from a few dimensions: the kind of hull, then its figures, each with its range. */
+/** A new project from a few dimensions: the kind of hull and its figures, with the boat beside them as it would be. */
 export function StarterDialog({ onClose, onDraw }: Props) {
   const [kind, setKind] = useState<StarterKind>('vee');
   const [size, setSize] = useState<Dimensions>({});
-  const [problems, setProblems] = useState<readonly string[]>([]);
   const notation = useAppSelector(selectNotation);
   const known = dimensionsOf(kind, size.length);
-  const nameOf = (key: string) => known.find((dimension) => dimension.key === key)?.name ?? key;
+  const started = useMemo(() => startLines(kind, size), [kind, size]);
+  // while a figure does not work, the boat stays as it was last
+  const [last, setLast] = useState(started.ok ? started.lines : null);
+  if (started.ok && started.lines !== last) setLast(started.lines);
+  const set = (key: Dimension['key'], value: number) => setSize((before) => ({ ...before, [key]: value }));
   const draw = () => {
-    const started = startLines(kind, size);
-    if (!started.ok) {
-      setProblems(started.problems.map(({ key, expected }) => `${nameOf(key)}: expected ${expected}.`));
-      return;
-    }
-    const name = `${STARTER_NAMES[kind]}, ${((size.length ?? known[0]?.usual ?? 0) / 1000).toFixed(2)} m`;
+    if (!started.ok) return;
+    const length = ((size.length ?? known[0]?.usual ?? 0) / 1000).toFixed(2);
+    const name = `${STARTER_NAMES[kind]}, ${length} m`;
     onDraw(newProject({ id: crypto.randomUUID(), name, notation, lines: started.lines }));
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="starter-title">
+    <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="starter-title">
       <DialogTitle id="starter-title">New from a few dimensions</DialogTitle>
-      <DialogContent>
-        <Typography variant="body2" color="text.secondary" sx={{ mb: 2 }}>
-          Gives a table of offsets that is fair and whose panels develop, to change as you like. Geometry only: whether
-          it floats as wanted is for you and a designer to judge.
-        </Typography>
-        <TextField
-          select
-          fullWidth
-          label="Kind of hull"
-          value={kind}
-          onChange={(event) => {
-            setKind(event.target.value as StarterKind); // one of the items below
-            setSize({});
-            setProblems([]);
-          }}
-          sx={{ mb: 2 }}
-        >
-          {STARTER_KINDS.map((item) => (
-            <MenuItem key={item} value={item}>
-              {STARTER_NAMES[item]}
-            </MenuItem>
-          ))}
-        </TextField>
-        <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
-          {known.map((dimension) => (
-            <DimensionField
-              key={`${kind} ${dimension.key}`}
-              dimension={dimension}
-              value={size[dimension.key] ?? dimension.usual}
-              // another length brings its own usual figures
-              onCommit={(value) =>
-                setSize(dimension.key === 'length' ? { length: value } : { ...size, [dimension.key]: value })
-              }
-            />
-          ))}
+      <DialogContent sx={{ display: 'grid', gap: 2.5, gridTemplateColumns: { xs: '1fr', md: '1fr 380px' } }}>
+        <Box sx={{ '& .MuiTextField-root': { width: '100%' } }}>
+          <Typography variant="body2" color="text.secondary" sx={{ mb: 2 }}>
+            Gives a table of offsets that is fair and whose panels develop, to change as you like. Geometry only:
+            whether it floats as wanted is for you and a designer to judge.
+          </Typography>
+          <SelectField
+            label="Kind of hull"
+            value={kind}
+            names={STARTER_NAMES}
+            onChange={(next) => {
+              setKind(next);
+              setSize({});
+            }}
+          />
+          <Box sx={{ display: 'grid', gap: 1.5, mt: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+            {known.map((dimension) => (
+              <DimensionField
+                key={`${kind} ${dimension.key}`}
+                dimension={dimension}
+                value={size[dimension.key] ?? dimension.usual}
+                problem={started.ok ? undefined : started.problems.find(({ key }) => key === dimension.key)}
+                onCommit={(value) => set(dimension.key, value)}
+              />
+            ))}
+          </Box>
         </Box>
-        {problems.length > 0 && (
-          <Alert severity="error" variant="outlined" sx={{ mt: 2 }}>
-            {problems.join(' ')}
-          </Alert>
+        {last && (
+          <Box sx={{ alignSelf: 'start', opacity: started.ok ? 1 : 0.45 }}>
+            <Box sx={{ height: 190, mb: 1 }}>
+              <HullSketch longitudinals={last.longitudinals} />
+            </Box>
+            <LinesSketch longitudinals={last.longitudinals} />
+          </Box>
         )}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" onClick={draw}>
+        <Button variant="contained" onClick={draw} disabled={!started.ok}>
           Draw it
         </Button>
       </DialogActions>
@@ -101,18 +96,40 @@ export function StarterDialog({ onClose, onDraw }: Props) {
 type FieldProps = {
   readonly dimension: Dimension;
   readonly value: number;
+  readonly problem: StarterProblem | undefined;
   readonly onCommit: (value: number) => void;
 };
 
-function DimensionField({ dimension: { name, unit, least, most }, value, onCommit }: FieldProps) {
-  const range = unit === 'share' ? `${(100 * least).toFixed(0)} to ${(100 * most).toFixed(0)}` : `${least} to ${most}`;
-  if (unit === 'mm') return <LengthField label={`${name}, ${range} mm`} mm={value} onCommit={onCommit} />;
+/** A dimension with its range; one that does not work says so at once and offers the nearest that does. */
+function DimensionField({ dimension, value, problem, onCommit }: FieldProps) {
+  const notation = useAppSelector(selectNotation);
+  const { name, unit, least, most } = dimension;
   const factor = unit === 'share' ? 100 : 1;
+  const say = (figure: number) =>
+    unit === 'mm' ? formatLength(figure, notation) : String(Math.round(figure * factor));
+  const sign = unit === 'mm' ? ` ${unitLabel(notation)}` : unit === 'share' ? ' %' : '°';
+  const label = `${name}, ${say(least)} to ${say(most)}${sign}`;
   return (
-    <NumberField
-      label={`${name}, ${range} ${unit === 'share' ? '%' : '°'}`}
-      value={Number((value * factor).toFixed(1))}
-      onCommit={(typed) => onCommit(typed / factor)}
-    />
+    <Box>
+      {unit === 'mm' ? (
+        <LengthField label={label} mm={value} onCommit={onCommit} />
+      ) : (
+        <NumberField
+          label={label}
+          value={Number((value * factor).toFixed(1))}
+          onCommit={(typed) => onCommit(typed / factor)}
+        />
+      )}
+      {problem && (
+        <Typography variant="body2" color="error" role="alert" sx={{ mt: 0.5 }}>
+          {problem.isByOthers ? 'With the other dimensions as they are it would be ' : 'The nearest that works is '}
+          {say(problem.nearest)}
+          {sign}.
+          <Button size="small" onClick={() => onCommit(problem.nearest)}>
+            Take it
+          </Button>
+        </Typography>
+      )}
+    </Box>
   );
 }
