@@ -221,8 +221,8 @@ function filletLines(seam: Seam, part: EpoxyPart): TakeoffLine[] {
   const sides = seam.kind === 'bulkhead' ? 2 : 1;
   const mass = (section * seam.length * sides * MIX_DENSITY.value) / 1000;
   const from =
-    `${((seam.length * sides) / 1000).toFixed(2)} m, section ${section.toFixed(0)} mm², radius ${part.filletRadius} mm, ` +
-    `corner ${seam.angleDeg.toFixed(0)}°`;
+    `${((seam.length * sides) / 1000).toFixed(2)} m, section ${section.toFixed(0)} mm², ` +
+    `radius ${part.filletRadius} mm, corner ${seam.angleDeg.toFixed(0)}°`;
   return [
     {
       ...none,

@@ -20,8 +20,8 @@ export const LINES_FINDINGS = {
   'table-unfilled': entry(
     { lines: word, count: figure },
     ({ lines, count }) =>
-      `The table is still to be filled in: ${lines} ${count === 1 ? 'has' : 'have'} fewer than two points. A point is ` +
-      'there once its distance, its height and its half-breadth are.',
+      `The table is still to be filled in: ${lines} ${count === 1 ? 'has' : 'have'} fewer than two points. ` +
+      'A point is there once its distance, its height and its half-breadth are.',
     { lines: 'Keel, Chine, Sheer', count: 3 },
   ),
   'cell-not-read': entry(

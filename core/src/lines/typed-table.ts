@@ -260,13 +260,13 @@ export function pasteCells(table: Table, text: string, from: PasteAt): Pasted {
     return { ok: false, reason: `The block has ${rows.length * wide} cells; expected ${MOST_PASTED} at most` };
   const into = rowsFrom(table, from);
   const inBlock = into.filter(({ quantity }) => quantity === from.quantity).length;
-  if (rows.length > inBlock && rows.length !== into.length)
-    return {
-      ok: false,
-      reason:
-        `The block has ${rows.length} rows; from here there ${inBlock === 1 ? 'is 1 row' : `are ${inBlock} rows`}, or ` +
-        `${into.length} to the end of the table. Expected as many, or lines added first`,
-    };
+  if (rows.length > inBlock && rows.length !== into.length) {
+    const own = inBlock === 1 ? 'is 1 row' : `are ${inBlock} rows`;
+    const reason =
+      `The block has ${rows.length} rows; from here there ${own}, or ${into.length} to the end of the table. ` +
+      'Expected as many, or lines added first';
+    return { ok: false, reason };
+  }
   let now = withColumns(table, from.column, wide);
   const keys = columnsOf(now).map(({ key }) => key);
   const start = keys.indexOf(from.column);

@@ -3,8 +3,8 @@
  *
  * Accepted wherever a length is typed, whatever the project's unit: `1111.25`, `111.1 cm`, `1.1 m`, `43 3/4"`,
  * `43.75 in`, `3' 7 3/4"`, `3-7-6`, `3.7.6` or `3 7 6` (feet-inches-eighths; a trailing `+` adds a sixteenth of an
- * inch, `-` takes one off), with typographic primes and vulgar fractions. A bare number takes the notation's own unit. For points,
- * commas and spaces within figures see marks.ts.
+ * inch, `-` takes one off), with typographic primes and vulgar fractions. A bare number takes the notation's own unit.
+ * For points, commas and spaces within figures see marks.ts.
  *
  * Rounding to the rule is for display only: the exact figure stays in the project.
  */

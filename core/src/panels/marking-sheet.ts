@@ -181,7 +181,7 @@ function inside(curve: readonly Vec2[], label: string): DrawnText {
 
 type Around = { readonly place: (p: Vec2) => Vec2; readonly low: number; readonly top: number };
 
-/** The figures at their places: upper edge above, lower edge and distance along below; corners first, as many as fit. */
+/** The figures at their places, corners first, as many as fit: upper edge above, lower edge and distance below. */
 function figuresOn(rows: readonly MarkingRow[], { place, low, top }: Around, notation: Notation): Content {
   const fine = (mm: number) => formatFine(mm, notation);
   const texts: DrawnText[] = [];

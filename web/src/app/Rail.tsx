@@ -74,7 +74,12 @@ const RailItem = memo(function RailItem({ number, name, to, status, isCurrent }:
         </Box>
         {name}
       </Typography>
-      <Typography variant="caption" color="text.secondary" component="span" sx={{ display: 'block', pl: 2.2 }}>
+      <Typography
+        variant="caption"
+        color="text.secondary"
+        component="span"
+        sx={{ display: 'block', pl: 2.2, whiteSpace: { md: 'normal' }, lineHeight: 1.35 }}
+      >
         {status}
       </Typography>
     </Box>

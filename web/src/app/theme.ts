@@ -116,8 +116,9 @@ export function makeTheme(shade: Shade): Theme {
             '& tr > :first-of-type': { position: 'sticky', left: 0, zIndex: 1, padding: '0 10px 0 4px' },
             '& .block > th': { paddingTop: 14, color: c.quiet },
             '& td': { position: 'relative' },
+            '& thead th:first-of-type': { whiteSpace: 'normal', maxWidth: 96, lineHeight: 1.2 },
             '& input': {
-              width: 76,
+              width: 70,
               height: 30,
               padding: '0 8px',
               border: 0,
@@ -140,7 +141,7 @@ export function makeTheme(shade: Shade): Theme {
             },
             '& th button': { all: 'unset', cursor: 'pointer', lineHeight: '30px', padding: '0 4px' },
             '& th.figure button': {
-              width: 68,
+              width: 62,
               textAlign: 'right',
               fontFamily: TEXT,
               overflow: 'hidden',

@@ -17,7 +17,7 @@ import IconButton from '@mui/material/IconButton';
 import { useTheme } from '@mui/material/styles';
 import { OrbitControls } from '@react-three/drei/core/OrbitControls';
 import { Canvas, invalidate, useThree, type ThreeEvent } from '@react-three/fiber';
-import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { BufferAttribute, BufferGeometry, Color, DoubleSide, PerspectiveCamera, Vector3 } from 'three';
 import { lerp3 } from '@kalotrope/core/geometry';
 import { pointOnTape } from '@kalotrope/core/lines';
@@ -108,6 +108,15 @@ function HullCanvas(props: SceneProps) {
 /** Of the picture's half, that the hull takes up. */
 const FILL = 0.9;
 
+/** The value as it was when last drawn, for what looks at it later. */
+function useLatest<T>(value: T): { readonly current: T } {
+  const latest = useRef(value);
+  useLayoutEffect(() => {
+    latest.current = value;
+  });
+  return latest;
+}
+
 /** Zooms until the points fill the picture in one direction. */
 function zoomTo(camera: PerspectiveCamera, points: readonly Vector3[]): void {
   camera.zoom = 1;
@@ -126,15 +135,16 @@ function FitHull() {
   const { middle, length } = useHullSpan();
   // how long it is, to the nearest tenth of itself: an edit does not change how near one stands
   const about = Math.round(10 * Math.log(Math.max(length, 1)));
-  useLayoutEffect(() => {
-    const points = (lines ?? []).flatMap(({ curve }) =>
+  const points = useLatest(() =>
+    (lines ?? []).flatMap(({ curve }) =>
       curve.flatMap(([x, y, z]) => [y, -y].map((side) => new Vector3(x - middle, z - length * 0.07, -side))),
-    );
-    if (camera instanceof PerspectiveCamera) zoomTo(camera, points);
+    ),
+  );
+  const hasLines = lines !== undefined;
+  useLayoutEffect(() => {
+    if (hasLines && camera instanceof PerspectiveCamera) zoomTo(camera, points.current());
     invalidate();
-    // the boat's figures are read as they are when its place or its size becomes another
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [camera, width, height, about, lines === undefined]);
+  }, [camera, width, height, about, hasLines, points]);
   return null;
 }
 

@@ -22,6 +22,7 @@ import {
   useLayoutEffect,
   useMemo,
   useRef,
+  useState,
   type ClipboardEvent,
   type KeyboardEvent,
 } from 'react';
@@ -99,11 +100,10 @@ export function OffsetsTable({ part, station, onStation }: Props) {
     if (edits.length > 0) dispatch(edited({ label, edits }));
   };
   // a table without figures is there to be typed
+  const [isBlank] = useState(() => longitudinals.every(({ points }) => points.length === 0));
   useEffect(() => {
-    if (longitudinals.every(({ points }) => points.length === 0)) firstEmpty(grid.current)?.focus();
-    // once, when it is opened
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+    if (isBlank) firstEmpty(grid.current)?.focus();
+  }, [isBlank]);
   const paste = (event: ClipboardEvent) => {
     const text = event.clipboardData.getData('text/plain');
     const place = placeOf(event.target);
