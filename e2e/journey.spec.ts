@@ -209,6 +209,24 @@ test('by keyboard alone: find a panel, walk the tape, change the unit, list the 
   await expect(tape).toHaveAttribute('aria-valuetext', /^0\.100 m of/);
   await page.keyboard.press('Shift+?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expectNoFaults(page, '[role=dialog]');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+  // where a slash is typed with Shift, as on other keyboards
+  await page.evaluate(() => {
+    const slash = { key: '/', code: 'Digit7', shiftKey: true, bubbles: true };
+    document.body.dispatchEvent(new KeyboardEvent('keydown', slash));
+  });
+  const find = page.getByRole('combobox', { name: /Find/ });
+  await expect(find).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(find).toBeHidden();
+  await page.keyboard.press('/');
+  await find.fill('Station: 3');
+  await expectNoFaults(page, '[role=dialog]');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('main', { name: 'Lines' })).toBeVisible();
+  await expect(page.getByText('Station 3', { exact: true })).toBeVisible();
 });
 
 test('what is asked before the boat is worked out is done once it is', async ({ page }) => {

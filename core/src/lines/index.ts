@@ -16,7 +16,7 @@ export { layTape, lengthAtX, placeOnTape, pointOnTape } from './tape';
 export type { Tape } from './tape';
 export { fairLine, fairingEdits } from './fairing';
 export type { FairingChange } from './fairing';
-export { STARTER_KINDS, STARTER_NAMES, dimensionsOf, startLines } from './starter';
+export { STARTER_NAMES, dimensionsOf, startLines } from './starter';
 export type { Dimension, Dimensions, StarterKind, StarterProblem } from './starter';
 export { addLine, endForEnd, endPlane, moveLine, removePoint, setEndPlane, turnHeights } from './table';
 export type { FigureKey, TableChange, TableColumn } from './table';

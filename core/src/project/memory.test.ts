@@ -29,6 +29,8 @@ function filled(demo: DemoId): Project {
       heightsFrom: 800,
       underlays: [{ id: 'scan', name: 'Scan', view: 'body', ...view }],
       plotted: ['3|port|chine|449.6|192.0'],
+      stations: [{ label: '7', x: 4000, isOwn: false }],
+      openCells: [{ line: 'chine', column: '7', quantity: 'height', mm: 150, text: '15o' }],
     },
     panels: {
       ...panels,

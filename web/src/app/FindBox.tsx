@@ -84,6 +84,8 @@ function OpenFindBox() {
         }}
         onKeyDown={(event) => {
           if (event.key === 'Enter' && !derived && !first) setAsked(true);
+          // at once, and not the list of names alone
+          if (event.key === 'Escape') close();
         }}
         onChange={(_event, entry) => go(entry)}
         renderInput={(params) => (

@@ -26,6 +26,9 @@ export const keysFor = (stageCount: number): readonly (readonly [string, string]
 /** The tape is a slider, which the hook would take for a field; its own keys are only the arrows. */
 const ON_TAPE = { enableOnFormTags: ['slider' as const] };
 
+const SIGNS = ['/', '?', '[', ']'] as const;
+const HELD = ['', 'shift+', 'alt+', 'ctrl+alt+'] as const;
+
 /** Fields that enter what is typed say when nothing is; any other has typing of its own to take back. */
 const isTyping = (target: EventTarget | null): boolean =>
   (target instanceof HTMLTextAreaElement ||
@@ -59,9 +62,9 @@ export function useShortcuts(stage: StageName): void {
     },
     ON_TAPE,
   );
-  // by the sign that is typed, wherever it lies on the keyboard
+  // by the sign that is typed, wherever it lies on the keyboard and whatever else is held to type it
   useHotkeys(
-    ['/', 'shift+?', '[', ']'],
+    SIGNS.flatMap((sign) => HELD.map((held) => `${held}${sign}`)),
     (event) => {
       event.preventDefault();
       if (event.key === '/') dispatch(findTurned(true));

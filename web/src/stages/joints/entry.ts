@@ -1,7 +1,7 @@
 /** Joints, as the bench shows it. */
 import { lazy } from 'react';
 import { jointsStage } from '@kalotrope/core/joints';
-import { panelsStage } from '@kalotrope/core/panels';
+import { panelsStage, panelThing } from '@kalotrope/core/panels';
 import { plural } from '../../controls/words';
 import { selectPanelSteps } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
@@ -12,6 +12,10 @@ export const jointsEntry: StageEntry = {
   title: jointsStage.title,
   question: 'Where do the sheets join?',
   Page: lazy(() => import('./JointsPage')),
+  things: (derived) =>
+    derived.joints.value.flatMap(({ panel, name, joints }) =>
+      joints.length > 0 ? [{ label: `Joints of: ${name}`, pick: panelThing(panel) }] : [],
+    ),
   steps: selectPanelSteps,
   hasTape: true,
   waitsFor: waitsForLines,

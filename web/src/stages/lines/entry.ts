@@ -10,13 +10,23 @@ const tapeAlong = ({ lines, stations }: Hull, id: string | undefined) => {
   return line && layTape(line.name, line.curve, stations);
 };
 
+/** The stations, each as the point that the uppermost line has there. */
+const stationsIn = ({ lines, stations }: Hull) =>
+  stations.flatMap(({ label }) => {
+    const line = lines.findLast(({ points }) => points.some(({ station }) => station === label));
+    const point = line?.points.find(({ station }) => station === label);
+    return line && point ? [{ label: `Station: ${label}`, pick: pointThing(line.id, point.index) }] : [];
+  });
+
 export const linesEntry: StageEntry = {
   stage: linesStage.name,
   title: linesStage.title,
   question: 'Are the numbers fair?',
   Page: lazy(() => import('./LinesPage')),
-  things: (derived) =>
-    derived.lines.value.lines.map(({ id, name }) => ({ label: `Line: ${name}`, pick: lineThing(id) })),
+  things: (derived) => [
+    ...derived.lines.value.lines.map(({ id, name }) => ({ label: `Line: ${name}`, pick: lineThing(id) })),
+    ...stationsIn(derived.lines.value),
+  ],
   // the lines are there before the engine has answered
   steps: (state) => (selectLiveHull(state)?.lines ?? []).map(({ id }) => lineThing(id)),
   pickAt: ({ line, station, x }, derived) => {
