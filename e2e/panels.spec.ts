@@ -61,7 +61,7 @@ test('thickness moves the edges, and the base line the figures', async ({ page }
   await openPanels(page, 'tamsel');
   const along = page.getByText('Along the chine', { exact: true }).locator('..');
   const before = await along.textContent();
-  await choose(page, 'Table measured to the ply’s', 'inner face');
+  await choose(page, 'Table measured to', 'inner face');
   await expect(along).not.toHaveText(before ?? '');
   await expect(page.getByRole('table', { name: 'Edges that meet' }).getByText('0.000')).toBeVisible();
   const table = page.getByRole('table', { name: 'Offsets to mark out' });

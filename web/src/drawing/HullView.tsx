@@ -185,6 +185,9 @@ function HullScene({ field, folded, isLarge }: SceneProps) {
   );
 }
 
+/** Of the colour of what is picked, in that of plywood. */
+const TINT = 0.45;
+
 type MeshProps = {
   readonly panel: Panel;
   readonly shape: readonly FoldedRuling[];
@@ -209,7 +212,11 @@ const PanelMesh = memo(function PanelMesh({ panel, shape, field, thickness, isAl
     [dispatch, panel.id],
   );
   const isPicked = panelOfThing(choice) === panel.id;
-  const colour = isPicked ? theme.palette.secondary.main : isAlternate ? '#D5BC88' : '#E9D8B2';
+  const ply = isAlternate ? '#D5BC88' : '#E9D8B2';
+  // tinted, so that it is still plywood
+  const colour = isPicked
+    ? `#${new Color(ply).lerp(new Color(theme.palette.secondary.main), TINT).getHexString()}`
+    : ply;
   const marks = useMarks(geometry, shape.length);
   const sides = panel.spansCentreline ? [1] : [1, -1];
   const worst = field && hasEdges ? worstPlace(panel, field) : null;

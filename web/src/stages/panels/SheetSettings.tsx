@@ -27,7 +27,7 @@ const LINES: Readonly<Record<LinesTo, string>> = {
   inside: 'inner face',
 };
 const MEETING: Readonly<Record<Meeting, string>> = {
-  stitched: 'inner corners touch',
+  stitched: 'corners touch',
   lapped: 'lapped',
 };
 
@@ -73,7 +73,7 @@ const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsP
         onCommit={(mm) => set('Skin thickness', ['thickness'], mm)}
       />
       <SelectField
-        label="Table measured to the ply’s"
+        label="Table measured to"
         value={part.linesTo}
         names={LINES}
         onChange={(linesTo) => set('Lines to the skin', ['linesTo'], linesTo)}
