@@ -37,19 +37,45 @@ test('a laid-out sheet goes out as SVG at true scale', async ({ page }) => {
   await page.getByRole('button', { name: 'Export' }).click();
   const waiting = page.waitForEvent('download');
   await page.getByRole('menuitemradio', { name: 'SVG' }).click();
-  await page.getByRole('menuitem', { name: /^sheet-6mm-sheet-6-1, SVG/ }).click();
+  await page.getByRole('menuitem', { name: /^Sheet 1, 6 mm, SVG/ }).click();
   const svg = readFileSync(await (await waiting).path(), 'utf8');
   // the page: a sheet of 2440 × 1220, 20 mm round it, and the 100 mm check square below
   expect(svg).toContain('width="2480mm" height="1380mm" viewBox="0 0 2480 1380"');
   expect(svg.match(/class="cut"/g)?.length).toBeGreaterThan(0);
 });
 
-test('what is printed is the stage, not the bench round it', async ({ page }) => {
+test('what the browser prints of each stage are its sheets, on the paper of the boat’s unit', async ({ page }) => {
   await openOrrin(page);
-  await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeHidden();
-  await expect(page.getByRole('slider')).toBeHidden();
-  await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
+  for (const [key, stage, said] of [
+    ['1', 'Lines', 'Table of offsets'],
+    ['2', 'Panels', 'Transom, 1 to cut'],
+    ['3', 'Frames', 'from the stem'],
+    ['4', 'Joints', 'distances from the fore end'],
+    ['6', 'Epoxy & glass', 'to buy'],
+  ] as const) {
+    await page.keyboard.press('Escape');
+    await page.keyboard.press(key);
+    await expect(page.getByRole('main', { name: stage })).toBeVisible();
+    // the words are read while it prints: nothing of them is in the page before or after
+    await page.evaluate(() => {
+      const read = () => {
+        document.body.dataset['printed'] = document.querySelector('.printed-sheets')?.textContent ?? '';
+      };
+      window.addEventListener('beforeprint', read, { once: true });
+    });
+    const pdf = Buffer.from(await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    const words = await page.evaluate(() => document.body.dataset['printed']);
+    expect(words).toContain(said);
+    expect(words).toContain('Orrin pram');
+    // 279.4 × 215.9 mm, on its side
+    const boxes = [...pdf.matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)];
+    expect(boxes.length).toBeGreaterThan(0);
+    for (const [, wide, high] of boxes) {
+      expect(Number(wide)).toBeCloseTo(792, 0);
+      expect(Number(high)).toBeCloseTo(612, 0);
+    }
+    await expect(page.locator('.printed-sheets')).toHaveCount(0);
+  }
 });
 
 test('a place in the address is opened, and one that is none says so', async ({ page }) => {

@@ -36,6 +36,8 @@ declare module 'jspdf' {
     setProperties(properties: { readonly title?: string; readonly creator?: string }): this;
     setCreationDate(date: string): this;
     setFileId(id: string): this;
+    /** In letters of height one. */
+    getStringUnitWidth(text: string): number;
     output(kind: 'arraybuffer'): ArrayBuffer;
   }
 }

@@ -14,7 +14,10 @@ export function exportCommand(file: string, options: Options, io: Io): Answer {
   const derived = createDerive()(project);
   const found = searchAll(project, derived, LAYOUT_ROUNDS);
   const stops = allFindings(derived, { project, found }).filter(({ severity }) => severity === 'stop');
-  const files = exportFiles({ project, derived, found }, kinds);
+  const files = exportFiles(
+    { project, derived, found, printing: { date: new Date().toISOString().slice(0, 10) } },
+    kinds,
+  );
   try {
     mkdirSync(dir, { recursive: true });
     for (const { name, content } of files) writeFileSync(join(dir, name), content);

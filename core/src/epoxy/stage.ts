@@ -8,6 +8,7 @@ import * as constants from './constants';
 import { epoxyTables, type EpoxyWhole } from './drawings';
 import { EPOXY_FINDINGS } from './findings';
 import { epoxyAtFirst, epoxySchema } from './schema';
+import { epoxySheets, type EpoxySheetsWhole } from './sheets';
 import { takeOff } from './takeoff';
 
 type Before = {
@@ -20,7 +21,7 @@ type Before = {
   };
 };
 
-export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole }>()({
+export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole & EpoxySheetsWhole }>()({
   name: 'epoxy',
   title: 'Epoxy & glass',
   schema: epoxySchema,
@@ -39,5 +40,6 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole }>()({
       part: { ...part },
     });
   },
+  sheets: epoxySheets,
   tables: epoxyTables,
 });

@@ -26,12 +26,12 @@ import { layFlat } from '../surface';
 import { pointsBetween, sharedStretches, stationMarks, withFlat, type Panel, type Shared } from '../panels';
 import type { Derived, Project } from '../project';
 import { nest, placedOutline, type NestJob, type NestResult } from '../sheets';
-import { pageOnItsSide, type Drawing, type DrawnPath, type DrawnText, type Paper } from '../formats';
+import { pageOnItsSide, type Drawing, type DrawnPath, type DrawnText, type SheetPaper } from '../formats';
 
 export type CardOptions = {
   /** Full size over model size. */
   readonly scale: number;
-  readonly paper: Paper;
+  readonly paper: SheetPaper;
   readonly edges: 'tabs' | 'tape';
 };
 

@@ -10,15 +10,21 @@ import {
   type ExportTable,
   type PaperSheets,
 } from '../formats';
-import { writeDxf, writePages, writePdf, writeSvg } from '../formats/writers';
-import { CHAIN, wholeOf, type Derived, type Found, type Project, type StageName } from '../project';
+import { writeDxf, writePages, writePdf, writeSvg, type PdfHead } from '../formats/writers';
+import { unitLabel } from '../measure';
+import { CHAIN, wholeOf, type Derived, type Found, type Printing, type Project, type StageName } from '../project';
 import { projectFileName, writeProjectFile } from './project-file';
 
 export const EXPORT_KINDS = ['dxf', 'svg', 'pdf', 'csv', 'stl'] as const;
 export type ExportKind = (typeof EXPORT_KINDS)[number];
 
 /** What goes out is made from: the project, what was derived from it, and what searches found, if any. */
-export type Work = { readonly project: Project; readonly derived: Derived; readonly found: Found };
+export type Work = {
+  readonly project: Project;
+  readonly derived: Derived;
+  readonly found: Found;
+  readonly printing?: Printing | undefined;
+};
 
 /** A drawing or table with its stage and the name of its file, without an ending. */
 export type Outgoing<T> = { readonly stage: StageName; readonly file: string; readonly item: T };
@@ -43,8 +49,8 @@ export function outgoingTables({ project, derived, found }: Work): Outgoing<Expo
 }
 
 /** Sheets of paper of all stages in their order. */
-export function outgoingSheets({ project, derived, found }: Work): Outgoing<PaperSheets>[] {
-  const whole = wholeOf(project, derived, found);
+export function outgoingSheets({ project, derived, found, printing }: Work): Outgoing<PaperSheets>[] {
+  const whole = wholeOf(project, derived, found, printing);
   const made = CHAIN.flatMap(({ name, sheets }) => (sheets?.(whole) ?? []).map((item) => ({ stage: name, item })));
   return withFiles(project, made);
 }
@@ -59,12 +65,14 @@ function withFiles<T extends { readonly item: { readonly name: string } }>(proje
   return made.map((one, i) => ({ ...one, file: at(files, i) }));
 }
 
+/** What a full-size page says besides the drawing. */
+export const pdfHead = ({ project, printing }: Pick<Work, 'project' | 'printing'>): PdfHead => ({
+  ...{ boat: project.name, revision: project.revision, unit: unitLabel(project.notation) },
+  date: printing?.date ?? '',
+});
+
 /** How a drawing is written as each kind of file. */
-const WRITERS = {
-  dxf: writeDxf,
-  svg: writeSvg,
-  pdf: (drawing: Drawing) => writePdf(drawing, { kind: 'whole' }),
-} as const;
+const WRITERS = { dxf: writeDxf, svg: writeSvg, pdf: writePdf } as const;
 
 /** Everything: the project itself, then the drawings kind by kind, the mesh and the tables. */
 export function exportFiles(work: Work, kinds: readonly ExportKind[]): ExportFile[] {
@@ -74,7 +82,7 @@ export function exportFiles(work: Work, kinds: readonly ExportKind[]): ExportFil
     { name: projectFileName(project), content: writeProjectFile(project), isProject: true },
     ...(['dxf', 'svg', 'pdf'] as const).flatMap((kind) =>
       kinds.includes(kind)
-        ? drawings.map(({ item, file }) => ({ name: `${file}.${kind}`, content: WRITERS[kind](item) }))
+        ? drawings.map(({ item, file }) => ({ name: `${file}.${kind}`, content: WRITERS[kind](item, pdfHead(work)) }))
         : [],
     ),
     ...(kinds.includes('pdf')

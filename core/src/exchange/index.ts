@@ -6,6 +6,7 @@ export {
   exportFiles,
   outgoingDrawings,
   outgoingSheets,
+  pdfHead,
   outgoingTables,
   writeSheets,
 } from './export-files';

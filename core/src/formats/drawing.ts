@@ -16,6 +16,8 @@ export type DrawnPath = {
   readonly isClosed: boolean;
   /** Of the line on paper, mm; the usual one where it is left out. */
   readonly widthMm?: number;
+  /** Goes out on paper alone, or in files to cut from alone. */
+  readonly only?: 'paper' | 'files';
   /** The circle that the points stand for, in files that have circles. */
   readonly circle?: { readonly at: Vec2; readonly radius: number };
 };
@@ -26,12 +28,16 @@ export type DrawnText = {
   readonly layerName?: string;
   /** Which of its ends is at the place; its left unless said. */
   readonly align?: 'left' | 'center' | 'right';
+  readonly only?: DrawnPath['only'];
 };
 export type Drawing = {
   /** Names the file. */
   readonly name: string;
   /** As menus call it, where that is not its name. */
   readonly title?: string;
+  /** How many, of which hand, and the face that is drawn. */
+  readonly hand?: string;
+  readonly material?: string;
   /** It says which revision it is of. */
   readonly isStamped?: boolean;
   readonly paths: readonly DrawnPath[];
@@ -94,6 +100,13 @@ export const carried = (path: DrawnPath, carry: (p: Vec2) => Vec2): DrawnPath =>
 export function drawingBounds(drawing: Drawing) {
   return boundsOf(drawing.paths.flatMap((path) => path.points));
 }
+
+/** What of a drawing goes into files to cut from. */
+export const inFiles = (drawing: Drawing): Drawing => ({
+  ...drawing,
+  paths: drawing.paths.filter(({ only }) => only !== 'paper'),
+  texts: drawing.texts.filter(({ only }) => only !== 'paper'),
+});
 
 /** The drawing with the revision on it, after its name. */
 export const stamped = (drawing: Drawing, revision: number): Drawing => ({

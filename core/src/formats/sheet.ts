@@ -4,12 +4,17 @@
  * All in millimetres of paper, (0, 0) the lower left corner. Widths of lines tell their kinds apart; nothing is pale.
  */
 import type { Vec2 } from '../geometry';
+import { unitLabel, type Notation } from '../measure';
 import type { Drawing, DrawnPath, DrawnText } from './drawing';
+import { shortened } from './letters';
+import { pageOnItsSide, type SheetPaper } from './paper';
 
 /** Widths of lines on paper, mm, by what they are for. */
 export const LINE_MM = { cut: 0.7, edge: 0.5, mark: 0.35, construction: 0.18 } as const;
 /** No letter on a scaled sheet is smaller. */
 export const LETTER_MM = 3.2;
+/** Between the lines of a text. */
+export const LINE_STEP_MM = 4.4;
 /** From the paper's edge to the border: no printer prints nearer to the edge than it must. */
 export const SHEET_MARGIN_MM = 12;
 /** Of the title block's two rows together. */
@@ -26,58 +31,80 @@ export type PaperSheets = {
   readonly pages: readonly Drawing[];
 };
 
-/** What a title block says, each in a few words. */
-export type TitleBlock = {
+/** Whose sheets they are, and what they are printed on. */
+export type SheetHead = {
   readonly boat: string;
+  readonly revision: number;
+  readonly notation: Notation;
+  readonly paper: SheetPaper;
+  /** The day of printing; empty where nobody says. */
+  readonly date: string;
+};
+
+/** What a title block says of the part, each in a few words. */
+export type TitleOf = {
   readonly part: string;
+  /** Which hand and face, how many. */
   readonly hand: string;
   readonly material: string;
-  readonly revision: number;
   readonly scale: string;
-  readonly unit: string;
 };
+
+/** Lines and words of a page. */
+export type Content = { readonly paths: readonly DrawnPath[]; readonly texts: readonly DrawnText[] };
+
+export const merged = (...contents: readonly Content[]): Content => ({
+  paths: contents.flatMap(({ paths }) => paths),
+  texts: contents.flatMap(({ texts }) => texts),
+});
 
 export const sheetLine = (kind: keyof typeof LINE_MM, points: readonly Vec2[], isClosed = false): DrawnPath => ({
   ...{ layer: kind === 'cut' ? 'cut' : 'mark', points, isClosed },
   widthMm: LINE_MM[kind],
 });
 
-/** About how wide letters of this height run, mm: of the built-in letters of a PDF, a little over their mean. */
-export const textWidth = (text: string, heightMm: number): number => 0.53 * heightMm * text.length;
-
 export const sheetText = (at: Vec2, text: string, more: Partial<DrawnText> = {}): DrawnText => ({
   ...{ at, text, heightMm: LETTER_MM },
   ...more,
 });
 
-/** Cut short with dots, where it would run out of its place. */
-export function shortened(text: string, mostMm: number, heightMm: number): string {
-  if (textWidth(text, heightMm) <= mostMm) return text;
-  const most = Math.max(1, Math.floor(mostMm / textWidth('x', heightMm)) - 3);
-  return `${text.slice(0, most)}...`;
-}
+/** Between border and contents. */
+const INSET_MM = 4;
 
-/** In lines no longer than so many mm, broken between words. */
-export function wrapped(text: string, mostMm: number, heightMm: number): string[] {
-  const lines: string[] = [];
-  for (const word of text.split(' ')) {
-    const last = lines[lines.length - 1];
-    const longer = last === undefined ? word : `${last} ${word}`;
-    if (last === undefined || textWidth(longer, heightMm) > mostMm) lines.push(word);
-    else lines[lines.length - 1] = longer;
-  }
-  return lines;
+/** Where the contents of a page go. */
+export const innerBox = ({ width, height }: SheetSize) => ({
+  minX: SHEET_MARGIN_MM + INSET_MM,
+  maxX: width - SHEET_MARGIN_MM - INSET_MM,
+  minY: SHEET_MARGIN_MM + TITLE_MM + INSET_MM,
+  maxY: height - SHEET_MARGIN_MM - INSET_MM,
+});
+
+/** Pages with border and title block. */
+export function sheetsOf(
+  head: SheetHead,
+  sheet: TitleOf & { readonly name: string; readonly title: string },
+  contents: readonly Content[],
+): PaperSheets {
+  const size = pageOnItsSide(head.paper);
+  const { name, title, part } = sheet;
+  return {
+    ...{ name, title, size },
+    pages: contents.map((content, i): Drawing => {
+      const frame = titled(size, head, { ...sheet, page: `sheet ${i + 1} of ${contents.length}` });
+      return { name: part, ...merged(frame, content) };
+    }),
+  };
 }
 
 /** Cells of the title block's rows, as shares of its width. */
 const SHARES = [
-  [0.32, 0.5, 0.18],
-  [0.32, 0.25, 0.25, 0.18],
+  [0.3, 0.56, 0.14],
+  [0.3, 0.2, 0.22, 0.14, 0.14],
 ] as const;
 const INDENT_MM = 2;
 
 /** Border and title block of one page. */
-export function titled(size: SheetSize, title: TitleBlock, page: { readonly number: number; readonly of: number }) {
+function titled(size: SheetSize, head: SheetHead, { part, hand, material, scale, page }: TitleOf & { page: string }) {
   const [left, bottom] = [SHEET_MARGIN_MM, SHEET_MARGIN_MM];
   const [right, top] = [size.width - SHEET_MARGIN_MM, size.height - SHEET_MARGIN_MM];
   const box = (x0: number, y0: number, x1: number, y1: number): Vec2[] => [
@@ -87,8 +114,8 @@ export function titled(size: SheetSize, title: TitleBlock, page: { readonly numb
     [x0, y1],
   ];
   const rows = [
-    [title.boat, `${title.part}, ${title.hand}`, `rev ${title.revision}`],
-    [title.material, title.scale, title.unit, `sheet ${page.number} of ${page.of}`],
+    [head.boat, [part, hand].filter(Boolean).join(', '), `rev ${head.revision}`],
+    [material, scale, `figures in ${unitLabel(head.notation)}`, head.date, page],
   ];
   const paths: DrawnPath[] = [sheetLine('edge', box(left, bottom, right, top), true)];
   const texts: DrawnText[] = [];
@@ -100,7 +127,7 @@ export function titled(size: SheetSize, title: TitleBlock, page: { readonly numb
       const width = (right - left) * (SHARES[r]?.[c] ?? 0);
       paths.push(sheetLine('construction', box(x, y, x + width, y + rowHeight), true));
       const words = shortened(text, width - 2 * INDENT_MM, LETTER_MM);
-      texts.push(sheetText([x + INDENT_MM, y + (rowHeight - LETTER_MM) / 2 + 0.6], words));
+      if (words !== '') texts.push(sheetText([x + INDENT_MM, y + (rowHeight - LETTER_MM) / 2 + 0.6], words));
       x += width;
     });
   });

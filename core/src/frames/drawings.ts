@@ -11,23 +11,29 @@ import {
   type Drawing,
   type DrawnText,
   type ExportTable,
+  type SheetHead,
 } from '../formats';
 import { at, type Vec2 } from '../geometry';
+import { formatWithUnit, type Notation } from '../measure';
 import { stationMarks, type Panel } from '../panels';
 import type { Marks } from '../stage';
 import { cutOutline, type Frame } from './frame';
 import type { FramesPart, School } from './schema';
 
+type FrameDrawnIn = { readonly school: School; readonly gap: number; readonly notation: Notation };
+
 /** A frame's blank, seen from its station face, with the edge of the station face where that differs. */
-function frameDrawing(frame: Frame, school: School, gap: number): Drawing {
+function frameDrawing(frame: Frame, { school, gap, notation }: FrameDrawnIn): Drawing {
   const mirror = [...frame.outline].reverse().map(([y, z]): Vec2 => [-y, z]);
   const low = Math.min(...frame.outline.map((p) => p[1]));
   const high = Math.max(...frame.outline.map((p) => p[1]));
   const face = frame.face === 'fore' ? 'FORE face' : 'AFT face';
-  const text = `${frame.name}, ${face} at ${Math.round(frame.x)}`;
+  const text = `${frame.name}, ${face} at ${formatWithUnit(frame.x, notation)}`;
   return {
     name: frame.id,
     title: frame.name,
+    hand: `1 to cut, ${face}`,
+    material: `${formatWithUnit(frame.width, 'mm')} ${school === 'framed' ? 'timber' : 'plywood'}`,
     paths: [
       closedPath('cut', cutOutline(frame, school, gap)),
       openPath([...mirror, ...frame.outline]),
@@ -50,7 +56,7 @@ export function framesOnPanel(panel: Panel, frames: readonly Frame[]): Marks {
       .filter(({ label }) => label !== '')
       .map(({ curve, label }): DrawnText => ({
         at: at(curve, -1),
-        heightMm: TEXT_MM * 0.5,
+        heightMm: TEXT_MM * 0.55,
         text: label,
         layerName: 'FRAMES',
       })),
@@ -73,12 +79,15 @@ const frameCsv = (frame: Frame): string =>
 
 /** What the frames are drawn from. */
 export type FramesWhole = {
-  readonly project: { readonly school: School; readonly frames: FramesPart };
+  readonly project: { readonly school: School; readonly frames: FramesPart; readonly notation: Notation };
   readonly values: { readonly frames: readonly Frame[] };
+  readonly sheetHead: SheetHead;
 };
 
 export const framesDrawings = ({ project, values }: FramesWhole): Drawing[] =>
-  values.frames.map((frame) => frameDrawing(frame, project.school, project.frames.filletGap));
+  values.frames.map((frame) =>
+    frameDrawing(frame, { school: project.school, gap: project.frames.filletGap, notation: project.notation }),
+  );
 
 export const framesTables = ({ values }: FramesWhole): ExportTable[] =>
   values.frames.map((frame) => ({

@@ -7,6 +7,7 @@ import { framesDrawings, framesOnPanel, framesTables, type FramesWhole } from '.
 import { FRAMES_FINDINGS } from './findings';
 import { shapeFrames } from './frame';
 import { framesAtStations, framesSchema } from './schema';
+import { framesSheets } from './sheets';
 
 type Before = {
   readonly project: { readonly panels: Pick<PanelsPart, 'thickness' | 'linesTo'> };
@@ -31,6 +32,7 @@ export const framesStage = defineStage<{
     return shapeFrames(values.lines, panels, { frames }, { skin: depthOfInside({ thickness, linesTo }), strips });
   },
   drawings: framesDrawings,
+  sheets: framesSheets,
   marksOn: (panel, { values }) => framesOnPanel(panel, values.frames),
   tables: framesTables,
 });

@@ -5,17 +5,16 @@ import { defineStage } from '../stage';
 import * as constants from './constants';
 import { jointsOnPanel } from './drawings';
 import { JOINTS_FINDINGS } from './findings';
-import { planJoints, sheetForSkin, type JointedPanel, type StockForJoints } from './joint';
+import { planJoints, sheetForSkin, type StockForJoints } from './joint';
 import { jointsSchema } from './schema';
+import { jointsSheets, type JointsWhole } from './sheets';
 
 type Before = {
   readonly project: { readonly panels: Pick<PanelsPart, 'thickness'>; readonly sheets: StockForJoints };
   readonly values: { readonly panels: PanelsValue; readonly frames: readonly Frame[] };
 };
 
-type Whole = { readonly values: { readonly joints: readonly JointedPanel[] } };
-
-export const jointsStage = defineStage<{ before: Before; whole: Whole; panel: Panel }>()({
+export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; panel: Panel }>()({
   name: 'joints',
   title: 'Joints',
   schema: jointsSchema,
@@ -32,5 +31,6 @@ export const jointsStage = defineStage<{ before: Before; whole: Whole; panel: Pa
     const sheet = sheetForSkin({ stock, margin }, thickness);
     return planJoints(values.panels.panels, { frames: values.frames, thickness, sheet, part: { ...part } });
   },
+  sheets: jointsSheets,
   marksOn: (panel, { values }) => jointsOnPanel(panel, values.joints),
 });

@@ -18,6 +18,7 @@ import {
   type DrawnPath,
   type DrawnText,
   type ExportTable,
+  type SheetHead,
 } from '../formats';
 import type { Notation } from '../measure';
 import { fitsTableForm, writeOffsets, writeOffsetsTable } from './offsets-csv';
@@ -102,7 +103,13 @@ export function linesDrawing(hull: Hull): Drawing {
 
 /** At every point of the table the name that it has there: small, and what the file is read back by. */
 const pointTexts = (line: HullLine, layerName: string, placeOf: (point: OffsetPoint) => Vec2): DrawnText[] =>
-  line.points.map((point) => ({ at: placeOf(point), heightMm: POINT_TEXT_MM, text: pointWord(point), layerName }));
+  line.points.map((point) => ({
+    at: placeOf(point),
+    heightMm: POINT_TEXT_MM,
+    text: pointWord(point),
+    layerName,
+    only: 'files',
+  }));
 
 const POINT_TEXT_MM = 4;
 
@@ -228,6 +235,7 @@ const CROSS_MM = 6;
 export type LinesWhole = {
   readonly project: { readonly lines: LinesPart; readonly notation: Notation };
   readonly values: { readonly lines: Hull; readonly panels: { readonly panels: readonly Ruled[] } };
+  readonly sheetHead: SheetHead;
 };
 
 /** Profile and plan, body plan, and every station by itself. */

@@ -7,6 +7,7 @@ import { followRunOuts } from './following';
 import { drawLines } from './hull';
 import { judgeTyping } from './judge-typing';
 import { linesOf, linesSchema } from './schema';
+import { linesSheets } from './sheets';
 import { suspectsOf } from './slips';
 
 export const linesStage = defineStage<{ whole: LinesWhole }>()({
@@ -25,5 +26,6 @@ export const linesStage = defineStage<{ whole: LinesWhole }>()({
   },
   follow: followRunOuts,
   drawings: linesDrawings,
+  sheets: linesSheets,
   tables: linesTables,
 });

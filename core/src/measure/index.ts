@@ -16,5 +16,18 @@ export type { Notation } from './length';
 export { marksIn } from './marks';
 export type { Marks } from './marks';
 export { plainText } from './plain-text';
-export { formatArea, formatDeg, formatMass, formatShare, toDeg, toRad } from './quantity';
+export {
+  areaFigure,
+  areaUnit,
+  formatArea,
+  formatClothWeight,
+  formatDeg,
+  formatMass,
+  formatRun,
+  formatShare,
+  massFigure,
+  massUnit,
+  toDeg,
+  toRad,
+} from './quantity';
 export { parseScale } from './scale';

@@ -1,19 +1,53 @@
 /** Angles, masses, areas and shares as they are shown. Inside the program: radians or degrees by name, g, m². */
 
+import { isImperial, type Notation } from './length';
+
 export const toDeg = (angleRad: number): number => (angleRad * 180) / Math.PI;
 export const toRad = (angleDeg: number): number => (angleDeg * Math.PI) / 180;
 
 /** `12.3°` */
 export const formatDeg = (angleDeg: number, digits = 1): string => `${zeroSafe(angleDeg.toFixed(digits))}°`;
 
-/** Grams under a kilogram, kilograms above. */
-export function formatMass(grams: number): string {
+/** Avoirdupois ounce and pound, square yard and square foot: exact by the agreement of 1959. */
+const G_PER_OUNCE = 28.349523125;
+const OUNCES_PER_POUND = 16;
+const M2_PER_SQUARE_YARD = 0.83612736;
+const M2_PER_SQUARE_FOOT = 0.09290304;
+const MM_PER_YARD = 914.4;
+/** From so many ounces on they are said in pounds. */
+const MOST_OUNCES = 32;
+
+/** Grams under a kilogram, kilograms above; ounces, then pounds, for a boat in inches. */
+export function formatMass(grams: number, notation: Notation): string {
+  if (isImperial(notation)) {
+    const ounces = grams / G_PER_OUNCE;
+    return ounces < MOST_OUNCES ? `${ounces.toFixed(1)} oz` : `${(ounces / OUNCES_PER_POUND).toFixed(1)} lb`;
+  }
   if (grams < 1000) return `${Math.round(grams)} g`;
   return `${(grams / 1000).toFixed(grams < 10_000 ? 2 : 1)} kg`;
 }
 
-/** `1.23 m²` */
-export const formatArea = (areaM2: number): string => `${areaM2.toFixed(2)} m²`;
+/** A mass as a figure of a column, with what stands in the column's head. */
+export const massUnit = (notation: Notation): string => (isImperial(notation) ? 'oz' : 'g');
+export const massFigure = (grams: number, notation: Notation): string =>
+  isImperial(notation) ? (grams / G_PER_OUNCE).toFixed(1) : String(Math.round(grams));
+
+/** `1.23 m²`, `13.2 ft²` */
+export const formatArea = (areaM2: number, notation: Notation): string =>
+  `${areaFigure(areaM2, notation)} ${areaUnit(notation)}`;
+export const areaUnit = (notation: Notation): string => (isImperial(notation) ? 'ft²' : 'm²');
+export const areaFigure = (areaM2: number, notation: Notation): string =>
+  isImperial(notation) ? (areaM2 / M2_PER_SQUARE_FOOT).toFixed(1) : areaM2.toFixed(2);
+
+/** A length as stuff is sold by: `12.3 m`, `13.5 yd`. */
+export const formatRun = (metres: number, notation: Notation): string =>
+  isImperial(notation) ? `${((metres * 1000) / MM_PER_YARD).toFixed(1)} yd` : `${metres.toFixed(1)} m`;
+
+/** What a cloth weighs: `200 g/m²`, `5.9 oz/yd²`. */
+export const formatClothWeight = (gramsPerM2: number, notation: Notation): string =>
+  isImperial(notation)
+    ? `${((gramsPerM2 * M2_PER_SQUARE_YARD) / G_PER_OUNCE).toFixed(1)} oz/yd²`
+    : `${Math.round(gramsPerM2)} g/m²`;
 
 /** A fraction as per cent: 0.812 is `81 %`. */
 export const formatShare = (fraction: number, digits = 0): string => `${(fraction * 100).toFixed(digits)} %`;

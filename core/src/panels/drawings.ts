@@ -10,31 +10,34 @@ import {
   tenth,
   TEXT_MM,
   type Drawing,
+  type DrawnPath,
   type DrawnText,
   type ExportTable,
   type PaperSheets,
+  type SheetHead,
   type Triangle,
 } from '../formats';
-import { at, boundsOf } from '../geometry';
+import { at, boundsOf, crossings, type Outline, type Vec2 } from '../geometry';
 import type { Hull, Station } from '../lines';
-import { toDeg, type Notation } from '../measure';
+import { formatWithUnit, toDeg, type Notation } from '../measure';
 import type { Marks } from '../stage';
 import type { RoundedStrip } from './cut/rounding';
 import type { PanelsValue } from './develop';
-import { markingSheet } from './marking-sheet';
+import { handOf, markingSheet } from './marking-sheet';
 import { hullTriangles } from './mesh';
 import type { Panel } from './panel';
 import { levelMarks, markOut, stationMarks } from './reading/marking';
 import { stitchesOf } from './reading/seams';
 import type { PanelsPart } from './schema';
 import type { Transom } from './transom/transom';
+import { transomSheet } from './transom/transom-sheet';
 
 /** What is marked on a panel besides its own shape. */
 export type PanelMarks = {
   readonly stations: readonly Station[];
   /** All panels of a side: holes of a seam are set from both. */
   readonly panels: readonly Panel[];
-  readonly part: Pick<PanelsPart, 'stitches' | 'roundedChines' | 'waterline'>;
+  readonly part: Pick<PanelsPart, 'stitches' | 'roundedChines' | 'waterline' | 'thickness'>;
   /** Marks of other stages: frames, joints. */
   readonly others: readonly Marks[];
 };
@@ -47,37 +50,86 @@ export function panelDrawing(panel: Panel, { stations, panels, part, others }: P
   const waterline = part.waterline === null ? [] : levelMarks(panel, part.waterline);
   const box = boundsOf(panel.outline);
   const middle = (box.minY + box.maxY) / 2;
+  const fore = foreOn(panel.outline);
   const hand = panel.spansCentreline ? 'inside face' : 'starboard inside, port outside';
   return {
     name: panel.id,
     title: panel.name,
+    hand: handOf(panel),
+    material: plywood(part.thickness),
     paths: [
       closedPath('cut', panel.outline),
       ...marks.map((mark) => openPath(mark.curve)),
       ...waterline.map((run) => ({ ...openPath(run), layerName: 'WATERLINE' })),
       ...stitchesOf(panel, panels, part).map((stitch) => hole(stitch.at)),
       ...others.flatMap(({ paths }) => paths),
+      ...foreArrow(fore),
     ],
     texts: [
       { at: [(box.minX + box.maxX) / 2 - 300, middle], heightMm: TEXT_MM, text: `${panel.name}, ${hand}` },
-      { at: [box.minX + 40, middle], heightMm: TEXT_MM, text: 'FORE' },
+      { at: fore, heightMm: TEXT_MM, text: 'FORE' },
       ...marks.map((mark): DrawnText => ({ at: at(mark.curve, 0), heightMm: TEXT_MM * 0.7, text: mark.label })),
       ...others.flatMap(({ texts }) => texts),
     ],
   };
 }
 
-function transomDrawing(transom: Transom): Drawing {
+const plywood = (thickness: number): string => `${formatWithUnit(thickness, 'mm')} plywood`;
+
+const transomHand = (transom: Transom): string => `1 to cut, seen from aft; ${transomFitText(transom)}`;
+
+function transomDrawing(transom: Transom, thickness: number): Drawing {
   const box = boundsOf(transom.outline);
   return {
     name: transom.id,
     title: transom.name,
+    hand: transomHand(transom),
+    material: plywood(thickness),
     paths: [closedPath('cut', transom.outline), straightPath([0, box.minY], [0, box.maxY])],
     texts: [
       { at: [10, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: `${transom.name}, seen from aft` },
       { at: [10, (box.minY + box.maxY) / 2 - 2 * TEXT_MM], heightMm: TEXT_MM * 0.7, text: transomFitText(transom) },
     ],
   };
+}
+
+/** The word and the arrow under it take up so much. */
+const FORE_MM = { width: 6 * TEXT_MM, height: 3 * TEXT_MM } as const;
+const FORE_STEP_MM = 20;
+
+/** Where the word stands: as near to the fore end as the panel is deep enough. */
+function foreOn(outline: Outline): Vec2 {
+  const box = boundsOf(outline);
+  const ring = [...outline, at(outline, 0)];
+  const depthAt = (u: number) => {
+    const vs = crossings(ring, 0, u).map((p) => p[1]);
+    return vs.length === 0 ? { low: 0, high: 0 } : { low: Math.min(...vs), high: Math.max(...vs) };
+  };
+  for (let u = box.minX + FORE_STEP_MM; u + FORE_MM.width < box.maxX; u += FORE_STEP_MM) {
+    const ends = [depthAt(u), depthAt(u + FORE_MM.width)];
+    const low = Math.max(...ends.map((end) => end.low));
+    const high = Math.min(...ends.map((end) => end.high));
+    if (high - low > FORE_MM.height) return [u, (low + high) / 2];
+  }
+  return [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+}
+
+/** Under the word: which way forward is. */
+function foreArrow([x, word]: Vec2): DrawnPath[] {
+  const head = TEXT_MM * 0.7;
+  const y = word - head;
+  const lines: Vec2[][] = [
+    [
+      [x + 5 * TEXT_MM, y],
+      [x, y],
+    ],
+    [
+      [x + head, y + head / 2],
+      [x, y],
+      [x + head, y - head / 2],
+    ],
+  ];
+  return lines.map((points) => ({ layer: 'mark', only: 'paper', points, isClosed: false }));
 }
 
 /** Which way it is made, in words. */
@@ -97,6 +149,7 @@ export type PanelsWhole = {
   readonly values: { readonly lines: Hull; readonly panels: PanelsValue };
   /** What other stages mark on a panel. */
   readonly marksOn: (panel: Panel) => readonly Marks[];
+  readonly sheetHead: SheetHead;
 };
 
 /** Every panel and transom, as it is cut. */
@@ -105,20 +158,21 @@ export function panelsDrawings({ project, values, marksOn }: PanelsWhole): Drawi
   const { stations } = values.lines;
   return [
     ...panels.map((panel) => panelDrawing(panel, { stations, panels, part: project.panels, others: marksOn(panel) })),
-    ...transoms.map(transomDrawing),
+    ...transoms.map((transom) => transomDrawing(transom, project.panels.transomThickness)),
   ];
 }
 
 export const panelsTriangles = ({ values }: PanelsWhole): Triangle[] => hullTriangles(values.panels.panels);
 
-/** For each panel the sheet that one marks it out from. */
-export const panelsSheets = ({ project, values }: PanelsWhole): PaperSheets[] =>
-  values.panels.panels.map((panel) =>
-    markingSheet(panel, {
-      ...{ boat: project.name, revision: project.revision, notation: project.notation, part: project.panels },
-      stations: values.lines.stations,
-    }),
-  );
+/** For each panel and transom the sheet that one marks it out from. */
+export const panelsSheets = ({ project, values, sheetHead: head }: PanelsWhole): PaperSheets[] => [
+  ...values.panels.panels.map((panel) =>
+    markingSheet(panel, { head, part: project.panels, stations: values.lines.stations }),
+  ),
+  ...values.panels.transoms.map((transom) =>
+    transomSheet(transom, { head, thickness: project.panels.transomThickness, hand: transomHand(transom) }),
+  ),
+];
 
 /** Offsets to mark each panel out from, and the pieces of each rounded chine. */
 export const panelsTables = ({ project, values }: PanelsWhole): ExportTable[] => [

@@ -3,140 +3,102 @@
  * offsets, the steps and the checks; on as many pages as the table takes.
  */
 import {
+  checkLength,
+  forwardArrow,
+  innerBox,
   LETTER_MM,
+  merged,
+  numberedSteps,
+  pageOnItsSide,
   scaleFor,
-  SHEET_MARGIN_MM,
+  settled,
   sheetLine,
+  sheetsOf,
   sheetText,
+  tablePages,
   textWidth,
-  TITLE_MM,
-  titled,
-  wrapped,
-  type Drawing,
-  type DrawnPath,
+  type Content,
   type DrawnText,
+  type LabelBox,
   type PaperSheets,
+  type SheetHead,
   type SheetScale,
-  type SheetSize,
+  type SheetTable,
 } from '../formats';
 import { at, boundsOf, type Vec2 } from '../geometry';
 import type { Station } from '../lines';
-import { formatFine, formatWithUnit, isImperial, unitLabel, type Notation } from '../measure';
+import { formatFine, formatWithUnit, isImperial, type Notation } from '../measure';
 import type { Panel } from './panel';
 import { inFrame, markOut, stationMarks, type MarkingOut, type MarkingRow } from './reading/marking';
 import { markingSteps } from './reading/marking-words';
 import type { PanelsPart } from './schema';
 
 export type MarkingSheetOf = {
-  readonly boat: string;
-  readonly revision: number;
-  readonly notation: Notation;
+  readonly head: SheetHead;
   readonly part: Pick<PanelsPart, 'markingStep' | 'markingBase' | 'thickness'>;
   readonly stations: readonly Station[];
 };
 
-/** On their side: panels are long. */
-const SIZES: Readonly<Record<'metric' | 'imperial', SheetSize>> = {
-  metric: { width: 297, height: 210 },
-  imperial: { width: 279.4, height: 215.9 },
-};
-
-/** Between border and contents. */
-const INSET_MM = 4;
 /** Left and right of the panel: FORE and its arrow. */
 const BESIDE_MM = 18;
 /** Over and under the panel: rows of figures. */
 const OVER_MM = 8;
 const UNDER_MM = 18;
 const MOST_PANEL_MM = 60;
-const ROW_MM = 4.6;
-const COLUMNS = [
-  { head: 'along', width: 20 },
-  { head: 'lower edge', width: 20 },
-  { head: 'upper edge', width: 20 },
-  { head: 'corner', width: 17 },
-] as const;
-const TABLE_MM = COLUMNS.reduce((sum, { width }) => sum + width, 0);
-const TABLE_GAP_MM = 6;
+/** For the steps, beside the table. */
+const STEPS_MM = 82;
 
 /** A station's mark shorter than so many letters is named once. */
 const BOTH_LABELS = 3.5;
 
 const LINE_KINDS = 'The thick line is cut; the middle ones are stations; the thin ones are measured along.';
 
-type Content = { readonly paths: readonly DrawnPath[]; readonly texts: readonly DrawnText[] };
-
 export function markingSheet(panel: Panel, of: MarkingSheetOf): PaperSheets {
-  const { boat, revision, notation, part } = of;
-  const size = SIZES[isImperial(notation) ? 'imperial' : 'metric'];
+  const { head, part } = of;
+  const { notation } = head;
+  const inner = innerBox(pageOnItsSide(head.paper));
   const out = markOut(panel, part.markingStep, part.markingBase);
-  const drawn = drawPanel(panel, out, size, of);
-  const inner = innerBox(size);
-  // on the first page two tables under the drawing, with the steps beside them; the rest on pages of their own
-  const first = rowsIn(drawn.bottom - inner.bottom);
-  const later = rowsIn(inner.top - inner.bottom);
-  const across = (width: number) => Math.max(1, Math.floor((width + TABLE_GAP_MM) / (TABLE_MM + TABLE_GAP_MM)));
-  const beside = Math.min(2, across(inner.right - inner.left - 60));
-  const all = across(inner.right - inner.left);
-  const onFirst = out.rows.slice(0, first * beside);
-  const pages: Content[] = [
-    merged(
-      drawn,
-      tables(onFirst, { left: inner.left, top: drawn.bottom, most: Math.ceil(onFirst.length / beside) }, notation),
-      stepsAt([...markingSteps(panel, part, out, notation), LINE_KINDS], {
-        left: inner.left + beside * (TABLE_MM + TABLE_GAP_MM),
-        right: inner.right,
-        top: drawn.bottom,
-      }),
-    ),
-  ];
-  for (let k = onFirst.length; k < out.rows.length; k += later * all) {
-    const rows = out.rows.slice(k, k + later * all);
-    pages.push(tables(rows, { left: inner.left, top: inner.top, most: later }, notation));
-  }
-  const title = {
-    ...{ boat, revision, part: panel.name, scale: drawn.scale.words },
-    hand: panel.spansCentreline ? '1 to cut, inside face' : '1 port, 1 starboard; drawn: starboard inside',
-    material: `${formatWithUnit(part.thickness, 'mm')} plywood`,
-    unit: `figures in ${unitLabel(notation)}`,
+  const drawn = drawPanel(panel, out, inner, of);
+  // on the first page tables under the drawing, with the steps beside them; the rest on pages of their own
+  const tables = tablePages([offsetsTable(out.rows, notation)], {
+    first: { ...inner, maxX: inner.maxX - STEPS_MM, maxY: drawn.bottom },
+    later: inner,
+  });
+  const steps = numberedSteps([...markingSteps(panel, part, out, notation), LINE_KINDS], {
+    ...{ left: inner.maxX - STEPS_MM + 6, right: inner.maxX, top: drawn.bottom },
+  });
+  const sheet = {
+    ...{ name: `marking-${panel.id}`, title: `${panel.name}, marking-out sheet`, part: panel.name },
+    ...{ scale: drawn.scale.words, material: `${formatWithUnit(part.thickness, 'mm')} plywood` },
+    hand: handOf(panel),
   };
-  return {
-    name: `marking-${panel.id}`,
-    title: `${panel.name}, marking-out sheet`,
-    size,
-    pages: pages.map((content, i): Drawing => {
-      const frame = titled(size, title, { number: i + 1, of: pages.length });
-      return { name: panel.name, ...merged(frame, content) };
-    }),
-  };
+  return sheetsOf(
+    head,
+    sheet,
+    tables.map((table, i) => (i === 0 ? merged(drawn, table, steps) : table)),
+  );
 }
 
-const merged = (...contents: readonly Content[]): Content => ({
-  paths: contents.flatMap(({ paths }) => paths),
-  texts: contents.flatMap(({ texts }) => texts),
-});
+/** How many of a panel, of which hand, and the face that is drawn. */
+export const handOf = ({ spansCentreline }: Pick<Panel, 'spansCentreline'>): string =>
+  spansCentreline ? '1 to cut, inside face' : '1 port, 1 starboard; drawn: starboard inside';
 
-const innerBox = ({ width, height }: SheetSize) => ({
-  left: SHEET_MARGIN_MM + INSET_MM,
-  right: width - SHEET_MARGIN_MM - INSET_MM,
-  bottom: SHEET_MARGIN_MM + TITLE_MM + INSET_MM,
-  top: height - SHEET_MARGIN_MM - INSET_MM,
+const offsetsTable = (rows: readonly MarkingRow[], notation: Notation): SheetTable => ({
+  columns: ['along', 'lower edge', 'upper edge', 'corner'].map((name) => ({ head: name, isFigure: true })),
+  rows: rows.map((row) => [...[row.u, row.lower, row.upper].map((mm) => formatFine(mm, notation)), row.corner ?? '']),
 });
-
-/** A head and so many rows. */
-const rowsIn = (heightMm: number) => Math.max(1, Math.floor(heightMm / ROW_MM) - 1);
 
 type Drawn = Content & { readonly bottom: number; readonly scale: SheetScale };
 
 /** The panel over its base line at the top of the sheet. `bottom`: what is under it begins there. */
-function drawPanel(panel: Panel, out: MarkingOut, size: SheetSize, { notation, stations }: MarkingSheetOf): Drawn {
-  const inner = innerBox(size);
+function drawPanel(panel: Panel, out: MarkingOut, inner: LabelBox, { head, stations }: MarkingSheetOf): Drawn {
+  const { notation } = head;
   const outline = panel.outline.map((p) => inFrame(out.frame, p));
   const box = boundsOf([...outline, [at(outline, 0)[0], 0]]);
   const [length, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const room = { width: inner.right - inner.left - 2 * BESIDE_MM, height: MOST_PANEL_MM };
+  const room = { width: inner.maxX - inner.minX - 2 * BESIDE_MM, height: MOST_PANEL_MM };
   const scale = scaleFor({ width: length, height }, room, isImperial(notation));
-  const [left, top] = [(inner.left + inner.right - length / scale.over) / 2, inner.top - OVER_MM];
+  const [left, top] = [(inner.minX + inner.maxX - length / scale.over) / 2, inner.maxY - OVER_MM];
   const place = ([a, b]: Vec2): Vec2 => [left + (a - box.minX) / scale.over, top + (b - box.maxY) / scale.over];
   const low = top - height / scale.over;
   const marks = stationMarks(panel, stations).map(({ label, curve }) => ({
@@ -144,31 +106,33 @@ function drawPanel(panel: Panel, out: MarkingOut, size: SheetSize, { notation, s
     curve: curve.map((p) => place(inFrame(out.frame, p))),
   }));
   const figures = figuresOn(out.rows, { place, low, top }, notation);
-  return {
-    ...merged(
-      {
-        paths: [
-          sheetLine('cut', outline.map(place), true),
-          sheetLine('construction', [place([box.minX, 0]), place([box.maxX, 0])]),
-          ...out.rows.map(({ u, lower, upper }) =>
-            sheetLine('construction', [place([u, Math.min(0, lower)]), place([u, Math.max(0, upper)])]),
-          ),
-          ...marks.map(({ curve }) => sheetLine('mark', curve)),
-        ],
-        texts: marks.flatMap(({ label, curve }) => {
-          const tall = Math.abs(at(curve, 0)[1] - at(curve, -1)[1]);
-          const both = [inside(curve, label), inside([...curve].reverse(), label)];
-          return tall > BOTH_LABELS * LETTER_MM ? both : both.slice(0, 1);
-        }),
-      },
-      figures,
-      forward([left, (top + low) / 2]),
-      named(panel.name, marks, {
-        middle: (top + low) / 2,
-        aside: [inner.left, low - UNDER_MM + 2],
+  const drawn = merged(
+    figures,
+    forwardArrow([left - 15, (top + low) / 2]),
+    checkLength([inner.maxX, low - UNDER_MM + 5], notation),
+    named(panel.name, marks, {
+      middle: (top + low) / 2,
+      aside: [inner.minX, low - UNDER_MM + 2],
+    }),
+    {
+      paths: [
+        sheetLine('cut', outline.map(place), true),
+        sheetLine('construction', [place([box.minX, 0]), place([box.maxX, 0])]),
+        ...out.rows.map(({ u, lower, upper }) =>
+          sheetLine('construction', [place([u, Math.min(0, lower)]), place([u, Math.max(0, upper)])]),
+        ),
+        ...marks.map(({ curve }) => sheetLine('mark', curve)),
+      ],
+      texts: marks.flatMap(({ label, curve }) => {
+        const tall = Math.abs(at(curve, 0)[1] - at(curve, -1)[1]);
+        const both = [inside(curve, label), inside([...curve].reverse(), label)];
+        return tall > BOTH_LABELS * LETTER_MM ? both : both.slice(0, 1);
       }),
-      checkLength(inner.right, low - UNDER_MM + 5, isImperial(notation)),
-    ),
+    },
+  );
+  return {
+    paths: drawn.paths,
+    texts: settled(drawn.texts),
     ...{ bottom: low - UNDER_MM, scale },
   };
 }
@@ -203,26 +167,6 @@ function figuresOn(rows: readonly MarkingRow[], { place, low, top }: Around, not
   return { paths: [], texts };
 }
 
-/** An arrow that points forward, and the word. */
-function forward([x, y]: Vec2): Content {
-  const [from, to] = [x - 4, x - 15];
-  const head: Vec2[] = [
-    [to + 2.5, y + 1.2],
-    [to, y],
-    [to + 2.5, y - 1.2],
-  ];
-  return {
-    paths: [
-      sheetLine('mark', [
-        [from, y],
-        [to, y],
-      ]),
-      sheetLine('mark', head),
-    ],
-    texts: [sheetText([x - 14, y + 2], 'FORE')],
-  };
-}
-
 type Along = {
   readonly middle: number;
   /** Where the name goes if there is no room between the stations. */
@@ -249,74 +193,4 @@ function named(name: string, marks: readonly { readonly curve: readonly Vec2[] }
   if (heightMm < LETTER_MM) return { paths: [], texts: [sheetText(along.aside, name, { heightMm: NAME_MM - 1 })] };
   const x = (widest.from + widest.to) / 2;
   return { paths: [], texts: [sheetText([x, along.middle - heightMm / 3], name, { heightMm, align: 'center' })] };
-}
-
-const CHECK = { metric: { mm: 50, words: '50 mm' }, imperial: { mm: 50.8, words: '2 in' } } as const;
-
-/** A length to lay a rule on: a printer that scales gives itself away. */
-function checkLength(right: number, y: number, inInches: boolean): Content {
-  const { mm, words } = CHECK[inInches ? 'imperial' : 'metric'];
-  const tick = (x: number) =>
-    sheetLine('mark', [
-      [x, y - 1.5],
-      [x, y + 1.5],
-    ]);
-  const line = sheetLine('mark', [
-    [right - mm, y],
-    [right, y],
-  ]);
-  return {
-    paths: [line, tick(right - mm), tick(right)],
-    texts: [sheetText([right - mm / 2, y - LETTER_MM - 1], `${words} on this paper`, { align: 'center' })],
-  };
-}
-
-type TableAt = { readonly left: number; readonly top: number; readonly most: number };
-
-/** The rows in tables of at most so many, side by side. */
-function tables(rows: readonly MarkingRow[], { left, top, most }: TableAt, notation: Notation): Content {
-  const [paths, texts]: [DrawnPath[], DrawnText[]] = [[], []];
-  for (let k = 0; k * most < rows.length; k++) {
-    const own = rows.slice(k * most, (k + 1) * most);
-    const x0 = left + k * (TABLE_MM + TABLE_GAP_MM);
-    const cells = [
-      COLUMNS.map(({ head }) => head as string),
-      ...own.map((row) => [
-        ...[row.u, row.lower, row.upper].map((mm) => formatFine(mm, notation)),
-        row.corner === 'both' ? 'both' : (row.corner ?? ''),
-      ]),
-    ];
-    cells.forEach((line, r) => {
-      let x = x0;
-      line.forEach((text, c) => {
-        const { width } = at(COLUMNS, c);
-        texts.push(sheetText([x + width - 1, top - (r + 1) * ROW_MM + 1.2], text, { align: 'right' }));
-        x += width;
-      });
-      const y = top - (r + 1) * ROW_MM;
-      paths.push(
-        sheetLine(r === 0 ? 'edge' : 'construction', [
-          [x0, y],
-          [x0 + TABLE_MM, y],
-        ]),
-      );
-    });
-  }
-  return { paths, texts };
-}
-
-type StepsAt = { readonly left: number; readonly right: number; readonly top: number };
-
-function stepsAt(steps: readonly string[], { left, right, top }: StepsAt): Content {
-  const texts: DrawnText[] = [];
-  let y = top - LETTER_MM;
-  steps.forEach((step, i) => {
-    texts.push(sheetText([left, y], `${i + 1}.`));
-    for (const line of wrapped(step, right - left - 6, LETTER_MM)) {
-      texts.push(sheetText([left + 6, y], line));
-      y -= 4.4;
-    }
-    y -= 1;
-  });
-  return { paths: [], texts };
 }

@@ -7,7 +7,7 @@
 import type { z } from 'zod';
 import { epoxyStage } from '../epoxy';
 import type { Catalogue, Edit, Finding, StageResult } from '../findings';
-import type { Drawing, ExportTable, PaperSheets, Triangle } from '../formats';
+import type { Drawing, ExportTable, PaperSheets, SheetHead, Triangle } from '../formats';
 import { framesStage } from '../frames';
 import { jointsStage } from '../joints';
 import { linesStage } from '../lines';
@@ -39,6 +39,8 @@ export type Whole<Document> = {
   readonly values: Values;
   readonly found: Found;
   readonly marksOn: (panel: Panel) => readonly Marks[];
+  /** Whose sheets of paper they are, and which paper. */
+  readonly sheetHead: SheetHead;
 };
 
 /** A stage as the chain uses it: what it needs must be there, as the type of the list below shows. */

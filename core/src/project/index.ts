@@ -11,4 +11,5 @@ export { plainEdits } from './plain-words';
 export { readProject } from './read-project';
 export type { ReadProject } from './read-project';
 export { sentence } from './sentences';
-export { wholeOf } from './whole';
+export { sheetsOfStage, usualPaper, wholeOf } from './whole';
+export type { Printing } from './whole';

@@ -16,10 +16,12 @@ type SheetOf = {
   readonly marksOf: (piece: Piece) => MarkedPart;
   /** What is on no sheet. */
   readonly left: readonly Piece[];
+  /** Of all sheets, from 1. */
+  readonly number: number;
 };
 
 /** A laid-out sheet: its edge as a mark, the parts to cut with all that is on them. */
-function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left }: SheetOf): Drawing {
+function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number }: SheetOf): Drawing {
   const stock = batch.job.sheets.find((other) => other.id === sheet.id);
   if (!stock) throw new Error(`Sheet ${sheet.id} is not in its own job`);
   const edge: Vec2[] = [
@@ -48,6 +50,9 @@ function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left }: SheetO
     // every part on it says the revision
     isStamped: true,
     name: `sheet-${batch.thickness}mm-${sheet.id}-${sheet.index + 1}`,
+    title: `Sheet ${number}, ${batch.thickness} mm`,
+    hand: 'parts with the face up that each says',
+    material: `${batch.thickness} mm plywood`,
     paths: [
       { layer: 'mark', points: edge, isClosed: true },
       ...placed.map(({ outline }) => closedPath('cut', outline)),
@@ -74,9 +79,12 @@ export function sheetsDrawings(whole: SheetsWhole & MarksWhole): Drawing[] {
   const pieces = parts.flatMap(piecesOf);
   const marksOf = marksOfParts(whole, parts);
   const counts = tallySheets(values.sheets, found.sheets ?? []);
+  let count = 0;
   return laidBatches(batches, found.sheets ?? []).flatMap(({ batch, result }) => {
     const left = counts.filter(({ thickness }) => thickness === batch.thickness).flatMap(leftOff);
-    return (result?.sheets ?? []).map((sheet) => sheetDrawing(sheet, { batch, pieces, marksOf, left }));
+    return (result?.sheets ?? []).map((sheet) =>
+      sheetDrawing(sheet, { batch, pieces, marksOf, left, number: ++count }),
+    );
   });
 }
 

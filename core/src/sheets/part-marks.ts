@@ -27,7 +27,7 @@ export type MarksWhole = Omit<PanelsWhole, 'values'> &
 export function marksOfParts(whole: MarksWhole, parts: readonly CutPart[]): (piece: Piece) => MarkedPart {
   const { project, values } = whole;
   const panels = panelsDrawings(whole);
-  const frames = framesDrawings({ project, values });
+  const frames = framesDrawings(whole);
   const drawings = new Map([...panels, ...frames].map((drawing) => [drawing.name, drawing]));
   return (piece) => {
     const part = parts.find(({ id }) => id === piece.part);

@@ -4,13 +4,14 @@ import type { JointedPanel } from '../joints';
 import type { PanelsPart, PanelsValue } from '../panels';
 import { defineStage } from '../stage';
 import * as constants from './constants';
-import { sheetsDrawings, sheetsTables, type SheetsWhole } from './drawings';
+import { sheetsDrawings, sheetsTables } from './drawings';
 import { SHEETS_FINDINGS } from './findings';
 import { judgeLayouts } from './judge';
 import { layOut } from './layouts';
 import type { MarksWhole } from './part-marks';
 import { listParts, nestBatches } from './parts';
 import { sheetsAtFirst, sheetsSchema } from './schema';
+import { sheetsSheets, type SheetsOnPaper } from './sheets';
 
 type Before = {
   readonly project: {
@@ -25,7 +26,7 @@ type Before = {
   };
 };
 
-export const sheetsStage = defineStage<{ before: Before; whole: SheetsWhole & MarksWhole }>()({
+export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & MarksWhole }>()({
   name: 'sheets',
   title: 'Sheets',
   schema: sheetsSchema,
@@ -49,5 +50,6 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsWhole & Ma
   search: ({ project, values }, rounds) => layOut(values.sheets.batches, project.sheets.seed, rounds),
   judgeFound: ({ project, values, found }) => judgeLayouts(values.sheets, found.sheets ?? [], project.sheets.stock),
   drawings: sheetsDrawings,
+  sheets: sheetsSheets,
   tables: sheetsTables,
 });

@@ -4,24 +4,26 @@ import Divider from '@mui/material/Divider';
 import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { useEffect, useState } from 'react';
-import type { StageName } from '@kalotrope/core/project';
+import { useEffect, useMemo, useState } from 'react';
+import { SHEET_PAPERS, type SheetPaper } from '@kalotrope/core/formats';
+import { usualPaper, type StageName } from '@kalotrope/core/project';
 import { engine } from '../engine/client';
-import type { DrawingKind, ExportAsk, ExportFrom, ExportList } from '../engine/exports';
-import { saveFile } from '../files/files';
+import type { DrawingKind, ExportFrom, ExportList } from '../engine/exports';
 import { projectFileWithPictures } from '../files/pictures';
 import { saveProjectFile } from '../files/save-project';
 import { useBench } from '../state/bench';
-import { said } from '../state/screen-slice';
 import { selectFound, selectProject } from '../state/selectors';
-import { useAppDispatch, useAppSelector } from '../state/store';
+import { useAppSelector } from '../state/store';
+import { PagesDialog } from './PagesDialog';
+import { today } from './today';
+import { useMake } from './use-make';
 
-const KINDS: readonly { readonly name: string; readonly kind: DrawingKind }[] = [
+/** `pages`: at full size on pages to join, of which more is asked. */
+const KINDS: readonly { readonly name: string; readonly kind: DrawingKind | 'pages' }[] = [
   { name: 'DXF', kind: 'dxf' },
   { name: 'SVG', kind: 'svg' },
-  { name: 'PDF', kind: 'pdf' },
-  { name: 'PDF on A4', kind: 'pdf-a4' },
-  { name: 'PDF on Letter', kind: 'pdf-letter' },
+  { name: 'PDF, one page', kind: 'pdf' },
+  { name: 'PDF, pages to join', kind: 'pages' },
 ];
 
 type OpenProps = { readonly stage: StageName; readonly anchor: HTMLElement; readonly onClose: () => void };
@@ -29,15 +31,27 @@ type OpenProps = { readonly stage: StageName; readonly anchor: HTMLElement; read
 export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
   const project = useAppSelector(selectProject);
   const found = useAppSelector(selectFound);
-  if (!project) return null;
-  return <MenuOf from={{ project, found }} stage={stage} anchor={anchor} onClose={onClose} />;
+  const [paper, setPaper] = useState<SheetPaper | null>(null);
+  const from = useMemo(() => {
+    if (!project) return null;
+    const printing = { paper: paper ?? usualPaper(project.notation), date: today() };
+    return { project, found, printing };
+  }, [project, found, paper]);
+  if (!from) return null;
+  return <MenuOf from={from} stage={stage} anchor={anchor} onClose={onClose} onPaper={setPaper} />;
 }
 
-function MenuOf({ from, stage, anchor, onClose }: OpenProps & { readonly from: ExportFrom }) {
+type MenuProps = OpenProps & {
+  readonly from: ExportFrom & { readonly printing: { readonly paper: SheetPaper } };
+  readonly onPaper: (paper: SheetPaper) => void;
+};
+
+function MenuOf({ from, stage, anchor, onClose, onPaper }: MenuProps) {
   const { entries } = useBench();
   const list = useExportList(from);
   const make = useMake(from);
   const [chosen, setChosen] = useState(0); // of KINDS
+  const [joined, setJoined] = useState<{ readonly file: string; readonly title: string } | null>(null);
   const isHere = (name: StageName) => name === stage || entries.some((e) => e.stage === name && e.isEverywhere);
   const offered = entries.find((entry) => entry.stage === stage)?.drawingsOf ?? [];
   const { name: kindName, kind } = KINDS[chosen]!; // set from the list below
@@ -46,17 +60,12 @@ function MenuOf({ from, stage, anchor, onClose }: OpenProps & { readonly from: E
     void run();
   };
   const everything = async () => make({ what: 'everything', projectFile: await projectFileWithPictures(from.project) });
+  const sheets = list?.sheets.filter((sheet) => isHere(sheet.stage)) ?? [];
+  if (joined) return <PagesDialog from={from} {...joined} onClose={onClose} />;
   return (
     <Menu open anchorEl={anchor} onClose={onClose}>
       <MenuItem onClick={act(everything)}>Everything, as one zip</MenuItem>
       <MenuItem onClick={act(() => saveProjectFile(from.project))}>The project, to keep or share</MenuItem>
-      {list?.sheets
-        .filter((sheet) => isHere(sheet.stage))
-        .map(({ file, title }) => (
-          <MenuItem key={file} onClick={act(() => make({ what: 'sheet', file }))}>
-            {title}, PDF
-          </MenuItem>
-        ))}
       {list?.tables
         .filter((table) => isHere(table.stage))
         .map(({ file, title }) => (
@@ -65,26 +74,31 @@ function MenuOf({ from, stage, anchor, onClose }: OpenProps & { readonly from: E
           </MenuItem>
         ))}
       <Divider />
+      <ListSubheader sx={{ lineHeight: 2 }}>To take to the shop, on</ListSubheader>
+      <Choices
+        label="Paper"
+        names={SHEET_PAPERS}
+        chosen={SHEET_PAPERS.indexOf(from.printing.paper)}
+        onChoose={(i) => onPaper(SHEET_PAPERS[i]!)} // one of the names
+      />
+      {sheets.map(({ file, title }) => (
+        <MenuItem key={file} onClick={act(() => make({ what: 'sheet', file }))}>
+          {title}, PDF
+        </MenuItem>
+      ))}
+      <Divider />
       <ListSubheader sx={{ lineHeight: 2 }}>Full size, millimetres, as</ListSubheader>
-      <Box role="group" aria-label="Kind of file" sx={{ display: 'flex', px: 1 }}>
-        {KINDS.map(({ name }, i) => (
-          <MenuItem
-            key={name}
-            role="menuitemradio"
-            aria-checked={i === chosen}
-            selected={i === chosen}
-            onClick={() => setChosen(i)}
-            sx={{ px: 1.25 }}
-          >
-            {name}
-          </MenuItem>
-        ))}
-      </Box>
+      <Choices label="Kind of file" names={KINDS.map(({ name }) => name)} chosen={chosen} onChoose={setChosen} />
       {list === null && <MenuItem disabled>Listing what there is to cut</MenuItem>}
       {list?.drawings
         .filter((drawing) => offered.includes(drawing.stage))
         .map(({ file, title }) => (
-          <MenuItem key={file} onClick={act(() => make({ what: 'drawing', file, kind }))}>
+          <MenuItem
+            key={file}
+            onClick={
+              kind === 'pages' ? () => setJoined({ file, title }) : act(() => make({ what: 'drawing', file, kind }))
+            }
+          >
             {title}, {kindName}
           </MenuItem>
         ))}
@@ -92,25 +106,40 @@ function MenuOf({ from, stage, anchor, onClose }: OpenProps & { readonly from: E
   );
 }
 
+type ChoicesProps = {
+  readonly label: string;
+  readonly names: readonly string[];
+  readonly chosen: number;
+  readonly onChoose: (index: number) => void;
+};
+
+/** One of a few, in a row of the menu. */
+const Choices = ({ label, names, chosen, onChoose }: ChoicesProps) => (
+  <Box role="group" aria-label={label} sx={{ display: 'flex', flexWrap: 'wrap', px: 1 }}>
+    {names.map((name, i) => (
+      <MenuItem
+        key={name}
+        role="menuitemradio"
+        aria-checked={i === chosen}
+        selected={i === chosen}
+        onClick={() => onChoose(i)}
+        sx={{ px: 1.25 }}
+      >
+        {name}
+      </MenuItem>
+    ))}
+  </Box>
+);
+
 /** What can go out; null until the engine has listed it. */
-function useExportList({ project, found }: ExportFrom): ExportList | null {
+function useExportList(from: ExportFrom): ExportList | null {
   const [list, setList] = useState<ExportList | null>(null);
   useEffect(() => {
     const stopping = new AbortController();
-    void engine.run('exportList', { project, found }, { signal: stopping.signal }).then((answer) => {
+    void engine.run('exportList', from, { signal: stopping.signal }).then((answer) => {
       if (answer.kind === 'ok' && !stopping.signal.aborted) setList(answer.value);
     });
     return () => stopping.abort();
-  }, [project, found]);
+  }, [from]);
   return list;
-}
-
-/** Makes a file and saves it, or says why it could not be made. */
-function useMake(from: ExportFrom): (ask: ExportAsk) => Promise<void> {
-  const dispatch = useAppDispatch();
-  return async (ask) => {
-    const answer = await engine.run('exportFile', { from, ask });
-    if (answer.kind === 'ok' && answer.value) saveFile(answer.value);
-    else dispatch(said(`The file could not be made${answer.kind === 'failed' ? `: ${answer.message}` : ''}`));
-  };
 }

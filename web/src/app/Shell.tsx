@@ -7,6 +7,7 @@ import type { ReactNode } from 'react';
 import { FindBox } from './FindBox';
 import { KeysDialog } from './KeysDialog';
 import { Notices } from './Notices';
+import { PrintedSheets } from './PrintedSheets';
 import { Rail } from './Rail';
 import { said } from '../state/screen-slice';
 import { useShortcuts } from './shortcuts';
@@ -61,6 +62,7 @@ export function Shell({ stage, children }: { readonly stage: StageName; readonly
       {entry?.hasTape && <TapeAtEdge />}
       <FindBox />
       <KeysDialog />
+      <PrintedSheets stage={stage} />
       <Said />
     </Box>
   );

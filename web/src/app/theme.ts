@@ -164,8 +164,13 @@ export function makeTheme(shade: Shade): Theme {
           '@media (prefers-reduced-motion: reduce)': {
             '*, *::before, *::after': { transition: 'none !important', animation: 'none !important' },
           },
+          '.printed-sheets': { display: 'none' },
           '@media print': {
+            '.printed-sheets': { display: 'block' },
+            '.printed-sheets svg': { display: 'block', breakAfter: 'page' },
             body: { overflow: 'visible' },
+            // sheets made for paper stand in for the screen while there are some
+            'body:has(> .printed-sheets) > :not(.printed-sheets)': { display: 'none' },
             // a sheet of A4 or Letter is narrower than the drawing's place on the screen
             '.drawing-surface': { overflow: 'visible !important', breakInside: 'avoid' },
             '.drawing-surface > svg': { zoom: 0.85 },

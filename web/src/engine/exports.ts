@@ -9,31 +9,37 @@ import {
   outgoingDrawings,
   outgoingSheets,
   outgoingTables,
+  pdfHead,
   writeSheets,
   type Work,
 } from '@kalotrope/core/exchange';
-import { boatWord, type Drawing, type ExportFile, type Paper } from '@kalotrope/core/formats';
-import { writeDxf, writePages, writePdf, writeSvg } from '@kalotrope/core/formats/writers';
-import { createDerive, type Found, type Project, type StageName } from '@kalotrope/core/project';
+import { boatWord, planTiles, type Drawing, type ExportFile, type TileLayout } from '@kalotrope/core/formats';
+import { writeDxf, writePages, writePdf, writeSvg, writeTiles } from '@kalotrope/core/formats/writers';
+import { createDerive, type Found, type Printing, type Project, type StageName } from '@kalotrope/core/project';
 
 /** What it is made from; the rest is worked out from that. */
-export type ExportFrom = { readonly project: Project; readonly found: Found };
+export type ExportFrom = { readonly project: Project; readonly found: Found; readonly printing: Printing };
 
 /** `file` names it among all, and is its file's name without an ending. */
 type Listed = { readonly stage: StageName; readonly file: string; readonly title: string };
 export type ExportList = Readonly<Record<'drawings' | 'tables' | 'sheets', readonly Listed[]>>;
 
-export const DRAWING_KINDS = ['dxf', 'svg', 'pdf', 'pdf-a4', 'pdf-letter'] as const;
+export const DRAWING_KINDS = ['dxf', 'svg', 'pdf'] as const;
 export type DrawingKind = (typeof DRAWING_KINDS)[number];
 
 export type ExportAsk =
   | { readonly what: 'drawing'; readonly file: string; readonly kind: DrawingKind }
+  /** Full size on pages to join. */
+  | { readonly what: 'pages'; readonly file: string; readonly layout: TileLayout }
   | { readonly what: 'table'; readonly file: string }
   | { readonly what: 'sheet'; readonly file: string }
   /** `projectFile`: the project's own file with its pictures, which only the page can reach. */
   | { readonly what: 'everything'; readonly projectFile: string };
 
-const workOf = ({ project, found }: ExportFrom): Work => ({ project, found, derived: createDerive()(project) });
+const workOf = ({ project, found, printing }: ExportFrom): Work => ({
+  ...{ project, found, printing },
+  derived: createDerive()(project),
+});
 
 export function listExports(from: ExportFrom): ExportList {
   const work = workOf(from);
@@ -57,23 +63,29 @@ export function makeExport(from: ExportFrom, ask: ExportAsk): ExportFile | undef
     return sheet && { name: `${sheet.file}.pdf`, content: writeSheets(sheet.item) };
   }
   const drawing = outgoingDrawings(work).find(({ file }) => file === ask.file);
-  return drawing && WRITERS[ask.kind](drawing.file, drawing.item);
+  if (!drawing) return undefined;
+  const head = pdfHead(work);
+  if (ask.what === 'pages') {
+    const ending = `${ask.layout.paper.split(/[ ,]/).join('').toLowerCase()}${ask.layout.isEdgesOnly ? '-edges' : ''}`;
+    return { name: `${drawing.file}-${ending}.pdf`, content: writeTiles(drawing.item, ask.layout, head) };
+  }
+  return { name: `${drawing.file}.${ask.kind}`, content: WRITERS[ask.kind](drawing.item, head) };
 }
 
-const tiled =
-  (paper: Paper, ending: string) =>
-  (file: string, drawing: Drawing): ExportFile => ({
-    name: `${file}-${ending}.pdf`,
-    content: writePdf(drawing, { kind: 'tiles', paper }),
-  });
+/** How many pages a drawing takes at full size, and how many of its grid would be empty. */
+export type PageCount = { readonly pages: number; readonly leftOut: number };
 
-const WRITERS: Readonly<Record<DrawingKind, (file: string, drawing: Drawing) => ExportFile>> = {
-  dxf: (file, drawing) => ({ name: `${file}.dxf`, content: writeDxf(drawing) }),
-  svg: (file, drawing) => ({ name: `${file}.svg`, content: writeSvg(drawing) }),
-  pdf: (file, drawing) => ({ name: `${file}.pdf`, content: writePdf(drawing, { kind: 'whole' }) }),
-  'pdf-a4': tiled('A4', 'a4'),
-  'pdf-letter': tiled('Letter', 'letter'),
-};
+export function countPages(
+  from: ExportFrom,
+  { file, layout }: { readonly file: string; readonly layout: TileLayout },
+): PageCount | undefined {
+  const drawing = outgoingDrawings(workOf(from)).find((other) => other.file === file);
+  if (!drawing) return undefined;
+  const { tiles, leftOut } = planTiles(drawing.item, layout);
+  return { pages: tiles.length, leftOut };
+}
+
+const WRITERS = { dxf: writeDxf, svg: writeSvg, pdf: writePdf } as const;
 
 function archive(work: Work, projectFile: string): ExportFile {
   const files = exportFiles(work, EXPORT_KINDS).map((file) =>

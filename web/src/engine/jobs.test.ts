@@ -21,17 +21,23 @@ describe('the jobs of the Panels stage', () => {
 });
 
 describe('what goes out, made apart', () => {
-  const from = { project: demoProject('tamsel', 'x'), found: {} };
+  const from = { project: demoProject('tamsel', 'x'), found: {}, printing: {} };
   it('is listed, and each thing in the list is made under its own name', async () => {
     const { drawings, tables } = await JOBS.exportList(from);
     const names = drawings.map(({ file }) => file);
     expect(names).toContain('tamsel-430-keel-chine');
     expect(new Set(names).size).toBe(names.length);
-    for (const kind of ['dxf', 'svg', 'pdf', 'pdf-a4', 'pdf-letter'] as const) {
+    for (const kind of ['dxf', 'svg', 'pdf'] as const) {
       const made = await JOBS.exportFile({ from, ask: { what: 'drawing', file: names[0]!, kind } });
       expect(made?.name.startsWith(names[0]!)).toBe(true);
       expect(made?.content.length).toBeGreaterThan(100);
     }
+    const layout = { paper: 'A4', isEdgesOnly: true } as const;
+    const counted = await JOBS.exportPages({ from, file: names[0]!, layout });
+    expect(counted?.pages).toBeGreaterThan(4);
+    const joined = await JOBS.exportFile({ from, ask: { what: 'pages', file: names[0]!, layout } });
+    expect(joined?.name).toBe(`${names[0]!}-a4-edges.pdf`);
+    expect(await JOBS.exportPages({ from, file: 'none of them', layout })).toBeUndefined();
     const table = await JOBS.exportFile({ from, ask: { what: 'table', file: tables[0]!.file } });
     expect(table?.name).toBe(`${tables[0]!.file}.csv`);
     expect(await JOBS.exportFile({ from, ask: { what: 'table', file: 'none of them' } })).toBeUndefined();

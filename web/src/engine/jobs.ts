@@ -5,6 +5,7 @@ import type { LinesTable } from '@kalotrope/core/lines';
 import { findRemedies, type PanelRemedy } from '@kalotrope/core/panels';
 import { faultsOf, nest, type NestJob, type NestResult } from '@kalotrope/core/sheets';
 
+import type { TileLayout } from '@kalotrope/core/formats';
 import type { CardPdf, ExportAsk, ExportFrom, ExportList } from './exports';
 import { takeBytes } from './take';
 
@@ -25,6 +26,14 @@ export const JOBS = {
   exportList: async (from: ExportFrom): Promise<ExportList> => (await import('./exports')).listExports(from),
   exportFile: async ({ from, ask }: { readonly from: ExportFrom; readonly ask: ExportAsk }) =>
     (await import('./exports')).makeExport(from, ask),
+  exportPages: async ({
+    from,
+    ...ask
+  }: {
+    readonly from: ExportFrom;
+    readonly file: string;
+    readonly layout: TileLayout;
+  }) => (await import('./exports')).countPages(from, ask),
   cardPdf: async (input: CardPdf) => (await import('./exports')).makeCardPdf(input),
   nest: ({ job, seed, seconds }: NestInput, onProgress: (progress: NestProgress) => void): NestResult => {
     const start = performance.now();

@@ -1,13 +1,14 @@
 /** Writes a drawing as DXF in millimetres: a layer each for what is cut, marked and read. */
 import { DxfWriter, LWPolylineFlags, Units } from '@tarikjabiri/dxf';
 import { plainText } from '../../measure';
-import type { Drawing, Layer } from '../drawing';
+import { inFiles, type Drawing, type Layer } from '../drawing';
 
 /** Palette numbers of the format: any viewer tells the three apart, on light and dark. */
 const COLOURS: Readonly<Record<Layer, number>> = { cut: 1, mark: 5, text: 8 };
 const NAMES: Readonly<Record<Layer, string>> = { cut: 'CUT', mark: 'MARK', text: 'TEXT' };
 
-export function writeDxf(drawing: Drawing): string {
+export function writeDxf(whole: Drawing): string {
+  const drawing = inFiles(whole);
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
   for (const layer of ['cut', 'mark', 'text'] as const) dxf.addLayer(NAMES[layer], COLOURS[layer]);

@@ -5,10 +5,11 @@ import { outgoingDrawings } from '../../exchange/export-files';
 import { drawingBounds, type Drawing } from '../drawing';
 import { readPdf } from './fixtures/read-pdf';
 import { PAPERS } from '../paper';
-import { writePdf } from './pdf';
+import { writePdf, writeTiles } from './pdf';
 
 const project = demoProject('tamsel', 'x');
 const drawings = outgoingDrawings({ project, derived: createDerive()(project), found: {} }).map(({ item }) => item);
+const HEAD = { boat: 'Tamsel 430', revision: 1, unit: 'mm', date: '2026-01-31' };
 /** Figures in the file are rounded to 0.01 pt, 0.0035 mm. */
 const FILE_MM = 0.005;
 
@@ -19,7 +20,7 @@ const isSquare = (path: readonly Vec2[]) =>
 
 describe('a drawing on one page', () => {
   it.each(drawings.map((drawing) => [drawing.name, drawing] as const))('%s is true to size', (_name, drawing) => {
-    const pages = readPdf(writePdf(drawing, { kind: 'whole' }));
+    const pages = readPdf(writePdf(drawing, HEAD));
     expect(pages).toHaveLength(1);
     const [page] = pages as [(typeof pages)[number]];
     expect(page.paths).toHaveLength(drawing.paths.length + 1);
@@ -53,20 +54,20 @@ describe('a drawing on one page', () => {
         },
       ],
     };
-    const [page] = readPdf(writePdf(long, { kind: 'whole' }));
+    const [page] = readPdf(writePdf(long, HEAD));
     expect(polylineLength(page!.paths[0]!)).toBeCloseTo(7300, 1);
     expect(page!.widthMm).toBeGreaterThan(7300);
   });
   it('is the same file every time, and takes letters that the format does not have', () => {
     const odd: Drawing = { ...drawings[0]!, texts: [{ at: [0, 0], heightMm: 5, text: 'Bótur − Σ' }] };
-    expect(writePdf(odd, { kind: 'whole' })).toEqual(writePdf(odd, { kind: 'whole' }));
-    expect(readPdf(writePdf(odd, { kind: 'whole' }))[0]!.words).toContain('- ?');
+    expect(writePdf(odd, HEAD)).toEqual(writePdf(odd, HEAD));
+    expect(readPdf(writePdf(odd, HEAD))[0]!.words).toContain('- ?');
   });
 });
 
 describe.each(['A4', 'Letter'] as const)('a drawing on %s pages', (paper) => {
   const drawing = drawings.find((other) => other.name === 'keel-chine')!;
-  const [map, ...tiles] = readPdf(writePdf(drawing, { kind: 'tiles', paper }));
+  const [map, ...tiles] = readPdf(writeTiles(drawing, { paper, isEdgesOnly: false }, HEAD));
   it('has pages of that paper, a map first, and a square of 100 mm on each', () => {
     for (const page of [map!, ...tiles]) {
       const sides = [page.widthMm, page.heightMm].sort((a, b) => a - b);

@@ -1,38 +1,53 @@
 /**
- * Writes a drawing as PDF at true size: on one page as large as it needs, or on tiles to tape together.
+ * Writes a drawing as PDF at true size: on one page as large as it needs, or on pages to join; and sheets drawn already.
  *
- * Conventions: millimetres; PDF pages run downwards here. A tile shows its part of the drawing and `overlapMm` of its
- * neighbours'; the thin crosses of neighbouring tiles lie on one another when the tiles are joined. The first page of a
- * tiled drawing is the map of the pages. Every page carries a square of 100 mm to lay a rule on: a printer that scales
- * gives itself away.
+ * Conventions: millimetres; PDF pages run downwards here. On one page a square of 100 mm stands under the drawing, and
+ * beside it what the drawing is of, in letters to be read across a bench. On pages to join, the first is their map, with
+ * the square on each page that follows: a printer that scales gives itself away. Words that a page's edge would cut
+ * off are moved within it.
  * Limits: a PDF page is at most 14,400 units a side; a longer drawing on one page is written in larger units (some
- * viewers show such a page small but print it right). The letters are those of Western Europe; others become "?".
+ * viewers show such a page small but print it right). For letters see ../letters.ts.
  */
 import { jsPDF } from 'jspdf';
 import type { Vec2 } from '../../geometry';
-import { drawingBounds, type Drawing, type DrawnPath } from '../drawing';
-import { PAPERS, type Paper } from '../paper';
+import { drawingBounds, type Drawing, type DrawnPath, type DrawnText } from '../drawing';
+import { settled, textBox } from '../labels';
+import { latin, shortened, wrapped } from '../letters';
+import { LINE_MM } from '../sheet';
+import {
+  OVERLAP_MM,
+  planTiles,
+  TILE_BAND_MM,
+  TILE_MARGIN_MM,
+  type Tile,
+  type TileLayout,
+  type TilePlan,
+} from '../tiles';
 
-export type PdfLayout = { readonly kind: 'whole' } | { readonly kind: 'tiles'; readonly paper: Paper };
+/** What full-size pages say besides the drawing's own words. */
+export type PdfHead = {
+  readonly boat: string;
+  readonly revision: number;
+  readonly unit: string;
+  /** The day of printing; empty where nobody says. */
+  readonly date: string;
+};
 
 const BORDER_MM = 20;
 const CHECK_MM = 100;
-/** No printer prints nearer to the edge than it must; 10 mm suits all of them. */
-const TILE_MARGIN_MM = 10;
-const OVERLAP_MM = 12;
+/** Of what a full-size page says. */
+const TITLE_MM = 12;
+const TITLE_STEP_MM = 17;
+/** A title's lines are at least so long before they are broken. */
+const TITLE_WIDE_MM = 480;
+const NOTE_MM = 3.2;
+const NOTE_STEP_MM = 4.4;
 /** 14,400 points of 1/72 in. */
 const LONGEST_PAGE_MM = 5080;
 const POINTS_PER_MM = 72 / 25.4;
-const INK: Readonly<Record<DrawnPath['layer'], string>> = { cut: '#000000', mark: '#0055b0' };
-const QUIET = '#808080';
-const USUAL_LINE_MM = 0.25;
 
 /** Fixed, so that the same drawing gives the same file. */
 const NO_DATE = "D:20000101000000+00'00'";
-
-export function writePdf(drawing: Drawing, layout: PdfLayout): Uint8Array {
-  return layout.kind === 'whole' ? wholePage(drawing) : tiles(drawing, PAPERS[layout.paper]);
-}
 
 /** Pages that are drawn already, each with its lower left corner at (0, 0). */
 export function writePages(
@@ -43,25 +58,63 @@ export function writePages(
   const format = [size.width, size.height] as const;
   const doc = startDocument(title, format);
   pages.forEach((page, i) => {
-    if (i > 0) doc.addPage([...format], size.width > size.height ? 'landscape' : 'portrait');
+    if (i > 0) nextPage(doc, size);
     drawAll({ doc, left: 0, top: size.height, unitMm: 1 }, page);
   });
   return new Uint8Array(doc.output('arraybuffer'));
 }
 
+const nextPage = (doc: jsPDF, { width, height }: { readonly width: number; readonly height: number }) =>
+  doc.addPage([width, height], width > height ? 'landscape' : 'portrait');
+
 /** Where the page's top left corner is in the drawing, and one unit of the page in mm. */
 type Pen = { readonly doc: jsPDF; readonly left: number; readonly top: number; readonly unitMm: number };
 
-function wholePage(drawing: Drawing): Uint8Array {
-  const box = drawingBounds(drawing);
-  const width = Math.max(box.maxX - box.minX, CHECK_MM) + 2 * BORDER_MM;
-  const height = box.maxY - box.minY + CHECK_MM + 3 * BORDER_MM;
+/** What of a drawing goes on paper. */
+const onPaper = (drawing: Drawing): Drawing => ({
+  ...drawing,
+  paths: drawing.paths.filter(({ only }) => only !== 'files'),
+  texts: drawing.texts.filter(({ only }) => only !== 'files'),
+});
+
+/** The whole drawing on one page. */
+export function writePdf(whole: Drawing, head: PdfHead): Uint8Array {
+  const drawing = onPaper(whole);
+  const texts = settled(drawing.texts);
+  const box = boundsWith(drawing, texts);
+  const across = Math.max(box.maxX - box.minX, CHECK_MM + BORDER_MM + TITLE_WIDE_MM);
+  const words = titleLines(drawing, head).flatMap((line) => wrapped(line, across - CHECK_MM - BORDER_MM, TITLE_MM));
+  const low = Math.max(CHECK_MM, words.length * TITLE_STEP_MM);
+  const [width, height] = [across + 2 * BORDER_MM, box.maxY - box.minY + low + 3 * BORDER_MM];
   const unitMm = Math.ceil(Math.max(width, height) / LONGEST_PAGE_MM);
   const doc = startDocument(drawing.name, [width / unitMm, height / unitMm], unitMm);
   const pen = { doc, left: box.minX - BORDER_MM, top: box.maxY + BORDER_MM, unitMm };
-  drawAll(pen, drawing);
-  checkSquare(pen, [box.minX, box.minY - BORDER_MM - CHECK_MM]);
+  const foot = box.minY - BORDER_MM;
+  const title = words.map((text, i): DrawnText => ({
+    ...{ text, heightMm: TITLE_MM },
+    at: [box.minX + CHECK_MM + BORDER_MM, foot - TITLE_MM - i * TITLE_STEP_MM],
+  }));
+  drawAll(pen, { ...drawing, texts: [...texts, ...title] });
+  checkSquare(pen, [box.minX, foot - CHECK_MM]);
   return new Uint8Array(doc.output('arraybuffer'));
+}
+
+const titleLines = (drawing: Drawing, { boat, revision, unit, date }: PdfHead): string[] => [
+  `${boat}, rev ${revision}`,
+  [drawing.title ?? drawing.name, drawing.hand].filter(Boolean).join(', '),
+  ...(drawing.material === undefined ? [] : [drawing.material]),
+  ['full size', `figures in ${unit}`, date, 'sheet 1 of 1'].filter(Boolean).join('; '),
+  'thick line: cut; thin line: mark; the square is 100 mm each way',
+];
+
+function boundsWith(drawing: Drawing, texts: readonly DrawnText[]) {
+  const boxes = [drawingBounds(drawing), ...texts.map(textBox)];
+  return {
+    minX: Math.min(...boxes.map(({ minX }) => minX)),
+    maxX: Math.max(...boxes.map(({ maxX }) => maxX)),
+    minY: Math.min(...boxes.map(({ minY }) => minY)),
+    maxY: Math.max(...boxes.map(({ maxY }) => maxY)),
+  };
 }
 
 function startDocument(title: string, [width, height]: readonly [number, number], userUnit = 1): jsPDF {
@@ -76,103 +129,115 @@ function startDocument(title: string, [width, height]: readonly [number, number]
   doc.setCreationDate(NO_DATE);
   doc.setFileId('0'.repeat(32));
   doc.setFont('helvetica', 'normal');
+  doc.setDrawColor('#000000');
+  doc.setTextColor('#000000');
   return doc;
 }
 
-function drawAll({ doc, left, top, unitMm }: Pen, drawing: Drawing): void {
+function drawAll(pen: Pen, drawing: Drawing): void {
+  drawPaths(pen, drawing.paths);
+  drawTexts(pen, drawing.texts);
+}
+
+function drawPaths({ doc, left, top, unitMm }: Pen, paths: readonly DrawnPath[]): void {
   const place = ([x, y]: Vec2): Vec2 => [(x - left) / unitMm, (top - y) / unitMm];
-  for (const { layer, points, isClosed, widthMm } of drawing.paths) {
+  for (const { layer, points, isClosed, widthMm = LINE_MM[layer] } of paths) {
     if (points.length < 2) continue;
-    // a line of a width of its own is told by that, and not by its colour
-    doc.setLineWidth((widthMm ?? USUAL_LINE_MM) / unitMm);
-    doc.setDrawColor(widthMm === undefined ? INK[layer] : INK.cut);
+    doc.setLineWidth(widthMm / unitMm);
     points.forEach((point, i) => (i === 0 ? doc.moveTo(...place(point)) : doc.lineTo(...place(point))));
     if (isClosed) doc.close();
     doc.stroke();
   }
-  doc.setTextColor('#202020');
-  for (const { at, heightMm, text, align } of drawing.texts) {
+}
+
+function drawTexts({ doc, left, top, unitMm }: Pen, texts: readonly DrawnText[]): void {
+  for (const { at, heightMm, text, align } of texts) {
     doc.setFontSize((heightMm / unitMm) * POINTS_PER_MM);
-    doc.text(latin(text), ...place(at), { align: align ?? 'left' });
+    doc.text(latin(text), (at[0] - left) / unitMm, (top - at[1]) / unitMm, { align: align ?? 'left' });
   }
 }
 
 /** Its low left corner in the drawing. */
 function checkSquare({ doc, left, top, unitMm }: Pen, [x, y]: Vec2): void {
-  doc.setDrawColor(QUIET);
-  doc.setLineWidth(0.2 / unitMm);
+  doc.setLineWidth(LINE_MM.construction / unitMm);
   const side = CHECK_MM / unitMm;
-  const [px, py] = [(x - left) / unitMm, (top - y) / unitMm];
-  doc.rect(px, py - side, side, side, 'S');
-  doc.setTextColor(QUIET);
-  doc.setFontSize((5 / unitMm) * POINTS_PER_MM);
-  doc.text('100 mm each way', px + 3 / unitMm, py - 3 / unitMm);
+  doc.rect((x - left) / unitMm, (top - y) / unitMm - side, side, side, 'S');
 }
 
-/** The tiles that cover a drawing, upright or on their side, whichever takes fewer. */
-function gridFor(drawing: Drawing, paper: { width: number; height: number }) {
-  const box = drawingBounds(drawing);
-  const lay = (width: number, height: number) => {
-    const stepX = width - 2 * TILE_MARGIN_MM - OVERLAP_MM;
-    const stepY = height - 2 * TILE_MARGIN_MM - OVERLAP_MM;
-    const columns = Math.max(1, Math.ceil((box.maxX - box.minX - OVERLAP_MM) / stepX));
-    const rows = Math.max(1, Math.ceil((box.maxY - box.minY - OVERLAP_MM) / stepY));
-    const fromX = (box.minX + box.maxX - columns * stepX - OVERLAP_MM) / 2;
-    const fromY = (box.minY + box.maxY - rows * stepY - OVERLAP_MM) / 2;
-    return { width, height, columns, rows, stepX, stepY, fromX, fromY };
-  };
-  const [upright, aside] = [lay(paper.width, paper.height), lay(paper.height, paper.width)];
-  return upright.columns * upright.rows <= aside.columns * aside.rows ? upright : aside;
-}
-
-function tiles(drawing: Drawing, paper: { width: number; height: number }): Uint8Array {
-  const grid = gridFor(drawing, paper);
-  const doc = startDocument(drawing.name, [grid.width, grid.height]);
-  const wanted: { column: number; row: number }[] = [];
-  for (let row = grid.rows - 1; row >= 0; row--)
-    for (let column = 0; column < grid.columns; column++) {
-      const low: Vec2 = [grid.fromX + column * grid.stepX, grid.fromY + row * grid.stepY];
-      const high: Vec2 = [low[0] + grid.stepX + OVERLAP_MM, low[1] + grid.stepY + OVERLAP_MM];
-      if (drawing.paths.some((path) => passesThrough(path, low, high))) wanted.push({ column, row });
-    }
-  pageMap(doc, drawing, grid, wanted);
-  wanted.forEach((tile, i) => {
-    doc.addPage([grid.width, grid.height], grid.width > grid.height ? 'landscape' : 'portrait');
-    drawTile(doc, drawing, grid, { ...tile, name: `${drawing.name}: page ${i + 1} of ${wanted.length}` });
+/** The drawing on pages to join, after a map of them. */
+export function writeTiles(whole: Drawing, layout: TileLayout, head: PdfHead): Uint8Array {
+  const drawing = onPaper(whole);
+  const plan = planTiles(drawing, layout);
+  const doc = startDocument(drawing.name, [plan.page.width, plan.page.height]);
+  const count = plan.tiles.length;
+  const name = `${head.boat}, rev ${head.revision}: ${titleLines(drawing, head)[1] ?? ''}`;
+  const more = ['full size', `figures in ${head.unit}`, head.date].filter(Boolean).join('; ');
+  pageMap(doc, drawing, plan);
+  band(doc, plan, [name, `map of ${count} ${count === 1 ? 'page' : 'pages'}; ${more}`]);
+  const homes = homesOf(settled(drawing.texts), plan);
+  plan.tiles.forEach((tile, i) => {
+    nextPage(doc, plan.page);
+    drawTile(doc, drawing, plan, { tile, texts: homes[i] ?? [] });
+    const where = `page ${i + 1} of ${count}, column ${tile.column + 1}, row ${tile.row + 1} from below`;
+    band(doc, plan, [name, `${where}; ${more}; lay cross on cross; the square is 100 mm each way`]);
   });
   return new Uint8Array(doc.output('arraybuffer'));
 }
 
-type Grid = ReturnType<typeof gridFor>;
-
-function drawTile(
-  doc: jsPDF,
-  drawing: Drawing,
-  grid: Grid,
-  tile: { readonly column: number; readonly row: number; readonly name: string },
-): void {
-  const [inX, inY] = [grid.width - 2 * TILE_MARGIN_MM, grid.height - 2 * TILE_MARGIN_MM];
-  const left = grid.fromX + tile.column * grid.stepX - TILE_MARGIN_MM;
-  const top = grid.fromY + tile.row * grid.stepY + inY + TILE_MARGIN_MM;
-  doc.saveGraphicsState();
-  doc.rect(TILE_MARGIN_MM, TILE_MARGIN_MM, inX, inY, null).clip().discardPath();
-  checkSquare({ doc, left, top, unitMm: 1 }, [left + (grid.width - CHECK_MM) / 2, top - (grid.height + CHECK_MM) / 2]);
-  drawAll({ doc, left, top, unitMm: 1 }, drawing);
-  doc.restoreGraphicsState();
-  doc.setDrawColor(QUIET);
-  doc.setLineWidth(0.15);
-  doc.rect(TILE_MARGIN_MM, TILE_MARGIN_MM, inX, inY, 'S');
-  // a cross in the middle of each corner's overlap: it falls on the neighbours' crosses
-  for (const x of [TILE_MARGIN_MM + OVERLAP_MM / 2, grid.width - TILE_MARGIN_MM - OVERLAP_MM / 2])
-    for (const y of [TILE_MARGIN_MM + OVERLAP_MM / 2, grid.height - TILE_MARGIN_MM - OVERLAP_MM / 2]) cross(doc, x, y);
-  doc.setTextColor(QUIET);
-  doc.setFontSize(9);
-  const tileName = `column ${tile.column + 1}, row ${tile.row + 1} from below`;
-  const place = `${tileName}; ${OVERLAP_MM} mm overlap, lay cross on cross`;
-  doc.text(latin(`${tile.name}; ${place}`), TILE_MARGIN_MM, grid.height - 4);
+/** Two lines under the frame. */
+function band(doc: jsPDF, { page }: TilePlan, lines: readonly string[]): void {
+  doc.setFontSize(NOTE_MM * POINTS_PER_MM);
+  lines.forEach((line, i) => {
+    const y = page.height - TILE_MARGIN_MM - TILE_BAND_MM + (i + 1) * NOTE_STEP_MM;
+    doc.text(latin(shortened(line, page.width - 2 * TILE_MARGIN_MM, NOTE_MM)), TILE_MARGIN_MM, y);
+  });
 }
 
-const CROSS_MM = 5;
+/** The words of each page: those that it shows whole, and those that no page does, moved onto the one they begin on. */
+function homesOf(texts: readonly DrawnText[], { tiles, frame }: TilePlan): DrawnText[][] {
+  const rooms = tiles.map(({ x, y }) => ({ minX: x, maxX: x + frame.width, minY: y, maxY: y + frame.height }));
+  const homes = tiles.map((): DrawnText[] => []);
+  for (const text of texts) {
+    const box = textBox(text);
+    const holds = rooms.map(
+      (room) => box.minX >= room.minX && box.maxX <= room.maxX && box.minY >= room.minY && box.maxY <= room.maxY,
+    );
+    holds.forEach((isHeld, i) => isHeld && homes[i]?.push(text));
+    if (holds.includes(true)) continue;
+    const middle = (box.minY + box.maxY) / 2;
+    const i = rooms.findIndex(
+      (room) => room.maxX > box.minX && room.minX < box.maxX && room.minY <= middle && room.maxY >= middle,
+    );
+    const room = rooms[i];
+    if (!room) continue;
+    const width = box.maxX - box.minX;
+    const share = Math.min(1, (frame.width - 2) / width);
+    const x = Math.min(Math.max(box.minX, room.minX + 1), room.maxX - 1 - width * share);
+    const y = Math.min(Math.max(text.at[1], room.minY + text.heightMm), room.maxY - text.heightMm);
+    homes[i]?.push({ ...text, align: 'left', at: [x, y], heightMm: text.heightMm * share });
+  }
+  return homes.map((own, i) => settled(own, rooms[i] ? { room: rooms[i] } : {}));
+}
+
+type OnTile = { readonly tile: Tile; readonly texts: readonly DrawnText[] };
+
+function drawTile(doc: jsPDF, drawing: Drawing, { page, frame, crosses }: TilePlan, { tile, texts }: OnTile): void {
+  const pen = { doc, left: tile.x - TILE_MARGIN_MM, top: tile.y + frame.height + TILE_MARGIN_MM, unitMm: 1 };
+  doc.saveGraphicsState();
+  doc.rect(TILE_MARGIN_MM, TILE_MARGIN_MM, frame.width, frame.height, null).clip().discardPath();
+  checkSquare(pen, [tile.x + (frame.width - CHECK_MM) / 2, tile.y + (frame.height - CHECK_MM) / 2]);
+  drawAll(pen, { ...drawing, texts });
+  doc.setLineWidth(LINE_MM.mark);
+  for (const [x, y] of crosses) {
+    const [px, py] = [x - pen.left, pen.top - y];
+    if (px > 0 && px < page.width && py > 0 && py < page.height) cross(doc, px, py);
+  }
+  doc.restoreGraphicsState();
+  doc.setLineWidth(LINE_MM.construction);
+  doc.rect(TILE_MARGIN_MM, TILE_MARGIN_MM, frame.width, frame.height, 'S');
+}
+
+const CROSS_MM = OVERLAP_MM / 2 - 1;
 function cross(doc: jsPDF, x: number, y: number): void {
   doc
     .moveTo(x - CROSS_MM, y)
@@ -184,60 +249,36 @@ function cross(doc: jsPDF, x: number, y: number): void {
     .stroke();
 }
 
-/** The whole drawing small, with the tiles' numbers. */
-function pageMap(
-  doc: jsPDF,
-  drawing: Drawing,
-  grid: Grid,
-  wanted: readonly { readonly column: number; readonly row: number }[],
-): void {
-  const [wide, high] = [grid.columns * grid.stepX + OVERLAP_MM, grid.rows * grid.stepY + OVERLAP_MM];
-  const unitMm = Math.max(wide / (grid.width - 2 * BORDER_MM), high / (grid.height - 3 * BORDER_MM), 1);
-  const left = grid.fromX - BORDER_MM * unitMm;
-  const top = grid.fromY + high + 2 * BORDER_MM * unitMm;
-  doc.setTextColor('#000000');
-  doc.setFontSize(12);
-  doc.text(latin(`${drawing.name}: ${wanted.length} pages, true size`), BORDER_MM, BORDER_MM);
-  doc.setFontSize(9);
-  doc.text(
-    'Print at 100 %, never "fit to page", and measure the square on the first page before going on.',
-    BORDER_MM,
-    BORDER_MM + 6,
+const MAP_TITLE_MM = 5;
+
+/** The whole drawing small, with the pages' numbers. */
+function pageMap(doc: jsPDF, drawing: Drawing, { page, frame, tiles }: TilePlan): void {
+  const lows = { x: Math.min(...tiles.map(({ x }) => x)), y: Math.min(...tiles.map(({ y }) => y)) };
+  const wide = Math.max(...tiles.map(({ x }) => x)) + frame.width - lows.x;
+  const high = Math.max(...tiles.map(({ y }) => y)) + frame.height - lows.y;
+  const title = wrapped(
+    `${tiles.length} ${tiles.length === 1 ? 'page' : 'pages'}, full size. ` +
+      'Print at 100 %, never "fit to page", and measure the square on the first page before going on.',
+    page.width - 2 * BORDER_MM,
+    MAP_TITLE_MM,
   );
-  doc.setDrawColor(QUIET);
-  doc.setTextColor(QUIET);
-  wanted.forEach(({ column, row }, i) => {
-    const x = (grid.fromX + column * grid.stepX - left) / unitMm;
-    const y = (top - grid.fromY - row * grid.stepY) / unitMm;
-    const [w, h] = [(grid.stepX + OVERLAP_MM) / unitMm, (grid.stepY + OVERLAP_MM) / unitMm];
-    doc.setLineWidth(0.15).rect(x, y - h, w, h, 'S');
-    doc.text(String(i + 1), x + w / 2, y - h / 2);
+  const head = BORDER_MM + title.length * 1.4 * MAP_TITLE_MM;
+  const unitMm = Math.max(wide / (page.width - 2 * BORDER_MM), high / (page.height - head - 2 * BORDER_MM), 1);
+  const pen = { doc, left: lows.x - BORDER_MM * unitMm, top: lows.y + high + head * unitMm, unitMm };
+  doc.setFontSize(MAP_TITLE_MM * POINTS_PER_MM);
+  title.forEach((line, i) => doc.text(latin(line), BORDER_MM, BORDER_MM + i * 1.4 * MAP_TITLE_MM));
+  doc.setLineWidth(LINE_MM.construction);
+  const numbers = tiles.map(({ x, y }, i): DrawnText => {
+    const [px, py] = [(x - pen.left) / unitMm, (pen.top - y - frame.height) / unitMm];
+    doc.rect(px, py, frame.width / unitMm, frame.height / unitMm, 'S');
+    const text = String(i + 1);
+    const heightMm = Math.max(NOTE_MM, Math.min(6, frame.height / unitMm / 3)) * unitMm;
+    return { text, heightMm, align: 'center', at: [x + frame.width / 2, y + frame.height / 2 - heightMm / 3] };
   });
-  drawAll({ doc, left, top, unitMm }, { ...drawing, texts: [] });
+  drawPaths(pen, mapLines(drawing, unitMm));
+  drawTexts(pen, settled(numbers));
 }
 
-/** Whether any of the path lies in the box; a segment is tried by its clipped length (Liang and Barsky 1984). */
-function passesThrough({ points, isClosed }: DrawnPath, low: Vec2, high: Vec2): boolean {
-  const round = isClosed && points[0] ? [...points, points[0]] : points;
-  return round.some((b, i) => {
-    const a = round[i - 1];
-    if (!a) return false;
-    let [from, to] = [0, 1];
-    for (const axis of [0, 1] as const) {
-      const d = b[axis] - a[axis];
-      if (d === 0 && (a[axis] < low[axis] || a[axis] > high[axis])) return false;
-      if (d === 0) continue;
-      const ends = [(low[axis] - a[axis]) / d, (high[axis] - a[axis]) / d];
-      from = Math.max(from, Math.min(...ends));
-      to = Math.min(to, Math.max(...ends));
-    }
-    return from <= to;
-  });
-}
-
-/** The built-in letters of a PDF: Latin 1; a minus becomes a hyphen, an eighth is written out. */
-const latin = (text: string): string =>
-  text
-    .replace(/[−–—]/g, '-')
-    .replace(/[⅛⅜⅝⅞]/g, (sign) => `${1 + 2 * '⅛⅜⅝⅞'.indexOf(sign)}/8`)
-    .replace(/[^ -ÿ]/g, '?');
+/** On the map thinner than at full size, each by its kind. */
+const mapLines = ({ paths }: Drawing, unitMm: number): DrawnPath[] =>
+  paths.map((path) => ({ ...path, widthMm: LINE_MM[path.layer === 'cut' ? 'mark' : 'construction'] * unitMm }));

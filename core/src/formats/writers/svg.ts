@@ -1,12 +1,13 @@
 /** Writes a drawing as SVG at true scale: one user unit is one millimetre, and the page is as large as the drawing. */
 import { plainText } from '../../measure';
-import { type Drawing, drawingBounds } from '../drawing';
+import { type Drawing, drawingBounds, inFiles } from '../drawing';
 
 /** Room around the drawing, and the check square beside it that anyone can lay a rule on. */
 const BORDER_MM = 20;
 const CHECK_MM = 100;
 
-export function writeSvg(drawing: Drawing): string {
+export function writeSvg(whole: Drawing): string {
+  const drawing = inFiles(whole);
   const box = drawingBounds(drawing);
   const width = box.maxX - box.minX + 2 * BORDER_MM;
   const height = box.maxY - box.minY + 3 * BORDER_MM + CHECK_MM;

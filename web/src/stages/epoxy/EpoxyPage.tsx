@@ -6,7 +6,18 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { seamOfThing, seamThing, type Takeoff, type TakeoffLine } from '@kalotrope/core/epoxy';
-import { formatArea, formatDeg, formatMass, formatShare, formatWithUnit } from '@kalotrope/core/measure';
+import {
+  areaFigure,
+  areaUnit,
+  formatArea,
+  formatDeg,
+  formatMass,
+  formatRun,
+  formatShare,
+  formatWithUnit,
+  massFigure,
+  massUnit,
+} from '@kalotrope/core/measure';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { Figure } from '../../controls/Figure';
@@ -57,12 +68,12 @@ export default function EpoxyPage() {
             <>
               <Figure
                 name="Epoxy, mixed"
-                value={formatMass(takeoff.resinWithWaste)}
-                why={`${formatMass(takeoff.resin)} used, and ${formatShare(project.epoxy.waste)} of what is mixed lost`}
+                value={formatMass(takeoff.resinWithWaste, notation)}
+                why={`${formatMass(takeoff.resin, notation)} used, and ${formatShare(project.epoxy.waste)} of what is mixed lost`}
               />
-              <Figure name="Filler" value={formatMass(takeoff.filler)} />
-              <Figure name={`Tape, ${project.epoxy.tapeWidth} mm wide`} value={`${takeoff.tapeM.toFixed(1)} m`} />
-              <Figure name="Cloth and tape together" value={formatArea(takeoff.clothM2)} />
+              <Figure name="Filler" value={formatMass(takeoff.filler, notation)} />
+              <Figure name={`Tape, ${project.epoxy.tapeWidth} mm wide`} value={formatRun(takeoff.tapeM, notation)} />
+              <Figure name="Cloth and tape together" value={formatArea(takeoff.clothM2, notation)} />
             </>
           )
         }
@@ -74,6 +85,7 @@ export default function EpoxyPage() {
 }
 
 function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
+  const notation = useAppSelector(selectNotation);
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
   const seamOf = (line: TakeoffLine) =>
@@ -86,9 +98,9 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
         <TableRow>
           <TableCell>for</TableCell>
           <TableCell>counted from</TableCell>
-          <TableCell align="right">epoxy, g</TableCell>
-          <TableCell align="right">filler, g</TableCell>
-          <TableCell align="right">glass, m²</TableCell>
+          <TableCell align="right">epoxy, {massUnit(notation)}</TableCell>
+          <TableCell align="right">filler, {massUnit(notation)}</TableCell>
+          <TableCell align="right">glass, {areaUnit(notation)}</TableCell>
         </TableRow>
       </TableHead>
       {GROUPS.map(([group, name]) => {
@@ -104,7 +116,7 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
                   </Typography>
                 </TableCell>
                 <TableCell className="figure" sx={{ fontWeight: 650 }}>
-                  {Math.round(sum)}
+                  {massFigure(sum, notation)}
                 </TableCell>
                 <TableCell />
                 <TableCell />
@@ -120,9 +132,11 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
                   >
                     <TableCell sx={{ pl: 3 }}>{line.item}</TableCell>
                     <TableCell sx={{ color: 'text.secondary' }}>{line.from}</TableCell>
-                    <TableCell className="figure">{Math.round(line.resin)}</TableCell>
-                    <TableCell className="figure">{line.filler > 0 ? Math.round(line.filler) : ''}</TableCell>
-                    <TableCell className="figure">{line.clothM2 > 0 ? line.clothM2.toFixed(2) : ''}</TableCell>
+                    <TableCell className="figure">{massFigure(line.resin, notation)}</TableCell>
+                    <TableCell className="figure">{line.filler > 0 ? massFigure(line.filler, notation) : ''}</TableCell>
+                    <TableCell className="figure">
+                      {line.clothM2 > 0 ? areaFigure(line.clothM2, notation) : ''}
+                    </TableCell>
                   </TableRow>
                 );
               })}
@@ -136,17 +150,17 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
             <strong>Used</strong>
           </TableCell>
           <TableCell className="figure">
-            <strong>{Math.round(takeoff.resin)}</strong>
+            <strong>{massFigure(takeoff.resin, notation)}</strong>
           </TableCell>
-          <TableCell className="figure">{Math.round(takeoff.filler)}</TableCell>
-          <TableCell className="figure">{takeoff.clothM2.toFixed(2)}</TableCell>
+          <TableCell className="figure">{massFigure(takeoff.filler, notation)}</TableCell>
+          <TableCell className="figure">{areaFigure(takeoff.clothM2, notation)}</TableCell>
         </TableRow>
         <TableRow>
           <TableCell colSpan={2}>
             <strong>To mix, with waste</strong>
           </TableCell>
           <TableCell className="figure">
-            <strong>{Math.round(takeoff.resinWithWaste)}</strong>
+            <strong>{massFigure(takeoff.resinWithWaste, notation)}</strong>
           </TableCell>
           <TableCell />
           <TableCell />

@@ -16,6 +16,6 @@ export const epoxyEntry: StageEntry = {
   steps: selectPanelSteps,
   hasTape: false,
   waitsFor: waitsForLines,
-  status: ({ derived }) => `${formatMass(derived.epoxy.value.resinWithWaste)} mixed`,
+  status: ({ derived, notation }) => `${formatMass(derived.epoxy.value.resinWithWaste, notation)} mixed`,
   drawingsOf: [],
 };

@@ -6,8 +6,8 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { useEffect, useState } from 'react';
 import type { CardModel, CardOptions } from '@kalotrope/core/exchange';
-import { fileNames, pageOnItsSide, type Drawing, type Paper } from '@kalotrope/core/formats';
-import type { Project } from '@kalotrope/core/project';
+import { fileNames, pageOnItsSide, SHEET_PAPERS, type Drawing, type SheetPaper } from '@kalotrope/core/formats';
+import { usualPaper, type Project } from '@kalotrope/core/project';
 import { saveFile } from '../../files/files';
 import { selectProject } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
@@ -25,7 +25,10 @@ export function CardPages() {
 }
 
 function CardModelOf({ project }: { readonly project: Project }) {
-  const [options, setOptions] = useState<CardOptions>({ scale: 10, paper: 'A4', edges: 'tabs' });
+  const [options, setOptions] = useState<CardOptions>({
+    ...{ scale: 10, edges: 'tabs' },
+    paper: usualPaper(project.notation),
+  });
   const [made, setMade] = useState<Made | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   useEffect(() => {
@@ -72,11 +75,14 @@ function CardModelOf({ project }: { readonly project: Project }) {
           select
           label="Card"
           value={options.paper}
-          onChange={({ target }) => setOptions({ ...options, paper: target.value as Paper })} // one of the items below
+          onChange={({ target }) => setOptions({ ...options, paper: target.value as SheetPaper })} // one of the items below
           sx={{ width: 120 }}
         >
-          <MenuItem value="A4">A4</MenuItem>
-          <MenuItem value="Letter">Letter</MenuItem>
+          {SHEET_PAPERS.map((paper) => (
+            <MenuItem key={paper} value={paper}>
+              {paper}
+            </MenuItem>
+          ))}
         </TextField>
         <TextField
           select

@@ -27,11 +27,11 @@ export function PanelNumbers() {
         value={formatWithUnit(upper.length, notation)}
         why="Length of the flat edge as it is cut"
       />
-      <Figure name="Area" value={formatArea(panel.areaM2)} why="Of one panel, measured on the flat" />
+      <Figure name="Area" value={formatArea(panel.areaM2, notation)} why="Of one panel, measured on the flat" />
       <Figure
         name="Most twist"
         value={formatDeg(maxTwist.value, 2)}
-        why={`Between the tangent planes at the ends of a ruling; at x ${Math.round(maxTwist.x)} mm`}
+        why={`Between the tangent planes at the ends of a ruling; at ${formatWithUnit(maxTwist.x, notation)} from the stem`}
       />
       <Figure
         name="Would stretch by"

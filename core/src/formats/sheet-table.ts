@@ -1,0 +1,119 @@
+/** Tables on sheets of paper: as wide as their words, in columns side by side and on as many pages as it takes. */
+import { at, boundsOf, type Outline, type Vec2 } from '../geometry';
+import type { LabelBox } from './labels';
+import { shortened, textWidth } from './letters';
+import { LETTER_MM, sheetLine, sheetText, type Content } from './sheet';
+
+/** A cell: words, or the outline of a part, drawn small. */
+export type SheetCell = string | { readonly outline: Outline };
+export type SheetColumn = { readonly head: string; readonly isFigure?: boolean; readonly mostMm?: number };
+export type SheetTable = { readonly columns: readonly SheetColumn[]; readonly rows: readonly (readonly SheetCell[])[] };
+
+const ROW_MM = 4.6;
+const PICTURE_ROW_MM = 9;
+const PICTURE_MM = 26;
+/** Between the words of neighbouring columns, and between tables side by side. */
+const SPACE_MM = 3;
+const BESIDE_MM = 6;
+/** Between a table's last row and the next table's head. */
+const UNDER_MM = 7;
+const MOST_CELL_MM = 90;
+
+/** Tables one after another on pages, from the first page's room on. Each page's contents, and where the last ends. */
+export function tablePages(
+  tables: readonly SheetTable[],
+  { first, later }: { readonly first: LabelBox; readonly later: LabelBox },
+): Content[] {
+  const pages: { paths: Content['paths'][number][]; texts: Content['texts'][number][] }[] = [{ paths: [], texts: [] }];
+  let room = first;
+  let top = room.maxY;
+  const turn = () => {
+    pages.push({ paths: [], texts: [] });
+    room = later;
+    top = room.maxY;
+  };
+  for (const table of tables) {
+    const rowMm = rowHeight(table);
+    let rows = table.rows;
+    if (top - room.minY < 3 * rowMm) turn();
+    while (rows.length > 0) {
+      const widths = widthsOf(table, room);
+      const wide = widths.reduce((sum, width) => sum + width, 0);
+      const across = Math.max(1, Math.floor((room.maxX - room.minX + BESIDE_MM) / (wide + BESIDE_MM)));
+      const high = Math.max(1, Math.floor((top - room.minY) / rowMm) - 1);
+      const count = Math.min(rows.length, across * high);
+      const each = Math.ceil(count / Math.ceil(count / high));
+      for (let k = 0; k * each < count; k++) {
+        const part = rows.slice(k * each, Math.min(count, (k + 1) * each));
+        const corner: Vec2 = [room.minX + k * (wide + BESIDE_MM), top];
+        const { paths, texts } = tableAt({ ...table, rows: part }, widths, corner);
+        at(pages, -1).paths.push(...paths);
+        at(pages, -1).texts.push(...texts);
+      }
+      rows = rows.slice(count);
+      if (rows.length > 0) turn();
+      else top -= (each + 1) * rowMm + UNDER_MM;
+    }
+  }
+  return pages;
+}
+
+const rowHeight = ({ rows }: SheetTable): number =>
+  rows.some((row) => row.some((cell) => typeof cell !== 'string')) ? PICTURE_ROW_MM : ROW_MM;
+
+/** As wide as the widest cell of each; the widest ones give way where there is no room for all. */
+function widthsOf({ columns, rows }: SheetTable, room: LabelBox): number[] {
+  const wanted = columns.map(({ head, mostMm = MOST_CELL_MM }, c) => {
+    const cells = [head, ...rows.flatMap((row) => row[c] ?? [])];
+    const widest = Math.max(
+      ...cells.map((cell) => (typeof cell === 'string' ? textWidth(cell, LETTER_MM) : PICTURE_MM)),
+    );
+    return Math.min(widest, mostMm) + SPACE_MM;
+  });
+  for (
+    let over = sumOf(wanted) - (room.maxX - room.minX);
+    over > 1e-9;
+    over = sumOf(wanted) - (room.maxX - room.minX)
+  ) {
+    const widest = Math.max(...wanted);
+    const k = wanted.indexOf(widest);
+    wanted[k] = Math.max(widest - over, widest * 0.8, 2 * SPACE_MM);
+    if (wanted[k] >= widest) break;
+  }
+  return wanted;
+}
+const sumOf = (figures: readonly number[]): number => figures.reduce((sum, figure) => sum + figure, 0);
+
+function tableAt(table: SheetTable, widths: readonly number[], [left, top]: Vec2): Content {
+  const rowMm = rowHeight(table);
+  const [paths, texts]: [Content['paths'][number][], Content['texts'][number][]] = [[], []];
+  const right = left + sumOf(widths);
+  const heads: readonly SheetCell[] = table.columns.map(({ head }) => head);
+  [heads, ...table.rows].forEach((cells, r) => {
+    const foot = top - (r + 1) * rowMm;
+    let x = left;
+    cells.forEach((cell, c) => {
+      const width = widths[c] ?? 0;
+      const isFigure = table.columns[c]?.isFigure ?? false;
+      if (typeof cell === 'string') {
+        const words = shortened(cell, width - 1.5, LETTER_MM);
+        const place: Vec2 = [isFigure ? x + width - 1 : x + 0.5, foot + 1.2];
+        if (words !== '') texts.push(sheetText(place, words, { align: isFigure ? 'right' : 'left' }));
+      } else paths.push(sheetLine('mark', fitted(cell.outline, [x, foot], [width - SPACE_MM, rowMm]), true));
+      x += width;
+    });
+    const line: Vec2[] = [
+      [left, foot],
+      [right, foot],
+    ];
+    paths.push(sheetLine(r === 0 ? 'edge' : 'construction', line));
+  });
+  return { paths, texts };
+}
+
+/** An outline as large as its cell takes it. */
+function fitted(outline: Outline, [left, foot]: Vec2, [wide, high]: Vec2): Vec2[] {
+  const box = boundsOf(outline);
+  const over = Math.max((box.maxX - box.minX) / wide, (box.maxY - box.minY) / (high - 1.6), 1e-6);
+  return outline.map(([x, y]): Vec2 => [left + 1 + (x - box.minX) / over, foot + 0.8 + (y - box.minY) / over]);
+}

@@ -1,0 +1,123 @@
+/** Where the sheets join, on paper: each panel with the edges of its scarfs and their distances from its fore end. */
+import {
+  forwardArrow,
+  innerBox,
+  merged,
+  pageOnItsSide,
+  sheetsOf,
+  tablePages,
+  viewOn,
+  type Content,
+  type PaperSheets,
+  type SheetHead,
+  type SheetScale,
+  type SheetTable,
+  type SheetView,
+} from '../formats';
+import { boundsOf } from '../geometry';
+import { formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
+import type { Panel } from '../panels';
+import type { JointedPanel } from './joint';
+
+export type JointsWhole = {
+  readonly project: { readonly panels: { readonly thickness: number } };
+  readonly values: {
+    readonly panels: { readonly panels: readonly Panel[] };
+    readonly joints: readonly JointedPanel[];
+  };
+  readonly sheetHead: SheetHead;
+};
+
+/** Panels under one another on a page. */
+const A_PAGE = 3;
+const BESIDE_MM = 18;
+const UNDER_MM = 6;
+
+export function jointsSheets({ project, values, sheetHead: head }: JointsWhole): PaperSheets[] {
+  const drawn = values.panels.panels.flatMap((panel) => {
+    const jointed = values.joints.find((other) => other.panel === panel.id);
+    return jointed && jointed.joints.length > 0 ? [{ panel, jointed }] : [];
+  });
+  if (drawn.length === 0) return [];
+  const { notation } = head;
+  const inner = innerBox(pageOnItsSide(head.paper));
+  const high = (inner.maxY - inner.minY) / A_PAGE;
+  const roomOf = (k: number) => ({
+    ...{ minX: inner.minX + BESIDE_MM, maxX: inner.maxX },
+    ...{ maxY: inner.maxY - (k % A_PAGE) * high - 4, minY: inner.maxY - ((k % A_PAGE) + 1) * high + UNDER_MM },
+  });
+  const views = drawn.map(({ panel, jointed }) => viewOf(panel, jointed, notation));
+  const scales = views.map((view, k) => viewOn(view, { room: roomOf(k), notation }).scale);
+  // one scale for all, so that they compare
+  const scale = scales.reduce((most, one) => (one.over > most.over ? one : most), { over: 0, words: '' } as SheetScale);
+  const placed = views.map((view, k): Content => {
+    const on = viewOn(view, { room: roomOf(k), notation, scale });
+    return merged(on, forwardArrow([inner.minX, (on.foot + roomOf(k).maxY) / 2]));
+  });
+  const pages = Array.from({ length: Math.ceil(placed.length / A_PAGE) }, (_, k) =>
+    merged(...placed.slice(k * A_PAGE, (k + 1) * A_PAGE)),
+  );
+  const onLast = placed.length % A_PAGE;
+  const list = jointsTable(
+    drawn.map(({ jointed }) => jointed),
+    notation,
+  );
+  // under the last panel, or on a page of its own
+  const [first, ...more] = tablePages([list], {
+    first: { ...inner, maxY: inner.maxY - onLast * high - UNDER_MM },
+    later: inner,
+  });
+  const last = onLast === 0 ? undefined : pages.pop();
+  const table = first ?? { paths: [], texts: [] };
+  const all = [...pages, last ? merged(last, table) : table, ...more];
+  const sheet = {
+    ...{ name: 'joints-sheet', title: 'The joints, to print', part: 'Joints', hand: 'distances from the fore end' },
+    ...{ material: `${formatWithUnit(project.panels.thickness, 'mm')} plywood`, scale: scale.words },
+  };
+  return [sheetsOf(head, sheet, all)];
+}
+
+function viewOf(panel: Panel, { joints, pieces }: JointedPanel, notation: Notation): SheetView {
+  const box = boundsOf(panel.outline);
+  return {
+    paths: [
+      { kind: 'cut', points: panel.outline, isClosed: true },
+      ...joints.flatMap(({ u, scarf, low, high }) =>
+        [-scarf / 2, scarf / 2].map((d) => ({
+          kind: 'mark' as const,
+          points: [
+            [u + d, low],
+            [u + d, high],
+          ] as const,
+        })),
+      ),
+    ],
+    texts: [
+      ...joints.map(({ u, scarf, high }) => ({
+        at: [u, high] as const,
+        text: `${formatFine(u - scarf / 2 - box.minX, notation)} to ${formatFine(u + scarf / 2 - box.minX, notation)}`,
+        ...{ by: [0, 1.4] as const, align: 'center' as const },
+      })),
+      ...pieces.map(({ name, outline }) => {
+        const own = boundsOf(outline);
+        return {
+          at: [(own.minX + own.maxX) / 2, (own.minY + own.maxY) / 2] as const,
+          ...{ text: name, align: 'center' as const },
+        };
+      }),
+    ],
+  };
+}
+
+const jointsTable = (jointed: readonly JointedPanel[], notation: Notation): SheetTable => ({
+  columns: [
+    { head: `panel, in ${unitLabel(notation)}` },
+    ...['joint', 'middle', 'scarf from', 'to', 'depth there'].map((head) => ({ head, isFigure: true })),
+  ],
+  rows: jointed.flatMap(({ name, joints }) =>
+    joints.map(({ u, scarf, depth }, i) => [
+      ...[name, String(i + 1)],
+      ...[u, u - scarf / 2, u + scarf / 2, depth].map((mm) => formatFine(mm, notation)),
+    ]),
+  ),
+});

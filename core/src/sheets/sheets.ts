@@ -1,0 +1,121 @@
+/** The layouts on paper: every sheet of plywood to scale with its parts named, and the list of parts with their shapes. */
+import {
+  checkLength,
+  innerBox,
+  lineKey,
+  merged,
+  pageOnItsSide,
+  sheetsOf,
+  tablePages,
+  viewOn,
+  type Content,
+  type PaperSheets,
+  type SheetHead,
+  type SheetTable,
+  type SheetView,
+  type ViewText,
+} from '../formats';
+import { boundsOf, type Vec2 } from '../geometry';
+import { formatWithUnit, type Notation } from '../measure';
+import { placedOutline } from './check';
+import type { SheetsWhole } from './drawings';
+import { laidBatches } from './layouts';
+import type { UsedSheet } from './nest';
+import { jobPartName, type CutPart, type NestBatch } from './parts';
+
+const FOOT_MM = 14;
+
+export type SheetsOnPaper = SheetsWhole & { readonly sheetHead: SheetHead };
+
+export function sheetsSheets({ values, found, sheetHead: head }: SheetsOnPaper): PaperSheets[] {
+  const { parts, batches } = values.sheets;
+  if (parts.length === 0) return [];
+  const laid = laidBatches(batches, found.sheets ?? []);
+  return [
+    ...laid.flatMap(({ batch, result }) =>
+      result && result.sheets.length > 0 ? [layoutSheets(batch, result.sheets, { parts, head })] : [],
+    ),
+    partsSheet(parts, head),
+  ];
+}
+
+type LayoutOf = { readonly parts: readonly CutPart[]; readonly head: SheetHead };
+
+function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, head }: LayoutOf): PaperSheets {
+  const inner = innerBox(pageOnItsSide(head.paper));
+  const { notation } = head;
+  const room = { ...inner, minY: inner.minY + FOOT_MM };
+  const drawn = sheets.map((sheet) => viewOn(viewOf(sheet, batch, parts), { room, notation }));
+  const pages = drawn.map((on): Content =>
+    merged(
+      on,
+      lineKey(
+        [
+          ['cut', 'cut'],
+          ['edge', 'edge of the sheet; its face grain runs along it'],
+        ],
+        [inner.minX, inner.minY + 7],
+      ),
+      checkLength([inner.maxX, inner.minY + 6], notation),
+    ),
+  );
+  const thickness = formatWithUnit(batch.thickness, 'mm');
+  const sheet = {
+    ...{ name: `layout-${batch.thickness}mm`, title: `Layouts, ${thickness}, to print` },
+    ...{ part: `Layout, ${thickness}`, hand: `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}` },
+    ...{ material: `${thickness} plywood`, scale: drawn[0]?.scale.words ?? '' },
+  };
+  return sheetsOf(head, sheet, pages);
+}
+
+function viewOf(sheet: UsedSheet, { job }: NestBatch, parts: readonly CutPart[]): SheetView {
+  const stock = job.sheets.find(({ id }) => id === sheet.id);
+  const edge: Vec2[] = stock
+    ? [
+        [0, 0],
+        [stock.width, 0],
+        [stock.width, stock.height],
+        [0, stock.height],
+      ]
+    : [];
+  const placed = sheet.placements.flatMap((placement) => {
+    const part = job.parts.find(({ id }) => id === placement.part);
+    return part ? [{ name: jobPartName(part.id, parts), outline: placedOutline(part.outline, placement) }] : [];
+  });
+  return {
+    paths: [
+      { kind: 'edge', points: edge, isClosed: true },
+      ...placed.map(({ outline }) => ({ kind: 'cut' as const, points: outline, isClosed: true })),
+    ],
+    texts: placed.map(({ name, outline }): ViewText => {
+      const box = boundsOf(outline);
+      return { at: [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2], text: name, by: [0, -1], align: 'center' };
+    }),
+  };
+}
+
+/** Every part with its shape, small. */
+function partsSheet(parts: readonly CutPart[], head: SheetHead): PaperSheets {
+  const inner = innerBox(pageOnItsSide(head.paper));
+  const sheet = {
+    ...{ name: 'parts-sheet', title: 'The parts, to print', part: 'Parts', hand: 'all that is cut from plywood' },
+    ...{ material: '', scale: 'shapes not to scale' },
+  };
+  return sheetsOf(head, sheet, tablePages([partsTable(parts, head.notation)], { first: inner, later: inner }));
+}
+
+const partsTable = (parts: readonly CutPart[], notation: Notation): SheetTable => ({
+  columns: [
+    { head: 'part' },
+    { head: 'shape' },
+    { head: 'how many' },
+    { head: 'plywood', isFigure: true },
+    { head: 'length', isFigure: true },
+    { head: 'width', isFigure: true },
+  ],
+  rows: parts.map(({ name, outline, isPair, thickness }) => {
+    const box = boundsOf(outline);
+    const sides = [box.maxX - box.minX, box.maxY - box.minY].map((mm) => formatWithUnit(mm, notation));
+    return [...[name, { outline }, isPair ? '1 port, 1 starboard' : '1', formatWithUnit(thickness, 'mm')], ...sides];
+  }),
+});
