@@ -5,34 +5,14 @@ export { boatWord, fileNames } from './file';
 export type { ExportFile, ExportTable } from './file';
 export { readDxf } from './read-dxf';
 export type { DxfLine, DxfWord } from './read-dxf';
-export { settled, textBox } from './labels';
+export { settled } from './labels';
 export type { LabelBox } from './labels';
-export { latin, textWidth, wrapped } from './letters';
+export { latin, textWidth } from './letters';
 export { PAPER_NAMES, pageOnItsSide, SHEET_PAPERS } from './paper';
 export type { Paper, SheetPaper } from './paper';
-export {
-  innerBox,
-  LETTER_MM,
-  LINE_MM,
-  LINE_STEP_MM,
-  merged,
-  scaleFor,
-  SHEET_MARGIN_MM,
-  sheetLine,
-  sheetsOf,
-  sheetText,
-} from './sheet';
+export { innerBox, LETTER_MM, merged, scaleFor, sheetLine, sheetsOf, sheetText } from './sheet';
 export type { Content, PaperSheets, SheetHead, SheetScale } from './sheet';
-export {
-  CHECK_BOX_MM,
-  checkLength,
-  dimensionAcross,
-  dimensionUp,
-  forwardArrow,
-  lineKey,
-  numberedSteps,
-  placer,
-} from './sheet-parts';
+export { checkLength, forwardArrow, lineKey, numberedSteps } from './sheet-parts';
 export { tablePages } from './sheet-table';
 export type { SheetTable } from './sheet-table';
 export { besideCorner, viewOn } from './sheet-view';

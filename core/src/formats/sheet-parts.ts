@@ -29,9 +29,6 @@ export function forwardArrow([x, y]: Vec2): Content {
 }
 
 const CHECK = { metric: { mm: 50, words: '50 mm' }, imperial: { mm: 50.8, words: '2 in' } } as const;
-/** Paper that a check length takes up. */
-export const CHECK_BOX_MM = { width: 52, height: 8 } as const;
-
 /** A length to lay a rule on, from its right end: a printer that scales gives itself away. */
 export function checkLength([right, y]: Vec2, notation: Notation): Content {
   const { mm, words } = CHECK[isImperial(notation) ? 'imperial' : 'metric'];

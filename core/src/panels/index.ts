@@ -12,6 +12,7 @@ export { needsRemedy, standingOf } from './remedies/standing';
 export { FIELDS, fieldBands, fieldReader } from './reading/fields';
 export type { Field } from './reading/fields';
 export { foldHull } from './reading/fold';
+export { lineOn, placeOn } from './reading/on-surface';
 export type { FoldedRuling } from './reading/fold';
 export { layByHand } from './reading/hand';
 export type { RoundedStrip } from './cut/rounding';

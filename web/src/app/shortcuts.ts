@@ -17,6 +17,7 @@ export const keysFor = (stageCount: number): readonly (readonly [string, string]
   ['[  ]', 'the one before, the one after'],
   ['u', 'next unit'],
   ['f', 'fit the drawing'],
+  ['v', 'the hull from three-quarter, from the side, bow on'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
   ['Ctrl P', 'print the stage'],

@@ -12,7 +12,7 @@ import { selectDerived, selectNotation, selectPicked, selectProject } from '../.
 import { Figure } from '../../controls/Figure';
 import { Slip } from '../../controls/Slip';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { InTheRound } from '../../drawing/InTheRound';
+import { InTheRound } from '../../drawing/hull/InTheRound';
 import { FrameDrawing } from './FrameDrawing';
 
 export default function FramesPage() {

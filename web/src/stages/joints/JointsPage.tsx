@@ -15,12 +15,15 @@ import { Figure } from '../../controls/Figure';
 import { Slip } from '../../controls/Slip';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
-import { InTheRound } from '../../drawing/InTheRound';
+import { InTheRound } from '../../drawing/hull/InTheRound';
 import { DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 import { longest, stack, wholeBox, type Shelf } from '../../drawing/shelves';
 
-const HULL = <InTheRound />;
+/** Of the space between panels. */
+const UNDER_LAST = 0.25;
+
+const HULL = <InTheRound marks="scarfs" />;
 
 export default function JointsPage() {
   const derived = useAppSelector(selectDerived);
@@ -28,10 +31,14 @@ export default function JointsPage() {
   const apart = useMediaQuery(useTheme().breakpoints.up('md')) ? 0.13 : 0.26;
   if (!derived) return null;
   const { panels } = derived.panels.value;
-  const shelves = stack(panels, longest(panels) * apart);
+  const space = longest(panels) * apart;
+  const shelves = stack(panels, space);
+  const whole = wholeBox(shelves);
+  // the last panel's dimension is below it as the others' are
+  const bounds = { ...whole, minY: whole.minY - space * UNDER_LAST };
   return (
     <>
-      <DrawingSurface label="Panels with their joints" bounds={wholeBox(shelves)} corner={HULL}>
+      <DrawingSurface label="Panels with their joints" bounds={bounds} corner={HULL}>
         {({ px }) => (
           <>
             <GrainPattern px={px} />

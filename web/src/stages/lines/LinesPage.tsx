@@ -7,7 +7,7 @@ import { selectLiveHull, selectProject } from '../../state/selectors';
 import { Slip } from '../../controls/Slip';
 import { useAppSelector } from '../../state/store';
 import { Tick, ViewTabs } from '../../controls/ViewTabs';
-import { InTheRound } from '../../drawing/InTheRound';
+import { InTheRound } from '../../drawing/hull/InTheRound';
 import { Fairing } from './Fairing';
 import { LinesDrawing, type LinesLook } from './LinesDrawing';
 import { MarkOutDrawing, MarkOutList, type Board } from './MarkOut';

@@ -5,7 +5,7 @@ import { memo, useMemo, useState } from 'react';
 import { panelsStage, type Field, type PanelRemedy } from '@kalotrope/core/panels';
 import { Slip } from '../../controls/Slip';
 import { useRested } from '../../controls/use-rested';
-import { InTheRound } from '../../drawing/InTheRound';
+import { InTheRound } from '../../drawing/hull/InTheRound';
 import { selectDerived, selectPicked, selectProject, selectStations } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { CardPages } from './CardPages';
@@ -52,7 +52,8 @@ const FlatView = memo(function FlatView({ look, preview }: FlatProps) {
   const part = useAppSelector((state) => selectProject(state)?.panels);
   const stations = useAppSelector(selectStations);
   const field = look.field === 'none' ? undefined : look.field;
-  const corner = useMemo(() => <InTheRound field={field} />, [field]);
+  const marks = look.hasHoles ? ('holes' as const) : undefined;
+  const corner = useMemo(() => <InTheRound field={field} marks={marks} />, [field, marks]);
   if (!value || !part) return null;
   return <PanelsDrawing {...value} stations={stations} part={part} look={look} preview={preview} corner={corner} />;
 });

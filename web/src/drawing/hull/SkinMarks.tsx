@@ -1,0 +1,71 @@
+/** What lies on the skin: where the sheets are joined, or the holes by which the panels are stitched. */
+import { lineOn, placeOn, stitchesOf, type Panel } from '@kalotrope/core/panels';
+import type { Vec3 } from '@kalotrope/core/geometry';
+import { memo, useEffect, useMemo } from 'react';
+import { BufferAttribute, BufferGeometry } from 'three';
+import { selectDerived, selectProject } from '../../state/selectors';
+import { useAppSelector } from '../../state/store';
+import type { SkinMark } from './HullScene';
+import { drawSoon } from './quality';
+
+type Props = { readonly marks: SkinMark; readonly panels: readonly Panel[] };
+
+/** Points of a joint across its panel. */
+const ACROSS = 12;
+const HOLE_PX = 3.5;
+
+export const SkinMarks = memo(function SkinMarks({ marks, panels }: Props) {
+  const { lines, points } = useOnSkin(marks, panels);
+  return [1, -1].map((side) => (
+    <group key={side} scale={[1, side, 1]}>
+      <lineSegments geometry={lines}>
+        <lineBasicMaterial color="#0E5A61" />
+      </lineSegments>
+      <points geometry={points}>
+        <pointsMaterial color="#3B2C18" size={HOLE_PX} sizeAttenuation={false} />
+      </points>
+    </group>
+  ));
+});
+
+function useOnSkin(marks: SkinMark, panels: readonly Panel[]) {
+  const jointed = useAppSelector((state) => selectDerived(state)?.joints.value);
+  const part = useAppSelector((state) => selectProject(state)?.panels);
+  const made = useMemo(() => {
+    const ofPanel = (panel: Panel) => jointed?.find((other) => other.panel === panel.id)?.joints ?? [];
+    const runs =
+      marks === 'scarfs'
+        ? panels.flatMap((panel) =>
+            ofPanel(panel).flatMap(({ u, scarf, low, high }) =>
+              [-scarf / 2, scarf / 2].map((d) => lineOn(panel, [u + d, low], [u + d, high], ACROSS)),
+            ),
+          )
+        : [];
+    const holes =
+      marks === 'holes' && part
+        ? panels.flatMap((panel) =>
+            stitchesOf(panel, panels, part)
+              .map((hole) => placeOn(panel, hole.at))
+              .filter((place) => place !== undefined),
+          )
+        : [];
+    return {
+      lines: geometryOf(runs.flatMap((run) => run.slice(1).flatMap((p, i) => [run[i] ?? p, p]))),
+      points: geometryOf(holes),
+    };
+  }, [marks, panels, jointed, part]);
+  useEffect(() => {
+    drawSoon();
+    return () => {
+      made.lines.dispose();
+      made.points.dispose();
+    };
+  }, [made]);
+  return made;
+}
+
+const geometryOf = (points: readonly Vec3[]): BufferGeometry =>
+  new BufferGeometry().setAttribute(
+    'position',
+    new BufferAttribute(new Float32Array(points.flatMap((p) => [...p])), 3),
+  );

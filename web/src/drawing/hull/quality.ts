@@ -1,0 +1,103 @@
+/**
+ * How finely the hull is drawn. With a graphics processor always as finely as the screen shows; without one coarsely
+ * while it moves or the boat is being changed, and finely once it rests.
+ */
+import { invalidate, useFrame } from '@react-three/fiber';
+import { useLayoutEffect, useRef, useSyncExternalStore } from 'react';
+import { graphics } from './graphics';
+
+/** Pixels of the picture to one of the screen: at rest, and while it moves, as finely as keeps up. */
+const RESTING = 2;
+const MOVING = [0.75, 0.6, 0.5, 0.4, 0.3] as const;
+const REST_MS = 350;
+/** Thirty frames a second, and so quick that a finer picture would keep up too; judged over so many frames. */
+const SLOW_MS = 31;
+const QUICK_MS = 17;
+const APART_MS = 150;
+const JUDGED = 4;
+
+/** Without a graphics processor the picture waits for edits to pause, but no longer than this, ms. */
+const SOFTWARE_PAUSE_MS = 150;
+const SOFTWARE_LONGEST_MS = 500;
+
+let waiting: { timer: ReturnType<typeof setTimeout>; readonly since: number } | undefined;
+
+/** The boat has changed: draw it again, at once or when edits pause. */
+export function drawSoon(): void {
+  if (graphics() === 'processor') {
+    invalidate();
+    return;
+  }
+  moves();
+  const now = performance.now();
+  const since = waiting?.since ?? now;
+  clearTimeout(waiting?.timer);
+  const left = Math.min(SOFTWARE_PAUSE_MS, Math.max(0, since + SOFTWARE_LONGEST_MS - now));
+  const timer = setTimeout(() => {
+    waiting = undefined;
+    invalidate();
+  }, left);
+  waiting = { timer, since };
+}
+
+/** It is being turned, or moved by a slider. */
+export function moves(): void {
+  if (graphics() === 'processor') return;
+  clearTimeout(resting);
+  resting = setTimeout(() => turn(false), REST_MS);
+  turn(true);
+}
+
+let isMoving = false;
+let resting: ReturnType<typeof setTimeout> | undefined;
+const listeners = new Set<() => void>();
+const listen = (listener: () => void) => {
+  listeners.add(listener);
+  return () => {
+    listeners.delete(listener);
+  };
+};
+
+function turn(now: boolean): void {
+  if (isMoving === now) return;
+  isMoving = now;
+  listeners.forEach((listener) => listener());
+}
+
+/** Whether what is dear and not missed in moving is left out for now. */
+export const useIsCoarse = (): boolean => useSyncExternalStore(listen, () => isMoving);
+
+/** How coarse it is while it moves: found out by moving it, and kept. */
+let level = 2;
+
+const finenessNow = (): number =>
+  graphics() === 'processor' ? Math.min(2, window.devicePixelRatio) : isMoving ? (MOVING[level] ?? RESTING) : RESTING;
+
+/** Pixels of the picture to one of the screen. */
+export const useFineness = (): number => useSyncExternalStore(listen, finenessNow);
+
+/** Looks how quickly the frames follow one another while it moves. */
+export function Quality() {
+  const isCoarse = useIsCoarse();
+  const times = useRef<{ last: number; readonly taken: number[] }>({ last: 0, taken: [] });
+  useLayoutEffect(() => {
+    times.current = { last: 0, taken: [] };
+    invalidate();
+  }, [isCoarse]);
+  useFrame(() => {
+    if (!isCoarse) return;
+    const { last, taken } = times.current;
+    const now = performance.now();
+    times.current.last = now;
+    if (last > 0) taken.push(now - last);
+    if (taken.length < JUDGED) return;
+    const middle = [...taken].sort((a, b) => a - b)[JUDGED / 2] ?? 0;
+    taken.length = 0;
+    // frames far apart are edits, each drawn by itself
+    const next = middle > APART_MS ? level : level + (middle > SLOW_MS ? 1 : middle < QUICK_MS ? -1 : 0);
+    if (next === level || MOVING[next] === undefined) return;
+    level = next;
+    listeners.forEach((listener) => listener());
+  });
+  return null;
+}
