@@ -30,6 +30,64 @@ test('the second school and the second unit, through every stage', async ({ page
   await expect(page.getByRole('heading', { name: 'Fillets' })).toBeHidden();
 });
 
+/** A figure with a unit of the one system or the other, as it stands on the screen. */
+const METRIC = /\d ?(mm²?|cm²?|m²?|kg|g|g\/m²)(?![\p{L}\d])/u;
+const IMPERIAL = /\d ?(in|ft|yd|oz|lb|in²|ft²|oz\/yd²)(?![\p{L}\d])|\d-\d+-\d/u;
+/** Sheets are sold by millimetres everywhere. */
+const SHEETS = /\d+(\/\d+)?( \d+\/\d+)? in \([\d.]+ mm\)|thickness \([\d.]+ mm\)/g;
+
+for (const [demo, shown, isForeign] of [
+  ['Orrin pram', 'feet, inches and eighths', (text: string) => METRIC.test(text.replace(SHEETS, ''))],
+  ['Tamsel 430', 'millimetres', (text: string) => IMPERIAL.test(text)],
+] as const)
+  test(`every screen of the ${demo} is in ${shown} and in nothing else`, async ({ page }) => {
+    await page.goto('/');
+    await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
+    await page.goto('/projects');
+    await page.getByRole('link', { name: demo }).click();
+    await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
+    /** What is read on the page, of which words a program for cutting is meant in millimetres. */
+    const look = async (where: string, within = page.locator('body')) => {
+      const lines = (await within.innerText()).split('\n');
+      const labels = await within
+        .locator('label, [aria-label], [title]')
+        .evaluateAll((all) =>
+          all.flatMap((one) => [
+            one.textContent ?? '',
+            one.getAttribute('aria-label') ?? '',
+            one.getAttribute('title') ?? '',
+          ]),
+        );
+      const foreign = [...lines, ...labels].filter((text) => text.length < 400 && isForeign(text));
+      expect([...new Set(foreign)], where).toEqual([]);
+    };
+    for (const tab of ['Three views', 'The table', 'Mark out']) {
+      await page.getByRole('tab', { name: tab }).click();
+      await look(tab);
+    }
+    for (const [key, stage] of [
+      ['2', 'Panels'],
+      ['3', 'Frames'],
+      ['4', 'Joints'],
+      ['5', 'Sheets'],
+      ['6', 'Epoxy & glass'],
+    ] as const) {
+      await page.keyboard.press('Escape');
+      await page.keyboard.press(key);
+      await expect(page.getByRole('main', { name: stage })).toBeVisible();
+      if (key === '5') await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeVisible();
+      await look(stage);
+      if (key === '2') await page.locator('path[data-part="Side"]').click();
+      if (key === '2') await look('Panels, a side picked');
+    }
+    // what was chosen last is what the next boat begins in
+    if (demo === 'Orrin pram') for (const key of 'uuu') await page.keyboard.press(key);
+    await page.goto('/projects');
+    await page.getByRole('button', { name: 'From a few dimensions' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await look('a few dimensions', page.getByRole('dialog'));
+  });
+
 test('a laid-out sheet goes out as SVG at true scale', async ({ page }) => {
   await openOrrin(page);
   await page.getByRole('link', { name: /Sheets/ }).click();
@@ -37,10 +95,10 @@ test('a laid-out sheet goes out as SVG at true scale', async ({ page }) => {
   await page.getByRole('button', { name: 'Export' }).click();
   const waiting = page.waitForEvent('download');
   await page.getByRole('menuitemradio', { name: 'SVG' }).click();
-  await page.getByRole('menuitem', { name: /^Sheet 1, 6 mm, SVG/ }).click();
+  await page.getByRole('menuitem', { name: 'Sheet 1, 1/4 in (6 mm), SVG' }).click();
   const svg = readFileSync(await (await waiting).path(), 'utf8');
-  // the page: a sheet of 2440 × 1220, 20 mm round it, and the 100 mm check square below
-  expect(svg).toContain('width="2480mm" height="1380mm" viewBox="0 0 2480 1380"');
+  // the page: a sheet of 96 × 48 in, 20 mm round it, and the 100 mm check square below
+  expect(svg).toContain('width="2478.4mm" height="1379.2mm" viewBox="0 0 2478.4 1379.2"');
   expect(svg.match(/class="cut"/g)?.length).toBeGreaterThan(0);
 });
 

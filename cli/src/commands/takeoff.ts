@@ -1,3 +1,4 @@
+import { fromWords } from '@kalotrope/core/epoxy';
 import { allFindings, createDerive, searchAll } from '@kalotrope/core/project';
 import { leftOff, listed, tallySheets, type SheetCount } from '@kalotrope/core/sheets';
 import { findingJson, findingsText, readProjectOption, trim, type Answer, type Options } from '../io';
@@ -12,7 +13,12 @@ export function takeoffCommand(file: string, _options: Options): Answer {
   const found = searchAll(project, derived, LAYOUT_ROUNDS);
   const findings = allFindings(derived, { project, found });
   const sheets = tallySheets(derived.sheets.value, found.sheets ?? []).map(sheetRow);
-  const lines = value.lines.map((line) => ({ ...line, resin: trim(line.resin), filler: trim(line.filler) }));
+  const lines = value.lines.map((line) => ({
+    ...line,
+    from: fromWords(line.from, 'mm'),
+    resin: trim(line.resin),
+    filler: trim(line.filler),
+  }));
   const totals = {
     resin: trim(value.resin),
     resinWithWaste: trim(value.resinWithWaste),

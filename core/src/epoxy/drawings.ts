@@ -1,23 +1,35 @@
 /** The list of quantities as a table. */
 import { csv, type ExportTable } from '../formats';
+import { areaFigure, isImperial, massFigure, type Notation } from '../measure';
+import { fromWords } from './from-words';
 import type { Takeoff } from './takeoff';
 
-const takeoffCsv = (takeoff: Takeoff): string =>
-  csv(
-    ['group', 'item', 'counted_from', 'resin_g', 'filler_g', 'cloth_m2', 'tape_m'],
+const METRIC_HEADS = ['resin_g', 'filler_g', 'cloth_m2', 'tape_m'];
+const IMPERIAL_HEADS = ['resin_oz', 'filler_oz', 'cloth_ft2', 'tape_ft'];
+const FEET_PER_M = 1 / 0.3048;
+
+const takeoffCsv = (takeoff: Takeoff, notation: Notation): string => {
+  const inFeet = isImperial(notation);
+  return csv(
+    ['group', 'item', 'counted_from', ...(inFeet ? IMPERIAL_HEADS : METRIC_HEADS)],
     takeoff.lines.map((line) => [
-      line.group,
-      line.item,
-      line.from,
-      Math.round(line.resin),
-      Math.round(line.filler),
-      Number(line.clothM2.toFixed(3)),
-      Number(line.tapeM.toFixed(2)),
+      ...[line.group, line.item, fromWords(line.from, notation)],
+      ...[line.resin, line.filler].map((grams) => Number(massFigure(grams, notation))),
+      inFeet ? Number(areaFigure(line.clothM2, notation)) : Number(line.clothM2.toFixed(3)),
+      Number((inFeet ? line.tapeM * FEET_PER_M : line.tapeM).toFixed(2)),
     ]),
   );
+};
 
-export type EpoxyWhole = { readonly values: { readonly epoxy: Takeoff } };
+export type EpoxyWhole = {
+  readonly project: { readonly notation: Notation };
+  readonly values: { readonly epoxy: Takeoff };
+};
 
-export const epoxyTables = ({ values }: EpoxyWhole): ExportTable[] => [
-  { name: 'epoxy-and-glass', title: 'Epoxy and glass, what to buy', csv: takeoffCsv(values.epoxy) },
+export const epoxyTables = ({ project, values }: EpoxyWhole): ExportTable[] => [
+  {
+    name: 'epoxy-and-glass',
+    title: 'Epoxy and glass, what to buy',
+    csv: takeoffCsv(values.epoxy, project.notation),
+  },
 ];

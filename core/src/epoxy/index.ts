@@ -3,3 +3,4 @@ export { chinesOf } from './sheathing';
 export { epoxyStage } from './stage';
 export { seamOfThing, seamThing } from './things';
 export * as epoxyConstants from './constants';
+export { fromWords, width as formatWidth } from './from-words';

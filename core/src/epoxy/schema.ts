@@ -1,5 +1,6 @@
 /** The epoxy and glass part of a project: the rates that builders set for themselves. */
 import { z } from 'zod';
+import { usualIn, type Notation } from '../measure';
 import { countField, figureField, lengthField, shareField } from '../stage';
 import * as usual from './constants';
 
@@ -29,9 +30,9 @@ export const epoxySchema = z.object({
 export type EpoxyPart = z.infer<typeof epoxySchema>;
 
 /** The epoxy part of a new project. */
-export const epoxyAtFirst = (): EpoxyPart => ({
-  filletRadius: usual.FILLET_RADIUS.value,
-  tapeWidth: usual.TAPE_WIDTH.value,
+export const epoxyAtFirst = (_others: object, notation: Notation): EpoxyPart => ({
+  filletRadius: usualIn(usual.FILLET_RADIUS.value, notation),
+  tapeWidth: usualIn(usual.TAPE_WIDTH.value, notation),
   tapeLayersInside: usual.TAPE_LAYERS.value,
   tapeLayersOutside: usual.TAPE_LAYERS.value,
   tapeWeight: usual.TAPE_WEIGHT.value,

@@ -19,6 +19,7 @@ import {
   massUnit,
   type Notation,
 } from '../measure';
+import { fromWords, width } from './from-words';
 import type { EpoxyPart } from './schema';
 import type { Takeoff } from './takeoff';
 
@@ -43,7 +44,7 @@ const toBuy = (takeoff: Takeoff, part: EpoxyPart, notation: Notation): SheetTabl
   rows: [
     ['Epoxy, mixed, with what is lost', formatMass(takeoff.resinWithWaste, notation)],
     ['Filler', formatMass(takeoff.filler, notation)],
-    [`Tape, ${part.tapeWidth} mm wide`, formatRun(takeoff.tapeM, notation)],
+    [`Tape, ${width(part.tapeWidth, notation)} wide`, formatRun(takeoff.tapeM, notation)],
     ['Cloth and tape together', formatArea(takeoff.clothM2, notation)],
   ],
 });
@@ -57,7 +58,7 @@ const lineByLine = (takeoff: Takeoff, notation: Notation): SheetTable => ({
     { head: `glass, ${areaUnit(notation)}`, isFigure: true },
   ],
   rows: takeoff.lines.map((line) => [
-    ...[line.item, line.from, massFigure(line.resin, notation)],
+    ...[line.item, fromWords(line.from, notation), massFigure(line.resin, notation)],
     line.filler > 0 ? massFigure(line.filler, notation) : '',
     line.clothM2 > 0 ? areaFigure(line.clothM2, notation) : '',
   ]),

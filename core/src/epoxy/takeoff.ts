@@ -47,10 +47,24 @@ type Seam = {
   readonly isFilleted: boolean;
 };
 
+/** What a line was counted from: figures, said in words by from-words.ts. Lengths mm, areas m². */
+export type CountedFrom =
+  | {
+      readonly kind: 'fillet';
+      readonly length: number;
+      readonly sectionMm2: number;
+      readonly radius: number;
+      readonly angleDeg: number;
+    }
+  | { readonly kind: 'tape'; readonly length: number; readonly layers: number; readonly width: number }
+  | { readonly kind: 'cloth'; readonly areaM2: number; readonly weight: number; readonly coats: number }
+  | { readonly kind: 'faces'; readonly areaM2: number; readonly coats: number }
+  | { readonly kind: 'scarf'; readonly areaM2: number };
+
 export type TakeoffLine = {
   readonly group: 'fillets' | 'tapes' | 'sheathing' | 'sealing' | 'glue';
   readonly item: string;
-  readonly from: string;
+  readonly from: CountedFrom;
   /** Mixed resin and hardener, g, before waste. */
   readonly resin: number;
   /** Filler powder, g. */
@@ -220,9 +234,10 @@ function filletLines(seam: Seam, part: EpoxyPart): TakeoffLine[] {
   // a bulkhead is filleted on both its faces, a seam or a transom on the inside only
   const sides = seam.kind === 'bulkhead' ? 2 : 1;
   const mass = (section * seam.length * sides * MIX_DENSITY.value) / 1000;
-  const from =
-    `${((seam.length * sides) / 1000).toFixed(2)} m, section ${section.toFixed(0)} mm², ` +
-    `radius ${part.filletRadius} mm, corner ${seam.angleDeg.toFixed(0)}°`;
+  const from: CountedFrom = {
+    ...{ kind: 'fillet', length: seam.length * sides, sectionMm2: section },
+    ...{ radius: part.filletRadius, angleDeg: seam.angleDeg },
+  };
   return [
     {
       ...none,
@@ -241,7 +256,7 @@ function tapeLines(seam: Seam, { part, school }: TakeoffInput): TakeoffLine[] {
   const layers = inside + (isBulkhead ? 0 : part.tapeLayersOutside);
   const tapeM = (seam.length * layers) / 1000;
   const clothM2 = (tapeM * part.tapeWidth) / 1000;
-  const from = `${(seam.length / 1000).toFixed(2)} m × ${layers} × ${part.tapeWidth} mm`;
+  const from: CountedFrom = { kind: 'tape', length: seam.length, layers, width: part.tapeWidth };
   return [
     {
       ...none,
@@ -262,7 +277,8 @@ function sheathingLines({ lines, panels, part }: TakeoffInput): TakeoffLine[] {
   return sheathed.map((panel): TakeoffLine => {
     const clothM2 = bothSides(panel);
     const resin = clothM2 * (part.sheathingWeight * RESIN_PER_WOVEN.value + FILL_COATS.value * FILL_COAT.value);
-    const from = `${clothM2.toFixed(2)} m² × (${part.sheathingWeight} g/m² + ${FILL_COATS.value} fill coats)`;
+    const { sheathingWeight: weight } = part;
+    const from: CountedFrom = { kind: 'cloth', areaM2: clothM2, weight, coats: FILL_COATS.value };
     return { ...none, group: 'sheathing', item: panel.name, from, resin, clothM2 };
   });
 }
@@ -274,7 +290,7 @@ function sealingLines({ panels, transoms, frames, part, school }: TakeoffInput):
     group: 'sealing',
     item,
     resin: faceM2 * rate,
-    from: `${faceM2.toFixed(2)} m² both faces × ${part.sealingCoats} coats`,
+    from: { kind: 'faces', areaM2: faceM2, coats: part.sealingCoats },
   });
   const skin = panels.map((panel) => line(panel.name, 2 * bothSides(panel)));
   const ends = transoms.map((transom) => line(transom.name, 2 * transom.areaM2));
@@ -304,7 +320,7 @@ function scarfLines({ jointed, part }: TakeoffInput): TakeoffLine[] {
       ...none,
       group: 'glue',
       item: `Scarfs, ${panel.name.toLowerCase()}`,
-      from: `${(faceM2 * 1e4).toFixed(0)} cm² of scarf`,
+      from: { kind: 'scarf', areaM2: faceM2 },
       resin: thick * (1 - part.fillerShare) + 2 * faceM2 * GLUE_PRIMER.value,
       filler: thick * part.fillerShare,
     };

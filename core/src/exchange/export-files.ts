@@ -11,7 +11,7 @@ import {
   type PaperSheets,
 } from '../formats';
 import { writeDxf, writePages, writePdf, writeSvg, type PdfHead } from '../formats/writers';
-import { unitLabel } from '../measure';
+import { isImperial, MM_PER_INCH, unitLabel } from '../measure';
 import { CHAIN, wholeOf, type Derived, type Found, type Printing, type Project, type StageName } from '../project';
 import { projectFileName, writeProjectFile } from './project-file';
 
@@ -68,6 +68,7 @@ function withFiles<T extends { readonly item: { readonly name: string } }>(proje
 /** What a full-size page says besides the drawing. */
 export const pdfHead = ({ project, printing }: Pick<Work, 'project' | 'printing'>): PdfHead => ({
   ...{ boat: project.name, revision: project.revision, unit: unitLabel(project.notation) },
+  square: isImperial(project.notation) ? { mm: 4 * MM_PER_INCH, words: '4 in' } : { mm: 100, words: '100 mm' },
   date: printing?.date ?? '',
 });
 

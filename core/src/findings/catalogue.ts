@@ -6,7 +6,15 @@
  * reaches a sentence: `sentenceFrom` checks it first.
  */
 import { z } from 'zod';
-import { formatFine, formatLength, unitLabel, type Notation } from '../measure';
+import {
+  formatFine,
+  formatLength,
+  formatSmall,
+  formatThickness,
+  isImperial,
+  unitLabel,
+  type Notation,
+} from '../measure';
 import type { Finding } from './finding';
 
 /** A figure that is one, and a word or a name. */
@@ -14,7 +22,11 @@ export const figure = z.number();
 export const word = z.string();
 
 /** What a sentence is written with: lengths come in the builder's notation. */
-export type Wording = { readonly length: (mm: number) => string };
+export type Wording = {
+  readonly length: (mm: number) => string;
+  /** A sheet, by its thickness. */
+  readonly sheet: (mm: number) => string;
+};
 
 type Shape = Readonly<Record<string, z.ZodType<number | string>>>;
 type DataOf<S extends Shape> = { readonly [K in keyof S]: z.infer<S[K]> };
@@ -65,7 +77,10 @@ export function sentenceFrom(catalogue: Catalogue, finding: Finding, notation: N
   const known = catalogue[finding.code];
   if (!known || faultOf(finding, catalogue) !== null) return `${inWords(finding.code)}: its figures cannot be shown.`;
   // the data is what the entry's own shape says: just checked
-  return known.say(finding.data as never, { length: (mm) => withUnit(mm, notation) });
+  return known.say(finding.data as never, {
+    length: (mm) => withUnit(mm, notation),
+    sheet: (mm) => formatThickness(mm, notation),
+  });
 }
 
 const inWords = (code: string): string => `${code.charAt(0).toUpperCase()}${code.slice(1).replaceAll('-', ' ')}`;
@@ -74,6 +89,7 @@ const inWords = (code: string): string => `${code.charAt(0).toUpperCase()}${code
 const FINE_UNDER_MM = 20;
 
 function withUnit(mm: number, notation: Notation): string {
+  if (Math.abs(mm) < FINE_UNDER_MM && isImperial(notation)) return formatSmall(mm, notation);
   const text = Math.abs(mm) < FINE_UNDER_MM ? formatFine(mm, notation) : formatLength(mm, notation);
   return notation === 'ft-in-8ths' ? text : `${text} ${unitLabel(notation)}`;
 }

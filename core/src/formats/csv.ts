@@ -1,6 +1,6 @@
 /** Tables as CSV: a heading and rows, lengths in mm to a tenth. */
 import Papa from 'papaparse';
-import { plainText } from '../measure';
+import { isImperial, MM_PER_INCH, plainText, type Notation } from '../measure';
 
 export type CsvCell = string | number;
 
@@ -20,3 +20,8 @@ export const csv = (head: readonly string[], rows: readonly (readonly CsvCell[])
 
 /** To a tenth, as a table that is marked out from has it. */
 export const tenth = (value: number): number => Number(value.toFixed(1));
+
+/** A length in a table that goes out: tenths of a millimetre, or thousandths of an inch, which its head then says. */
+export const lengthCell = (mm: number, notation: Notation): number =>
+  isImperial(notation) ? Number((mm / MM_PER_INCH).toFixed(3)) : tenth(mm);
+export const lengthHead = (name: string, notation: Notation): string => (isImperial(notation) ? `${name}_in` : name);

@@ -6,7 +6,8 @@ import {
   csv,
   openPath,
   straightPath,
-  tenth,
+  lengthCell,
+  lengthHead,
   TEXT_MM,
   type Drawing,
   type DrawnText,
@@ -14,7 +15,7 @@ import {
   type SheetHead,
 } from '../formats';
 import { at, type Vec2 } from '../geometry';
-import { formatWithUnit, type Notation } from '../measure';
+import { formatThickness, formatWithUnit, type Notation } from '../measure';
 import { stationMarks, type Panel } from '../panels';
 import type { Marks } from '../stage';
 import { cutOutline, type Frame } from './frame';
@@ -33,7 +34,10 @@ function frameDrawing(frame: Frame, { school, gap, notation }: FrameDrawnIn): Dr
     name: frame.id,
     title: frame.name,
     hand: `1 to cut, ${face}`,
-    material: `${formatWithUnit(frame.width, 'mm')} ${school === 'framed' ? 'timber' : 'plywood'}`,
+    material:
+      school === 'framed'
+        ? `${formatWithUnit(frame.width, notation)} timber`
+        : `${formatThickness(frame.width, notation)} plywood`,
     paths: [
       closedPath('cut', cutOutline(frame, school, gap)),
       openPath([...mirror, ...frame.outline]),
@@ -63,16 +67,21 @@ export function framesOnPanel(panel: Panel, frames: readonly Frame[]): Marks {
   };
 }
 
-const frameCsv = (frame: Frame): string =>
+const frameCsv = (frame: Frame, notation: Notation): string =>
   csv(
-    ['edge', 'half_breadth', 'height', 'bevel_deg', 'other_face_offset'],
+    [
+      'edge',
+      ...['half_breadth', 'height'].map((name) => lengthHead(name, notation)),
+      'bevel_deg',
+      lengthHead('other_face_offset', notation),
+    ],
     frame.edges.flatMap((edge) =>
       edge.points.map((p) => [
         edge.panelName,
-        tenth(p.y),
-        tenth(p.z),
+        lengthCell(p.y, notation),
+        lengthCell(p.z, notation),
         Number(p.bevelDeg.toFixed(2)),
-        tenth(p.otherFaceOffset),
+        lengthCell(p.otherFaceOffset, notation),
       ]),
     ),
   );
@@ -89,9 +98,9 @@ export const framesDrawings = ({ project, values }: FramesWhole): Drawing[] =>
     frameDrawing(frame, { school: project.school, gap: project.frames.filletGap, notation: project.notation }),
   );
 
-export const framesTables = ({ values }: FramesWhole): ExportTable[] =>
+export const framesTables = ({ project, values }: FramesWhole): ExportTable[] =>
   values.frames.map((frame) => ({
     name: frame.id,
     title: `${frame.name}, its edges and bevels`,
-    csv: frameCsv(frame),
+    csv: frameCsv(frame, project.notation),
   }));

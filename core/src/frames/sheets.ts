@@ -15,7 +15,7 @@ import {
   type ViewText,
 } from '../formats';
 import { at, boundsOf, type Vec2 } from '../geometry';
-import { formatDeg, formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
+import { formatDeg, formatFine, formatThickness, formatWithUnit, unitLabel, type Notation } from '../measure';
 import type { FramesWhole } from './drawings';
 import { cutOutline, type Frame } from './frame';
 import type { School } from './schema';
@@ -85,7 +85,9 @@ function frameSheet(frame: Frame, { head, school, gap }: SheetOf): PaperSheets {
   const sheet = {
     ...{ name: `${frame.id}-sheet`, title: `${frame.name}, its outline and bevels`, part: frame.name },
     hand: `1 to cut, ${FACES[frame.face]} at ${formatWithUnit(frame.x, notation)} from the stem`,
-    ...{ material: `${formatWithUnit(frame.width, school === 'framed' ? notation : 'mm')} ${stuff}` },
+    ...{
+      material: `${school === 'framed' ? formatWithUnit(frame.width, notation) : formatThickness(frame.width, notation)} ${stuff}`,
+    },
     scale: drawn.scale.words,
   };
   return sheetsOf(head, sheet, [content, ...more]);

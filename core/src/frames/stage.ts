@@ -1,6 +1,7 @@
 /** Frames: what do I cut, and at what bevel? */
 import type { Hull, LinesPart } from '../lines';
 import { depthOfInside, type Panel, type PanelsPart, type PanelsValue } from '../panels';
+import { usualIn } from '../measure';
 import { defineStage } from '../stage';
 import * as constants from './constants';
 import { framesDrawings, framesOnPanel, framesTables, type FramesWhole } from './drawings';
@@ -23,7 +24,10 @@ export const framesStage = defineStage<{
   name: 'frames',
   title: 'Frames',
   schema: framesSchema,
-  begin: ({ lines }) => ({ frames: framesAtStations(lines), filletGap: constants.FILLET_GAP.value }),
+  begin: ({ lines }, notation) => ({
+    frames: framesAtStations(lines),
+    filletGap: usualIn(constants.FILLET_GAP.value, notation),
+  }),
   catalogue: FRAMES_FINDINGS,
   constants,
   run: ({ frames }, { project, values }) => {

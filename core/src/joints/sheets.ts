@@ -15,7 +15,7 @@ import {
   type SheetView,
 } from '../formats';
 import { boundsOf } from '../geometry';
-import { formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
+import { formatFine, formatThickness, unitLabel, type Notation } from '../measure';
 import type { Panel } from '../panels';
 import type { JointedPanel } from './joint';
 
@@ -72,7 +72,7 @@ export function jointsSheets({ project, values, sheetHead: head }: JointsWhole):
   const all = [...pages, last ? merged(last, table) : table, ...more];
   const sheet = {
     ...{ name: 'joints-sheet', title: 'The joints, to print', part: 'Joints', hand: 'distances from the fore end' },
-    ...{ material: `${formatWithUnit(project.panels.thickness, 'mm')} plywood`, scale: scale.words },
+    ...{ material: `${formatThickness(project.panels.thickness, notation)} plywood`, scale: scale.words },
   };
   return [sheetsOf(head, sheet, all)];
 }

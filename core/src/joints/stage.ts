@@ -1,6 +1,7 @@
 /** Joints: where do the sheets join? */
 import type { Frame } from '../frames';
 import type { Panel, PanelsPart, PanelsValue } from '../panels';
+import { usualIn } from '../measure';
 import { defineStage } from '../stage';
 import * as constants from './constants';
 import { jointsOnPanel } from './drawings';
@@ -18,10 +19,10 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; pan
   name: 'joints',
   title: 'Joints',
   schema: jointsSchema,
-  begin: () => ({
+  begin: (_others, notation) => ({
     scarfRatio: constants.SCARF_RATIO.value,
-    clearOfFrames: constants.CLEAR_OF_FRAMES.value,
-    stagger: constants.STAGGER.value,
+    clearOfFrames: usualIn(constants.CLEAR_OF_FRAMES.value, notation),
+    stagger: usualIn(constants.STAGGER.value, notation),
   }),
   catalogue: JOINTS_FINDINGS,
   constants,

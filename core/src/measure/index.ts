@@ -4,13 +4,18 @@ export {
   MM_PER_INCH,
   NOTATIONS,
   ANY_LENGTH,
+  formatField,
   formatFine,
   formatLength,
+  formatSection,
+  formatSmall,
+  formatThickness,
   formatWithUnit,
   isImperial,
   lostInRounding,
   parseLength,
   unitLabel,
+  usualIn,
 } from './length';
 export type { Notation } from './length';
 export { marksIn } from './marks';
@@ -19,6 +24,7 @@ export { plainText } from './plain-text';
 export {
   areaFigure,
   areaUnit,
+  clothWeightUnit,
   formatArea,
   formatClothWeight,
   formatDeg,

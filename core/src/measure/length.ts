@@ -181,6 +181,12 @@ export function formatFine(mm: number, notation: Notation): string {
   return formatLength(mm, notation);
 }
 
+/** A length as a field shows it: one under a foot in inches and fractions where the boat is in feet, inches, eighths. */
+export const formatField = (mm: number, notation: Notation): string =>
+  notation === 'ft-in-8ths' && mm !== 0 && Math.abs(mm) < MM_PER_FOOT
+    ? `${formatLength(mm, 'in-32')}"`
+    : formatFine(mm, notation);
+
 /** Whether a boat in this notation is one of inches and feet. */
 export const isImperial = (notation: Notation): boolean => notation !== 'mm' && notation !== 'm';
 
@@ -201,6 +207,35 @@ export function formatWithUnit(mm: number, notation: Notation): string {
   return notation === 'ft-in-8ths'
     ? formatLength(mm, notation)
     : `${formatLength(mm, notation)} ${unitLabel(notation)}`;
+}
+
+/** From here on a small length is said in 32nds, under it in thousandths of an inch. */
+const THOUSANDTHS_UNDER_MM = MM_PER_INCH / 32;
+
+/** A small distance or difference, finer than a rule's division: `0.4 mm`, `3/32 in`, `0.012 in`. */
+export function formatSmall(mm: number, notation: Notation): string {
+  if (!isImperial(notation)) return `${withoutMinusZero(mm.toFixed(1))} mm`;
+  if (mm === 0) return '0 in';
+  return notation === 'in' || Math.abs(mm) < THOUSANDTHS_UNDER_MM
+    ? `${withoutMinusZero((mm / MM_PER_INCH).toFixed(3))} in`
+    : `${formatFraction(mm, 32)} in`;
+}
+
+/** A sheet by its thickness, which is sold in millimetres everywhere: `6 mm`, `1/4 in (6 mm)`. */
+export const formatThickness = (mm: number, notation: Notation): string =>
+  isImperial(notation) ? `${formatFraction(mm, 16)} in (${Number(mm.toFixed(2))} mm)` : `${Number(mm.toFixed(2))} mm`;
+
+/** An area of a section or a joint: `27 mm²`, `0.04 in²`. */
+export const formatSection = (mm2: number, notation: Notation): string =>
+  isImperial(notation) ? `${(mm2 / MM_PER_INCH ** 2).toFixed(2)} in²` : `${mm2.toFixed(0)} mm²`;
+
+const WHOLE_INCHES_FROM_MM = 2 * MM_PER_INCH;
+
+/** A usual length as the builder’s own rule has it: of a boat in inches the nearest inch, or eighth of one under two. */
+export function usualIn(mm: number, notation: Notation): number {
+  if (!isImperial(notation) || mm === 0) return mm;
+  const step = mm < WHOLE_INCHES_FROM_MM ? MM_PER_INCH / 8 : MM_PER_INCH;
+  return Number((Math.max(1, Math.round(mm / step)) * step).toFixed(4));
 }
 
 /** What a mark made to the nearest division is out by, in mm (positive: the true figure is longer). */

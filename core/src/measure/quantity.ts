@@ -43,6 +43,12 @@ export const areaFigure = (areaM2: number, notation: Notation): string =>
 export const formatRun = (metres: number, notation: Notation): string =>
   isImperial(notation) ? `${((metres * 1000) / MM_PER_YARD).toFixed(1)} yd` : `${metres.toFixed(1)} m`;
 
+/** What a cloth's weight is counted in, and how many g/m² that is. */
+export const clothWeightUnit = (notation: Notation): { readonly words: string; readonly gramsPerM2: number } =>
+  isImperial(notation)
+    ? { words: 'oz/yd²', gramsPerM2: G_PER_OUNCE / M2_PER_SQUARE_YARD }
+    : { words: 'g/m²', gramsPerM2: 1 };
+
 /** What a cloth weighs: `200 g/m²`, `5.9 oz/yd²`. */
 export const formatClothWeight = (gramsPerM2: number, notation: Notation): string =>
   isImperial(notation)

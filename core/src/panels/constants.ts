@@ -31,6 +31,7 @@ export const SKIN_THICKNESS = house(
 );
 export const TRANSOM_THICKNESS = house(9, 'mm', 'one size up from the skin: it carries loads and is not bent');
 export const MARKING_STEP = house(200, 'mm', 'close enough for a batten round nails on any curve of a small boat');
+export const MARKING_STEP_INCHES = house(12, 'in', 'marks a foot apart, as plans in feet and inches have them');
 export const STITCH_SPACING = house(150, 'mm', 'ties at a hand and a half draw a 6 mm edge together all along');
 export const STITCH_INSET = house(9, 'mm', 'a hole nearer to the edge tears out of thin ply');
 export const SHEET_SIZE = house(

@@ -18,6 +18,7 @@ const marks = (panel: Panel, part: Partial<PanelMarks['part']>): PanelMarks => (
   panels,
   part: { ...project.panels, ...part },
   others: [framesOnPanel(panel, derived.frames.value)],
+  notation: 'mm',
 });
 const near = (outline: readonly Vec2[], p: Vec2): number =>
   Math.min(...outline.map((a, i) => distanceToSegment(p, a, outline[(i + 1) % outline.length] ?? a)));
@@ -39,7 +40,7 @@ describe.each(panels.map((panel) => [panel.name, panel] as const))('the drawing 
   });
   it('leaves out what is not asked for', () => {
     const part = { stitches: { spacing: 0, inset: 9 }, waterline: null };
-    const bare = panelDrawing(panel, { ...marks(panel, part), others: [] });
+    const bare = panelDrawing(panel, { ...marks(panel, part), others: [], notation: 'mm' });
     expect(bare.paths.filter(({ layerName }) => layerName !== undefined)).toEqual([]);
   });
   it('names its layers in a DXF', () => {
@@ -47,7 +48,7 @@ describe.each(panels.map((panel) => [panel.name, panel] as const))('the drawing 
     for (const name of ['frames', 'waterline', 'holes']) expect(dxf.toLowerCase()).toContain(name);
   });
   it.each(BASE_LINES)('has its offsets from the line %s the panel as CSV, to the tenth', (markingBase) => {
-    const [head, ...rows] = markingCsv(panel, { markingStep: 150, markingBase }).trim().split('\n');
+    const [head, ...rows] = markingCsv(panel, { markingStep: 150, markingBase }, 'mm').trim().split('\n');
     expect(head).toBe('along,lower_edge,upper_edge,corner');
     const wanted = markOut(panel, 150, markingBase).rows;
     expect(rows).toHaveLength(wanted.length);

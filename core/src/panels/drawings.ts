@@ -7,7 +7,8 @@ import {
   hole,
   openPath,
   straightPath,
-  tenth,
+  lengthCell,
+  lengthHead,
   TEXT_MM,
   type Drawing,
   type DrawnPath,
@@ -19,7 +20,7 @@ import {
 } from '../formats';
 import { at, boundsOf, crossings, type Outline, type Vec2 } from '../geometry';
 import type { Hull, Station } from '../lines';
-import { formatWithUnit, toDeg, type Notation } from '../measure';
+import { formatThickness, toDeg, type Notation } from '../measure';
 import type { Marks } from '../stage';
 import type { RoundedStrip } from './cut/rounding';
 import type { PanelsValue } from './develop';
@@ -40,12 +41,13 @@ export type PanelMarks = {
   readonly part: Pick<PanelsPart, 'stitches' | 'roundedChines' | 'waterline' | 'thickness'>;
   /** Marks of other stages: frames, joints. */
   readonly others: readonly Marks[];
+  readonly notation: Notation;
 };
 
 /**
  * A panel with its stations, waterline, holes, name and what others mark. Its drawn face is the starboard one's inside.
  */
-export function panelDrawing(panel: Panel, { stations, panels, part, others }: PanelMarks): Drawing {
+export function panelDrawing(panel: Panel, { stations, panels, part, others, notation }: PanelMarks): Drawing {
   const marks = stationMarks(panel, stations);
   const waterline = part.waterline === null ? [] : levelMarks(panel, part.waterline);
   const box = boundsOf(panel.outline);
@@ -56,7 +58,7 @@ export function panelDrawing(panel: Panel, { stations, panels, part, others }: P
     name: panel.id,
     title: panel.name,
     hand: handOf(panel),
-    material: plywood(part.thickness),
+    material: plywood(part.thickness, notation),
     paths: [
       closedPath('cut', panel.outline),
       ...marks.map((mark) => openPath(mark.curve)),
@@ -74,17 +76,17 @@ export function panelDrawing(panel: Panel, { stations, panels, part, others }: P
   };
 }
 
-const plywood = (thickness: number): string => `${formatWithUnit(thickness, 'mm')} plywood`;
+const plywood = (thickness: number, notation: Notation): string => `${formatThickness(thickness, notation)} plywood`;
 
 const transomHand = (transom: Transom): string => `1 to cut, seen from aft; ${transomFitText(transom)}`;
 
-function transomDrawing(transom: Transom, thickness: number): Drawing {
+function transomDrawing(transom: Transom, thickness: number, notation: Notation): Drawing {
   const box = boundsOf(transom.outline);
   return {
     name: transom.id,
     title: transom.name,
     hand: transomHand(transom),
-    material: plywood(thickness),
+    material: plywood(thickness, notation),
     paths: [closedPath('cut', transom.outline), straightPath([0, box.minY], [0, box.maxY])],
     texts: [
       { at: [10, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: `${transom.name}, seen from aft` },
@@ -157,8 +159,12 @@ export function panelsDrawings({ project, values, marksOn }: PanelsWhole): Drawi
   const { panels, transoms } = values.panels;
   const { stations } = values.lines;
   return [
-    ...panels.map((panel) => panelDrawing(panel, { stations, panels, part: project.panels, others: marksOn(panel) })),
-    ...transoms.map((transom) => transomDrawing(transom, project.panels.transomThickness)),
+    ...panels.map((panel) =>
+      panelDrawing(panel, {
+        ...{ stations, panels, part: project.panels, others: marksOn(panel), notation: project.notation },
+      }),
+    ),
+    ...transoms.map((transom) => transomDrawing(transom, project.panels.transomThickness, project.notation)),
   ];
 }
 
@@ -179,12 +185,12 @@ export const panelsTables = ({ project, values }: PanelsWhole): ExportTable[] =>
   ...values.panels.panels.map((panel) => ({
     name: `marking-${panel.id}`,
     title: `${panel.name}, offsets to mark out`,
-    csv: markingCsv(panel, project.panels),
+    csv: markingCsv(panel, project.panels, project.notation),
   })),
   ...values.panels.strips.map((strip) => ({
     name: `rounded-${strip.id}`,
     title: `Rounded ${strip.id}, its pieces`,
-    csv: stripCsv(strip),
+    csv: stripCsv(strip, project.notation),
   })),
 ];
 
@@ -192,11 +198,12 @@ export const panelsTables = ({ project, values }: PanelsWhole): ExportTable[] =>
 export const markingCsv = (
   panel: Panel,
   { markingStep, markingBase }: Pick<PanelsPart, 'markingStep' | 'markingBase'>,
+  notation: Notation,
 ): string =>
   csv(
-    ['along', 'lower_edge', 'upper_edge', 'corner'],
+    [...['along', 'lower_edge', 'upper_edge'].map((name) => lengthHead(name, notation)), 'corner'],
     markOut(panel, markingStep, markingBase).rows.map((row) => [
-      ...[row.u, row.lower, row.upper].map(tenth),
+      ...[row.u, row.lower, row.upper].map((mm) => lengthCell(mm, notation)),
       row.corner ?? '',
     ]),
   );
@@ -207,24 +214,26 @@ const PLACES_LISTED = 10;
  * The pieces of a rounded chine, then how it stands along the line. Cuts off square: positive leaves the lower side
  * long.
  */
-const stripCsv = (strip: RoundedStrip): string => {
+const stripCsv = (strip: RoundedStrip, notation: Notation): string => {
+  const head = (name: string) => lengthHead(name, notation);
+  const cell = (mm: number) => lengthCell(mm, notation);
   const degrees = (rad: number) => Number(toDeg(rad).toFixed(2));
   return [
     csv(
-      ['layer', 'piece', 'length', 'width_fore', 'width_aft', 'cut_fore_deg', 'cut_aft_deg'],
+      ['layer', 'piece', ...['length', 'width_fore', 'width_aft'].map(head), 'cut_fore_deg', 'cut_aft_deg'],
       strip.pieces.map((p) => [
         p.layer,
         p.number,
-        ...[p.length, p.widthFore, p.widthAft].map(tenth),
+        ...[p.length, p.widthFore, p.widthAft].map(cell),
         degrees(p.cutForeRad),
         degrees(p.cutAftRad),
       ]),
     ),
     csv(
-      ['x', 'turn_deg', 'radius', 'panels_stand_back', 'outside_width'],
+      [head('x'), 'turn_deg', ...['radius', 'panels_stand_back', 'outside_width'].map(head)],
       strip.places
         .filter((_, i) => i % PLACES_LISTED === 0)
-        .map((p) => [tenth(p.x), degrees(p.turnRad), ...[p.radius, p.setback, p.outsideWidth].map(tenth)]),
+        .map((p) => [cell(p.x), degrees(p.turnRad), ...[p.radius, p.setback, p.outsideWidth].map(cell)]),
     ),
   ].join('\n');
 };

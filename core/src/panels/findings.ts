@@ -32,8 +32,8 @@ export const PANELS_FINDINGS = {
   ),
   'panel-bend-tight': entry(
     { panel: word, radiusMm: figure, leastMm: figure, thicknessMm: figure, xMm: figure },
-    ({ panel, radiusMm, leastMm, thicknessMm, xMm }, { length }) =>
-      `${panel} bends to a radius of ${length(radiusMm)} at ${length(xMm)}; ${thicknessMm} mm sheet takes ` +
+    ({ panel, radiusMm, leastMm, thicknessMm, xMm }, { length, sheet }) =>
+      `${panel} bends to a radius of ${length(radiusMm)} at ${length(xMm)}; ${sheet(thicknessMm)} sheet takes ` +
       `${length(leastMm)} dry. Two thinner layers, hot wet cloths or kerfs, or ease the curve.`,
     { panel: 'Bottom', radiusMm: 480, leastMm: 600, thicknessMm: 6, xMm: 300 },
   ),
@@ -56,8 +56,8 @@ export const PANELS_FINDINGS = {
   ),
   'rounding-tight': entry(
     { line: word, radiusMm: figure, leastMm: figure, layerMm: figure, layers: figure },
-    ({ line, radiusMm, leastMm, layerMm }, { length }) =>
-      `The ${line}’s mould has a radius of ${length(radiusMm)}; a layer of ${layerMm} mm bends dry to ` +
+    ({ line, radiusMm, leastMm, layerMm }, { length, sheet }) =>
+      `The ${line}’s mould has a radius of ${length(radiusMm)}; a layer of ${sheet(layerMm)} bends dry to ` +
       `${length(leastMm)}. More and thinner layers, hot wet cloths, or a larger radius.`,
     { line: 'chine', radiusMm: 90, leastMm: 200, layerMm: 2, layers: 3 },
   ),
@@ -84,8 +84,8 @@ export const PANELS_FINDINGS = {
   ),
   'transom-bend-tight': entry(
     { radiusMm: figure, leastMm: figure, thicknessMm: figure, acrossMm: figure },
-    ({ radiusMm, leastMm, thicknessMm, acrossMm }, { length }) =>
-      `The transom bends to a radius of ${length(radiusMm)}; ${thicknessMm} mm sheet with its grain athwart takes ` +
+    ({ radiusMm, leastMm, thicknessMm, acrossMm }, { length, sheet }) =>
+      `The transom bends to a radius of ${length(radiusMm)}; ${sheet(thicknessMm)} sheet with its grain athwart takes ` +
       `${length(leastMm)} dry, with its grain upright ${length(acrossMm)}. Layers, or a larger radius.`,
     { radiusMm: 900, leastMm: 2400, thicknessMm: 9, acrossMm: 900 },
   ),

@@ -27,7 +27,7 @@ import {
 } from '../formats';
 import { at, boundsOf, type Vec2 } from '../geometry';
 import type { Station } from '../lines';
-import { formatFine, formatWithUnit, isImperial, type Notation } from '../measure';
+import { formatFine, formatThickness, isImperial, type Notation } from '../measure';
 import type { Panel } from './panel';
 import { inFrame, markOut, stationMarks, type MarkingOut, type MarkingRow } from './reading/marking';
 import { markingSteps } from './reading/marking-words';
@@ -69,7 +69,7 @@ export function markingSheet(panel: Panel, of: MarkingSheetOf): PaperSheets {
   });
   const sheet = {
     ...{ name: `marking-${panel.id}`, title: `${panel.name}, marking-out sheet`, part: panel.name },
-    ...{ scale: drawn.scale.words, material: `${formatWithUnit(part.thickness, 'mm')} plywood` },
+    ...{ scale: drawn.scale.words, material: `${formatThickness(part.thickness, notation)} plywood` },
     hand: handOf(panel),
   };
   return sheetsOf(

@@ -1,7 +1,15 @@
 /** The panels' part of a project. Lengths mm. */
 import { z } from 'zod';
+import { isImperial, MM_PER_INCH, usualIn, type Notation } from '../measure';
 import { countField, lengthField, lengthOrNone, shareField } from '../stage';
-import { MARKING_STEP, SKIN_THICKNESS, STITCH_INSET, STITCH_SPACING, TRANSOM_THICKNESS } from './constants';
+import {
+  MARKING_STEP,
+  MARKING_STEP_INCHES,
+  SKIN_THICKNESS,
+  STITCH_INSET,
+  STITCH_SPACING,
+  TRANSOM_THICKNESS,
+} from './constants';
 
 /** Which face of the skin the table's lines lie on. */
 const LINES_TO = ['outside', 'middle', 'inside'] as const;
@@ -89,9 +97,13 @@ export const PANEL_DEFAULTS = {
 } satisfies Partial<PanelsPart>;
 
 /** The panels' part of a new project. */
-export const panelsAtFirst = (): PanelsPart => ({
+export const panelsAtFirst = (_others: object, notation: Notation): PanelsPart => ({
   thickness: SKIN_THICKNESS.value,
   transomThickness: TRANSOM_THICKNESS.value,
-  markingStep: MARKING_STEP.value,
   ...PANEL_DEFAULTS,
+  markingStep: isImperial(notation) ? MARKING_STEP_INCHES.value * MM_PER_INCH : MARKING_STEP.value,
+  stitches: {
+    spacing: usualIn(STITCH_SPACING.value, notation),
+    inset: usualIn(STITCH_INSET.value, notation),
+  },
 });

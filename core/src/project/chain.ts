@@ -5,6 +5,7 @@
  * tables in the docs all follow from this list. A stage may use the results of those before it.
  */
 import type { z } from 'zod';
+import type { Notation } from '../measure';
 import { epoxyStage } from '../epoxy';
 import type { Catalogue, Edit, Finding, StageResult } from '../findings';
 import type { Drawing, ExportTable, PaperSheets, SheetHead, Triangle } from '../formats';
@@ -48,7 +49,7 @@ export type ChainStage<Document> = {
   readonly name: StageName;
   readonly title: string;
   readonly schema: z.ZodType;
-  readonly begin: (others: Parts) => unknown;
+  readonly begin: (others: Parts, notation: Notation) => unknown;
   readonly catalogue: Catalogue;
   readonly constants: Constants;
   readonly run: (

@@ -13,7 +13,7 @@ export type NewProject = {
 /** A project around the parts given, such as a table of lines; the others begin as their stages say. */
 export function newProject({ id, name, notation, ...given }: NewProject): Project {
   let parts = {} as Parts; // grows stage by stage to all of them
-  for (const stage of CHAIN) parts = { ...parts, [stage.name]: given[stage.name] ?? stage.begin(parts) };
+  for (const stage of CHAIN) parts = { ...parts, [stage.name]: given[stage.name] ?? stage.begin(parts, notation) };
   return {
     format: PROJECT_FORMAT,
     version: PROJECT_VERSION,

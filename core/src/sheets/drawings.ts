@@ -1,6 +1,7 @@
 /** Laid-out sheets as drawings to cut from. */
 import { carried, closedPath, csv, TEXT_MM, type Drawing, type DrawnText, type ExportTable } from '../formats';
 import type { Vec2 } from '../geometry';
+import { formatThickness, type Notation } from '../measure';
 import { placedOutline } from './check';
 import { laidBatches, type Layout } from './layouts';
 import type { UsedSheet } from './nest';
@@ -18,10 +19,11 @@ type SheetOf = {
   readonly left: readonly Piece[];
   /** Of all sheets, from 1. */
   readonly number: number;
+  readonly notation: Notation;
 };
 
 /** A laid-out sheet: its edge as a mark, the parts to cut with all that is on them. */
-function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number }: SheetOf): Drawing {
+function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number, notation }: SheetOf): Drawing {
   const stock = batch.job.sheets.find((other) => other.id === sheet.id);
   if (!stock) throw new Error(`Sheet ${sheet.id} is not in its own job`);
   const edge: Vec2[] = [
@@ -50,9 +52,9 @@ function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number }
     // every part on it says the revision
     isStamped: true,
     name: `sheet-${batch.thickness}mm-${sheet.id}-${sheet.index + 1}`,
-    title: `Sheet ${number}, ${batch.thickness} mm`,
+    title: `Sheet ${number}, ${formatThickness(batch.thickness, notation)}`,
     hand: 'parts with the face up that each says',
-    material: `${batch.thickness} mm plywood`,
+    material: `${formatThickness(batch.thickness, notation)} plywood`,
     paths: [
       { layer: 'mark', points: edge, isClosed: true },
       ...placed.map(({ outline }) => closedPath('cut', outline)),
@@ -67,7 +69,7 @@ const ALL = 12;
 
 /** What the sheets are drawn from. */
 export type SheetsWhole = {
-  readonly project: { readonly sheets: Pick<SheetsPart, 'seed' | 'stock'> };
+  readonly project: { readonly sheets: Pick<SheetsPart, 'seed' | 'stock'>; readonly notation: Notation };
   readonly values: { readonly sheets: SheetsValue };
   readonly found: { readonly sheets?: readonly Layout[] | undefined };
 };
@@ -83,7 +85,7 @@ export function sheetsDrawings(whole: SheetsWhole & MarksWhole): Drawing[] {
   return laidBatches(batches, found.sheets ?? []).flatMap(({ batch, result }) => {
     const left = counts.filter(({ thickness }) => thickness === batch.thickness).flatMap(leftOff);
     return (result?.sheets ?? []).map((sheet) =>
-      sheetDrawing(sheet, { batch, pieces, marksOf, left, number: ++count }),
+      sheetDrawing(sheet, { batch, pieces, marksOf, left, number: ++count, notation: whole.project.notation }),
     );
   });
 }

@@ -4,26 +4,26 @@ import { entry, figure, word, type FindingsOf, type StageResult } from '../findi
 export const SHEETS_FINDINGS = {
   'part-unplaced': entry(
     { part: word, thicknessMm: figure },
-    ({ part, thicknessMm }) =>
-      `${part} fits on no sheet of ${thicknessMm} mm in stock. Add a larger sheet, or join the part from pieces.`,
+    ({ part, thicknessMm }, { sheet }) =>
+      `${part} fits on no sheet of ${sheet(thicknessMm)} in stock. Add a larger sheet, or join the part from pieces.`,
     { part: 'Transom', thicknessMm: 9 },
   ),
   'sheets-too-few': entry(
     { thicknessMm: figure, count: figure, pieces: figure, parts: word },
-    ({ thicknessMm, count, pieces, parts }) =>
-      `Too few sheets of ${thicknessMm} mm: no room for ${count} of ${pieces} parts (${parts}). Add sheets.`,
+    ({ thicknessMm, count, pieces, parts }, { sheet }) =>
+      `Too few sheets of ${sheet(thicknessMm)}: no room for ${count} of ${pieces} parts (${parts}). Add sheets.`,
     { thicknessMm: 6, count: 2, pieces: 8, parts: 'Side 1 of 2, port; Side 2 of 2, port' },
   ),
   'layout-cut-short': entry(
     { thicknessMm: figure, count: figure, pieces: figure },
-    ({ thicknessMm, count, pieces }) =>
-      `The layout of ${thicknessMm} mm was ended with ${count} of ${pieces} parts not yet laid out. Lay out again.`,
+    ({ thicknessMm, count, pieces }, { sheet }) =>
+      `The layout of ${sheet(thicknessMm)} was ended with ${count} of ${pieces} parts not yet laid out. Lay out again.`,
     { thicknessMm: 6, count: 12, pieces: 80 },
   ),
   'sheet-missing': entry(
     { thicknessMm: figure, count: figure },
-    ({ thicknessMm, count }) =>
-      `No sheet of ${thicknessMm} mm in stock, and ${count} parts need it. Add one to the sheets.`,
+    ({ thicknessMm, count }, { sheet }) =>
+      `No sheet of ${sheet(thicknessMm)} in stock, and ${count} parts need it. Add one to the sheets.`,
     { thicknessMm: 9, count: 5 },
   ),
 } as const;

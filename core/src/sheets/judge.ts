@@ -45,7 +45,7 @@ function moreSheets({ thickness, sheetsMore }: SheetCount, stock: SheetsPart['st
     .filter((sheet) => sheet.thickness === thickness && sheet.qty > 0)
     .sort((a, b) => b.width * b.height - a.width * a.height);
   if (!largest) return [];
-  const label = `${sheetsMore} more of ${thickness} mm`;
+  const label = sheetsMore === 1 ? 'One sheet more' : `${sheetsMore} sheets more`;
   return [{ label, edits: [{ path: ['sheets', 'stock', largest.id, 'qty'], value: largest.qty + sheetsMore }] }];
 }
 

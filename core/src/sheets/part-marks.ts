@@ -10,6 +10,7 @@
 import { carried, straightPath, TEXT_MM, type Drawing, type DrawnPath, type DrawnText } from '../formats';
 import { framesDrawings, type FramesWhole } from '../frames';
 import { boundsOf, contains, crossings, runsInside, type Outline, type Vec2 } from '../geometry';
+import { formatWithUnit, type Notation } from '../measure';
 import type { JointedPanel } from '../joints';
 import { panelsDrawings, type PanelsWhole } from '../panels';
 import type { CutPart, Piece } from './parts';
@@ -40,7 +41,7 @@ export function marksOfParts(whole: MarksWhole, parts: readonly CutPart[]): (pie
         ? 'drawn face up'
         : 'aft face up';
     const marks = drawing ? marksWithin(drawing, part.outline) : { paths: [], texts: [] };
-    const tapers = joined ? tapersOf(joined, part) : { paths: [], texts: [] };
+    const tapers = joined ? tapersOf(joined, part, project.notation) : { paths: [], texts: [] };
     const own = {
       paths: [...marks.paths, ...tapers.paths],
       texts: [
@@ -75,7 +76,7 @@ function inward([x, y]: Vec2, outline: Outline): Vec2 {
 }
 
 /** Where the tapers of a piece's scarfs begin, and on which face they are planed. */
-function tapersOf({ joints, pieces }: JointedPanel, part: CutPart): MarkedPart {
+function tapersOf({ joints, pieces }: JointedPanel, part: CutPart, notation: Notation): MarkedPart {
   const k = pieces.findIndex(({ id }) => id === part.id);
   const ends = [
     { joint: joints[k - 1], side: 1, words: 'taper underneath' },
@@ -85,7 +86,7 @@ function tapersOf({ joints, pieces }: JointedPanel, part: CutPart): MarkedPart {
     if (!joint) return [];
     const { u, scarf, low, high } = joint;
     const from = u + (side * scarf) / 2;
-    const text = `scarf ${Math.round(scarf)} mm, ${words}`;
+    const text = `scarf ${formatWithUnit(scarf, notation)}, ${words}`;
     const at: Vec2 = [side > 0 ? from + 8 : from - 12 * TEXT_MM, (low + high) / 2];
     return [{ path: straightPath([from, low], [from, high]), text: { at, heightMm: TEXT_MM * 0.7, text } }];
   });

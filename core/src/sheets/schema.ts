@@ -1,5 +1,6 @@
 /** The sheets' part of a project, and the nesting job's own file format (contract). Lengths mm. */
 import { z } from 'zod';
+import { formatThickness, isImperial, MM_PER_INCH, usualIn, type Notation } from '../measure';
 import { SHEET_SIZE } from '../panels';
 import { countField, lengthField } from '../stage';
 import { BULKHEAD_SHEETS, GAP, MARGIN, SEED, SKIN_SHEETS } from './constants';
@@ -53,16 +54,29 @@ export const nestJobSchema = z.object({
 
 export type NestJob = z.infer<typeof nestJobSchema>;
 
+/** 2440 × 1220 mm, or 96 × 48 in. */
+const sizeIn = (notation: Notation) => ({
+  width: usualIn(SHEET_SIZE.value.width, notation),
+  height: usualIn(SHEET_SIZE.value.height, notation),
+});
+
+function sizeWords(notation: Notation): string {
+  const { width, height } = sizeIn(notation);
+  return isImperial(notation)
+    ? `${Math.round(width / MM_PER_INCH)} × ${Math.round(height / MM_PER_INCH)} in`
+    : `${width} × ${height}`;
+}
+
 /** The sheets' part of a new project: stock for the skin and for bulkheads. */
-export const sheetsAtFirst = (): SheetsPart => ({
+export const sheetsAtFirst = (_others: object, notation: Notation): SheetsPart => ({
   stock: [SKIN_SHEETS.value, BULKHEAD_SHEETS.value].map(({ thickness, qty }) => ({
     id: `sheet-${thickness}`,
-    name: `${thickness} mm, ${SHEET_SIZE.value.width} × ${SHEET_SIZE.value.height}`,
-    ...SHEET_SIZE.value,
+    name: `${formatThickness(thickness, notation)}, ${sizeWords(notation)}`,
+    ...sizeIn(notation),
     thickness,
     qty,
   })),
-  gap: GAP.value,
-  margin: MARGIN.value,
+  gap: usualIn(GAP.value, notation),
+  margin: usualIn(MARGIN.value, notation),
   seed: SEED.value,
 });

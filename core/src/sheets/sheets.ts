@@ -16,7 +16,7 @@ import {
   type ViewText,
 } from '../formats';
 import { boundsOf, type Vec2 } from '../geometry';
-import { formatWithUnit, type Notation } from '../measure';
+import { formatThickness, formatWithUnit, type Notation } from '../measure';
 import { placedOutline } from './check';
 import type { SheetsWhole } from './drawings';
 import { laidBatches } from './layouts';
@@ -59,7 +59,7 @@ function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, h
       checkLength([inner.maxX, inner.minY + 6], notation),
     ),
   );
-  const thickness = formatWithUnit(batch.thickness, 'mm');
+  const thickness = formatThickness(batch.thickness, notation);
   const sheet = {
     ...{ name: `layout-${batch.thickness}mm`, title: `Layouts, ${thickness}, to print` },
     ...{ part: `Layout, ${thickness}`, hand: `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}` },
@@ -116,6 +116,9 @@ const partsTable = (parts: readonly CutPart[], notation: Notation): SheetTable =
   rows: parts.map(({ name, outline, isPair, thickness }) => {
     const box = boundsOf(outline);
     const sides = [box.maxX - box.minX, box.maxY - box.minY].map((mm) => formatWithUnit(mm, notation));
-    return [...[name, { outline }, isPair ? '1 port, 1 starboard' : '1', formatWithUnit(thickness, 'mm')], ...sides];
+    return [
+      ...[name, { outline }, isPair ? '1 port, 1 starboard' : '1', formatThickness(thickness, notation)],
+      ...sides,
+    ];
   }),
 });

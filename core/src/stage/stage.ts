@@ -7,6 +7,7 @@
 import type { z } from 'zod';
 import type { Catalogue, Edit, Finding, FindingsOf, StageResult } from '../findings';
 import type { Drawing, DrawnPath, DrawnText, ExportTable, PaperSheets, Triangle } from '../formats';
+import type { Notation } from '../measure';
 import type { Constants } from './constant';
 import type { Remember } from './remember';
 
@@ -26,8 +27,8 @@ export type Stage<
   /** As screens and documents call it. */
   readonly title: string;
   readonly schema: Schema;
-  /** Its part of a new project, at the usual values, beside the parts of the stages before it. */
-  readonly begin: (others: Needs['others']) => z.infer<Schema>;
+  /** Its part of a new project, at the usual values of the builder's own rule, beside the parts before it. */
+  readonly begin: (others: Needs['others'], notation: Notation) => z.infer<Schema>;
   readonly catalogue: Sentences;
   readonly constants: Constants;
   /** Pure. `part` and `before` note what is read of them: that alone decides whether the answer is worked out anew. */

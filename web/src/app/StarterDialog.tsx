@@ -22,6 +22,7 @@ import { NumberField } from '../controls/NumberField';
 import { SelectField } from '../controls/SelectField';
 import { HullSketch } from '../drawing/HullSketch';
 import { LinesSketch } from '../drawing/LinesSketch';
+import { isImperial, MM_PER_FOOT } from '@kalotrope/core/measure';
 import { selectNotation } from '../state/selectors';
 import { useAppSelector } from '../state/store';
 
@@ -40,8 +41,9 @@ export function StarterDialog({ onClose, onDraw }: Props) {
   const set = (key: Dimension['key'], value: number) => setSize((before) => ({ ...before, [key]: value }));
   const draw = () => {
     if (!started.ok) return;
-    const length = ((size.length ?? known[0]?.usual ?? 0) / 1000).toFixed(2);
-    const name = `${STARTER_NAMES[kind]}, ${length} m`;
+    const length = size.length ?? known[0]?.usual ?? 0;
+    const said = isImperial(notation) ? `${(length / MM_PER_FOOT).toFixed(1)} ft` : `${(length / 1000).toFixed(2)} m`;
+    const name = `${STARTER_NAMES[kind]}, ${said}`;
     onDraw(newProject({ id: crypto.randomUUID(), name, notation, lines: started.lines }));
   };
   return (

@@ -3,7 +3,7 @@ import { memo, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { Edit } from '@kalotrope/core/findings';
 import { useRefusal, type Refuse } from './use-refusal';
 import { useStable } from './use-stable';
-import { DIVISION_MM, formatFine, parseLength } from '@kalotrope/core/measure';
+import { DIVISION_MM, formatField, parseLength } from '@kalotrope/core/measure';
 import { selectNotation } from '../state/selectors';
 import { useAppSelector } from '../state/store';
 
@@ -57,7 +57,7 @@ function useLengthTyping(mm: number, onCommit: (mm: number) => void, refuse: Ref
   };
   const stable = useStable(act);
   return {
-    value: typed ?? formatFine(mm, notation),
+    value: typed ?? formatField(mm, notation),
     isTyped: typed !== null,
     isWrong: parsed !== null && (!parsed.ok || refused !== undefined),
     help: refused ?? (parsed === null ? undefined : parsed.ok ? parsed.understood : `Expected ${parsed.expected}`),

@@ -9,7 +9,7 @@ import { writePdf, writeTiles } from './pdf';
 
 const project = demoProject('tamsel', 'x');
 const drawings = outgoingDrawings({ project, derived: createDerive()(project), found: {} }).map(({ item }) => item);
-const HEAD = { boat: 'Tamsel 430', revision: 1, unit: 'mm', date: '2026-01-31' };
+const HEAD = { boat: 'Tamsel 430', revision: 1, unit: 'mm', date: '2026-01-31', square: { mm: 100, words: '100 mm' } };
 /** Figures in the file are rounded to 0.01 pt, 0.0035 mm. */
 const FILE_MM = 0.005;
 

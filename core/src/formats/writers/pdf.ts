@@ -29,12 +29,15 @@ export type PdfHead = {
   readonly boat: string;
   readonly revision: number;
   readonly unit: string;
+  /** What a printer is checked by: a side of the square, and that in words. */
+  readonly square: { readonly mm: number; readonly words: string };
   /** The day of printing; empty where nobody says. */
   readonly date: string;
 };
 
 const BORDER_MM = 20;
-const CHECK_MM = 100;
+/** For the square. */
+const CHECK_MM = 102;
 /** Of what a full-size page says. */
 const TITLE_MM = 12;
 const TITLE_STEP_MM = 17;
@@ -95,16 +98,16 @@ export function writePdf(whole: Drawing, head: PdfHead): Uint8Array {
     at: [box.minX + CHECK_MM + BORDER_MM, foot - TITLE_MM - i * TITLE_STEP_MM],
   }));
   drawAll(pen, { ...drawing, texts: [...texts, ...title] });
-  checkSquare(pen, [box.minX, foot - CHECK_MM]);
+  checkSquare(pen, [box.minX, foot - CHECK_MM], head.square.mm);
   return new Uint8Array(doc.output('arraybuffer'));
 }
 
-const titleLines = (drawing: Drawing, { boat, revision, unit, date }: PdfHead): string[] => [
+const titleLines = (drawing: Drawing, { boat, revision, unit, date, square }: PdfHead): string[] => [
   `${boat}, rev ${revision}`,
   [drawing.title ?? drawing.name, drawing.hand].filter(Boolean).join(', '),
   ...(drawing.material === undefined ? [] : [drawing.material]),
   ['full size', `figures in ${unit}`, date, 'sheet 1 of 1'].filter(Boolean).join('; '),
-  'thick line: cut; thin line: mark; the square is 100 mm each way',
+  `thick line: cut; thin line: mark; the square is ${square.words} each way`,
 ];
 
 function boundsWith(drawing: Drawing, texts: readonly DrawnText[]) {
@@ -158,9 +161,9 @@ function drawTexts({ doc, left, top, unitMm }: Pen, texts: readonly DrawnText[])
 }
 
 /** Its low left corner in the drawing. */
-function checkSquare({ doc, left, top, unitMm }: Pen, [x, y]: Vec2): void {
+function checkSquare({ doc, left, top, unitMm }: Pen, [x, y]: Vec2, mm: number): void {
   doc.setLineWidth(LINE_MM.construction / unitMm);
-  const side = CHECK_MM / unitMm;
+  const side = mm / unitMm;
   doc.rect((x - left) / unitMm, (top - y) / unitMm - side, side, side, 'S');
 }
 
@@ -177,9 +180,9 @@ export function writeTiles(whole: Drawing, layout: TileLayout, head: PdfHead): U
   const homes = homesOf(settled(drawing.texts), plan);
   plan.tiles.forEach((tile, i) => {
     nextPage(doc, plan.page);
-    drawTile(doc, drawing, plan, { tile, texts: homes[i] ?? [] });
+    drawTile(doc, drawing, plan, { tile, texts: homes[i] ?? [], squareMm: head.square.mm });
     const where = `page ${i + 1} of ${count}, column ${tile.column + 1}, row ${tile.row + 1} from below`;
-    band(doc, plan, [name, `${where}; ${more}; lay cross on cross; the square is 100 mm each way`]);
+    band(doc, plan, [name, `${where}; ${more}; lay cross on cross; the square is ${head.square.words} each way`]);
   });
   return new Uint8Array(doc.output('arraybuffer'));
 }
@@ -219,13 +222,18 @@ function homesOf(texts: readonly DrawnText[], { tiles, frame }: TilePlan): Drawn
   return homes.map((own, i) => settled(own, rooms[i] ? { room: rooms[i] } : {}));
 }
 
-type OnTile = { readonly tile: Tile; readonly texts: readonly DrawnText[] };
+type OnTile = { readonly tile: Tile; readonly texts: readonly DrawnText[]; readonly squareMm: number };
 
-function drawTile(doc: jsPDF, drawing: Drawing, { page, frame, crosses }: TilePlan, { tile, texts }: OnTile): void {
+function drawTile(
+  doc: jsPDF,
+  drawing: Drawing,
+  { page, frame, crosses }: TilePlan,
+  { tile, texts, squareMm }: OnTile,
+): void {
   const pen = { doc, left: tile.x - TILE_MARGIN_MM, top: tile.y + frame.height + TILE_MARGIN_MM, unitMm: 1 };
   doc.saveGraphicsState();
   doc.rect(TILE_MARGIN_MM, TILE_MARGIN_MM, frame.width, frame.height, null).clip().discardPath();
-  checkSquare(pen, [tile.x + (frame.width - CHECK_MM) / 2, tile.y + (frame.height - CHECK_MM) / 2]);
+  checkSquare(pen, [tile.x + (frame.width - CHECK_MM) / 2, tile.y + (frame.height - CHECK_MM) / 2], squareMm);
   drawAll(pen, { ...drawing, texts });
   doc.setLineWidth(LINE_MM.mark);
   for (const [x, y] of crosses) {

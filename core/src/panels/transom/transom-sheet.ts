@@ -13,7 +13,7 @@ import {
   type SheetHead,
 } from '../../formats';
 import { boundsOf, type Vec2 } from '../../geometry';
-import { formatDeg, formatFine, formatWithUnit, toDeg } from '../../measure';
+import { formatDeg, formatFine, formatThickness, formatWithUnit, toDeg } from '../../measure';
 import type { Transom } from './transom';
 
 /** For the table, beside the drawing. */
@@ -91,7 +91,7 @@ export function transomSheet(
   );
   const sheet = {
     ...{ name: `${transom.id}-sheet`, title: `${transom.name}, marking-out sheet`, part: transom.name },
-    ...{ hand, scale: drawn.scale.words, material: `${formatWithUnit(thickness, 'mm')} plywood` },
+    ...{ hand, scale: drawn.scale.words, material: `${formatThickness(thickness, notation)} plywood` },
   };
   return sheetsOf(head, sheet, [content, ...more]);
 }

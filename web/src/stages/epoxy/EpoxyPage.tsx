@@ -5,7 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { seamOfThing, seamThing, type Takeoff, type TakeoffLine } from '@kalotrope/core/epoxy';
+import { formatWidth, fromWords, seamOfThing, seamThing, type Takeoff, type TakeoffLine } from '@kalotrope/core/epoxy';
 import {
   areaFigure,
   areaUnit,
@@ -72,7 +72,10 @@ export default function EpoxyPage() {
                 why={`${formatMass(takeoff.resin, notation)} used, and ${formatShare(project.epoxy.waste)} of what is mixed lost`}
               />
               <Figure name="Filler" value={formatMass(takeoff.filler, notation)} />
-              <Figure name={`Tape, ${project.epoxy.tapeWidth} mm wide`} value={formatRun(takeoff.tapeM, notation)} />
+              <Figure
+                name={`Tape, ${formatWidth(project.epoxy.tapeWidth, notation)} wide`}
+                value={formatRun(takeoff.tapeM, notation)}
+              />
               <Figure name="Cloth and tape together" value={formatArea(takeoff.clothM2, notation)} />
             </>
           )
@@ -131,7 +134,7 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
                     onClick={() => seam && dispatch(picked(seamThing(seam.id)))}
                   >
                     <TableCell sx={{ pl: 3 }}>{line.item}</TableCell>
-                    <TableCell sx={{ color: 'text.secondary' }}>{line.from}</TableCell>
+                    <TableCell sx={{ color: 'text.secondary' }}>{fromWords(line.from, notation)}</TableCell>
                     <TableCell className="figure">{massFigure(line.resin, notation)}</TableCell>
                     <TableCell className="figure">{line.filler > 0 ? massFigure(line.filler, notation) : ''}</TableCell>
                     <TableCell className="figure">

@@ -3,6 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { chinesOf } from '@kalotrope/core/epoxy';
+import { clothWeightUnit } from '@kalotrope/core/measure';
 import type { Project } from '@kalotrope/core/project';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
@@ -20,9 +21,8 @@ type NumberKey =
   | 'tapeLayersOutside';
 
 /** Label, and what one shown unit is in the project. */
-const NUMBERS: readonly (readonly [NumberKey, string, number])[] = [
-  ['tapeWeight', 'Tape, g/m²', 1],
-  ['sheathingWeight', 'Cloth, g/m²', 1],
+type Shown = readonly [NumberKey, string, number];
+const NUMBERS: readonly Shown[] = [
   ['tapeLayersInside', 'Tapes inside', 1],
   ['tapeLayersOutside', 'Tapes outside', 1],
   ['sealingCoats', 'Sealing coats', 1],
@@ -74,6 +74,11 @@ function Sheathing({ part }: { readonly part: Project['epoxy'] }) {
 
 export function EpoxySettings({ project }: { readonly project: Project }) {
   const dispatch = useAppDispatch();
+  const { words, gramsPerM2 } = clothWeightUnit(project.notation);
+  const weights: readonly Shown[] = [
+    ['tapeWeight', `Tape, ${words}`, gramsPerM2],
+    ['sheathingWeight', `Cloth, ${words}`, gramsPerM2],
+  ];
   const set = (key: keyof Project['epoxy'], label: string) => (value: number | string) =>
     dispatch(edited({ label, edits: [{ path: ['epoxy', key], value }] }));
   return (
@@ -94,7 +99,7 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
           onCommit={set('tapeWidth', 'Tape width')}
           path={['epoxy', 'tapeWidth']}
         />
-        {NUMBERS.map(([key, label, unit]) => (
+        {[...weights, ...NUMBERS].map(([key, label, unit]) => (
           <NumberField
             key={key}
             label={label}

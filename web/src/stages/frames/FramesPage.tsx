@@ -3,7 +3,14 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { frameOfThing, frameThing, type Frame } from '@kalotrope/core/frames';
-import { formatDeg, formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
+import {
+  formatDeg,
+  formatFine,
+  formatSmall,
+  formatThickness,
+  formatWithUnit,
+  unitLabel,
+} from '@kalotrope/core/measure';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { picked } from '../../state/screen-slice';
@@ -89,7 +96,7 @@ function FrameNumbers({ frame }: { readonly frame: Frame }) {
       <Figure
         name="Half-breadth inside the skin"
         value={formatWithUnit(widest, notation)}
-        why={`The skin, ${project?.panels.thickness ?? 0} mm, is taken off along its normal`}
+        why={`The skin, ${formatThickness(project?.panels.thickness ?? 0, notation)}, is taken off along its normal`}
       />
       <Figure
         name="Height, lowest to sheer"
@@ -97,7 +104,7 @@ function FrameNumbers({ frame }: { readonly frame: Frame }) {
       />
       <Figure
         name="Most curve of an edge"
-        value={`${Math.max(...frame.edges.map((edge) => edge.sectionBow)).toFixed(1)} mm`}
+        value={formatSmall(Math.max(...frame.edges.map((edge) => edge.sectionBow)), notation)}
         why="From a straight line between the edge's ends"
       />
     </>

@@ -3,7 +3,7 @@ import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import Typography from '@mui/material/Typography';
 import type { JointedPanel } from '@kalotrope/core/joints';
-import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
+import { formatFine, formatThickness, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { panelOfThing, panelThing, stationMarks, type Panel } from '@kalotrope/core/panels';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
@@ -177,7 +177,7 @@ function JointSettings() {
       <Figure
         name="Length of a scarf"
         value={formatWithUnit(scarfRatio * project.panels.thickness, notation)}
-        why={`${scarfRatio} × ${project.panels.thickness} mm`}
+        why={`${scarfRatio} × ${formatThickness(project.panels.thickness, notation)}`}
       />
     </Box>
   );

@@ -10,7 +10,7 @@ import {
   type LinesPart,
   type Longitudinal,
 } from '@kalotrope/core/lines';
-import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
+import { formatFine, formatWithUnit, unitLabel, formatSmall, type Notation } from '@kalotrope/core/measure';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { PlainTable } from '../../controls/PlainTable';
@@ -81,7 +81,7 @@ export const Fairing = memo(function Fairing({ picked }: { readonly picked: stri
                 nameOf(change, offer?.of?.longitudinals ?? []),
                 formatFine(change.fromMm, notation),
                 formatFine(change.toMm, notation),
-                signed(change.toMm - change.fromMm),
+                signed(change.toMm - change.fromMm, notation),
               ],
             }))}
           />
@@ -100,7 +100,8 @@ export const Fairing = memo(function Fairing({ picked }: { readonly picked: stri
 const mostOf = (changes: readonly FairingChange[]): number =>
   Math.max(...changes.map(({ fromMm, toMm }) => Math.abs(toMm - fromMm)));
 
-const signed = (mm: number): string => `${mm < 0 ? '−' : '+'}${Math.abs(mm).toFixed(1)} mm`;
+const signed = (mm: number, notation: Notation): string =>
+  `${mm < 0 ? '−' : '+'}${formatSmall(Math.abs(mm), notation)}`;
 
 function nameOf({ line, index, quantity }: FairingChange, lines: readonly Longitudinal[]): string {
   const own = lines.find(({ id }) => id === line);

@@ -1,7 +1,7 @@
 /** Lines, as the bench shows it. */
 import { lazy } from 'react';
 import { layTape, lineOf, linesStage, lineThing, pointThing, type Hull } from '@kalotrope/core/lines';
-import { formatFine, unitLabel, type Notation } from '@kalotrope/core/measure';
+import { formatSmall, type Notation } from '@kalotrope/core/measure';
 import { selectLiveHull } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
 
@@ -48,9 +48,5 @@ export const linesEntry: StageEntry = {
 
 function fairness({ lines }: Hull, notation: Notation): string {
   const off = Math.max(0, ...lines.flatMap((line) => line.residuals.map((r) => r.total)));
-  // a fraction of the rule is too coarse for so small a distance
-  const isByFractions = notation === 'ft-in-8ths' || notation === 'in-16' || notation === 'in-32';
-  return isByFractions
-    ? `worst point ${off.toFixed(1)} mm off fair`
-    : `worst point ${formatFine(off, notation)} ${unitLabel(notation)} off fair`;
+  return `worst point ${formatSmall(off, notation)} off fair`;
 }

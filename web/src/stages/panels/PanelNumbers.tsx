@@ -43,7 +43,7 @@ export function PanelNumbers() {
         value={minBendRadius ? formatWithUnit(minBendRadius.value, notation) : 'flat'}
         why={
           minBendRadius
-            ? `Across the rulings, at x ${Math.round(minBendRadius.x)} mm`
+            ? `Across the rulings, at ${formatWithUnit(minBendRadius.x, notation)} from the stem`
             : 'No ruling turns against the next'
         }
       />

@@ -1,4 +1,4 @@
-import { formatFine, unitLabel } from '@kalotrope/core/measure';
+import { formatFine, isImperial, MM_PER_INCH, unitLabel, type Notation } from '@kalotrope/core/measure';
 import { seamsOf, type Panel, type PanelsPart } from '@kalotrope/core/panels';
 import { Section } from '../../controls/Section';
 import { PlainTable } from '../../controls/PlainTable';
@@ -23,16 +23,25 @@ export function Seams({ panels, part }: Props) {
   if (seams.length === 0) return null;
   const rows = seams.map(({ line, panels: [below], lengths, difference, cutDifference }) => ({
     key: `${line} ${below}`,
-    cells: [nameOf(line), formatFine(lengths[0], notation), Math.abs(difference).toFixed(3), cutDifference.toFixed(2)],
+    cells: [
+      nameOf(line),
+      formatFine(lengths[0], notation),
+      fine(Math.abs(difference), notation),
+      fine(cutDifference, notation),
+    ],
   }));
   return (
     <Section title="Edges that meet">
       <p className="quiet">
-        Length in {unitLabel(notation)}; the difference between the two edges in mm, on the lines and after trimming.
-        With thick sheet the upper edge may truly be longer or shorter than the lower: one runs outside the other, and a
-        pointed panel is trimmed at its tip.
+        Length in {unitLabel(notation)}; the difference between the two edges in {isImperial(notation) ? 'in' : 'mm'},
+        on the lines and after trimming. With thick sheet the upper edge may truly be longer or shorter than the lower:
+        one runs outside the other, and a pointed panel is trimmed at its tip.
       </p>
       <PlainTable label="Edges that meet" columns={COLUMNS} rows={rows} />
     </Section>
   );
 }
+
+/** Differences of a hundredth of a millimetre, or of half a thousandth of an inch. */
+const fine = (mm: number, notation: Notation): string =>
+  isImperial(notation) ? (mm / MM_PER_INCH).toFixed(4) : mm.toFixed(3);

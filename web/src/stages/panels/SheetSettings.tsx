@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo } from 'react';
 import type { Edit, EditValue } from '@kalotrope/core/findings';
-import { formatFine, formatWithUnit, unitLabel, type Notation } from '@kalotrope/core/measure';
+import { formatFine, formatWithUnit, isImperial, unitLabel, type Notation } from '@kalotrope/core/measure';
 import {
   isSplitLine,
   MIDDLE_FROM_MM,
@@ -57,6 +57,7 @@ export function SheetSettings({ panel, part }: { readonly panel: Panel | undefin
 }
 
 const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsPart }) {
+  const thick = useThicknessLabel();
   const dispatch = useAppDispatch();
   const hasTransoms = useAppSelector((state) => (selectDerived(state)?.panels.value.transoms.length ?? 0) > 0);
   const hasTransom = useAppSelector(
@@ -67,7 +68,7 @@ const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsP
   return (
     <div className="field-grid no-print">
       <LengthField
-        label="Skin thickness"
+        label={thick('Skin thickness', part.thickness)}
         path={['panels', 'thickness']}
         mm={part.thickness}
         onCommit={(mm) => set('Skin thickness', ['thickness'], mm)}
@@ -133,6 +134,12 @@ function TransomsSaid() {
   ));
 }
 
+/** Sheets are sold in millimetres everywhere: of a boat in inches the label says them. */
+function useThicknessLabel(): (label: string, mm: number) => string {
+  const notation = useAppSelector(selectNotation);
+  return (label, mm) => (isImperial(notation) ? `${label} (${mm} mm)` : label);
+}
+
 type TransomProps = {
   readonly part: PanelsPart;
   readonly set: (label: string, path: readonly string[], value: EditValue) => void;
@@ -141,10 +148,11 @@ type TransomProps = {
 
 /** How transoms stand to the panels; a bent one caps them. */
 function TransomFields({ part, set, isBent }: TransomProps) {
+  const thick = useThicknessLabel();
   return (
     <>
       <LengthField
-        label="Transom thickness"
+        label={thick('Transom thickness', part.transomThickness)}
         path={['panels', 'transomThickness']}
         mm={part.transomThickness}
         onCommit={(mm) => set('Transom thickness', ['transomThickness'], mm)}

@@ -9,7 +9,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Project } from '@kalotrope/core/project';
-import { formatShare, formatWithUnit } from '@kalotrope/core/measure';
+import { formatThickness, formatShare, formatWithUnit } from '@kalotrope/core/measure';
 import {
   jobPartName,
   laidBatches,
@@ -151,7 +151,7 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
                 fill={palette.background.paper}
               />
               <text x={0} y={-height - 6 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>
-                Sheet {i + 1}: {batch.thickness} mm, {formatWithUnit(width, notation)} ×{' '}
+                Sheet {i + 1}: {formatThickness(batch.thickness, notation)}, {formatWithUnit(width, notation)} ×{' '}
                 {formatWithUnit(height, notation)}
               </text>
               {sheet.placements.map((placement) => {
@@ -186,10 +186,11 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
 }
 
 function SheetNumbers({ counts }: { readonly counts: readonly SheetCount[] }) {
+  const notation = useAppSelector(selectNotation);
   return counts.map((count) => (
     <Figure
       key={count.thickness}
-      name={`${count.thickness} mm`}
+      name={formatThickness(count.thickness, notation)}
       value={sheetsText(count)}
       why="Share of the sheets used, the last counted to its rightmost part"
     />
@@ -206,6 +207,7 @@ function sheetsText(count: SheetCount): string {
 }
 
 function SheetSettings({ project }: { readonly project: Project }) {
+  const { notation } = project;
   const dispatch = useAppDispatch();
   const set = (key: 'gap' | 'margin', label: string) => (value: number) =>
     dispatch(edited({ label, edits: [{ path: ['sheets', key], value }] }));
@@ -230,7 +232,7 @@ function SheetSettings({ project }: { readonly project: Project }) {
           {(['width', 'height'] as const).map((key) => (
             <LengthField
               key={key}
-              label={`${sheet.thickness} mm sheet, ${key === 'width' ? 'length' : 'width'}`}
+              label={`${formatThickness(sheet.thickness, notation)} sheet, ${key === 'width' ? 'length' : 'width'}`}
               mm={sheet[key]}
               path={['sheets', 'stock', sheet.id, key]}
               onCommit={(mm) =>
