@@ -122,6 +122,60 @@ test('the dark shade holds its contrast, and a phone’s width does not scroll s
   }
 });
 
+test('on a phone every stage, menu and list is for fingers, and axe finds nothing', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openStage(page, '1', 'Lines');
+  /** What is smaller than a finger, of what is seen and not a cell of the table. */
+  const small = () =>
+    page
+      .locator('button, a[href], [role=tab], [role=menuitem], [role=menuitemradio], [role=combobox]')
+      .evaluateAll((all) =>
+        all.flatMap((one) => {
+          const touched = one.closest('.MuiInputBase-root') ?? one;
+          const { width, height } = touched.getBoundingClientRect();
+          const isSeen = width > 0 && getComputedStyle(one).visibility !== 'hidden';
+          return isSeen && (height < 43.5 || width < 43.5)
+            ? [`${one.outerHTML.slice(0, 120)} ${width} × ${height}`]
+            : [];
+        }),
+      );
+  for (const title of ['Lines', 'Panels', 'Frames', 'Joints', 'Sheets', 'Epoxy & glass']) {
+    if (title !== 'Lines') {
+      await page.getByRole('button', { name: 'All stages' }).click();
+      await page
+        .getByRole('navigation', { name: 'Stages' })
+        .getByRole('link', { name: new RegExp(title) })
+        .click();
+    }
+    await expect(page.getByRole('main', { name: title })).toBeVisible();
+    await page.waitForTimeout(700);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    expect(await small(), title).toEqual([]);
+    await expectNoFaults(page);
+  }
+  await page.getByRole('button', { name: 'All stages' }).click();
+  expect(await small()).toEqual([]);
+  await page.getByRole('button', { name: 'Close the list of stages' }).click();
+  await page.getByRole('button', { name: 'Menu' }).click();
+  const menu = page.getByRole('dialog', { name: 'Menu' });
+  await expect(menu).toBeVisible();
+  expect(await small()).toEqual([]);
+  await expectNoFaults(page);
+  await menu.getByRole('button', { name: 'Export' }).click();
+  await expect(page.getByRole('menuitem', { name: 'Everything, as one zip' })).toBeVisible();
+  await page.waitForTimeout(500);
+  expect(await small()).toEqual([]);
+  await expectNoFaults(page);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(menu).toBeHidden();
+  await page.goto('/projects');
+  await page.getByRole('button', { name: 'From a few dimensions' }).click();
+  await page.waitForTimeout(500);
+  await expectNoFaults(page);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
+
 // Ten kinds of file that are no boat: each refused in words, none of them touching what is there.
 const BAD: readonly (readonly [string, string, RegExp])[] = [
   ['empty.csv', '', /row 1, column A/],

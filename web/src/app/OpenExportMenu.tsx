@@ -63,7 +63,12 @@ function MenuOf({ from, stage, anchor, onClose, onPaper }: MenuProps) {
   const sheets = list?.sheets.filter((sheet) => isHere(sheet.stage)) ?? [];
   if (joined) return <PagesDialog from={from} {...joined} onClose={onClose} />;
   return (
-    <Menu open anchorEl={anchor} onClose={onClose}>
+    <Menu
+      open
+      anchorEl={anchor}
+      onClose={onClose}
+      slotProps={{ root: { role: 'region', 'aria-label': 'What can be taken away' } }}
+    >
       <MenuItem onClick={act(everything)}>Everything, as one zip</MenuItem>
       <MenuItem onClick={act(() => saveProjectFile(from.project))}>The project, to keep or share</MenuItem>
       {list?.tables
@@ -74,9 +79,11 @@ function MenuOf({ from, stage, anchor, onClose, onPaper }: MenuProps) {
           </MenuItem>
         ))}
       <Divider />
-      <ListSubheader sx={{ lineHeight: 2 }}>To take to the shop, on</ListSubheader>
+      <ListSubheader role="presentation" aria-hidden sx={{ lineHeight: 2 }}>
+        To take to the shop, on
+      </ListSubheader>
       <Choices
-        label="Paper"
+        label="Paper of what is taken to the shop"
         names={SHEET_PAPERS}
         chosen={SHEET_PAPERS.indexOf(from.printing.paper)}
         onChoose={(i) => onPaper(SHEET_PAPERS[i]!)} // one of the names
@@ -87,8 +94,15 @@ function MenuOf({ from, stage, anchor, onClose, onPaper }: MenuProps) {
         </MenuItem>
       ))}
       <Divider />
-      <ListSubheader sx={{ lineHeight: 2 }}>Full size, millimetres, as</ListSubheader>
-      <Choices label="Kind of file" names={KINDS.map(({ name }) => name)} chosen={chosen} onChoose={setChosen} />
+      <ListSubheader role="presentation" aria-hidden sx={{ lineHeight: 2 }}>
+        Full size, millimetres, as
+      </ListSubheader>
+      <Choices
+        label="Kind of file, at full size in millimetres"
+        names={KINDS.map(({ name }) => name)}
+        chosen={chosen}
+        onChoose={setChosen}
+      />
       {list === null && <MenuItem disabled>Listing what there is to cut</MenuItem>}
       {list?.drawings
         .filter((drawing) => offered.includes(drawing.stage))

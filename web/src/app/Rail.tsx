@@ -2,41 +2,56 @@ import { useBench } from '../state/bench';
 import type { StageName } from '@kalotrope/core/project';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { memo } from 'react';
+import ExpandLess from '@mui/icons-material/ExpandLess';
+import ExpandMore from '@mui/icons-material/ExpandMore';
+import IconButton from '@mui/material/IconButton';
+import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { memo, useState } from 'react';
 import { NavLink } from 'react-router';
 import { selectProject } from '../state/selectors';
 import { stagePath } from './paths';
 import { useAppSelector } from '../state/store';
 
-/** The stages in working order, each with one line that says how it stands. */
+/** The stages in working order, each with one line that says how it stands; on a narrow screen in one list. */
 export function Rail({ current }: { readonly current: StageName }) {
   const projectId = useAppSelector((state) => selectProject(state)?.id ?? '');
   const { entries, selectStatus } = useBench();
   const status = useAppSelector(selectStatus);
+  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
+  const [isOpen, setOpen] = useState(false);
+  const shown = isWide || isOpen ? entries : entries.filter(({ stage }) => stage === current);
   return (
     <Box
       component="nav"
       aria-label="Stages"
       className="no-print"
       sx={{
-        borderRight: 1,
-        borderTop: 1,
-        borderColor: 'divider',
-        display: 'flex',
-        flexDirection: { xs: 'row', md: 'column' },
-        overflow: 'auto',
+        ...{ borderRight: { md: 1 }, borderTop: 1, borderColor: 'divider', display: 'flex', position: 'relative' },
+        ...{ flexDirection: 'column', overflow: 'auto' },
       }}
     >
-      {entries.map(({ stage, title }, i) => (
+      {shown.map(({ stage, title }) => (
         <RailItem
           key={stage}
-          number={i + 1}
+          number={entries.findIndex((entry) => entry.stage === stage) + 1}
           name={title}
           to={stagePath(projectId, stage)}
           status={status?.[stage] ?? 'working it out'}
           isCurrent={stage === current}
+          onGo={isWide ? undefined : () => setOpen(false)}
         />
       ))}
+      {!isWide && (
+        <IconButton
+          aria-label={isOpen ? 'Close the list of stages' : 'All stages'}
+          aria-expanded={isOpen}
+          onClick={() => setOpen(!isOpen)}
+          sx={{ position: 'absolute', top: 4, right: 4 }}
+        >
+          {isOpen ? <ExpandLess /> : <ExpandMore />}
+        </IconButton>
+      )}
     </Box>
   );
 }
@@ -47,13 +62,15 @@ type ItemProps = {
   readonly to: string;
   readonly status: string;
   readonly isCurrent: boolean;
+  readonly onGo: (() => void) | undefined;
 };
 
-const RailItem = memo(function RailItem({ number, name, to, status, isCurrent }: ItemProps) {
+const RailItem = memo(function RailItem({ number, name, to, status, isCurrent, onGo }: ItemProps) {
   return (
     <Box
       component={NavLink}
       to={to}
+      onClick={onGo}
       aria-current={isCurrent ? 'page' : undefined}
       sx={{
         display: 'block',

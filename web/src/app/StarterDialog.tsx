@@ -16,13 +16,12 @@ import {
   type StarterProblem,
 } from '@kalotrope/core/lines';
 import { newProject, type Project } from '@kalotrope/core/project';
-import { formatLength, unitLabel } from '@kalotrope/core/measure';
 import { LengthField } from '../controls/LengthField';
 import { NumberField } from '../controls/NumberField';
 import { SelectField } from '../controls/SelectField';
 import { HullSketch } from '../drawing/HullSketch';
 import { LinesSketch } from '../drawing/LinesSketch';
-import { isImperial, MM_PER_FOOT } from '@kalotrope/core/measure';
+import { MM_PER_FOOT, formatLength, isImperial, unitLabel } from '@kalotrope/core/measure';
 import { selectNotation } from '../state/selectors';
 import { useAppSelector } from '../state/store';
 
@@ -77,8 +76,8 @@ export function StarterDialog({ onClose, onDraw }: Props) {
           </Box>
         </Box>
         {last && (
-          <Box sx={{ alignSelf: 'start', opacity: started.ok ? 1 : 0.45 }}>
-            <Box sx={{ height: 190, mb: 1 }}>
+          <Box sx={{ alignSelf: 'start', opacity: started.ok ? 1 : 0.45, order: { xs: -1, md: 0 } }}>
+            <Box sx={{ height: { xs: 120, md: 190 }, mb: 1 }}>
               <HullSketch longitudinals={last.longitudinals} />
             </Box>
             <LinesSketch longitudinals={last.longitudinals} />

@@ -1,5 +1,6 @@
 import type { StageName } from '@kalotrope/core/project';
 import FileDownloadOutlined from '@mui/icons-material/FileDownloadOutlined';
+import MenuIcon from '@mui/icons-material/Menu';
 import Redo from '@mui/icons-material/Redo';
 import Print from '@mui/icons-material/PrintOutlined';
 import Search from '@mui/icons-material/Search';
@@ -8,53 +9,75 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
-import InputBase from '@mui/material/InputBase';
+import Popover from '@mui/material/Popover';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { memo, useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { NOTATIONS, plainText, type Notation } from '@kalotrope/core/measure';
+import { NOTATIONS, type Notation } from '@kalotrope/core/measure';
 import { edited, redone, undone } from '../state/document-slice';
 import { ExportMenu } from './ExportMenu';
 import { ImportButton } from './ImportButton';
 import { PROJECTS_PATH } from './paths';
 import { findTurned } from '../state/screen-slice';
 import { selectNotation } from '../state/selectors';
+import { NameField } from '../controls/NameField';
 import { NOTATION_NAMES } from '../controls/notation-names';
 import { chooseNotation } from '../state/unit';
 import { useAppDispatch, useAppSelector } from '../state/store';
 
+/** On a narrow screen one row: the boat's name, and a menu of all else. */
 export const TopBar = memo(function TopBar({ stage }: { readonly stage: StageName }) {
-  const dispatch = useAppDispatch();
   const name = useAppSelector((state) => state.document.project?.name ?? '');
-  const notation = useAppSelector(selectNotation);
+  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
   return (
     <Box
       component="header"
       className="no-print"
-      sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1, px: 1.5, py: 0.5 }}
+      sx={{ display: 'flex', alignItems: 'center', gap: 1, px: { xs: 0.5, md: 1.5 }, py: 0.5 }}
     >
-      <Button
-        component={Link}
-        to={PROJECTS_PATH}
-        aria-label={`Kalotrope, all projects; ${name} is open`}
-        title="All projects"
-        sx={{ fontSize: 15, fontWeight: 700, ml: -0.5 }}
-      >
-        Kalotrope
-      </Button>
+      {isWide && <HomeLink name={name} />}
       <BoatName name={name} />
-      <Revision />
+      {isWide && <Revision />}
       <HowSaved />
       <Box sx={{ flex: 1 }} />
+      {isWide ? <Actions stage={stage} /> : <ActionsMenu stage={stage} name={name} />}
+    </Box>
+  );
+});
+
+const HomeLink = ({ name }: { readonly name: string }) => (
+  <Button
+    component={Link}
+    to={PROJECTS_PATH}
+    aria-label={`Kalotrope, all projects; ${name} is open`}
+    title="All projects"
+    sx={{ fontSize: 15, fontWeight: 700, ml: -0.5 }}
+  >
+    Kalotrope
+  </Button>
+);
+
+type ActionsProps = { readonly stage: StageName; readonly onDone?: () => void };
+
+function Actions({ stage, onDone }: ActionsProps) {
+  const dispatch = useAppDispatch();
+  const notation = useAppSelector(selectNotation);
+  return (
+    <>
       <Button
         color="inherit"
         variant="outlined"
         startIcon={<Search />}
-        onClick={() => dispatch(findTurned(true))}
-        sx={{ color: 'text.secondary', borderColor: 'divider' }}
+        onClick={() => {
+          onDone?.();
+          dispatch(findTurned(true));
+        }}
+        sx={{ color: 'text.secondary', borderColor: 'divider', whiteSpace: 'nowrap' }}
       >
         Find a part or a place{' '}
         <Box component="kbd" sx={{ ml: 1.5 }}>
@@ -75,48 +98,58 @@ export const TopBar = memo(function TopBar({ stage }: { readonly stage: StageNam
         ))}
       </TextField>
       <UndoRedo />
-      <Act label="Print this stage" isOff={false} onClick={() => window.print()}>
+      <Act
+        label="Print this stage"
+        isOff={false}
+        onClick={() => {
+          onDone?.();
+          window.print();
+        }}
+      >
         <Print />
       </Act>
       <ImportButton />
       <ExportMenu stage={stage} icon={<FileDownloadOutlined />} />
-    </Box>
+    </>
   );
-});
+}
 
-/** Where the boat's name stands it is changed; Enter or leaving it takes it, Esc restores. */
+/** The same behind one button. */
+function ActionsMenu({ stage, name }: { readonly stage: StageName; readonly name: string }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <IconButton
+        aria-label="Menu"
+        aria-haspopup="dialog"
+        aria-expanded={anchor !== null}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        <MenuIcon />
+      </IconButton>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+        slotProps={{ paper: { role: 'dialog', 'aria-label': 'Menu' } }}
+      >
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, p: 1.5, maxWidth: 340, alignItems: 'center' }}>
+          <HomeLink name={name} />
+          <Revision />
+          <Actions stage={stage} onDone={() => setAnchor(null)} />
+        </Box>
+      </Popover>
+    </>
+  );
+}
+
+/** Where the boat's name stands it is changed. */
 function BoatName({ name }: { readonly name: string }) {
   const dispatch = useAppDispatch();
-  const [typed, setTyped] = useState<string | null>(null);
-  const commit = () => {
-    const next = plainText(typed ?? '');
-    if (next && next !== name) dispatch(edited({ label: 'Renamed', edits: [{ path: ['name'], value: next }] }));
-    setTyped(null);
-  };
-  const input = {
-    'aria-label': 'Name of the boat',
-    maxLength: 120,
-    spellCheck: false,
-    size: Math.max(6, (typed ?? name).length),
-    'data-at-rest': typed === null,
-  };
-  return (
-    <InputBase
-      value={typed ?? name}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') commit();
-        if (event.key === 'Escape') setTyped(null);
-      }}
-      slotProps={{ input }}
-      sx={{
-        ...{ fontSize: 15, fontWeight: 600, px: 0.75, borderRadius: 1, border: 1, borderColor: 'transparent' },
-        ...{ maxWidth: 300, '&:hover': { borderColor: 'divider' } },
-        '&:focus-within': { borderColor: 'primary.main', bgcolor: 'background.paper' },
-      }}
-    />
-  );
+  const rename = (value: string) => dispatch(edited({ label: 'Renamed', edits: [{ path: ['name'], value }] }));
+  return <NameField look="in-place" label="Name of the boat" value={name} most={120} onCommit={rename} />;
 }
 
 /** The revision that is printed on everything, and the next one begun. */

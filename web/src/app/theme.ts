@@ -10,6 +10,9 @@ export type Shade = 'light' | 'dark';
 const TEXT = '"Atkinson Hyperlegible Next Variable", sans-serif';
 const FIGURES = '"Atkinson Hyperlegible Mono Variable", monospace';
 
+/** On a narrow screen what is touched is as large as a finger, px. */
+const FINGER = { minHeight: 44, minWidth: 44 } as const;
+
 export function makeTheme(shade: Shade): Theme {
   const c = COLOURS[shade];
   return createTheme({
@@ -37,7 +40,14 @@ export function makeTheme(shade: Shade): Theme {
       button: { textTransform: 'none', fontSize: 14, fontWeight: 600 },
     },
     components: {
-      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButtonBase: {
+        defaultProps: { disableRipple: true },
+        styleOverrides: { root: ({ theme }) => ({ [theme.breakpoints.down('md')]: FINGER }) },
+      },
+      MuiOutlinedInput: {
+        styleOverrides: { root: ({ theme }) => ({ [theme.breakpoints.down('md')]: { minHeight: 44 } }) },
+      },
+      MuiTabs: { styleOverrides: { root: ({ theme }) => ({ [theme.breakpoints.down('md')]: { minHeight: 44 } }) } },
       MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
       MuiPaper: { defaultProps: { elevation: 0 } },
       MuiTextField: { defaultProps: { size: 'small', variant: 'outlined' } },
@@ -75,6 +85,7 @@ export function makeTheme(shade: Shade): Theme {
             '& .figure': { fontFamily: TEXT },
           },
           a: { color: c.main },
+          '.plain-table th button': { [breakpoints.down('md')]: FINGER },
           ':focus-visible': { outline: `2px solid ${c.picked}`, outlineOffset: 1 },
           '.figure, .MuiTableCell-root.figure': {
             fontFamily: FIGURES,
@@ -89,7 +100,7 @@ export function makeTheme(shade: Shade): Theme {
             overflow: 'hidden',
             backgroundColor: c.paper,
             borderTop: `1px solid ${c.line}`,
-            [breakpoints.down('md')]: { minHeight: 320 },
+            [breakpoints.down('md')]: { minHeight: 420 },
           },
           '.tape': {
             height: 54,

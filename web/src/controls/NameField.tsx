@@ -1,3 +1,4 @@
+import InputBase from '@mui/material/InputBase';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { plainText } from '@kalotrope/core/measure';
@@ -7,27 +8,41 @@ type Props = {
   readonly value: string;
   readonly most: number;
   readonly onCommit: (name: string) => void;
+  /** A field of a form, or the name itself where it stands. */
+  readonly look?: 'field' | 'in-place';
 };
 
 /** A name: Enter or leaving the field commits, Esc restores; an empty one is not taken. */
-export function NameField({ label, value, most, onCommit }: Props) {
+export function NameField({ label, value, most, onCommit, look = 'field' }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const commit = () => {
     const name = plainText(typed ?? '');
     if (name && name !== value) onCommit(name);
     setTyped(null);
   };
+  const common = {
+    value: typed ?? value,
+    onChange: (event: { readonly target: { readonly value: string } }) => setTyped(event.target.value),
+    onBlur: commit,
+    onKeyDown: (event: { readonly key: string }) => {
+      if (event.key === 'Enter') commit();
+      if (event.key === 'Escape') setTyped(null);
+    },
+  };
+  const input = { maxLength: most, spellCheck: false, 'data-at-rest': typed === null };
+  if (look === 'field') return <TextField label={label} {...common} slotProps={{ htmlInput: input }} />;
+  const size = Math.max(LEAST_LETTERS, (typed ?? value).length);
   return (
-    <TextField
-      label={label}
-      value={typed ?? value}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') commit();
-        if (event.key === 'Escape') setTyped(null);
+    <InputBase
+      {...common}
+      slotProps={{ input: { ...input, size, 'aria-label': label } }}
+      sx={{
+        ...{ fontSize: 15, fontWeight: 600, px: 0.75, borderRadius: 1, border: 1, borderColor: 'transparent' },
+        ...{ maxWidth: 300, minWidth: 0, '&:hover': { borderColor: 'divider' } },
+        '&:focus-within': { borderColor: 'primary.main', bgcolor: 'background.paper' },
       }}
-      slotProps={{ htmlInput: { maxLength: most, spellCheck: false, 'data-at-rest': typed === null } }}
     />
   );
 }
+
+const LEAST_LETTERS = 6;

@@ -15,6 +15,9 @@ type Props<View extends string> = {
   readonly children?: ReactNode;
 };
 
+/** High enough for a finger on a narrow screen. */
+const TAB_PX = { xs: 44, md: 36 };
+
 /** The views of a stage, one tab each, over its drawing. */
 export function ViewTabs<View extends string>({ label, names, view, onView, children }: Props<View>) {
   return (
@@ -26,7 +29,7 @@ export function ViewTabs<View extends string>({ label, names, view, onView, chil
         value={view}
         onChange={(_event, next: View) => onView(next)}
         aria-label={label}
-        sx={{ minHeight: 36, px: 1, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
+        sx={{ minHeight: TAB_PX, px: 1, '& .MuiTab-root': { minHeight: TAB_PX, py: 0 } }}
       >
         {(Object.keys(names) as View[]).map((name) => (
           <Tab key={name} value={name} label={names[name]} />

@@ -37,6 +37,8 @@ type Props = {
   readonly children: (surface: Surface) => ReactNode;
   /** The hull in the round: it takes the room that the drawing leaves. */
   readonly corner?: ReactNode;
+  /** So many px high, where the page scrolls; as high as its place unless given. */
+  readonly tall?: number | undefined;
   /** Room within the bounds in which nothing is drawn. */
   readonly free?: WorldBox | undefined;
   /** Keys pressed while the drawing has the focus; it can have it only where this is given. */
@@ -48,7 +50,7 @@ type Props = {
 
 const BORDER = 44;
 
-export function DrawingSurface({ label, bounds, children, corner, free, onKeyDown, onPlace, onPoint }: Props) {
+export function DrawingSurface({ label, bounds, children, corner, free, tall, onKeyDown, onPlace, onPoint }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const { width, height } = useSize(box);
@@ -89,7 +91,7 @@ export function DrawingSurface({ label, bounds, children, corner, free, onKeyDow
   return (
     <div
       ref={box}
-      style={cornerStyle(place)}
+      style={{ ...cornerStyle(place), ...(tall !== undefined && { flex: 'none', height: tall }) }}
       {...(onKeyDown
         ? { tabIndex: 0, role: 'group', 'aria-label': `${label}; arrows walk and move points`, onKeyDown }
         : {})}

@@ -5,6 +5,8 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { formatWidth, fromWords, seamOfThing, seamThing, type Takeoff, type TakeoffLine } from '@kalotrope/core/epoxy';
 import {
   areaFigure,
@@ -87,10 +89,14 @@ export default function EpoxyPage() {
   );
 }
 
+/** On a narrow screen what a line was counted from stands under its name. */
+const WIDE_ONLY = { display: { xs: 'none', md: 'table-cell' } } as const;
+
 function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
   const notation = useAppSelector(selectNotation);
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
+  const span = useMediaQuery(useTheme().breakpoints.up('md')) ? 2 : 1;
   const seamOf = (line: TakeoffLine) =>
     line.group === 'fillets' || line.group === 'tapes'
       ? takeoff.seams.find((seam) => seam.name === line.item)
@@ -100,7 +106,7 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
       <TableHead>
         <TableRow>
           <TableCell>for</TableCell>
-          <TableCell>counted from</TableCell>
+          <TableCell sx={WIDE_ONLY}>counted from</TableCell>
           <TableCell align="right">epoxy, {massUnit(notation)}</TableCell>
           <TableCell align="right">filler, {massUnit(notation)}</TableCell>
           <TableCell align="right">glass, {areaUnit(notation)}</TableCell>
@@ -113,7 +119,7 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
           lines.length > 0 && (
             <TableBody key={group}>
               <TableRow>
-                <TableCell colSpan={2}>
+                <TableCell colSpan={span}>
                   <Typography variant="h2" component="span">
                     {name}
                   </Typography>
@@ -133,8 +139,15 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
                     selected={choice?.kind === 'seam' && choice.id === seam?.id}
                     onClick={() => seam && dispatch(picked(seamThing(seam.id)))}
                   >
-                    <TableCell sx={{ pl: 3 }}>{line.item}</TableCell>
-                    <TableCell sx={{ color: 'text.secondary' }}>{fromWords(line.from, notation)}</TableCell>
+                    <TableCell sx={{ pl: { xs: 1, md: 3 } }}>
+                      {line.item}
+                      <Typography variant="body2" color="text.secondary" sx={{ display: { md: 'none' } }}>
+                        {fromWords(line.from, notation)}
+                      </Typography>
+                    </TableCell>
+                    <TableCell sx={{ color: 'text.secondary', ...WIDE_ONLY }}>
+                      {fromWords(line.from, notation)}
+                    </TableCell>
                     <TableCell className="figure">{massFigure(line.resin, notation)}</TableCell>
                     <TableCell className="figure">{line.filler > 0 ? massFigure(line.filler, notation) : ''}</TableCell>
                     <TableCell className="figure">
@@ -149,7 +162,7 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
       })}
       <TableBody>
         <TableRow>
-          <TableCell colSpan={2}>
+          <TableCell colSpan={span}>
             <strong>Used</strong>
           </TableCell>
           <TableCell className="figure">
@@ -159,7 +172,7 @@ function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
           <TableCell className="figure">{areaFigure(takeoff.clothM2, notation)}</TableCell>
         </TableRow>
         <TableRow>
-          <TableCell colSpan={2}>
+          <TableCell colSpan={span}>
             <strong>To mix, with waste</strong>
           </TableCell>
           <TableCell className="figure">

@@ -1,5 +1,6 @@
 import { useBench, useTape } from '../../state/bench';
 import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { memo, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import {
   lineOf,
@@ -69,6 +70,9 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
   const views = useMemo(() => viewsOf(extent, look.isSighted ? SIGHT : 1), [extent, look.isSighted]);
   const inBody = useMemo(() => bodyPlace(extent, views), [extent, views]);
   const body = bodyPlan(hull, extent, inBody);
+  // the hull stands beside it: on a narrow screen there is room for two words
+  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
+  const bodyWords = isWide ? ['Body plan: aft left, forward right', scaleWords(inBody.scale)] : ['Body plan'];
   const bounds = boxAround([...views.flatMap((view) => view.corners), ...inBody.corners]);
   const length = hull.toX - hull.fromX;
   const { drawnX, trueX } = views[0];
@@ -155,7 +159,7 @@ export function LinesDrawing({ hull, look, underlays, clicked, corner }: Props) 
                 }}
               />
             ))}
-            {['Body plan: aft left, forward right', scaleWords(inBody.scale)].map((words, i) => (
+            {bodyWords.map((words, i) => (
               <text
                 key={words}
                 x={inBody.corners[0][0]}

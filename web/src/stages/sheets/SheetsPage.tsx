@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -95,6 +96,9 @@ type Shelf = {
   readonly dy: number;
 };
 
+/** Of a sheet on a narrow screen, with its name. */
+const NARROW_SHEET_PX = 185;
+
 /** Sheets one under the other, thickness by thickness. */
 function shelve(laid: readonly LaidBatch[]): Shelf[] {
   let top = 0;
@@ -109,10 +113,10 @@ function shelve(laid: readonly LaidBatch[]): Shelf[] {
   );
 }
 
-/** Two columns, so that six sheets are still large enough to read. */
-const columnsOf = (shelves: readonly Shelf[]) => {
+/** Two columns on a wide screen, so that six sheets are still large enough to read. */
+const columnsOf = (shelves: readonly Shelf[], isWide: boolean) => {
   const half = Math.ceil(shelves.length / 2);
-  const isTwo = shelves.length > 2;
+  const isTwo = isWide && shelves.length > 2;
   const width = Math.max(...shelves.map((shelf) => shelf.width));
   return shelves.map((shelf, i) => ({
     ...shelf,
@@ -124,7 +128,8 @@ const columnsOf = (shelves: readonly Shelf[]) => {
 function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[]; readonly parts: readonly CutPart[] }) {
   const { palette } = useTheme();
   const notation = useAppSelector(selectNotation);
-  const placed = columnsOf(shelves);
+  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
+  const placed = columnsOf(shelves, isWide);
   const bounds = boxAround(
     placed.flatMap(
       ({ dx, dy, width, height }) =>
@@ -135,7 +140,12 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
     ),
   );
   return (
-    <DrawingSurface label="Sheets with their parts" bounds={bounds}>
+    <DrawingSurface
+      label="Sheets with their parts"
+      bounds={bounds}
+      // one under the other they are as large as the screen is wide
+      tall={isWide ? undefined : NARROW_SHEET_PX * placed.length}
+    >
       {({ px }) => (
         <>
           <GrainPattern px={px} />
