@@ -13,7 +13,8 @@ const gaps = (isTurning: boolean) => `(async () => {
   const canvas = document.querySelector('canvas');
   const box = canvas?.getBoundingClientRect();
   const fire = (type, x, y) => canvas?.dispatchEvent(new PointerEvent(type, {
-    clientX: box.left + x, clientY: box.top + y, pointerId: 1, button: 0, buttons: 1, bubbles: true, pointerType: 'mouse',
+    clientX: box.left + x, clientY: box.top + y, pointerId: 1, button: 0, buttons: 1, bubbles: true,
+    pointerType: 'mouse',
   }));
   if (canvas) { canvas.setPointerCapture = () => {}; canvas.releasePointerCapture = () => {}; }
   if (${isTurning}) fire('pointerdown', 300, 200);

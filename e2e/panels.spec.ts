@@ -190,6 +190,17 @@ test('a panel cut in two along a line that is dragged, and made whole again', as
   await expect(page.locator('path[data-part="Side"]')).toBeVisible();
 });
 
+test('quick arrow keys in a field are all counted, and are undone one by one', async ({ page }) => {
+  await openPanels(page, 'tamsel');
+  const field = page.getByLabel('Holes every');
+  await expect(field).toHaveValue('150.0');
+  await field.focus();
+  for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowUp');
+  await expect(field).toHaveValue('190.0');
+  await page.keyboard.press('Control+z');
+  await expect(field).toHaveValue('189.0');
+});
+
 test('a transom bent, the lines ended on it, and a new revision printed on what is cut', async ({ page }) => {
   await openPanels(page, 'tamsel');
   await page.getByRole('button', { name: 'Bend the transom' }).click();

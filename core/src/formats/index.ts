@@ -1,4 +1,4 @@
-export { csv, lengthCell, lengthHead, safeCell, tenth } from './csv';
+export { csv, lengthCell, lengthHead, safeCell } from './csv';
 export { carried, closedPath, CURVE_MM, hole, layerWord, openPath, stamped, straightPath, TEXT_MM } from './drawing';
 export type { Drawing, DrawnPath, DrawnText } from './drawing';
 export { boatWord, fileNames } from './file';

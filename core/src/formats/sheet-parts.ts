@@ -1,4 +1,4 @@
-/** What sheets of different stages have in common: things drawn at a scale, the arrow forward, a check length, steps. */
+/** What sheets of different stages have in common: the arrow forward, a check length, steps, dimensions. */
 import { at, type Vec2 } from '../geometry';
 import { isImperial, type Notation } from '../measure';
 import type { DrawnText } from './drawing';

@@ -1,4 +1,4 @@
-/** A frame on a sheet of paper: its blank to scale, figures out and up at its corners, and the bevel along its edges. */
+/** A frame on a sheet of paper: its blank to scale, figures at its corners, and the bevel along its edges. */
 import {
   besideCorner,
   checkLength,
@@ -81,12 +81,14 @@ function frameSheet(frame: Frame, { head, school, gap }: SheetOf): PaperSheets {
     ),
     checkLength([room.maxX, inner.minY + 6], notation),
   );
-  const stuff = school === 'framed' ? 'timber' : 'plywood';
+  const isTimber = school === 'framed';
+  const stuff = isTimber ? 'timber' : 'plywood';
+  const wide = isTimber ? formatWithUnit(frame.width, notation) : formatThickness(frame.width, notation);
   const sheet = {
     ...{ name: `${frame.id}-sheet`, title: `${frame.name}, its outline and bevels`, part: frame.name },
     hand: `1 to cut, ${FACES[frame.face]} at ${formatWithUnit(frame.x, notation)} from the stem`,
     ...{
-      material: `${school === 'framed' ? formatWithUnit(frame.width, notation) : formatThickness(frame.width, notation)} ${stuff}`,
+      material: `${wide} ${stuff}`,
     },
     scale: drawn.scale.words,
   };

@@ -181,7 +181,7 @@ export function formatFine(mm: number, notation: Notation): string {
   return formatLength(mm, notation);
 }
 
-/** A length as a field shows it: one under a foot in inches and fractions where the boat is in feet, inches, eighths. */
+/** A length as a field shows it: under a foot in inches and fractions where the boat is in feet, inches, eighths. */
 export const formatField = (mm: number, notation: Notation): string =>
   notation === 'ft-in-8ths' && mm !== 0 && Math.abs(mm) < MM_PER_FOOT
     ? `${formatLength(mm, 'in-32')}"`
@@ -231,7 +231,7 @@ export const formatSection = (mm2: number, notation: Notation): string =>
 
 const WHOLE_INCHES_FROM_MM = 2 * MM_PER_INCH;
 
-/** A usual length as the builder’s own rule has it: of a boat in inches the nearest inch, or eighth of one under two. */
+/** A usual length as the builder’s own rule has it: in inches the nearest one, or eighth of one under two. */
 export function usualIn(mm: number, notation: Notation): number {
   if (!isImperial(notation) || mm === 0) return mm;
   const step = mm < WHOLE_INCHES_FROM_MM ? MM_PER_INCH / 8 : MM_PER_INCH;

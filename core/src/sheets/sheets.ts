@@ -1,4 +1,4 @@
-/** The layouts on paper: every sheet of plywood to scale with its parts named, and the list of parts with their shapes. */
+/** The layouts on paper: every sheet of plywood to scale with its parts named; the list of parts with their shapes. */
 import {
   checkLength,
   innerBox,

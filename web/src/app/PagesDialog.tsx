@@ -1,4 +1,4 @@
-/** A drawing at full size on pages to join: on which paper, all of it or its edges alone, and how many pages that is. */
+/** A drawing at full size on pages to join: on which paper, all of it or its edges alone, and how many that is. */
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';

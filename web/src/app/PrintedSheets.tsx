@@ -4,7 +4,7 @@
  * They are made when printing begins, whichever way it is begun, and are gone when it ends. A stage without sheets
  * prints as it stands on the screen.
  */
-import { useEffect, useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 import { createPortal, flushSync } from 'react-dom';
 import { latin, type Drawing, type PaperSheets } from '@kalotrope/core/formats';
 import { sheetsOfStage, usualPaper, wholeOf, type StageName } from '@kalotrope/core/project';
@@ -16,7 +16,8 @@ import { today } from './today';
 export function PrintedSheets({ stage }: { readonly stage: StageName }) {
   const [sheets, setSheets] = useState<readonly PaperSheets[]>([]);
   const store = useAppStore();
-  useEffect(() => {
+  // at once: one may print as soon as something is seen
+  useLayoutEffect(() => {
     const begin = () => flushSync(() => setSheets(sheetsNow(store.getState(), stage)));
     const end = () => setSheets([]);
     window.addEventListener('beforeprint', begin);

@@ -6,8 +6,8 @@ import { Section } from './Section';
 import { sentence, type StageName } from '@kalotrope/core/project';
 import { useBench } from '../state/bench';
 import type { Finding, Severity } from '@kalotrope/core/findings';
-import { edited } from '../state/document-slice';
 import { picked } from '../state/screen-slice';
+import { remedyTaken, selectIsBehind } from '../state/take-remedy';
 import { selectDerived, selectFindings, selectNotation, selectStillLooking } from '../state/selectors';
 import { useRested } from './use-rested';
 import { useAppDispatch, useAppSelector } from '../state/store';
@@ -73,6 +73,7 @@ const LookHere = memo(function LookHere({ stage }: { readonly stage: StageName }
 function FindingLine({ finding }: { readonly finding: Finding }) {
   const notation = useAppSelector(selectNotation);
   const derived = useAppSelector(selectDerived);
+  const isBehind = useAppSelector(selectIsBehind);
   const dispatch = useAppDispatch();
   const { shape, word, colour } = SHAPES[finding.severity];
   const { pickAt } = useBench();
@@ -100,7 +101,9 @@ function FindingLine({ finding }: { readonly finding: Finding }) {
           key={remedy.label}
           variant="outlined"
           sx={{ mt: 0.5 }}
-          onClick={() => dispatch(edited({ label: remedy.label, edits: remedy.edits }))}
+          // of a boat that has changed since it is worked out again first; the focus stays
+          aria-disabled={isBehind}
+          onClick={() => dispatch(remedyTaken(remedy))}
         >
           {remedy.label}
         </Button>

@@ -16,7 +16,7 @@ import { frameBody, transomBody } from './bodies';
 import { graphics } from './graphics';
 import { groundShadow, type Floor } from './ground';
 import { PanelShell } from './PanelShell';
-import { SkinMarks } from './SkinMarks';
+import { SkinMarks, type SkinMark } from './SkinMarks';
 import { takeApart } from './take-apart';
 import { useHullSpan } from './use-hull-span';
 import { drawSoon } from './quality';
@@ -33,8 +33,6 @@ export type SceneProps = {
   /** Taken apart so far, from 0 to 1. */
   readonly apart: number;
 };
-/** What lies on the skin: the joints of its panels, or the holes by which they are stitched. */
-export type SkinMark = 'scarfs' | 'holes';
 
 /** x aft, y to starboard, z up becomes x, z, −y of the picture's axes. */
 const ON_ITS_KEEL = [-Math.PI / 2, 0, 0] as const;

@@ -5,8 +5,10 @@ import { memo, useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry } from 'three';
 import { selectDerived, selectProject } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
-import type { SkinMark } from './HullScene';
 import { drawSoon } from './quality';
+
+/** What lies on the skin: the joints of its panels, or the holes by which they are stitched. */
+export type SkinMark = 'scarfs' | 'holes';
 
 type Props = { readonly marks: SkinMark; readonly panels: readonly Panel[] };
 

@@ -20,7 +20,7 @@ const OUTSIDE = new Color('#F1DAAF');
 const INSIDE = new Color('#F4CF97');
 const EDGE = new Color('#8F6638');
 
-/** Of the light that is lost in a seam, on the inner and on the outer face, and how far from it half of that is left. */
+/** Of the light that is lost in a seam, on the inner and on the outer face; how far from it half of that is left. */
 const LOST = { inner: 0.5, outer: 0.16 } as const;
 const REACH_MM = 70;
 

@@ -19,6 +19,7 @@ import {
   formatWithUnit,
   massFigure,
   massUnit,
+  type Notation,
 } from '@kalotrope/core/measure';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
@@ -71,7 +72,7 @@ export default function EpoxyPage() {
               <Figure
                 name="Epoxy, mixed"
                 value={formatMass(takeoff.resinWithWaste, notation)}
-                why={`${formatMass(takeoff.resin, notation)} used, and ${formatShare(project.epoxy.waste)} of what is mixed lost`}
+                why={usedWords(takeoff, project.epoxy.waste, notation)}
               />
               <Figure name="Filler" value={formatMass(takeoff.filler, notation)} />
               <Figure
@@ -88,6 +89,9 @@ export default function EpoxyPage() {
     </>
   );
 }
+
+const usedWords = ({ resin }: Takeoff, waste: number, notation: Notation): string =>
+  `${formatMass(resin, notation)} used, and ${formatShare(waste)} of what is mixed lost`;
 
 /** On a narrow screen what a line was counted from stands under its name. */
 const WIDE_ONLY = { display: { xs: 'none', md: 'table-cell' } } as const;

@@ -75,7 +75,8 @@ function CardModelOf({ project }: { readonly project: Project }) {
           select
           label="Card"
           value={options.paper}
-          onChange={({ target }) => setOptions({ ...options, paper: target.value as SheetPaper })} // one of the items below
+          // one of the items below
+          onChange={({ target }) => setOptions({ ...options, paper: target.value as SheetPaper })}
           sx={{ width: 120 }}
         >
           {SHEET_PAPERS.map((paper) => (

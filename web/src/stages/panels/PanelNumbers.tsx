@@ -31,7 +31,7 @@ export function PanelNumbers() {
       <Figure
         name="Most twist"
         value={formatDeg(maxTwist.value, 2)}
-        why={`Between the tangent planes at the ends of a ruling; at ${formatWithUnit(maxTwist.x, notation)} from the stem`}
+        why={`Between the tangent planes at a ruling's ends; at ${formatWithUnit(maxTwist.x, notation)} from the stem`}
       />
       <Figure
         name="Would stretch by"
