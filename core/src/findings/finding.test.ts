@@ -18,7 +18,7 @@ describe('findings', () => {
   });
   it('give their lengths in the builder’s notation', () => {
     expect(sentence(finding('check', 'Chine'), 'mm')).toContain('9.0 mm');
-    expect(sentence(finding('check', 'Chine'), 'ft-in-8ths')).toContain('0-0-3');
+    expect(sentence(finding('check', 'Chine'), 'ft-in-8ths')).toContain('11/32 in');
     expect(sentence(finding('check', 'Chine'), 'in')).toContain('0.354 in');
   });
   it.each([
