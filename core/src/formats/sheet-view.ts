@@ -13,7 +13,7 @@ import {
   type LINE_MM,
   type SheetScale,
 } from './sheet';
-import { dimensionAcross, dimensionUp, placer, type Placing } from './sheet-parts';
+import { dimensionAcross, dimensionUp, placer } from './sheet-parts';
 
 export type ViewPath = {
   readonly kind: keyof typeof LINE_MM;
@@ -33,7 +33,6 @@ export type SheetView = { readonly paths: readonly ViewPath[]; readonly texts: r
 
 export type ViewOn = Content & {
   readonly scale: SheetScale;
-  readonly placing: Placing;
   /** Where it ends downwards, its dimension included. */
   readonly foot: number;
 };
@@ -43,7 +42,6 @@ type ViewIn = {
   readonly notation: Notation;
   /** A scale that others on the sheet have; the largest that fits is taken if this does not, or is not given. */
   readonly scale?: SheetScale | undefined;
-  readonly hasDimensions?: boolean;
   /** From the thing to the dimension of its height. */
   readonly besideMm?: number;
 };
@@ -53,13 +51,10 @@ const ACROSS_MM = 12;
 const FIGURE_MM = 15.4;
 
 /** In the upper middle of its room. */
-export function viewOn(
-  view: SheetView,
-  { room, notation, scale: given, hasDimensions = true, besideMm = 5 }: ViewIn,
-): ViewOn {
+export function viewOn(view: SheetView, { room, notation, scale: given, besideMm = 5 }: ViewIn): ViewOn {
   const box = boundsOf(view.paths.flatMap(({ points }) => points));
   const size = { width: box.maxX - box.minX, height: box.maxY - box.minY };
-  const around = hasDimensions ? { width: besideMm + FIGURE_MM, height: ACROSS_MM } : { width: 0, height: 0 };
+  const around = { width: besideMm + FIGURE_MM, height: ACROSS_MM };
   const scale =
     given ??
     scaleFor(
@@ -71,28 +66,25 @@ export function viewOn(
     (room.minX + room.maxX - around.width - size.width / scale.over) / 2,
     room.maxY - size.height / scale.over,
   ];
-  const placing: Placing = { origin: [box.minX, box.minY], at, over: scale.over };
-  const put = placer(placing);
+  const put = placer({ origin: [box.minX, box.minY], at, over: scale.over });
   const texts = view.texts.map(({ at: place, text, by = [0, 0], align = 'left', heightMm = LETTER_MM }) => {
     const [x, y] = put(place);
     return sheetText([x + by[0], y + by[1]], text, { align, heightMm });
   });
   const right = at[0] + size.width / scale.over;
   const say = (mm: number) => formatFine(mm, notation);
-  const dimensions = hasDimensions
-    ? merged(
-        dimensionAcross([at[0], at[1] - ACROSS_MM + 2], right, say(size.width)),
-        dimensionUp([right + besideMm, at[1]], at[1] + size.height / scale.over, say(size.height)),
-      )
-    : { paths: [], texts: [] };
+  const dimensions = merged(
+    dimensionAcross([at[0], at[1] - ACROSS_MM + 2], right, say(size.width)),
+    dimensionUp([right + besideMm, at[1]], at[1] + size.height / scale.over, say(size.height)),
+  );
   return {
     paths: [
       ...view.paths.map(({ kind, points, isClosed }) => sheetLine(kind, points.map(put), isClosed ?? false)),
       ...dimensions.paths,
     ],
     texts: settled([...dimensions.texts, ...texts]),
-    ...{ scale, placing },
-    foot: at[1] - (hasDimensions ? ACROSS_MM : 0),
+    scale,
+    foot: at[1] - ACROSS_MM,
   };
 }
 

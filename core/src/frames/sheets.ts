@@ -1,28 +1,12 @@
 /** A frame on a sheet of paper: its blank to scale, figures at its corners, and the bevel along its edges. */
-import {
-  besideCorner,
-  checkLength,
-  innerBox,
-  lineKey,
-  merged,
-  pageOnItsSide,
-  sheetsOf,
-  tablePages,
-  viewOn,
-  type PaperSheets,
-  type SheetHead,
-  type SheetTable,
-  type ViewText,
-} from '../formats';
-import { at, boundsOf, type Vec2 } from '../geometry';
+import { shapeSheet, type PaperSheets, type SheetHead, type SheetTable } from '../formats';
+import { at, type Vec2 } from '../geometry';
 import { formatDeg, formatFine, formatThickness, formatWithUnit, unitLabel, type Notation } from '../measure';
 import type { FramesWhole } from './drawings';
 import { cutOutline, type Frame } from './frame';
 import type { School } from './schema';
 
-/** For the table, beside the drawing. */
 const TABLE_MM = 104;
-const FOOT_MM = 22;
 /** Points of an edge listed: its ends and three between. */
 const SHARES = [0, 0.25, 0.5, 0.75, 1];
 
@@ -34,65 +18,22 @@ export const framesSheets = ({ project, values, sheetHead }: FramesWhole): Paper
 type SheetOf = { readonly head: SheetHead; readonly school: School; readonly gap: number };
 
 function frameSheet(frame: Frame, { head, school, gap }: SheetOf): PaperSheets {
-  const inner = innerBox(pageOnItsSide(head.paper));
   const { notation } = head;
-  const cut = cutOutline(frame, school, gap);
-  const box = boundsOf(cut);
   const mirror = [...frame.outline].reverse().map(([y, z]): Vec2 => [-y, z]);
-  const room = { ...inner, maxX: inner.maxX - TABLE_MM, minY: inner.minY + FOOT_MM };
-  const drawn = viewOn(
-    {
-      paths: [
-        { kind: 'cut', points: cut, isClosed: true },
-        { kind: 'mark', points: [...mirror, ...frame.outline] },
-        {
-          kind: 'construction',
-          points: [
-            [0, box.minY],
-            [0, box.maxY],
-          ],
-        },
-      ],
-      texts: [
-        { at: [0, (box.minY + box.maxY) / 2], text: frame.name, by: [2, 0], heightMm: 6 },
-        ...cornersOf(frame).map(([y, z]): ViewText => ({
-          at: [y, z],
-          text: `${formatFine(y, notation)} out, ${formatFine(z, notation)} up`,
-          ...besideCorner([y, z], box),
-        })),
-      ],
-    },
-    { room, notation },
-  );
-  const [first, ...more] = tablePages([edgesTable(frame, notation)], {
-    first: { ...inner, minX: inner.maxX - TABLE_MM + 4 },
-    later: inner,
-  });
-  const content = merged(
-    drawn,
-    first ?? { paths: [], texts: [] },
-    lineKey(
-      [
-        ['cut', 'cut'],
-        ['mark', `edge of the ${FACES[frame.face]}`],
-        ['construction', 'centreline'],
-      ],
-      [inner.minX, inner.minY + 12],
-    ),
-    checkLength([room.maxX, inner.minY + 6], notation),
-  );
-  const isTimber = school === 'framed';
-  const stuff = isTimber ? 'timber' : 'plywood';
-  const wide = isTimber ? formatWithUnit(frame.width, notation) : formatThickness(frame.width, notation);
-  const sheet = {
+  const material =
+    school === 'framed'
+      ? `${formatWithUnit(frame.width, notation)} timber`
+      : `${formatThickness(frame.width, notation)} plywood`;
+  return shapeSheet(head, {
     ...{ name: `${frame.id}-sheet`, title: `${frame.name}, its outline and bevels`, part: frame.name },
     hand: `1 to cut, ${FACES[frame.face]} at ${formatWithUnit(frame.x, notation)} from the stem`,
-    ...{
-      material: `${wide} ${stuff}`,
-    },
-    scale: drawn.scale.words,
-  };
-  return sheetsOf(head, sheet, [content, ...more]);
+    material,
+    cut: cutOutline(frame, school, gap),
+    mark: { points: [...mirror, ...frame.outline], words: `edge of the ${FACES[frame.face]}` },
+    corners: cornersOf(frame),
+    tables: [edgesTable(frame, notation)],
+    tableMm: TABLE_MM,
+  });
 }
 
 const FACES = { fore: 'forward face', aft: 'after face' } as const;

@@ -85,8 +85,8 @@ export const PANELS_FINDINGS = {
   'transom-bend-tight': entry(
     { radiusMm: figure, leastMm: figure, thicknessMm: figure, acrossMm: figure },
     ({ radiusMm, leastMm, thicknessMm, acrossMm }, { length, sheet }) =>
-      `The transom bends to a radius of ${length(radiusMm)}; ${sheet(thicknessMm)} sheet with its grain athwart takes ` +
-      `${length(leastMm)} dry, with its grain upright ${length(acrossMm)}. Layers, or a larger radius.`,
+      `The transom bends to a radius of ${length(radiusMm)}; ${sheet(thicknessMm)} sheet with its grain athwart ` +
+      `takes ${length(leastMm)} dry, with its grain upright ${length(acrossMm)}. Layers, or a larger radius.`,
     { radiusMm: 900, leastMm: 2400, thicknessMm: 9, acrossMm: 900 },
   ),
 } as const;

@@ -25,7 +25,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the hull of %s in the round'
     return [attribute.getX(i), attribute.getY(i), attribute.getZ(i)];
   };
 
-  it('has its outer face on the lines’ surface, its inner a sheet’s thickness within, and normals that point out', () => {
+  it('has its outer face on the lines’ surface, its inner a sheet’s thickness within, normals out of the hull', () => {
     for (const { panel, geometry } of filled) {
       const count = panel.rulings.length;
       panel.rulings.forEach((ruling, k) => {

@@ -1,0 +1,73 @@
+/** The sheet of a part that lies athwart: its shape to scale about its centreline, and its tables beside it. */
+import { boundsOf, type Outline, type Vec2 } from '../geometry';
+import { formatFine } from '../measure';
+import { pageOnItsSide } from './paper';
+import { innerBox, merged, sheetsOf, type LINE_MM, type PaperSheets, type SheetHead, type TitleOf } from './sheet';
+import { checkLength, lineKey } from './sheet-parts';
+import { tablePages, type SheetTable } from './sheet-table';
+import { besideCorner, viewOn, type ViewText } from './sheet-view';
+
+export type ShapeSheet = Omit<TitleOf, 'scale'> & {
+  readonly name: string;
+  readonly title: string;
+  /** As it is cut; x athwart from the centreline, y up. */
+  readonly cut: Outline;
+  /** A line on it, and what the key calls it. */
+  readonly mark?: { readonly points: readonly Vec2[]; readonly words: string };
+  /** The places that have their figures beside them. */
+  readonly corners: readonly Vec2[];
+  readonly tables: readonly SheetTable[];
+  /** For the tables, beside the drawing. */
+  readonly tableMm: number;
+};
+
+/** For the key and the check length, under the drawing. */
+const FOOT_MM = 22;
+const KEY_MM = 12;
+const GAP_MM = 4;
+const NAME_MM = 6;
+
+export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
+  const { cut, mark, corners, tables, tableMm, part } = sheet;
+  const inner = innerBox(pageOnItsSide(head.paper));
+  const { notation } = head;
+  const box = boundsOf(cut);
+  const middle = (box.minY + box.maxY) / 2;
+  const room = { ...inner, maxX: inner.maxX - tableMm, minY: inner.minY + FOOT_MM };
+  const figures = corners.map(([y, z]): ViewText => ({
+    at: [y, z],
+    text: `${formatFine(y, notation)} out, ${formatFine(z, notation)} up`,
+    ...besideCorner([y, z], box),
+  }));
+  const centreline: Vec2[] = [
+    [0, box.minY],
+    [0, box.maxY],
+  ];
+  const drawn = viewOn(
+    {
+      paths: [
+        { kind: 'cut', points: cut, isClosed: true },
+        ...(mark ? [{ kind: 'mark' as const, points: mark.points }] : []),
+        { kind: 'construction', points: centreline },
+      ],
+      texts: [{ at: [0, middle], text: part, by: [2, 0], heightMm: NAME_MM }, ...figures],
+    },
+    { room, notation },
+  );
+  const [first, ...more] = tablePages(tables, {
+    first: { ...inner, minX: room.maxX + GAP_MM },
+    later: inner,
+  });
+  const key: (readonly [keyof typeof LINE_MM, string])[] = [
+    ['cut', 'cut'],
+    ...(mark ? [['mark', mark.words] as const] : []),
+    ['construction', 'centreline'],
+  ];
+  const content = merged(
+    drawn,
+    ...(first ? [first] : []),
+    lineKey(key, [inner.minX, inner.minY + KEY_MM]),
+    checkLength([room.maxX, inner.minY + KEY_MM / 2], notation),
+  );
+  return sheetsOf(head, { ...sheet, scale: drawn.scale.words }, [content, ...more]);
+}
