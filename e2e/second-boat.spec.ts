@@ -102,6 +102,18 @@ test('a laid-out sheet goes out as SVG at true scale', async ({ page }) => {
   expect(svg.match(/class="cut"/g)?.length).toBeGreaterThan(0);
 });
 
+/** What the browser prints, and its words: they are read while it prints, as they are in the page neither before nor after. */
+async function printed(page: Page): Promise<{ pdf: string; words: string }> {
+  await page.evaluate(() => {
+    const read = () => {
+      document.body.dataset['printed'] = document.querySelector('.printed-sheets')?.textContent ?? '';
+    };
+    window.addEventListener('beforeprint', read, { once: true });
+  });
+  const pdf = Buffer.from(await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  return { pdf, words: (await page.evaluate(() => document.body.dataset['printed'])) ?? '' };
+}
+
 test('what the browser prints of each stage are its sheets, on the paper of the boat’s unit', async ({ page }) => {
   await openOrrin(page);
   for (const [key, stage, said] of [
@@ -114,15 +126,8 @@ test('what the browser prints of each stage are its sheets, on the paper of the 
     await page.keyboard.press('Escape');
     await page.keyboard.press(key);
     await expect(page.getByRole('main', { name: stage })).toBeVisible();
-    // the words are read while it prints: nothing of them is in the page before or after
-    await page.evaluate(() => {
-      const read = () => {
-        document.body.dataset['printed'] = document.querySelector('.printed-sheets')?.textContent ?? '';
-      };
-      window.addEventListener('beforeprint', read, { once: true });
-    });
-    const pdf = Buffer.from(await page.pdf({ preferCSSPageSize: true })).toString('latin1');
-    const words = await page.evaluate(() => document.body.dataset['printed']);
+    await expect(page.getByText('Working it out.')).toBeHidden();
+    const { pdf, words } = await printed(page);
     expect(words).toContain(said);
     expect(words).toContain('Orrin pram');
     // 279.4 × 215.9 mm, on its side
@@ -134,6 +139,34 @@ test('what the browser prints of each stage are its sheets, on the paper of the 
     }
     await expect(page.locator('.printed-sheets')).toHaveCount(0);
   }
+});
+
+test('nothing is printed of a boat that is not worked out yet; the print asked for comes when it is', async ({
+  page,
+}) => {
+  await openOrrin(page);
+  let go = () => {};
+  const held = new Promise<void>((resolve) => (go = resolve));
+  await page.route(/worker.*\.js$/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.addInitScript(() => {
+    window.print = () => {
+      document.body.dataset['prints'] = `${Number(document.body.dataset['prints'] ?? 0) + 1}`;
+    };
+  });
+  await page.reload();
+  await expect(page.getByText('Working it out.')).toBeVisible();
+  const { words } = await printed(page);
+  expect(words).toBe('Orrin pram, rev 1: nothing is printed. Working it out. Print it again then.');
+  await page.getByRole('button', { name: 'Print this stage' }).click();
+  await page.keyboard.press('Control+p'); // the same one asked for again
+  await expect(page.getByText('It is printed when the boat is worked out.')).toBeVisible();
+  await expect(page.locator('body')).not.toHaveAttribute('data-prints');
+  go();
+  await expect(page.locator('body')).toHaveAttribute('data-prints', '1');
+  expect((await printed(page)).words).toContain('Table of offsets');
 });
 
 test('a place in the address is opened, and one that is none says so', async ({ page }) => {

@@ -2,24 +2,36 @@
  * What the browser prints of a stage: its sheets made for paper, the same that leave as PDF, in place of the screen.
  *
  * They are made when printing begins, whichever way it is begun, and are gone when it ends. A stage without sheets
- * prints as it stands on the screen.
+ * prints as it stands on the screen. Begun from the browser's menu while the boat is being worked out, where it cannot
+ * wait, it prints a page that says so: never the boat as it was before the last change.
  */
-import { useLayoutEffect, useState } from 'react';
+import { useEffect, useLayoutEffect, useState } from 'react';
 import { createPortal, flushSync } from 'react-dom';
 import { latin, type Drawing, type PaperSheets } from '@kalotrope/core/formats';
 import { sheetsOfStage, usualPaper, wholeOf, type StageName } from '@kalotrope/core/project';
 import { pathOf } from '../drawing/DrawingSurface';
-import { selectDerived, selectFound, selectProject } from '../state/selectors';
-import { useAppStore, type RootState } from '../state/store';
+import { printTurned } from '../state/screen-slice';
+import { selectDerived, selectFound, selectProject, selectStillLooking } from '../state/selectors';
+import { useAppDispatch, useAppSelector, useAppStore, type RootState } from '../state/store';
 import { today } from './today';
 
+type Printed = { readonly sheets: readonly PaperSheets[]; readonly wait: string | null };
+const NOTHING: Printed = { sheets: [], wait: null };
+
 export function PrintedSheets({ stage }: { readonly stage: StageName }) {
-  const [sheets, setSheets] = useState<readonly PaperSheets[]>([]);
+  const [{ sheets, wait }, setSheets] = useState<Printed>(NOTHING);
   const store = useAppStore();
+  const dispatch = useAppDispatch();
+  const isDue = useAppSelector((state) => state.screen.isPrintAsked && selectStillLooking(state) === null);
+  useEffect(() => {
+    if (!isDue) return;
+    dispatch(printTurned(false));
+    window.print();
+  }, [isDue, dispatch]);
   // at once: one may print as soon as something is seen
   useLayoutEffect(() => {
     const begin = () => flushSync(() => setSheets(sheetsNow(store.getState(), stage)));
-    const end = () => setSheets([]);
+    const end = () => setSheets(NOTHING);
     window.addEventListener('beforeprint', begin);
     window.addEventListener('afterprint', end);
     return () => {
@@ -28,6 +40,7 @@ export function PrintedSheets({ stage }: { readonly stage: StageName }) {
     };
   }, [stage, store]);
   const [first] = sheets;
+  if (wait !== null) return createPortal(<p className="printed-sheets">{wait}</p>, document.body);
   if (!first) return null;
   const { width, height } = first.size;
   return createPortal(
@@ -41,11 +54,15 @@ export function PrintedSheets({ stage }: { readonly stage: StageName }) {
   );
 }
 
-function sheetsNow(state: RootState, stage: StageName): readonly PaperSheets[] {
-  const [project, derived] = [selectProject(state), selectDerived(state)];
-  if (!project || !derived) return [];
+function sheetsNow(state: RootState, stage: StageName): Printed {
+  const [project, derived, looking] = [selectProject(state), selectDerived(state), selectStillLooking(state)];
+  if (!project) return NOTHING;
+  if (!derived || looking !== null) {
+    const wait = `${project.name}, rev ${project.revision}: nothing is printed. ${looking ?? ''} Print it again then.`;
+    return { sheets: [], wait };
+  }
   const printing = { paper: usualPaper(project.notation), date: today() };
-  return sheetsOfStage(stage, wholeOf(project, derived, selectFound(state), printing));
+  return { sheets: sheetsOfStage(stage, wholeOf(project, derived, selectFound(state), printing)), wait: null };
 }
 
 const ANCHORS = { left: 'start', center: 'middle', right: 'end' } as const;

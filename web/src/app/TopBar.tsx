@@ -19,6 +19,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { memo, useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { NOTATIONS, type Notation } from '@kalotrope/core/measure';
+import { printAsked } from '../state/ask-print';
 import { edited, redone, undone } from '../state/document-slice';
 import { ExportMenu } from './ExportMenu';
 import { ImportButton } from './ImportButton';
@@ -103,7 +104,7 @@ function Actions({ stage, onDone }: ActionsProps) {
         isOff={false}
         onClick={() => {
           onDone?.();
-          window.print();
+          dispatch(printAsked());
         }}
       >
         <Print />

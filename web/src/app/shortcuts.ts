@@ -3,6 +3,7 @@ import { useBench } from '../state/bench';
 import type { StageName } from '@kalotrope/core/project';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
+import { printAsked } from '../state/ask-print';
 import { redone, undone } from '../state/document-slice';
 import { findTurned, fitted, keysTurned, picked } from '../state/screen-slice';
 import { stepNotation } from '../state/unit';
@@ -74,6 +75,8 @@ export function useShortcuts(stage: StageName): void {
     },
     { ...ON_TAPE, useKey: true },
   );
+  // the browser's own print does not wait for the boat to be worked out
+  useHotkeys('mod+p', () => dispatch(printAsked()), { enableOnFormTags: true, preventDefault: true });
   // in a field, unless something is typed there and not entered yet: that is the field's own to take back
   useHotkeys(
     ['mod+z', 'mod+shift+z'],

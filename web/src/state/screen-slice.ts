@@ -13,6 +13,8 @@ export type ScreenState = {
   readonly fitCount: number;
   readonly isFindOpen: boolean;
   readonly isKeysOpen: boolean;
+  /** Printed as soon as the boat is worked out. */
+  readonly isPrintAsked: boolean;
   readonly message: string | null;
 };
 
@@ -24,6 +26,7 @@ export const initialScreen: ScreenState = {
   fitCount: 0,
   isFindOpen: false,
   isKeysOpen: false,
+  isPrintAsked: false,
   message: null,
 };
 
@@ -54,10 +57,14 @@ const screenSlice = createSlice({
       ...state,
       isKeysOpen: payload,
     }),
+    printTurned: (state, { payload }: PayloadAction<boolean>): ScreenState => ({
+      ...state,
+      isPrintAsked: payload,
+    }),
     said: (state, { payload }: PayloadAction<string | null>): ScreenState => ({ ...state, message: payload }),
   },
 });
 
-export const { picked, tapeMarked, notationSet, shadeTurned, fitted, findTurned, keysTurned, said } =
+export const { picked, tapeMarked, notationSet, shadeTurned, fitted, findTurned, keysTurned, printTurned, said } =
   screenSlice.actions;
 export const screenReducer = screenSlice.reducer;
