@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { unfold } from './slip';
 import { expectNoFaults } from './no-faults';
 
 async function openDemo(page: Page): Promise<void> {
@@ -19,6 +20,7 @@ test('a drawing under the profile: brought to size and level, points taken from 
 }) => {
   await openDemo(page);
   const picture = await page.screenshot();
+  await unfold(page, 'A drawing to work from');
   const input = page.getByLabel('A picture of the drawing');
   await input.setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') });
   await expect(page.getByText(/notes.png: not a PNG or JPEG picture/)).toBeVisible();
@@ -69,6 +71,7 @@ test('a drawing under the profile: brought to size and level, points taken from 
 
 test('a picture is worked from by keyboard: the arrows move a cross, Enter is the click', async ({ page }) => {
   await openDemo(page);
+  await unfold(page, 'A drawing to work from');
   await page
     .getByLabel('A picture of the drawing')
     .setInputFiles({ name: 'lines.png', mimeType: 'image/png', buffer: await page.screenshot() });

@@ -1,6 +1,7 @@
 /** From an empty browser to a boat of one\u2019s own: typed by keyboard, pasted, its mistake found. */
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { unfold } from './slip';
 import { readPdf } from '../core/src/formats/writers/fixtures/read-pdf';
 import { expectNoFaults } from './no-faults';
 
@@ -81,6 +82,7 @@ test('a table typed by keyboard alone, one entry bad and one an inch out: both a
   // what one takes to the shop: the side's sheet, with all that stands in the table on the screen
   await page.getByRole('link', { name: /Panels/ }).click();
   await page.locator('path[data-part="Side"]').click();
+  await unfold(page, 'Mark out');
   const rows = await page.getByRole('table', { name: 'Offsets to mark out' }).getByRole('cell').allTextContents();
   await page.getByRole('button', { name: 'Export' }).click();
   const waiting = page.waitForEvent('download');

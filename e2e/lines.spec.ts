@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { unfold } from './slip';
 import { expectNoFaults } from './no-faults';
 
 /** A point of the table in one of the views: 0 profile, 1 plan, 2 body plan. */
@@ -53,6 +54,7 @@ test('a line is faired: every change shown first, taken as one, and a pinned poi
   await page.keyboard.press('Enter');
   await page.getByRole('tab', { name: 'Three views' }).click();
   await grip(page, 'sheer 3', 1).click({ force: true });
+  await unfold(page, 'Fairing');
   await page.getByRole('button', { name: 'Fair this line' }).click();
   const changes = page.getByRole('table', { name: 'Changes that fairing would make' });
   await expect(changes.getByRole('row', { name: /Sheer, station 3, half-breadth 535\.0/ })).toBeVisible();

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
+import { unfold } from './slip';
 import { expectNoFaults } from './no-faults';
 import { readPdf } from '../core/src/formats/writers/fixtures/read-pdf';
 
@@ -52,6 +53,7 @@ test('how hard it bends, the hand method, holes and a waterline', async ({ page 
   await page.getByLabel('By hand').check();
   await expect(page.getByText(/^by hand: \d+\.\d mm off at most/)).toHaveCount(2);
   await page.getByLabel('Holes', { exact: true }).check();
+  await unfold(page, 'The sheet and its edges');
   await page.getByRole('button', { name: 'Mark a waterline' }).click();
   await expect(page.getByLabel('Waterline at height')).toHaveValue('150.0');
   await expectNoFaults(page);
@@ -61,6 +63,7 @@ test('thickness moves the edges, and the base line the figures', async ({ page }
   await openPanels(page, 'tamsel');
   const along = page.getByText('Along the chine', { exact: true }).locator('..');
   const before = await along.textContent();
+  await unfold(page, 'The sheet and its edges', 'Edges that meet', 'Mark out', 'True section');
   await choose(page, 'Table measured to', 'inner face');
   await expect(along).not.toHaveText(before ?? '');
   await expect(page.getByRole('table', { name: 'Edges that meet' }).getByText('0.000')).toBeVisible();
@@ -105,6 +108,7 @@ test('a card model as a file that is true to size', async ({ page }) => {
 
 test('what is marked out goes out as a table, from the line that was chosen', async ({ page }) => {
   await openPanels(page, 'tamsel');
+  await unfold(page, 'Mark out');
   await choose(page, 'Base line', /ends of the lower edge/);
   await page.getByLabel('Step', { exact: true }).fill('150');
   await page.keyboard.press('Enter');
@@ -139,6 +143,7 @@ test('a chine made round: the panels stand back, the strip is listed, frames tur
   await openPanels(page, 'tamsel');
   const along = page.getByText('Along the chine', { exact: true }).locator('..');
   const sharp = await along.textContent();
+  await unfold(page, 'Rounded chines');
   await page.getByRole('button', { name: 'Round the chine' }).click();
   const rounding = page.getByRole('group', { name: 'Rounding of the chine' });
   await expect(rounding.getByText(/^4018 mm long, 183\.\d to 230\.\d wide$/)).toBeVisible();
@@ -158,7 +163,7 @@ test('a chine made round: the panels stand back, the strip is listed, frames tur
   await expect(rounding.getByLabel('Layers')).toHaveValue('4');
   await expectNoFaults(page);
   await page.getByRole('link', { name: /Frames/ }).click();
-  await expect(page.getByText('Bulkhead 1').first()).toBeVisible();
+  await expect(page.getByRole('slider', { name: 'Bulkhead 1' })).toBeVisible();
   await page.getByRole('link', { name: /Panels/ }).click();
   await page.getByRole('button', { name: 'Make it sharp' }).click();
   await expect(along).toHaveText(sharp ?? '');
@@ -167,6 +172,7 @@ test('a chine made round: the panels stand back, the strip is listed, frames tur
 test('a panel cut in two along a line that is dragged, and made whole again', async ({ page }) => {
   await openPanels(page, 'tamsel');
   await page.locator('path[data-part="Side"]').click();
+  await unfold(page, 'Cut in two', 'Edges that meet');
   await page.getByRole('button', { name: 'Cut the side in two' }).click();
   await expect(page.locator('path[data-part="Side, lower"]')).toBeVisible();
   await expect(page.locator('path[data-part="Side, upper"]')).toBeVisible();
@@ -192,6 +198,7 @@ test('a panel cut in two along a line that is dragged, and made whole again', as
 
 test('quick arrow keys in a field are all counted, and are undone one by one', async ({ page }) => {
   await openPanels(page, 'tamsel');
+  await unfold(page, 'The sheet and its edges');
   const field = page.getByLabel('Holes every');
   await expect(field).toHaveValue('150.0');
   await field.focus();
@@ -203,6 +210,7 @@ test('quick arrow keys in a field are all counted, and are undone one by one', a
 
 test('a transom bent, the lines ended on it, and a new revision printed on what is cut', async ({ page }) => {
   await openPanels(page, 'tamsel');
+  await unfold(page, 'The sheet and its edges');
   await page.getByRole('button', { name: 'Bend the transom' }).click();
   await page.getByRole('button', { name: 'End the lines on the bent transom' }).click();
   await expect(page.getByText('Nothing wrong that can be seen from here.')).toBeVisible();
@@ -234,6 +242,7 @@ test('a chine that begins on the stem: imported, its corner broken, developed, m
   await expect(page.getByText('Along the keel and chine')).toBeVisible();
   await expect(page.getByText(/twists \d/)).toBeHidden();
   // two figures typed one after the other both stay, though the slip follows the drawing
+  await unfold(page, 'Rounded chines');
   await page.getByRole('button', { name: 'Round the chine' }).click();
   for (const [field, mm] of [
     ['Radius, fore', '40'],
@@ -245,6 +254,7 @@ test('a chine that begins on the stem: imported, its corner broken, developed, m
   await expect(page.getByLabel('Radius, aft')).toHaveValue('60.0');
   await expect(page.getByLabel('Radius, fore')).toHaveValue('40.0');
   await page.getByRole('button', { name: 'Make it sharp' }).click();
+  await unfold(page, 'Mark out');
   const rows = page.getByRole('table', { name: 'Offsets to mark out' }).getByRole('row');
   await expect(rows.filter({ hasText: /lower$|upper$|both$/ })).toHaveCount(4);
   // the foot of the stem goes down in the table, and the chine's end with it

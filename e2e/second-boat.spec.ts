@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { unfold } from './slip';
 
 /** The pram: feet-inches-eighths, flat bottom, two transoms, framed. */
 async function openOrrin(page: Page): Promise<void> {
@@ -21,9 +22,11 @@ test('the second school and the second unit, through every stage', async ({ page
   await page.getByRole('link', { name: /Frames/ }).click();
   await expect(page.getByLabel('Its face, from the stem')).toHaveValue('2-0-0');
   await page.getByRole('link', { name: /Joints/ }).click();
+  await unfold(page, 'Joints');
   await expect(page.getByRole('cell', { name: 'none' })).toBeVisible(); // the bottom comes out of one sheet
   await page.getByRole('link', { name: /Sheets/ }).click();
   await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeEnabled();
+  await unfold(page, 'Parts to cut');
   await expect(page.getByRole('row', { name: /Bow transom/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /Frame 1/ })).toBeHidden(); // sawn timber, not plywood
   await page.getByRole('link', { name: /Epoxy/ }).click();

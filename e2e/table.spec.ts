@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { unfold } from './slip';
 import { expectNoFaults } from './no-faults';
 
 const cell = (page: Page, name: string) => page.getByLabel(name, { exact: true });
@@ -68,6 +69,7 @@ test('a block is pasted whole, as one thing to undo; what of it is no figure sta
 
 test('rows, columns, ends and datum: added, named, moved, removed, and all of it undone', async ({ page }) => {
   await openTable(page);
+  await unfold(page, 'Add a station, add a line', 'How heights are measured', 'Transom', 'From which end');
   await page.getByLabel('From the stem', { exact: true }).fill('2050');
   await page.getByLabel('From the stem', { exact: true }).press('Enter');
   await page.getByLabel('New station').fill('3a');

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { unfold } from './slip';
 import { expectNoFaults } from './no-faults';
 
 const openStage = async (page: Page, key: string, name: string) => {
@@ -38,6 +39,7 @@ test('a frame is moved, thickened and turned; its numbers follow; a frame off th
 
 test('a thicker skin: tighter bends are said, scarfs grow, frames shrink', async ({ page }) => {
   await openStage(page, '2', 'Panels');
+  await unfold(page, 'The sheet and its edges');
   await page.getByLabel('Skin thickness').fill('30');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/sheet takes .* dry/).first()).toBeVisible();
@@ -50,6 +52,7 @@ test('a thicker skin: tighter bends are said, scarfs grow, frames shrink', async
 test('sheets: a change of the margin lays out afresh, and what fits nowhere is said', async ({ page }) => {
   await openStage(page, '5', 'Sheets');
   await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
+  await unfold(page, 'Stock and spacing');
   await page.getByLabel('9 mm sheet, length').fill('1000');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Transom fits on no sheet of 9 mm/)).toBeVisible();
@@ -61,6 +64,7 @@ test('epoxy: rates are the builder’s; a bad figure is refused and the old one 
   await openStage(page, '6', 'Epoxy & glass');
   const total = page.getByText('Epoxy, mixed').locator('..');
   const before = await total.textContent();
+  await unfold(page, 'Rates');
   await page.getByLabel('Waste, %', { exact: true }).fill('30');
   await page.keyboard.press('Enter');
   await expect(total).not.toHaveText(before ?? '');

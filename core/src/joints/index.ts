@@ -1,2 +1,2 @@
-export type { JointedPanel } from './joint';
+export { countScarfs, type JointedPanel } from './joint';
 export { jointsStage } from './stage';

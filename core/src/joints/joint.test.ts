@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { area } from '../geometry';
+import { area, distance3 } from '../geometry';
+import { placeOn } from '../panels';
 import { createDerive, demoProject } from '../project';
 import { planJoints } from './joint';
 
@@ -40,6 +41,27 @@ describe('planJoints', () => {
   it('keeps clear of frames and staggers on the demo, with nothing to say', () => {
     expect(plan(2440).findings).toEqual([]);
   });
+  it.each(['tamsel', 'orrin', 'veyra'] as const)(
+    '%s: joints of neighbours are apart on the boat, or it is said',
+    (id) => {
+      const { panels: own, joints } = createDerive()(demoProject(id, 'x'));
+      const told = joints.findings.filter(({ code }) => code === 'joint-not-staggered').length;
+      const close = joints.value.flatMap((upper, i) => {
+        const lower = joints.value[i - 1];
+        if (!lower) return [];
+        const [below, above] = [own.value.panels[i - 1]!, own.value.panels[i]!];
+        return upper.joints.filter((joint) =>
+          lower.joints.some((mate) => {
+            // a hair within the edges: on the hull, the ends of both joints at the seam
+            const a = placeOn(below, [mate.u, mate.high - 1]);
+            const b = placeOn(above, [joint.u, joint.low + 1]);
+            return !a || !b || distance3(a, b) < 290;
+          }),
+        );
+      });
+      expect(close).toHaveLength(told);
+    },
+  );
   it('does not try to join from sheets shorter than their scarfs', () => {
     const { value, findings } = plan(100);
     expect(findings.map((finding) => finding.code)).toContain('sheet-too-short');

@@ -13,6 +13,7 @@ import { area, at, boundsOf, counterClockwise, crossings, intersectionOf, type O
 import { bodyOf, type Frame } from '../frames';
 import { SHEET_SIZE, stationMarks, type Panel, type SheetInStock } from '../panels';
 import type { JointsFinding, JointsResult } from './findings';
+import { matesAlong } from './mates';
 import type { JointsPart } from './schema';
 
 type Joint = {
@@ -39,6 +40,10 @@ export type JointedPanel = {
   readonly pieces: readonly Piece[];
   readonly length: number;
 };
+
+/** Scarfs to be made in all: on either hand, or once where a panel lies across the centreline. */
+export const countScarfs = (panels: readonly JointedPanel[]): number =>
+  panels.reduce((sum, { joints, spansCentreline }) => sum + joints.length * (spansCentreline ? 1 : 2), 0);
 
 export type SheetSize = { readonly width: number; readonly height: number; readonly margin: number };
 
@@ -72,13 +77,22 @@ export function planJoints(
 ): JointsResult<readonly JointedPanel[]> {
   const findings: JointsFinding[] = [];
   const jointed: JointedPanel[] = [];
-  for (const panel of panels) jointed.push(jointPanel(panel, jointed, options, findings));
+  panels.forEach((panel, i) =>
+    jointed.push(jointPanel(panel, neighbourBelow(panels[i - 1], jointed), options, findings)),
+  );
   return { value: jointed, findings, assumed: [] };
+}
+
+type Neighbour = { readonly panel: Panel; readonly jointed: JointedPanel };
+
+function neighbourBelow(panel: Panel | undefined, jointed: readonly JointedPanel[]): Neighbour | undefined {
+  const last = jointed[jointed.length - 1];
+  return panel && last && { panel, jointed: last };
 }
 
 function jointPanel(
   panel: Panel,
-  before: readonly JointedPanel[],
+  below: Neighbour | undefined,
   {
     frames,
     thickness,
@@ -113,10 +127,19 @@ function jointPanel(
   }
   const count = isHopeless ? 1 : Math.max(1, Math.ceil((length - scarf - DUST_MM) / (usable - scarf)));
   const obstacles = frameCrossings(panel, frames);
-  const neighbour = before[before.length - 1];
+  const mates = below
+    ? {
+        name: below.jointed.name,
+        us: matesAlong(
+          panel,
+          below.panel,
+          below.jointed.joints.map(({ u }) => u),
+        ),
+      }
+    : undefined;
   const bendAt = bendReader(panel);
-  const us = bestPlaces({ bendAt, count, length, usable, scarf, obstacles, neighbour, part });
-  judge({ panel, bendAt, us, obstacles, neighbour, part, scarf }, findings);
+  const us = bestPlaces({ bendAt, count, length, usable, scarf, obstacles, mates, part });
+  judge({ panel, bendAt, us, obstacles, mates, part, scarf }, findings);
   return {
     panel: panel.id,
     name: panel.name,
@@ -138,6 +161,9 @@ function frameCrossings(panel: Panel, frames: readonly Frame[]): Wish[] {
 /** From the middle of a joint to a frame's nearer face; nought where it stands there. */
 const apart = ({ from, to }: Wish, u: number): number => Math.max(0, from - u, u - to);
 
+/** The neighbour's joints, where they come to the panel's own edge, along it. */
+type Mates = { readonly name: string; readonly us: readonly number[] };
+
 type PlaceInput = {
   /** Share of the panel's hardest bend at a place along it. */
   bendAt: (u: number) => number;
@@ -146,7 +172,7 @@ type PlaceInput = {
   usable: number;
   scarf: number;
   obstacles: readonly Wish[];
-  neighbour: JointedPanel | undefined;
+  mates: Mates | undefined;
   part: JointsPart;
 };
 
@@ -168,9 +194,9 @@ function bestPlaces(input: PlaceInput): number[] {
   return [...best.us];
 }
 
-function scoreOf(u: number, { bendAt, obstacles, neighbour, part, scarf }: PlaceInput): number {
+function scoreOf(u: number, { bendAt, obstacles, mates, part, scarf }: PlaceInput): number {
   const nearest = Math.min(Infinity, ...obstacles.map((o) => apart(o, u))) - scarf / 2;
-  const staggered = Math.min(Infinity, ...(neighbour?.joints ?? []).map((joint) => Math.abs(joint.u - u)));
+  const staggered = Math.min(Infinity, ...(mates?.us ?? []).map((mate) => Math.abs(mate - u)));
   const short = (have: number, want: number) => (want > 0 ? Math.max(0, 1 - have / want) : 0);
   return (
     COST.nearFrame * short(nearest, part.clearOfFrames) +
@@ -209,10 +235,10 @@ function judge(
     bendAt,
     us,
     obstacles,
-    neighbour,
+    mates,
     part,
     scarf,
-  }: Pick<PlaceInput, 'bendAt' | 'obstacles' | 'neighbour' | 'part' | 'scarf'> & {
+  }: Pick<PlaceInput, 'bendAt' | 'obstacles' | 'mates' | 'part' | 'scarf'> & {
     panel: Panel;
     us: readonly number[];
   },
@@ -230,14 +256,9 @@ function judge(
       const data = { panel: panel.name, uMm: u, clearMm, wantMm: part.clearOfFrames, frame: close.label };
       findings.push({ severity: 'check', code: 'joint-near-frame', where, data });
     }
-    const mate = neighbour?.joints.find((joint) => Math.abs(joint.u - u) < part.stagger - DUST_MM);
-    if (mate && neighbour) {
-      const data = {
-        panel: panel.name,
-        other: neighbour.name,
-        staggerMm: Math.abs(mate.u - u),
-        wantMm: part.stagger,
-      };
+    const mate = mates?.us.find((other) => Math.abs(other - u) < part.stagger - DUST_MM);
+    if (mates && mate !== undefined) {
+      const data = { panel: panel.name, other: mates.name, staggerMm: Math.abs(mate - u), wantMm: part.stagger };
       findings.push({ severity: 'check', code: 'joint-not-staggered', where, data });
     }
     if (panel.minBendRadius && panel.minBendRadius.value < GENTLE_MM && bendAt(u) > IN_BEND)

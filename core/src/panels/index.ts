@@ -28,5 +28,5 @@ export type { PanelsWhole } from './drawings';
 export { developPanels } from './develop';
 export type { PanelsValue, SheetInStock } from './develop';
 export { panelsStage } from './stage';
-export { panelOfThing, panelThing } from './things';
+export { panelOfThing, panelThing, transomOfThing, transomThing } from './things';
 export * as panelConstants from './constants';

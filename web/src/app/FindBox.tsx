@@ -1,5 +1,6 @@
 import { useBench } from '../state/bench';
 import type { StageEntry } from '../state/stage-entry';
+import type { Notation } from '@kalotrope/core/measure';
 import type { Picked } from '../state/picked';
 import Autocomplete from '@mui/material/Autocomplete';
 import Dialog from '@mui/material/Dialog';
@@ -7,32 +8,45 @@ import TextField from '@mui/material/TextField';
 import { createFilterOptions } from '@mui/material/useAutocomplete';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { StageName, Derived } from '@kalotrope/core/project';
+import type { Derived, Found, Project, StageName } from '@kalotrope/core/project';
 import { stepNotation } from '../state/unit';
+import { fieldSought } from '../state/seek-field';
 import { findTurned, picked, shadeTurned } from '../state/screen-slice';
-import { selectDerived, selectProject } from '../state/selectors';
+import { selectDerived, selectFound, selectNotation, selectProject } from '../state/selectors';
 import { PROJECTS_PATH, stagePath } from './paths';
 import { useAppDispatch, useAppSelector } from '../state/store';
 
-type Found = {
+type FoundThing = {
   readonly label: string;
   readonly stage?: StageName;
   readonly pick?: Picked;
+  /** A field on the stage's slip, by its label. */
+  readonly field?: { readonly label: string; readonly section?: string };
   readonly act?: 'unit' | 'shade' | 'projects';
 };
 
 /** What has a name before anything is worked out, and the few acts worth typing; then every stage's own things. */
-const foundIn = (entries: readonly StageEntry[], derived: Derived | null): Found[] => [
+const foundIn = (entries: readonly StageEntry[], { derived, project, found, notation }: Findable): FoundThing[] => [
   ...entries.map(({ stage, title }, i) => ({ label: `Stage ${i + 1}: ${title}`, stage })),
   { label: 'Next unit', act: 'unit' },
   { label: 'Light or dark', act: 'shade' },
   { label: 'All projects', act: 'projects' },
-  ...(derived
-    ? entries.flatMap(({ stage, things }) => things?.(derived).map((thing) => ({ ...thing, stage })) ?? [])
-    : []),
+  ...entries.flatMap(({ stage, settings }) =>
+    project ? (settings?.(project) ?? []).map((field) => ({ label: `Setting: ${field.label}`, stage, field })) : [],
+  ),
+  ...entries.flatMap(({ stage, things }) =>
+    derived ? (things?.({ derived, found, notation }) ?? []).map((thing) => ({ ...thing, stage })) : [],
+  ),
 ];
 
-const matching = createFilterOptions<Found>();
+type Findable = {
+  readonly derived: Derived | null;
+  readonly project: Project | null;
+  readonly found: Found;
+  readonly notation: Notation;
+};
+
+const matching = createFilterOptions<FoundThing>();
 
 export function FindBox() {
   const isOpen = useAppSelector((state) => state.screen.isFindOpen);
@@ -42,14 +56,19 @@ export function FindBox() {
 function OpenFindBox() {
   const derived = useAppSelector(selectDerived);
   const project = useAppSelector(selectProject);
+  const found = useAppSelector(selectFound);
+  const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const [typed, setTyped] = useState('');
   const [isAsked, setAsked] = useState(false);
   const { entries } = useBench();
-  const options = useMemo(() => foundIn(entries, derived), [entries, derived]);
+  const options = useMemo(
+    () => foundIn(entries, { derived, project, found, notation }),
+    [entries, derived, project, found, notation],
+  );
   const close = () => dispatch(findTurned(false));
-  const go = (entry: Found | null) => {
+  const go = (entry: FoundThing | null) => {
     if (!entry) return;
     close();
     if (entry.act === 'unit') dispatch(stepNotation());
@@ -57,6 +76,7 @@ function OpenFindBox() {
     if (entry.act === 'projects') void navigate(PROJECTS_PATH);
     if (entry.stage) void navigate(stagePath(project?.id ?? '', entry.stage));
     if (entry.pick) dispatch(picked(entry.pick));
+    if (entry.field) dispatch(fieldSought(entry.field));
   };
   const first = matching(options, { inputValue: typed, getOptionLabel: ({ label }) => label })[0];
   useEffect(() => {

@@ -1,18 +1,26 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import ChevronLeft from '@mui/icons-material/ChevronLeft';
+import ChevronRight from '@mui/icons-material/ChevronRight';
+import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { memo, type ReactNode } from 'react';
-import { Section } from './Section';
+import { SlipEdge } from './SlipEdge';
 import { sentence, type StageName } from '@kalotrope/core/project';
 import { useBench } from '../state/bench';
 import type { Finding, Severity } from '@kalotrope/core/findings';
-import { picked } from '../state/screen-slice';
+import { picked, slipFolded } from '../state/screen-slice';
 import { remedyTaken, selectIsBehind } from '../state/take-remedy';
 import { selectDerived, selectFindings, selectNotation, selectStillLooking } from '../state/selectors';
 import { useRested } from './use-rested';
 import { useAppDispatch, useAppSelector } from '../state/store';
 
-/** The slip at the right: the picked thing's numbers, then what to look at first, then the table to work from. */
+/**
+ * The slip at the right: the picked thing's numbers, then what to look at first, then the table to work from. On a wide
+ * screen it is made wider by its edge, or folded away to a strip that says what is to be looked at.
+ */
 export function Slip({
   stage,
   title,
@@ -24,27 +32,92 @@ export function Slip({
   readonly numbers: ReactNode;
   readonly children?: ReactNode;
 }) {
+  const { widthPx, isFolded } = useAppSelector((state) => state.screen.slip);
+  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
+  if (isWide && isFolded) return <FoldedSlip stage={stage} title={title} />;
+  return (
+    <Box sx={{ position: 'relative', flexShrink: 0, width: isWide ? widthPx : 'auto', display: 'flex' }}>
+      {isWide && <SlipEdge />}
+      <Box
+        component="aside"
+        aria-label="The slip"
+        tabIndex={0}
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          borderLeft: 1,
+          borderTop: 1,
+          borderColor: 'divider',
+          bgcolor: 'background.paper',
+          overflow: 'auto',
+          p: 1.5,
+          '@media print': { overflow: 'visible', border: 0 },
+        }}
+      >
+        <Box sx={{ display: 'flex', alignItems: 'flex-start' }}>
+          <Typography variant="h2" sx={{ flex: 1 }}>
+            {title}
+          </Typography>
+          {isWide && <FoldButton label="Fold the slip away" icon={<ChevronRight fontSize="small" />} />}
+        </Box>
+        {numbers}
+        <LookHere stage={stage} />
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
+function FoldButton({ label, icon }: { readonly label: string; readonly icon: ReactNode }) {
+  const dispatch = useAppDispatch();
+  return (
+    <IconButton
+      size="small"
+      aria-label={label}
+      title={label}
+      className="no-print"
+      sx={{ my: -0.5 }}
+      onClick={() => dispatch(slipFolded())}
+    >
+      {icon}
+    </IconButton>
+  );
+}
+
+/** What is left of it: whose numbers it holds, and how much is to be looked at. */
+function FoldedSlip({ stage, title }: { readonly stage: StageName; readonly title: string }) {
+  const findings = useAppSelector((state) => selectFindings(state, stage));
+  const counts = (['stop', 'check', 'note'] as const).flatMap((severity) => {
+    const count = findings.filter((finding) => finding.severity === severity).length;
+    return count > 0 ? [{ ...SHAPES[severity], count }] : [];
+  });
   return (
     <Box
       component="aside"
-      aria-label="The slip"
-      tabIndex={0}
+      aria-label="The slip, folded away"
       sx={{
-        width: { xs: 'auto', md: 344 },
+        width: 40,
         flexShrink: 0,
         borderLeft: 1,
         borderTop: 1,
         borderColor: 'divider',
         bgcolor: 'background.paper',
-        overflow: 'auto',
-        p: 1.5,
-        '@media print': { width: 'auto', overflow: 'visible', border: 0 },
+        display: 'flex',
+        flexDirection: 'column',
+        alignItems: 'center',
+        gap: 1.5,
+        py: 1.5,
       }}
     >
-      <Typography variant="h2">{title}</Typography>
-      {numbers}
-      <LookHere stage={stage} />
-      {children}
+      <FoldButton label="Open the slip" icon={<ChevronLeft fontSize="small" />} />
+      <Box sx={{ writingMode: 'vertical-rl', display: 'flex', gap: 2, fontSize: 14 }}>
+        <strong>{title}</strong>
+        {counts.map(({ shape, word, colour, count }) => (
+          <Box key={word} component="span" sx={{ color: colour, fontWeight: 600 }}>
+            <span aria-hidden="true">{shape}</span> {word}: {count}
+          </Box>
+        ))}
+      </Box>
     </Box>
   );
 }
@@ -60,13 +133,14 @@ const LookHere = memo(function LookHere({ stage }: { readonly stage: StageName }
   // what lasts for a moment only is not said: it would flicker with every edit
   const looking = useRested(useAppSelector(selectStillLooking));
   return (
-    <Section title="Look here first" label="Look here first">
+    <section className="slip-part" aria-label="Look here first">
+      <h2>Look here first</h2>
       {findings.length === 0 && <p className="quiet">{looking ?? 'Nothing wrong that can be seen from here.'}</p>}
       {findings.length > 0 && looking !== null && <p className="quiet">{looking}</p>}
       {findings.map((finding, i) => (
         <FindingLine key={`${finding.code}-${i}`} finding={finding} />
       ))}
-    </Section>
+    </section>
   );
 });
 

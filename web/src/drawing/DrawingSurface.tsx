@@ -167,7 +167,7 @@ const cornerStyle = (place: Place): CSSProperties =>
 const NOWHERE: Place = { left: 0, top: 0, width: 0, height: 0 };
 
 /** The drawing may be made smaller by this share to keep clear of the corner. */
-const LEAST_OF_WHOLE = 0.85;
+const LEAST_OF_WHOLE = 0.6;
 
 type Beside = {
   readonly corner: Size | undefined;

@@ -9,7 +9,8 @@ import { onTold } from '../storage/windows';
 import { derivedArrived, deriveFailed, derivedForgotten } from './derived-slice';
 import { closed, edited, historyToKeep, opened, redone, saveEnded, undone, type DocumentState } from './document-slice';
 import { createSaver } from './saver';
-import { said } from './screen-slice';
+import { keepSlip } from '../storage/last-choices';
+import { said, sectionTurned, slipFolded, slipSized, type ScreenState } from './screen-slice';
 
 export const listener = createListenerMiddleware();
 
@@ -110,6 +111,18 @@ function keepUnsaved(document: DocumentState): void {
   if (project && (saveState === 'saving' || saveState === 'failed'))
     writeJournal(project, { saves: saver.savesOf(project.id) ?? 0, version, ...historyToKeep(document) });
 }
+
+/** Once it lies still. */
+const SLIP_RESTS_MS = 300;
+
+listener.startListening({
+  matcher: isAnyOf(slipSized, slipFolded, sectionTurned),
+  effect: async (_action, api) => {
+    api.cancelActiveListeners();
+    await api.delay(SLIP_RESTS_MS);
+    keepSlip((api.getState() as { readonly screen: ScreenState }).screen.slip); // the store's own shape
+  },
+});
 
 let isAsked = false;
 /** Once something is worth keeping: that the browser does not clear it away when it wants room. */

@@ -1,6 +1,7 @@
 /** What is on screen: the picked thing, the mark on the tape, the unit, the shade. Never saved with the project. */
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Notation } from '@kalotrope/core/measure';
+import { SLIP_PX, type SlipLook } from '../storage/last-choices';
 import type { Picked } from './picked';
 
 export type ScreenState = {
@@ -15,6 +16,7 @@ export type ScreenState = {
   readonly isKeysOpen: boolean;
   /** Printed as soon as the boat is worked out. */
   readonly isPrintAsked: boolean;
+  readonly slip: SlipLook;
   readonly message: string | null;
 };
 
@@ -27,6 +29,7 @@ export const initialScreen: ScreenState = {
   isFindOpen: false,
   isKeysOpen: false,
   isPrintAsked: false,
+  slip: { widthPx: SLIP_PX.usual, isFolded: false, open: [] },
   message: null,
 };
 
@@ -61,10 +64,34 @@ const screenSlice = createSlice({
       ...state,
       isPrintAsked: payload,
     }),
+    slipSized: ({ slip, ...state }, { payload }: PayloadAction<number>): ScreenState => ({
+      ...state,
+      slip: { ...slip, widthPx: Math.min(SLIP_PX.most, Math.max(SLIP_PX.least, Math.round(payload))) },
+    }),
+    slipFolded: ({ slip, ...state }): ScreenState => ({ ...state, slip: { ...slip, isFolded: !slip.isFolded } }),
+    sectionTurned: (
+      { slip, ...state },
+      { payload: { title, isOpen } }: PayloadAction<{ readonly title: string; readonly isOpen: boolean }>,
+    ): ScreenState => {
+      const others = slip.open.filter((other) => other !== title);
+      return { ...state, slip: { ...slip, open: isOpen ? [...others, title] : others } };
+    },
     said: (state, { payload }: PayloadAction<string | null>): ScreenState => ({ ...state, message: payload }),
   },
 });
 
-export const { picked, tapeMarked, notationSet, shadeTurned, fitted, findTurned, keysTurned, printTurned, said } =
-  screenSlice.actions;
+export const {
+  picked,
+  tapeMarked,
+  notationSet,
+  shadeTurned,
+  fitted,
+  findTurned,
+  keysTurned,
+  printTurned,
+  slipSized,
+  slipFolded,
+  sectionTurned,
+  said,
+} = screenSlice.actions;
 export const screenReducer = screenSlice.reducer;

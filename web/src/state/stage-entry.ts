@@ -3,20 +3,20 @@ import type { ComponentType } from 'react';
 import type { Place } from '@kalotrope/core/findings';
 import type { Tape } from '@kalotrope/core/lines';
 import type { Notation } from '@kalotrope/core/measure';
-import type { Derived, Found, StageName } from '@kalotrope/core/project';
+import type { Derived, Found, Project, StageName } from '@kalotrope/core/project';
 import type { Picked } from './picked';
 import type { RootState } from './store';
 
 /** A thing with the words by which it is found. */
 type NamedThing = { readonly label: string; readonly pick: Picked };
 
+/** A setting by the label of its field on the slip, and the section that it is in. */
+type Setting = { readonly label: string; readonly section?: string };
+
+type Known = { readonly derived: Derived; readonly found: Found; readonly notation: Notation };
+
 /** How a stage stands is told from this. */
-type Standing = {
-  readonly derived: Derived;
-  readonly found: Found;
-  readonly isSearching: boolean;
-  readonly notation: Notation;
-};
+type Standing = Known & { readonly isSearching: boolean };
 
 export type StageEntry = {
   /** Also the last part of its address. */
@@ -27,7 +27,9 @@ export type StageEntry = {
   /** Comes when it is first opened. */
   readonly Page: ComponentType;
   /** What can be found by name there. */
-  readonly things?: (derived: Derived) => readonly NamedThing[];
+  readonly things?: (known: Known) => readonly NamedThing[];
+  /** Its settings, to be found by their labels. */
+  readonly settings?: (project: Project) => readonly Setting[];
   /** What `[` and `]` step through. */
   readonly steps: (state: RootState) => readonly Picked[];
   /** The thing that a place points at, if it is one of the stage's own kinds. */

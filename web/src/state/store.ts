@@ -4,7 +4,7 @@ import { useDispatch, useSelector, useStore } from 'react-redux';
 import { derivedReducer } from './derived-slice';
 import { documentReducer } from './document-slice';
 import { listener } from './listeners';
-import { lastNotation } from '../storage/last-choices';
+import { lastNotation, lastSlip } from '../storage/last-choices';
 import { initialScreen, screenReducer } from './screen-slice';
 
 const reducer = combineReducers({
@@ -16,7 +16,7 @@ export type RootState = ReturnType<typeof reducer>;
 
 export const store = configureStore({
   reducer,
-  preloadedState: { screen: { ...initialScreen, notation: lastNotation() } },
+  preloadedState: { screen: { ...initialScreen, notation: lastNotation(), slip: lastSlip(initialScreen.slip) } },
   middleware: (defaults) =>
     defaults({
       // results are large and come from the worker as plain data: checking them on every action would cost the frame

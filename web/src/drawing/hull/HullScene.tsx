@@ -1,7 +1,7 @@
 /** The hull as a thing: sheets with their thickness, what stands in them, and its shadow on the floor. */
 import type { Frame } from '@kalotrope/core/frames';
 import { pointOnTape } from '@kalotrope/core/lines';
-import type { Field, FoldedRuling, Transom } from '@kalotrope/core/panels';
+import { transomOfThing, transomThing, type Field, type FoldedRuling, type Transom } from '@kalotrope/core/panels';
 import { useTheme } from '@mui/material/styles';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { EdgesGeometry, type Mesh } from 'three';
@@ -98,6 +98,7 @@ function useFollowed<T>(value: T): T {
 const FOLD_FROM = 0.35;
 
 const BODY = '#F2DAAE';
+const PICKED = '#E0A678';
 const INK = '#3B2C18';
 
 type BodyProps<T> = T & { readonly by: number };
@@ -112,7 +113,7 @@ const FrameBody = memo(function FrameBody({ frame, by }: BodyProps<{ readonly fr
     <group position={[0, 0, by]}>
       <Body
         geometry={geometry}
-        colour={isPicked ? '#E0A678' : BODY}
+        colour={isPicked ? PICKED : BODY}
         edge={isPicked ? theme.palette.secondary.main : INK}
         onPick={() => dispatch(picked(thing))}
       />
@@ -125,10 +126,18 @@ const TransomBody = memo(function TransomBody({
   thickness,
   by,
 }: BodyProps<{ readonly transom: Transom; readonly thickness: number }>) {
+  const dispatch = useAppDispatch();
+  const theme = useTheme();
+  const isPicked = useAppSelector((state) => transomOfThing(selectPicked(state)) === transom.id);
   const geometry = useMemo(() => transomBody(transom, thickness), [transom, thickness]);
   return (
     <group position={[by, 0, 0]}>
-      <Body geometry={geometry} colour={BODY} edge={INK} />
+      <Body
+        geometry={geometry}
+        colour={isPicked ? PICKED : BODY}
+        edge={isPicked ? theme.palette.secondary.main : INK}
+        onPick={() => dispatch(picked(transomThing(transom.id)))}
+      />
     </group>
   );
 });

@@ -1,13 +1,13 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { chinesOf } from '@kalotrope/core/epoxy';
 import { clothWeightUnit } from '@kalotrope/core/measure';
 import type { Project } from '@kalotrope/core/project';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { NumberField } from '../../controls/NumberField';
+import { Section } from '../../controls/Section';
 import { selectDerived } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 
@@ -82,10 +82,7 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
   const set = (key: keyof Project['epoxy'], label: string) => (value: number | string) =>
     dispatch(edited({ label, edits: [{ path: ['epoxy', key], value }] }));
   return (
-    <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-      <Typography variant="h2" sx={{ mb: 1.5 }}>
-        Rates
-      </Typography>
+    <Section title="Rates">
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
         <LengthField
           label="Fillet radius"
@@ -111,6 +108,6 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
         ))}
         <Sheathing part={project.epoxy} />
       </Box>
-    </Box>
+    </Section>
   );
 }

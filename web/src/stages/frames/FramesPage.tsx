@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { frameOfThing, frameThing, type Frame } from '@kalotrope/core/frames';
+import { frameOfThing, frameThing, type Frame, type FramesPart } from '@kalotrope/core/frames';
 import {
   formatDeg,
   formatFine,
@@ -17,10 +17,13 @@ import { picked } from '../../state/screen-slice';
 import { PlainTable } from '../../controls/PlainTable';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { Figure } from '../../controls/Figure';
+import { Section } from '../../controls/Section';
 import { Slip } from '../../controls/Slip';
+import { plural } from '../../controls/words';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { InTheRound } from '../../drawing/hull/InTheRound';
 import { FrameDrawing } from './FrameDrawing';
+import { FramesStrip } from './FramesStrip';
 
 export default function FramesPage() {
   const derived = useAppSelector(selectDerived);
@@ -28,75 +31,97 @@ export default function FramesPage() {
   const choice = useAppSelector(selectPicked);
   if (!derived || !project) return null;
   const frames = derived.frames.value;
-  const frame = frames.find((other) => other.id === frameOfThing(choice)) ?? frames[0];
+  const plans = project.frames.frames;
+  const plan = plans.find(({ id }) => id === frameOfThing(choice)) ?? plans[0];
+  const frame = frames.find(({ id }) => id === plan?.id);
   return (
     <>
-      {frame ? (
-        <FrameDrawing frame={frame} school={project.school} gap={project.frames.filletGap} corner={<InTheRound />} />
-      ) : (
-        <Box sx={{ flex: 1, p: 3 }}>
-          <Typography>
-            No frame stands in this hull. Frames are set at the stations that all lines of the table share.
+      <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
+        <FramesStrip plans={plans} frames={frames} picked={plan?.id} />
+        {frame ? (
+          <FrameDrawing frame={frame} school={project.school} gap={project.frames.filletGap} corner={<InTheRound />} />
+        ) : (
+          <Typography sx={{ flex: 1, p: 3 }}>
+            {plan
+              ? `${plan.name} stands beyond the hull. Move its mark back along the boat, or type its place.`
+              : 'No frame stands in this hull. Add one where the boat needs it.'}
           </Typography>
-        </Box>
-      )}
-      <Slip stage="frames" title={frame?.name ?? 'Frames'} numbers={frame && <FrameNumbers frame={frame} />}>
+        )}
+      </Box>
+      <Slip
+        stage="frames"
+        title={plan?.name ?? 'Frames'}
+        numbers={
+          <>
+            {plan && <FrameFields plan={plan} plans={plans} />}
+            {frame && <FrameNumbers frame={frame} />}
+          </>
+        }
+      >
         {frame && <EdgeTable frame={frame} />}
       </Slip>
     </>
   );
 }
 
-function FrameNumbers({ frame }: { readonly frame: Frame }) {
-  const notation = useAppSelector(selectNotation);
-  const project = useAppSelector(selectProject);
-  const derived = useAppSelector(selectDerived);
+type Plans = FramesPart['frames'];
+
+function FrameFields({ plan, plans }: { readonly plan: Plans[number]; readonly plans: Plans }) {
   const dispatch = useAppDispatch();
-  const pathTo = (key: string) => ['frames', 'frames', frame.id, key];
+  const pathTo = (key: string) => ['frames', 'frames', plan.id, key];
   const set = (key: 'x' | 'width' | 'face', label: string) => (value: number | string) =>
     dispatch(
       edited({
-        label: `${frame.name}: ${label}`,
+        label: `${plan.name}: ${label}`,
         edits: [{ path: pathTo(key), value }],
       }),
     );
-  const widest = Math.max(...frame.outline.map((p) => p[0]));
-  const heights = frame.outline.map((p) => p[1]);
   return (
     <>
       <TextField
         select
         fullWidth
         label="Frame"
-        value={frame.id}
+        value={plan.id}
         onChange={(event) => dispatch(picked(frameThing(event.target.value)))}
         sx={{ mt: 1, mb: 1.25 }}
       >
-        {derived?.frames.value.map(({ id, name }) => (
+        {plans.map(({ id, name }) => (
           <MenuItem key={id} value={id}>
             {name}
           </MenuItem>
         ))}
       </TextField>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
-        <LengthField label="Its face, from the stem" mm={frame.x} onCommit={set('x', 'place')} path={pathTo('x')} />
-        <LengthField label="Thickness" mm={frame.width} onCommit={set('width', 'thickness')} path={pathTo('width')} />
+        <LengthField label="Its face, from the stem" mm={plan.x} onCommit={set('x', 'place')} path={pathTo('x')} />
+        <LengthField label="Thickness" mm={plan.width} onCommit={set('width', 'thickness')} path={pathTo('width')} />
       </Box>
       <TextField
         select
         fullWidth
         label="Which face that is"
-        value={frame.face}
+        value={plan.face}
         onChange={(event) => set('face', 'face')(event.target.value)}
         sx={{ mt: 1.25, mb: 1 }}
       >
         <MenuItem value="fore">forward face; thickness goes aft</MenuItem>
         <MenuItem value="aft">after face; thickness goes forward</MenuItem>
       </TextField>
+    </>
+  );
+}
+
+function FrameNumbers({ frame }: { readonly frame: Frame }) {
+  const notation = useAppSelector(selectNotation);
+  const thickness = useAppSelector((state) => selectProject(state)?.panels.thickness ?? 0);
+  const widest = Math.max(...frame.outline.map((p) => p[0]));
+  const heights = frame.outline.map((p) => p[1]);
+  return (
+    <>
       <Figure
         name="Half-breadth inside the skin"
         value={formatWithUnit(widest, notation)}
-        why={`The skin, ${formatThickness(project?.panels.thickness ?? 0, notation)}, is taken off along its normal`}
+        why={`The skin, ${formatThickness(thickness, notation)}, is taken off along its normal`}
       />
       <Figure
         name="Height, lowest to sheer"
@@ -128,13 +153,12 @@ function EdgeTable({ frame }: { readonly frame: Frame }) {
     }),
   );
   return (
-    <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-      <Typography variant="h2">Edges and bevels</Typography>
+    <Section title="Edges and bevels" aside={plural(frame.edges.length, 'edge')}>
       <Typography variant="body2" color="text.secondary">
         Out from the centreline, up from the base, in {unitLabel(notation)}. Bevel from square; plus: the other face is
         smaller, the saw tilts inward.
       </Typography>
       <PlainTable label="Edges and bevels" columns={COLUMNS} rows={rows} />
-    </Box>
+    </Section>
   );
 }

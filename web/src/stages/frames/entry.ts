@@ -11,7 +11,8 @@ export const framesEntry: StageEntry = {
   title: framesStage.title,
   question: 'What do I cut, and at what bevel?',
   Page: lazy(() => import('./FramesPage')),
-  things: (derived) => derived.frames.value.map(({ id, name }) => ({ label: `Frame: ${name}`, pick: frameThing(id) })),
+  things: ({ derived }) =>
+    derived.frames.value.map(({ id, name }) => ({ label: `Frame: ${name}`, pick: frameThing(id) })),
   steps: ({ derived: { derived } }) => (derived?.frames.value ?? []).map(({ id }) => frameThing(id)),
   pickAt: ({ part }) => (part && frameOfThing(part) !== undefined ? part : undefined),
   tape: (derived, picked) => {

@@ -2,9 +2,9 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import Typography from '@mui/material/Typography';
-import type { JointedPanel } from '@kalotrope/core/joints';
+import { countScarfs, type JointedPanel } from '@kalotrope/core/joints';
 import { formatFine, formatThickness, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
-import { panelOfThing, panelThing, stationMarks, type Panel } from '@kalotrope/core/panels';
+import { lineOn, panelOfThing, panelThing, stationMarks, type Panel } from '@kalotrope/core/panels';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { NumberField } from '../../controls/NumberField';
@@ -12,12 +12,15 @@ import { picked } from '../../state/screen-slice';
 import { PlainTable } from '../../controls/PlainTable';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { Figure } from '../../controls/Figure';
+import { Section } from '../../controls/Section';
 import { Slip } from '../../controls/Slip';
+import { plural } from '../../controls/words';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
 import { InTheRound } from '../../drawing/hull/InTheRound';
 import { DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
+import { Strip, type StripMark } from '../../drawing/Strip';
 import { longest, stack, wholeBox, type Shelf } from '../../drawing/shelves';
 
 /** Of the space between panels. */
@@ -38,17 +41,20 @@ export default function JointsPage() {
   const bounds = { ...whole, minY: whole.minY - space * UNDER_LAST };
   return (
     <>
-      <DrawingSurface label="Panels with their joints" bounds={bounds} corner={HULL}>
-        {({ px }) => (
-          <>
-            <GrainPattern px={px} />
-            {shelves.map((shelf) => {
-              const jointed = derived.joints.value.find((other) => other.panel === shelf.item.id);
-              return jointed && <PanelWithJoints key={shelf.item.id} shelf={shelf} jointed={jointed} px={px} />;
-            })}
-          </>
-        )}
-      </DrawingSurface>
+      <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
+        <JointsStrip panels={panels} jointed={derived.joints.value} />
+        <DrawingSurface label="Panels with their joints" bounds={bounds} corner={HULL}>
+          {({ px }) => (
+            <>
+              <GrainPattern px={px} />
+              {shelves.map((shelf) => {
+                const jointed = derived.joints.value.find((other) => other.panel === shelf.item.id);
+                return jointed && <PanelWithJoints key={shelf.item.id} shelf={shelf} jointed={jointed} px={px} />;
+              })}
+            </>
+          )}
+        </DrawingSurface>
+      </Box>
       <Slip stage="joints" title="Scarfs" numbers={<JointSettings />}>
         <JointTable jointed={derived.joints.value} />
       </Slip>
@@ -146,6 +152,35 @@ function PanelWithJoints({
   );
 }
 
+/** The scarfs as they will be seen from the side. */
+function JointsStrip({ panels, jointed }: JointsStripProps) {
+  const choice = useAppSelector(selectPicked);
+  const dispatch = useAppDispatch();
+  const marks = jointed.flatMap(({ panel: id, name, joints }) =>
+    joints.flatMap(({ u, low, high }): StripMark[] => {
+      const panel = panels.find((other) => other.id === id);
+      const curve = panel ? lineOn(panel, [u, low], [u, high], STRIP_POINTS) : [];
+      const first = curve[0];
+      if (!first) return [];
+      return [
+        {
+          key: `${id} ${u}`,
+          name,
+          x: curve.reduce((sum, [x]) => sum + x, 0) / curve.length,
+          curves: [curve.map(([x, , z]) => [x, z] as const)],
+          isPicked: panelOfThing(choice) === id,
+          onPick: () => dispatch(picked(panelThing(id))),
+        },
+      ];
+    }),
+  );
+  return marks.length > 0 ? <Strip label="Scarfs along the boat" marks={marks} /> : null;
+}
+
+type JointsStripProps = { readonly panels: readonly Panel[]; readonly jointed: readonly JointedPanel[] };
+/** Of a scarf, as it lies on a bent panel. */
+const STRIP_POINTS = 12;
+
 function JointSettings() {
   const project = useAppSelector(selectProject);
   const notation = useAppSelector(selectNotation);
@@ -187,9 +222,9 @@ const COLUMNS = [{ name: 'panel' }, { name: 'pieces', isFigure: true }, { name: 
 
 function JointTable({ jointed }: { readonly jointed: readonly JointedPanel[] }) {
   const notation = useAppSelector(selectNotation);
+  const count = countScarfs(jointed);
   return (
-    <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-      <Typography variant="h2">Joints</Typography>
+    <Section title="Joints" aside={plural(count, 'scarf')}>
       <Typography variant="body2" color="text.secondary">
         From the forward end to the middle of the scarf, in {unitLabel(notation)}.
       </Typography>
@@ -205,6 +240,6 @@ function JointTable({ jointed }: { readonly jointed: readonly JointedPanel[] }) 
           ],
         }))}
       />
-    </Box>
+    </Section>
   );
 }

@@ -1,6 +1,6 @@
 /** Joints, as the bench shows it. */
 import { lazy } from 'react';
-import { jointsStage } from '@kalotrope/core/joints';
+import { countScarfs, jointsStage } from '@kalotrope/core/joints';
 import { panelsStage, panelThing } from '@kalotrope/core/panels';
 import { plural } from '../../controls/words';
 import { selectPanelSteps } from '../../state/selectors';
@@ -12,18 +12,16 @@ export const jointsEntry: StageEntry = {
   title: jointsStage.title,
   question: 'Where do the sheets join?',
   Page: lazy(() => import('./JointsPage')),
-  things: (derived) =>
+  things: ({ derived }) =>
     derived.joints.value.flatMap(({ panel, name, joints }) =>
       joints.length > 0 ? [{ label: `Joints of: ${name}`, pick: panelThing(panel) }] : [],
     ),
+  settings: () =>
+    ['Scarf, times the thickness', 'Clear of frames', 'Stagger between panels'].map((label) => ({ label })),
   steps: selectPanelSteps,
   hasTape: true,
   waitsFor: waitsForLines,
-  status: ({ derived }) =>
-    plural(
-      derived.joints.value.reduce((sum, panel) => sum + panel.joints.length * (panel.spansCentreline ? 1 : 2), 0),
-      'scarf',
-    ),
+  status: ({ derived }) => plural(countScarfs(derived.joints.value), 'scarf'),
   // joints are marked on the panels
   drawingsOf: [panelsStage.name],
 };

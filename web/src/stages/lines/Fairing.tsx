@@ -13,6 +13,7 @@ import {
 import { formatFine, formatWithUnit, unitLabel, formatSmall, type Notation } from '@kalotrope/core/measure';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
+import { Section } from '../../controls/Section';
 import { PlainTable } from '../../controls/PlainTable';
 import { selectNotation, selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store';
@@ -42,18 +43,15 @@ export const Fairing = memo(function Fairing({ picked }: { readonly picked: stri
     setOffer(null);
   };
   return (
-    <Box component="section" aria-label="Fairing" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-      <Typography variant="h2" sx={{ mb: 1 }}>
-        Fairing
-      </Typography>
+    <Section title="Fairing">
       <LengthField
         label="Move no point further than"
         mm={tolerance}
-        onCommit={(mm) =>
-          dispatch(edited({ label: 'Fairing tolerance', edits: [{ path: ['lines', 'fairingTolerance'], value: mm }] }))
+        onCommit={(value) =>
+          dispatch(edited({ label: 'Fairing tolerance', edits: [{ path: ['lines', 'fairingTolerance'], value }] }))
         }
       />
-      <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
+      <Box sx={{ display: 'flex', gap: 1 }}>
         <Button variant="outlined" disabled={picked === undefined} onClick={() => propose(({ id }) => id === picked)}>
           Fair this line
         </Button>
@@ -93,7 +91,7 @@ export const Fairing = memo(function Fairing({ picked }: { readonly picked: stri
           </Box>
         </>
       )}
-    </Box>
+    </Section>
   );
 });
 

@@ -33,6 +33,7 @@ import { useState, type ReactNode } from 'react';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { SelectField } from '../../controls/SelectField';
+import { Section } from '../../controls/Section';
 import { NumberField } from '../../controls/NumberField';
 import { NameField } from '../../controls/NameField';
 import { picked, said } from '../../state/screen-slice';
@@ -85,11 +86,11 @@ export function TableTools({ part, station, onStation }: Props) {
       />
       <HeightsDatum table={part} heightsFrom={part.heightsFrom} />
       <Ends lines={lines} onChange={(label, change) => tryLines(label, change)} />
-      <Part title="From which end">
+      <Section title="From which end">
         <Button variant="outlined" onClick={() => putLines('Turned end for end', endForEnd(lines))}>
           Turn end for end
         </Button>
-      </Part>
+      </Section>
     </>
   );
 }
@@ -205,7 +206,7 @@ function HeightsDatum({ table, heightsFrom }: DatumProps) {
   const set = (value: number | null) =>
     dispatch(edited({ label: 'Datum of heights', edits: [{ path: ['lines', 'heightsFrom'], value }] }));
   return (
-    <Part title="How heights are measured">
+    <Section title="How heights are measured">
       <SelectField
         label="Heights are given"
         value={heightsFrom === null ? 'up' : 'down'}
@@ -224,7 +225,7 @@ function HeightsDatum({ table, heightsFrom }: DatumProps) {
           </Button>
         </>
       )}
-    </Part>
+    </Section>
   );
 }
 
@@ -249,7 +250,7 @@ function MoreRows({
   const [line, setLine] = useState('');
   const under = above ?? lines[lines.length - 1];
   return (
-    <Part title="Add a station, add a line">
+    <Section title="Add a station, add a line">
       <Row>
         <LengthField label="From the stem" mm={x} onCommit={setX} />
         <TextField
@@ -282,7 +283,7 @@ function MoreRows({
       >
         Add the line{under ? ` above ${under.name}` : ''}
       </Button>
-    </Part>
+    </Section>
   );
 }
 
@@ -301,7 +302,7 @@ function Ends({
     if (!plane) return null;
     const name = END_NAMES[end];
     return (
-      <Part key={end} title={name}>
+      <Section key={end} title={name}>
         <Row>
           <LengthField
             label="From the stem, at the base"
@@ -314,7 +315,7 @@ function Ends({
             onCommit={(rakeDeg) => onChange(name, setEndPlane(lines, end, { ...plane, rakeDeg }))}
           />
         </Row>
-      </Part>
+      </Section>
     );
   });
 }

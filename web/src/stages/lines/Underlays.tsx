@@ -20,6 +20,8 @@ import { formatWithUnit, parseScale } from '@kalotrope/core/measure';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { NumberField } from '../../controls/NumberField';
+import { Section } from '../../controls/Section';
+import { plural } from '../../controls/words';
 import { takePicture } from '../../files/pictures';
 import { said } from '../../state/screen-slice';
 import { selectLiveHull, selectNotation, selectPicked, selectProject } from '../../state/selectors';
@@ -95,13 +97,9 @@ export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
   if (!drawing || !underlays) return null;
   const set = (key: 'scale' | 'pencil', label: string) => (value: number) =>
     dispatch(edited({ label, edits: [{ path: ['lines', 'drawing', key], value }] }));
+  const count = underlays.length > 0 ? plural(underlays.length, 'picture') : undefined;
   return (
-    <Box
-      component="section"
-      aria-label="A drawing to work from"
-      sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider', display: 'grid', gap: 1.25 }}
-    >
-      <Typography variant="h2">A drawing to work from</Typography>
+    <Section title="A drawing to work from" aside={count}>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <NumberField
           label="Scale 1:"
@@ -147,7 +145,7 @@ export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
       {underlays.map((underlay) => (
         <OnePicture key={underlay.id} underlay={underlay} underlays={underlays} tool={tool} onTool={onTool} />
       ))}
-    </Box>
+    </Section>
   );
 });
 

@@ -23,9 +23,14 @@ export const linesEntry: StageEntry = {
   title: linesStage.title,
   question: 'Are the numbers fair?',
   Page: lazy(() => import('./LinesPage')),
-  things: (derived) => [
+  things: ({ derived }) => [
     ...derived.lines.value.lines.map(({ id, name }) => ({ label: `Line: ${name}`, pick: lineThing(id) })),
     ...stationsIn(derived.lines.value),
+  ],
+  settings: () => [
+    { label: 'Move no point further than', section: 'Fairing' },
+    { label: 'Scale 1:', section: 'A drawing to work from' },
+    { label: 'Pencil width', section: 'A drawing to work from' },
   ],
   // the lines are there before the engine has answered
   steps: (state) => (selectLiveHull(state)?.lines ?? []).map(({ id }) => lineThing(id)),

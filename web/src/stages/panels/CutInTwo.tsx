@@ -20,7 +20,7 @@ export function CutInTwo({ panel, panels, part }: Props) {
   };
   const split = part.splits.find(({ id }) => id === panel.partOf?.id);
   return (
-    <Section title="Cut in two" isOffPaper>
+    <Section title="Cut in two">
       {split ? (
         <>
           {panel.partOf?.part !== 'half' && (

@@ -3,7 +3,6 @@ import { markingSteps, markOut, type BaseLine, type Panel, type PanelsPart } fro
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { PlainTable } from '../../controls/PlainTable';
-import { Section } from '../../controls/Section';
 import { SelectField } from '../../controls/SelectField';
 import { rounded } from '../../controls/rounded';
 import { selectNotation } from '../../state/selectors';
@@ -35,7 +34,7 @@ export function MarkingTable({ panel, part }: { readonly panel: Panel; readonly 
   const set = (label: string, key: keyof PanelsPart, value: string | number) =>
     dispatch(edited({ label, edits: [{ path: ['panels', key], value }] }));
   return (
-    <Section title="Mark out">
+    <>
       <div className="field-grid wide-first no-print">
         <SelectField
           label="Base line"
@@ -51,6 +50,6 @@ export function MarkingTable({ panel, part }: { readonly panel: Panel; readonly 
         ))}
       </ol>
       <PlainTable label="Offsets to mark out" columns={COLUMNS} rows={lines} />
-    </Section>
+    </>
   );
 }

@@ -1,12 +1,50 @@
-import { formatArea, formatDeg, formatShare, formatWithUnit } from '@kalotrope/core/measure';
+import { formatArea, formatDeg, formatShare, formatThickness, formatWithUnit } from '@kalotrope/core/measure';
 import { Figure } from '../../controls/Figure';
-import { selectDerived, selectNotation, selectPicked } from '../../state/selectors';
+import type { Transom } from '@kalotrope/core/panels';
+import { boxAround } from '../../drawing/DrawingSurface';
+import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
-import { pickedPanel } from './picked-panel';
+import { pickedPanel, pickedTransom } from './picked-panel';
 import { useEdgeNames } from './SheetSettings';
 
-/** The picked panel's figures. */
+/** The picked panel's figures, or the picked transom's. */
 export function PanelNumbers() {
+  const transoms = useAppSelector((state) => selectDerived(state)?.panels.value.transoms);
+  const transom = pickedTransom(transoms ?? [], useAppSelector(selectPicked));
+  return transom ? <TransomNumbers transom={transom} /> : <OfPanel />;
+}
+
+const FITS: Readonly<Record<Transom['fit'], string>> = {
+  caps: 'over the panels’ ends',
+  between: 'between the panels',
+};
+
+function TransomNumbers({ transom }: { readonly transom: Transom }) {
+  const notation = useAppSelector(selectNotation);
+  const thickness = useAppSelector((state) => selectProject(state)?.panels.transomThickness ?? 0);
+  const box = boxAround(transom.outline);
+  return (
+    <>
+      <Figure name="Width" value={formatWithUnit(box.maxX - box.minX, notation)} why="Greatest, as it is cut" />
+      <Figure
+        name="Height"
+        value={formatWithUnit(box.maxY - box.minY, notation)}
+        why="In its own plane, as it is cut"
+      />
+      <Figure name="Area" value={formatArea(transom.areaM2, notation)} />
+      <Figure name="Thickness" value={formatThickness(thickness, notation)} />
+      <Figure
+        name="Leans"
+        value={formatDeg((transom.rakeRad * 180) / Math.PI, 1)}
+        why="From upright; plus: its top lies further aft"
+      />
+      <Figure name="Stands" value={FITS[transom.fit]} />
+      <Figure name="Cut" value="one" />
+    </>
+  );
+}
+
+function OfPanel() {
   const panels = useAppSelector((state) => selectDerived(state)?.panels.value.panels);
   const choice = useAppSelector(selectPicked);
   const notation = useAppSelector(selectNotation);

@@ -2,12 +2,22 @@ import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useMemo, type ReactNode } from 'react';
 import type { Station } from '@kalotrope/core/lines';
-import type { Panel, PanelRemedy, PanelsPart, Transom } from '@kalotrope/core/panels';
+import {
+  transomOfThing,
+  transomThing,
+  type Panel,
+  type PanelRemedy,
+  type PanelsPart,
+  type Transom,
+} from '@kalotrope/core/panels';
+import { picked } from '../../state/screen-slice';
+import { selectPicked } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 import { DrawingSurface } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 import { OverPattern } from './FieldPicture';
 import { FlatPanel } from './FlatPanel';
-import { besideLast, longest, stack, wholeBox } from '../../drawing/shelves';
+import { besideLast, longest, stack, wholeBox, type Shelf } from '../../drawing/shelves';
 import type { PanelsLook } from './PanelsHead';
 
 type Props = {
@@ -23,7 +33,7 @@ type Props = {
 
 /** The flat panels in true shape, with rulings, stations and the tape's mark; transoms under them. */
 export function PanelsDrawing({ panels, transoms, stations, part, look, preview, corner }: Props) {
-  const { palette, breakpoints } = useTheme();
+  const { breakpoints } = useTheme();
   // what is written between the panels is as large on a narrow screen, where all else is small
   const apart = useMediaQuery(breakpoints.up('md')) ? 0.085 : 0.2;
   const shelves = useMemo(
@@ -51,22 +61,40 @@ export function PanelsDrawing({ panels, transoms, stations, part, look, preview,
                 px={px}
               />
             ) : (
-              <g key={shelf.item.id} transform={`translate(${shelf.dx} ${-shelf.dy})`}>
-                <PlyShape outline={shelf.item.outline} px={px} label={shelf.item.name} />
-                <text
-                  x={shelf.box.minX - shelf.dx + (shelf.box.maxX - shelf.box.minX) / 2}
-                  y={-(shelf.box.minY - shelf.dy + shelf.box.maxY - shelf.dy) / 2}
-                  fill={palette.text.primary}
-                  fontSize={14 * px}
-                  textAnchor="middle"
-                >
-                  {shelf.item.name}
-                </text>
-              </g>
+              <FlatTransom key={shelf.item.id} shelf={shelf} transom={shelf.item} px={px} />
             ),
           )}
         </>
       )}
     </DrawingSurface>
+  );
+}
+
+type TransomProps = { readonly shelf: Shelf<Panel | Transom>; readonly transom: Transom; readonly px: number };
+
+function FlatTransom({ shelf: { dx, dy, box }, transom, px }: TransomProps) {
+  const { palette } = useTheme();
+  const dispatch = useAppDispatch();
+  const isPicked = useAppSelector((state) => transomOfThing(selectPicked(state)) === transom.id);
+  return (
+    <g transform={`translate(${dx} ${-dy})`}>
+      <PlyShape
+        outline={transom.outline}
+        px={px}
+        label={transom.name}
+        isPicked={isPicked}
+        onPick={() => dispatch(picked(transomThing(transom.id)))}
+      />
+      <text
+        x={(box.minX + box.maxX) / 2 - dx}
+        y={dy - (box.minY + box.maxY) / 2}
+        fill={palette.text.primary}
+        fontSize={14 * px}
+        textAnchor="middle"
+        pointerEvents="none"
+      >
+        {transom.name}
+      </text>
+    </g>
   );
 }

@@ -3,6 +3,7 @@ import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import { memo, useMemo, useState } from 'react';
 import { panelsStage, type Field, type PanelRemedy } from '@kalotrope/core/panels';
+import { Section } from '../../controls/Section';
 import { Slip } from '../../controls/Slip';
 import { useRested } from '../../controls/use-rested';
 import { InTheRound } from '../../drawing/hull/InTheRound';
@@ -15,7 +16,7 @@ import { MarkingTable } from './MarkingTable';
 import { PanelNumbers } from './PanelNumbers';
 import { PanelsDrawing } from './PanelsDrawing';
 import { PanelsHead, type PanelsLook, type PanelsView } from './PanelsHead';
-import { pickedPanel } from './picked-panel';
+import { pickedPanel, pickedTransom } from './picked-panel';
 import { Remedies } from './Remedies';
 import { RoundedChines } from './RoundedChines';
 import { Seams } from './Seams';
@@ -67,9 +68,11 @@ type SlipProps = {
 const NUMBERS = <PanelNumbers />;
 
 const PanelsSlip = memo(function PanelsSlip({ field, preview, onPreview }: SlipProps) {
-  const title = useAppSelector(
-    (state) => pickedPanel(selectDerived(state)?.panels.value.panels ?? [], selectPicked(state))?.name ?? 'No panel',
-  );
+  const title = useAppSelector((state) => {
+    const { panels, transoms } = selectDerived(state)?.panels.value ?? { panels: [], transoms: [] };
+    const choice = selectPicked(state);
+    return (pickedTransom(transoms, choice) ?? pickedPanel(panels, choice))?.name ?? 'No panel';
+  });
   const body = useMemo(
     () => <SlipBody field={field} preview={preview} onPreview={onPreview} />,
     [field, preview, onPreview],
@@ -88,19 +91,25 @@ function SlipBody({ field, preview, onPreview }: SlipProps) {
   const choice = useAppSelector(selectPicked);
   const stations = useAppSelector(selectStations);
   if (!value || !part) return null;
-  const { panels, strips } = value;
-  const panel = pickedPanel(panels, choice);
+  const { panels, strips, transoms } = value;
+  const panel = pickedTransom(transoms, choice) ? undefined : pickedPanel(panels, choice);
   return (
     <>
       {panel && <Remedies panel={panel} shown={preview} onShow={onPreview} />}
+      {panel && (
+        <Section title="Mark out">
+          <MarkingTable panel={panel} part={part} />
+        </Section>
+      )}
       <SheetSettings panel={panel} part={part} />
       <Seams panels={panels} part={part} />
       {panel && <CutInTwo panel={panel} panels={panels} part={part} />}
       <RoundedChines panels={panels} strips={strips} part={part} />
       {panel && (
-        <TrueSection panels={panels} picked={panel} stations={stations} field={field} thickness={part.thickness} />
+        <Section title="True section">
+          <TrueSection panels={panels} picked={panel} stations={stations} field={field} thickness={part.thickness} />
+        </Section>
       )}
-      {panel && <MarkingTable panel={panel} part={part} />}
     </>
   );
 }

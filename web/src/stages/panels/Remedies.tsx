@@ -47,12 +47,8 @@ export function Remedies({ panel, shown, onShow }: Props) {
   // an answer to other lines or about another panel is none
   const found = search.kind === 'found' && search.of === lines && search.panel === panel.id ? search.remedies : null;
   return (
-    <Box
-      component="section"
-      aria-label="What would cure it"
-      sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}
-    >
-      <Typography variant="h2">What would cure it</Typography>
+    <section className="slip-part" aria-label="What would cure it">
+      <h2>What would cure it</h2>
       {!found && search.kind !== 'busy' && (
         <Button variant="outlined" sx={{ mt: 1 }} onClick={() => void find()}>
           Find the smallest change
@@ -89,7 +85,7 @@ export function Remedies({ panel, shown, onShow }: Props) {
           </Box>
         </Box>
       ))}
-    </Box>
+    </section>
   );
 }
 

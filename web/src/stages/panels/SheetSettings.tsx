@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo } from 'react';
 import type { Edit, EditValue } from '@kalotrope/core/findings';
-import { formatFine, formatWithUnit, isImperial, unitLabel, type Notation } from '@kalotrope/core/measure';
+import { formatFine, formatWithUnit, unitLabel, type Notation } from '@kalotrope/core/measure';
 import {
   isSplitLine,
   MIDDLE_FROM_MM,
@@ -20,6 +20,7 @@ import { SelectField } from '../../controls/SelectField';
 import { Figure } from '../../controls/Figure';
 import { selectDerived, selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
+import { thicknessLabel } from './thickness-label';
 
 const LINES: Readonly<Record<LinesTo, string>> = {
   outside: 'outer face',
@@ -48,7 +49,7 @@ const START_RADIUS_MM = 2500;
 export function SheetSettings({ panel, part }: { readonly panel: Panel | undefined; readonly part: PanelsPart }) {
   const notation = useAppSelector(selectNotation);
   return (
-    <Section title="The sheet and its edges" label="The sheet">
+    <Section title="The sheet and its edges">
       <SheetFields part={part} />
       <TransomsSaid />
       {panel?.allowances && <Allowances panel={panel} part={part} notation={notation} />}
@@ -57,7 +58,7 @@ export function SheetSettings({ panel, part }: { readonly panel: Panel | undefin
 }
 
 const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsPart }) {
-  const thick = useThicknessLabel();
+  const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
   const hasTransoms = useAppSelector((state) => (selectDerived(state)?.panels.value.transoms.length ?? 0) > 0);
   const hasTransom = useAppSelector(
@@ -68,7 +69,7 @@ const SheetFields = memo(function SheetFields({ part }: { readonly part: PanelsP
   return (
     <div className="field-grid no-print">
       <LengthField
-        label={thick('Skin thickness', part.thickness)}
+        label={thicknessLabel('Skin', part.thickness, notation)}
         path={['panels', 'thickness']}
         mm={part.thickness}
         onCommit={(mm) => set('Skin thickness', ['thickness'], mm)}
@@ -134,12 +135,6 @@ function TransomsSaid() {
   ));
 }
 
-/** Sheets are sold in millimetres everywhere: of a boat in inches the label says them. */
-function useThicknessLabel(): (label: string, mm: number) => string {
-  const notation = useAppSelector(selectNotation);
-  return (label, mm) => (isImperial(notation) ? `${label} (${mm} mm)` : label);
-}
-
 type TransomProps = {
   readonly part: PanelsPart;
   readonly set: (label: string, path: readonly string[], value: EditValue) => void;
@@ -148,11 +143,11 @@ type TransomProps = {
 
 /** How transoms stand to the panels; a bent one caps them. */
 function TransomFields({ part, set, isBent }: TransomProps) {
-  const thick = useThicknessLabel();
+  const notation = useAppSelector(selectNotation);
   return (
     <>
       <LengthField
-        label={thick('Transom thickness', part.transomThickness)}
+        label={thicknessLabel('Transom', part.transomThickness, notation)}
         path={['panels', 'transomThickness']}
         mm={part.transomThickness}
         onCommit={(mm) => set('Transom thickness', ['transomThickness'], mm)}

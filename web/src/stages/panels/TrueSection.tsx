@@ -5,7 +5,6 @@ import { formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { bowOf, sectionAt, type SectionPoint } from '@kalotrope/core/surface';
 import { fieldReader, type Field, type Panel } from '@kalotrope/core/panels';
 import { LengthField } from '../../controls/LengthField';
-import { Section } from '../../controls/Section';
 import { SelectField } from '../../controls/SelectField';
 import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
@@ -40,7 +39,7 @@ export function TrueSection({ panels, picked, stations, field, thickness }: Prop
     [stations],
   );
   return (
-    <Section title={`True section at ${station ? `station ${label}, ` : ''}x ${formatWithUnit(x, notation)}`}>
+    <>
       <div className="field-grid no-print">
         <SelectField label="At" value={station ? label : ELSEWHERE} names={names} onChange={setLabel} />
         <LengthField
@@ -59,7 +58,7 @@ export function TrueSection({ panels, picked, stations, field, thickness }: Prop
           curve. Dots: where rulings cross.
         </p>
       )}
-    </Section>
+    </>
   );
 }
 
@@ -89,7 +88,12 @@ function SectionPicture({ curves, picked, field, thickness, x }: PictureProps) {
     [MARGIN + (y - box.minX) * scale, (z - box.minY) * scale + MARGIN - HIGH] as const;
   const own = curves.find(({ panel }) => panel.id === picked)?.points ?? [];
   return (
-    <svg width={WIDE} height={HIGH} role="img" aria-label={`Section at ${formatWithUnit(x, notation)}`}>
+    <svg
+      viewBox={`0 0 ${WIDE} ${HIGH}`}
+      width="100%"
+      role="img"
+      aria-label={`Section at ${formatWithUnit(x, notation)}`}
+    >
       <g fill="none" strokeWidth={1.6}>
         {curves.map(({ panel, points }) => (
           <path

@@ -1,20 +1,33 @@
 /** Panels, as the bench shows it. */
 import { lazy } from 'react';
 import { layTape } from '@kalotrope/core/lines';
-import { panelOfThing, panelsStage, panelThing } from '@kalotrope/core/panels';
+import { panelOfThing, panelsStage, panelThing, transomThing } from '@kalotrope/core/panels';
 import { plural } from '../../controls/words';
 import { selectPanelSteps } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
 import { waitsForLines } from '../../state/waits';
 import { pickedPanel } from './picked-panel';
+import { thicknessLabel } from './thickness-label';
 
 export const panelsEntry: StageEntry = {
   stage: panelsStage.name,
   title: panelsStage.title,
   question: 'Will plywood take this shape, and what do I mark out?',
   Page: lazy(() => import('./PanelsPage')),
-  things: (derived) =>
-    derived.panels.value.panels.map(({ id, name }) => ({ label: `Panel: ${name}`, pick: panelThing(id) })),
+  things: ({ derived: { panels } }) => [
+    ...panels.value.panels.map(({ id, name }) => ({ label: `Panel: ${name}`, pick: panelThing(id) })),
+    ...panels.value.transoms.map(({ id, name }) => ({ label: `Transom: ${name}`, pick: transomThing(id) })),
+  ],
+  settings: ({ panels, notation }) => [
+    ...['Base line', 'Step'].map((label) => ({ label, section: 'Mark out' })),
+    ...[
+      thicknessLabel('Skin', panels.thickness, notation),
+      'Table measured to',
+      'At seams',
+      'Holes every',
+      'Holes from the edge',
+    ].map((label) => ({ label, section: 'The sheet and its edges' })),
+  ],
   steps: selectPanelSteps,
   pickAt: ({ panel, part }) => (panel === undefined || part !== undefined ? undefined : panelThing(panel)),
   // along its upper edge

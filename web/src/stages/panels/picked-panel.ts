@@ -1,4 +1,4 @@
-import { panelOfThing, partIdsOf, type Panel } from '@kalotrope/core/panels';
+import { panelOfThing, partIdsOf, transomOfThing, type Panel, type Transom } from '@kalotrope/core/panels';
 import type { Picked } from '../../state/picked';
 
 /** The panel picked; where it was cut in two since, its first part, and where it was made whole again, the whole. */
@@ -11,3 +11,7 @@ export function pickedPanel(panels: readonly Panel[], choice: Picked | null): Pa
     panels[0]
   );
 }
+
+/** The transom picked, if it is one. */
+export const pickedTransom = (transoms: readonly Transom[], choice: Picked | null): Transom | undefined =>
+  transoms.find(({ id }) => id === transomOfThing(choice));

@@ -10,13 +10,19 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Project } from '@kalotrope/core/project';
-import { formatThickness, formatShare, formatWithUnit } from '@kalotrope/core/measure';
+import { area } from '@kalotrope/core/geometry';
+import { formatArea, formatThickness, formatShare, formatWithUnit } from '@kalotrope/core/measure';
 import {
   jobPartName,
   laidBatches,
   leftOff,
+  pieceOfThing,
+  piecesOf,
+  pieceThing,
   placedOutline,
+  sheetOfThing,
   sheetsStage,
+  sheetThing,
   tallySheets,
   type CutPart,
   type LaidBatch,
@@ -26,10 +32,12 @@ import {
   type SheetCount,
 } from '@kalotrope/core/sheets';
 import { edited } from '../../state/document-slice';
-import { selectDerived, selectFound, selectNotation, selectProject } from '../../state/selectors';
+import { picked } from '../../state/screen-slice';
+import { selectDerived, selectFound, selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { plural } from '../../controls/words';
 import { LengthField } from '../../controls/LengthField';
 import { Figure } from '../../controls/Figure';
+import { Section } from '../../controls/Section';
 import { Slip } from '../../controls/Slip';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { boxAround, DrawingSurface } from '../../drawing/DrawingSurface';
@@ -56,6 +64,9 @@ function Sheets({ parts, batches, project }: SheetsProps) {
   const laid = laidBatches(batches, found.sheets ?? []);
   const counts = tallySheets({ parts, batches }, found.sheets ?? []);
   const shelves = shelve(laid);
+  const choice = useAppSelector(selectPicked);
+  const piece = parts.flatMap(piecesOf).find(({ id }) => id === pieceOfThing(choice));
+  const sheet = shelves[(sheetOfThing(choice) ?? 0) - 1];
   return (
     <>
       <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
@@ -70,7 +81,19 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           </Typography>
         )}
       </Box>
-      <Slip stage={sheetsStage.name} title="Sheets" numbers={<SheetNumbers counts={counts} />}>
+      <Slip
+        stage={sheetsStage.name}
+        title={piece?.name ?? (sheet ? `Sheet ${sheetOfThing(choice)}` : 'Sheets')}
+        numbers={
+          piece ? (
+            <PieceNumbers piece={piece} parts={parts} shelves={shelves} />
+          ) : sheet ? (
+            <OneSheet shelf={sheet} />
+          ) : (
+            <SheetNumbers counts={counts} />
+          )
+        }
+      >
         <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
           <Button variant="contained" disabled={isSearching} onClick={nesting.again}>
             Lay out sheets again
@@ -130,6 +153,8 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
   const notation = useAppSelector(selectNotation);
   const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
   const placed = columnsOf(shelves, isWide);
+  const choice = useAppSelector(selectPicked);
+  const dispatch = useAppDispatch();
   const bounds = boxAround(
     placed.flatMap(
       ({ dx, dy, width, height }) =>
@@ -156,9 +181,11 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
                 y={-height}
                 width={width}
                 height={height}
-                stroke={palette.text.secondary}
-                strokeWidth={1.4 * px}
+                stroke={sheetOfThing(choice) === i + 1 ? palette.secondary.main : palette.text.secondary}
+                strokeWidth={(sheetOfThing(choice) === i + 1 ? 2.6 : 1.4) * px}
                 fill={palette.background.paper}
+                style={{ cursor: 'pointer' }}
+                onClick={() => dispatch(picked(sheetThing(i + 1)))}
               />
               <text x={0} y={-height - 6 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>
                 Sheet {i + 1}: {formatThickness(batch.thickness, notation)}, {formatWithUnit(width, notation)} ×{' '}
@@ -171,7 +198,13 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
                 const box = boxAround(outline);
                 return (
                   <g key={placement.part}>
-                    <PlyShape outline={outline} px={px} label={jobPartName(placement.part, parts)} />
+                    <PlyShape
+                      outline={outline}
+                      px={px}
+                      label={jobPartName(placement.part, parts)}
+                      isPicked={pieceOfThing(choice) === placement.part}
+                      onPick={() => dispatch(picked(pieceThing(placement.part)))}
+                    />
                     <text
                       x={(box.minX + box.maxX) / 2}
                       y={-(box.minY + box.maxY) / 2}
@@ -181,6 +214,7 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
                       stroke={palette.background.paper}
                       strokeWidth={3 * px}
                       paintOrder="stroke"
+                      pointerEvents="none"
                     >
                       {jobPartName(placement.part, parts)}
                     </text>
@@ -192,6 +226,48 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
         </>
       )}
     </DrawingSurface>
+  );
+}
+
+type PieceProps = {
+  readonly piece: Piece;
+  readonly parts: readonly CutPart[];
+  readonly shelves: readonly Shelf[];
+};
+
+/** The picked piece: how large, and where it is laid. */
+function PieceNumbers({ piece, parts, shelves }: PieceProps) {
+  const notation = useAppSelector(selectNotation);
+  const part = parts.find(({ id }) => id === piece.part);
+  if (!part) return null;
+  const box = boxAround(part.outline);
+  const on = shelves.findIndex(({ sheet }) => sheet.placements.some((placement) => placement.part === piece.id));
+  const size = [box.maxX - box.minX, box.maxY - box.minY].map((mm) => formatWithUnit(mm, notation)).join(' × ');
+  return (
+    <>
+      <Figure name="Long × wide" value={size} />
+      <Figure name="Thickness" value={formatThickness(part.thickness, notation)} />
+      <Figure name="Area" value={formatArea(area(part.outline) / 1e6, notation)} />
+      <Figure name="Grain" value={part.grain === 'along' ? 'along the part' : 'either way'} />
+      <Figure name="On" value={on < 0 ? 'no sheet' : `sheet ${on + 1}`} />
+    </>
+  );
+}
+
+/** The picked sheet. */
+function OneSheet({ shelf: { batch, sheet, width, height } }: { readonly shelf: Shelf }) {
+  const notation = useAppSelector(selectNotation);
+  const used = sheet.placements.reduce((sum, { part: id }) => {
+    const part = batch.job.parts.find((other) => other.id === id);
+    return part ? sum + area(part.outline) : sum;
+  }, 0);
+  return (
+    <>
+      <Figure name="Size" value={`${formatWithUnit(width, notation)} × ${formatWithUnit(height, notation)}`} />
+      <Figure name="Thickness" value={formatThickness(batch.thickness, notation)} />
+      <Figure name="Parts on it" value={String(sheet.placements.length)} />
+      <Figure name="Used" value={formatShare(used / (width * height))} why="The parts' area over the sheet's" />
+    </>
   );
 }
 
@@ -222,8 +298,8 @@ function SheetSettings({ project }: { readonly project: Project }) {
   const set = (key: 'gap' | 'margin', label: string) => (value: number) =>
     dispatch(edited({ label, edits: [{ path: ['sheets', key], value }] }));
   return (
-    <>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, mt: 1.5 }}>
+    <Section title="Stock and spacing">
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
         <LengthField
           label="Gap for the cut"
           mm={project.sheets.gap}
@@ -238,7 +314,7 @@ function SheetSettings({ project }: { readonly project: Project }) {
         />
       </Box>
       {project.sheets.stock.map((sheet) => (
-        <Box key={sheet.id} sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, mt: 1.25 }}>
+        <Box key={sheet.id} sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
           {(['width', 'height'] as const).map((key) => (
             <LengthField
               key={key}
@@ -257,15 +333,18 @@ function SheetSettings({ project }: { readonly project: Project }) {
           ))}
         </Box>
       ))}
-    </>
+    </Section>
   );
 }
 
 function PartTable({ parts, left }: { readonly parts: readonly CutPart[]; readonly left: readonly Piece[] }) {
   const notation = useAppSelector(selectNotation);
+  const pieces = plural(
+    parts.reduce((sum, part) => sum + (part.isPair ? 2 : 1), 0),
+    'part',
+  );
   return (
-    <Box component="section" sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}>
-      <Typography variant="h2">Parts to cut</Typography>
+    <Section title="Parts to cut" aside={pieces}>
       <Table size="small" aria-label="Parts to cut">
         <TableHead>
           <TableRow>
@@ -297,6 +376,6 @@ function PartTable({ parts, left }: { readonly parts: readonly CutPart[]; readon
           })}
         </TableBody>
       </Table>
-    </Box>
+    </Section>
   );
 }

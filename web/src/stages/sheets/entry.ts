@@ -1,7 +1,7 @@
 /** Sheets, as the bench shows it. */
 import { lazy } from 'react';
-import { formatShare } from '@kalotrope/core/measure';
-import { laidBatches, sheetsStage } from '@kalotrope/core/sheets';
+import { formatShare, formatThickness } from '@kalotrope/core/measure';
+import { laidBatches, piecesOf, pieceThing, sheetsStage, sheetThing } from '@kalotrope/core/sheets';
 import { plural } from '../../controls/words';
 import { selectPanelSteps } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
@@ -12,6 +12,24 @@ export const sheetsEntry: StageEntry = {
   title: sheetsStage.title,
   question: 'How many sheets, and what goes where?',
   Page: lazy(() => import('./SheetsPage')),
+  things: ({ derived, found, notation }) => {
+    const { parts, batches } = derived.sheets.value;
+    const sheets = laidBatches(batches, found.sheets ?? []).flatMap(({ batch, result }) =>
+      (result?.sheets ?? []).map(() => formatThickness(batch.thickness, notation)),
+    );
+    return [
+      ...sheets.map((thickness, i) => ({ label: `Sheet ${i + 1}: ${thickness}`, pick: sheetThing(i + 1) })),
+      ...parts.flatMap(piecesOf).map(({ id, name }) => ({ label: `Part: ${name}`, pick: pieceThing(id) })),
+    ];
+  },
+  settings: ({ sheets, notation }) =>
+    [
+      'Gap for the cut',
+      'Margin at the edge',
+      ...sheets.stock.flatMap(({ thickness }) =>
+        ['length', 'width'].map((side) => `${formatThickness(thickness, notation)} sheet, ${side}`),
+      ),
+    ].map((label) => ({ label, section: 'Stock and spacing' })),
   steps: selectPanelSteps,
   hasTape: false,
   waitsFor: waitsForLines,
