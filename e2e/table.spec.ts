@@ -121,3 +121,49 @@ test('the drawing by keyboard: walk to a point, move it by the rule, sight along
   await page.getByRole('option', { name: 'of the true curve' }).click();
   await expectNoFaults(page);
 });
+
+test('a boat from a few dimensions keeps them: changed later, asked for once the table was edited by hand', async ({
+  page,
+}) => {
+  await page.goto('/projects');
+  await page.getByRole('button', { name: 'From a few dimensions' }).click();
+  await page.getByLabel('Flare amidships, °').fill('13');
+  await page.getByLabel('Flare amidships, °').press('Enter');
+  await expect(page.getByLabel('Flare amidships, °')).toHaveValue(/^1[23](\.\d)?$/);
+  await page.getByLabel('Flare amidships, °').fill('50');
+  await page.getByLabel('Flare amidships, °').press('Enter');
+  await expect(page.getByRole('alert')).toContainText(/The nearest that works is 1\d\.\d°/);
+  await page.getByRole('alert').getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Draw it' }).click();
+  await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
+  await unfold(page, 'Drawn from');
+  const length = page.getByLabel(/^Length, 1800 to 8000/);
+  await length.fill('5 m');
+  await length.press('Enter');
+  // the beam was chosen for a shorter boat: the nearest that works is offered, and the length stays as it was typed
+  await expect(page.getByRole('alert')).toContainText(/The nearest that works is \d+ mm/);
+  await page.getByRole('alert').getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByRole('button', { name: 'Undo: Drawn from other dimensions' })).toBeVisible();
+  await length.fill('30 m');
+  await length.press('Enter');
+  await expect(page.getByRole('alert').first()).toContainText('The nearest that works is 8000');
+  await page.reload();
+  await unfold(page, 'Drawn from');
+  await expect(length).toHaveValue('5000.0');
+  await page.getByRole('tab', { name: 'The table' }).click();
+  const sheer = page.getByLabel('Sheer 3, height', { exact: true });
+  const drawn = await sheer.inputValue();
+  await sheer.fill('777');
+  await sheer.press('Enter');
+  await expect(page.getByText(/changed by hand since/)).toBeVisible();
+  await expect(length).toHaveCount(0);
+  await page.getByRole('button', { name: 'Change a dimension all the same' }).click();
+  await length.fill('4900');
+  await length.press('Enter');
+  await expect(sheer).not.toHaveValue('777.0');
+  await page.getByRole('button', { name: 'Undo: Drawn from other dimensions' }).click();
+  await expect(sheer).toHaveValue('777.0');
+  await page.getByRole('button', { name: /^Undo: / }).click();
+  await expect(sheer).toHaveValue(drawn);
+  await expect(length).toHaveValue('5000.0');
+});

@@ -2,7 +2,7 @@ export { SCHOOLS } from './schema';
 export type { FramesPart, School } from './schema';
 export { bodyOf, cutOutline, frameAt } from './frame';
 export type { Frame } from './frame';
-export { oneMore, widestRoom } from './plans';
+export { FRAMES_PATH, oneMore, widestRoom } from './plans';
 export { framesDrawings } from './drawings';
 export type { FramesWhole } from './drawings';
 export { framesStage } from './stage';

@@ -2,6 +2,9 @@
 import { BULKHEAD_THICKNESS } from './constants';
 import type { FramePlan } from './schema';
 
+/** Where frames are kept in the project, for edits. */
+export const FRAMES_PATH = ['frames', 'frames'] as const;
+
 type Ends = { readonly fromX: number; readonly toX: number };
 
 /** Places are found with a pencil: to a whole millimetre. */

@@ -1,5 +1,5 @@
 export { linesOf } from './schema';
-export type { LinesPart, LinesTable, Longitudinal, OffsetPoint, Underlay } from './schema';
+export type { LinesPart, LinesTable, Longitudinal, OffsetPoint, Starter, Underlay } from './schema';
 export { battenAt, bendBatten, crossingsOfX } from './batten';
 export { bendLines, drawLine, drawLines, linesToEnd, pointName } from './hull';
 export type { Hull, Station } from './hull';
@@ -16,8 +16,9 @@ export { layTape, lengthAtX, placeOnTape, pointOnTape } from './tape';
 export type { Tape } from './tape';
 export { fairLine, fairingEdits } from './fairing';
 export type { FairingChange } from './fairing';
-export { STARTER_NAMES, dimensionsOf, startLines } from './starter';
-export type { Dimension, Dimensions, StarterKind, StarterProblem } from './starter';
+export { STARTER_NAMES, dimensionsOf, findFlare, flareOf, startLines } from './starter';
+export type { Dimension, FlareFound, StarterProblem } from './starter';
+export type { Dimensions, StarterKind } from './starter-kinds';
 export { addLine, endForEnd, endPlane, moveLine, removePoint, setEndPlane, turnHeights } from './table';
 export type { FigureKey, TableChange, TableColumn } from './table';
 export {

@@ -1,6 +1,7 @@
 /** The lines' part of a project: what the builder took from the plan. Lengths mm, axes of the contract. */
 import { z } from 'zod';
 import { figureField, lengthField } from '../stage';
+import { DIMENSION_KEYS, STARTER_KINDS, type DimensionKey } from './starter-kinds';
 import { DRAWING_SCALE, FAIRING_TOLERANCE, PENCIL_WIDTH } from './constants';
 
 /** Far beyond any boat built here; keeps slips such as a missing decimal point from choking the drawing. */
@@ -68,6 +69,17 @@ const openCellSchema = z.object({
   text: z.string().max(60).optional(),
 });
 
+const dimension = figureField('A dimension', { min: 0, max: 100_000 }).optional();
+
+/** What a table was drawn from. */
+const starterSchema = z.object({
+  kind: z.enum(STARTER_KINDS),
+  dimensions: z.object(
+    // one a key, as listed
+    Object.fromEntries(DIMENSION_KEYS.map((key) => [key, dimension])) as Record<DimensionKey, typeof dimension>,
+  ),
+});
+
 export const linesSchema = z.object({
   longitudinals: z.array(longitudinalSchema).max(20),
   /** Of a table that is typed, in the order of its columns. */
@@ -87,6 +99,8 @@ export const linesSchema = z.object({
   underlays: z.array(underlaySchema).max(6),
   /** Points that have been marked out on the board, see tickOf. */
   plotted: z.array(z.string().max(200)).max(5000).optional(),
+  /** Of a table drawn from a few dimensions; it may have been changed by hand since. */
+  starter: starterSchema.optional(),
 });
 
 /** A table of lines with every setting at its usual value. */
@@ -104,5 +118,6 @@ export type TableStation = z.infer<typeof tableStationSchema>;
 export type OpenCell = z.infer<typeof openCellSchema>;
 export type Underlay = z.infer<typeof underlaySchema>;
 export type LinesPart = z.infer<typeof linesSchema>;
+export type Starter = z.infer<typeof starterSchema>;
 /** The table alone, without what goes with it; heights run up from the base unless it says otherwise. */
 export type LinesTable = Pick<LinesPart, 'longitudinals'> & Partial<Pick<LinesPart, 'heightsFrom'>>;

@@ -3,14 +3,9 @@ import { random } from '../geometry';
 import { developPanels } from '../panels';
 import { findTransoms } from '../panels/transom/transom';
 import { drawLines } from './hull';
-import {
-  dimensionsOf,
-  startLines,
-  STARTER_KINDS,
-  type DimensionKey,
-  type Dimensions,
-  type StarterKind,
-} from './starter';
+import { sectionCurves } from './whole-section';
+import { dimensionsOf, findFlare, flareOf, startLines } from './starter';
+import { STARTER_KINDS, type DimensionKey, type Dimensions, type StarterKind } from './starter-kinds';
 
 const hullOf = (kind: StarterKind, size: Dimensions) => {
   const started = startLines(kind, size);
@@ -68,5 +63,41 @@ describe.each(STARTER_KINDS)('a %s from a few dimensions', (kind) => {
     const depth = dimensionsOf(kind).find(({ key }) => key === 'depth')!;
     const refused = startLines(kind, { depth: depth.most + 1 });
     expect(refused).toEqual({ ok: false, problems: [{ key: 'depth', nearest: depth.most }] });
+  });
+});
+
+describe('flare, where a kind has it', () => {
+  const flare = (kind: StarterKind, size: Dimensions) => flareOf(kind, hullOf(kind, size).lines.longitudinals);
+  const KINDS = STARTER_KINDS.filter((kind) => flare(kind, {}) !== undefined);
+  it('has none where the shape binds the beam, nor a table without chine and sheer', () => {
+    expect(STARTER_KINDS.filter((kind) => !KINDS.includes(kind))).toEqual(['double-ender', 'slender']);
+    expect(flareOf('skiff', [])).toBeUndefined();
+  });
+  it.each(KINDS)('%s: what is asked for is what the table has; what cannot be had is as near as it can be', (kind) => {
+    const usual = flare(kind, {})!;
+    for (const asked of [usual - 1, usual - 0.4, usual + 0.4]) {
+      const found = findFlare(kind, {}, asked)!;
+      expect(found.deg).toBe(flare(kind, { beamSheer: found.beamSheer }));
+      expect(Math.abs(found.deg - asked)).toBeLessThan(0.2);
+    }
+    for (const [asked, way] of [
+      [0, -1],
+      [70, 1],
+    ] as const) {
+      const { deg, beamSheer } = findFlare(kind, {}, asked)!;
+      expect(Math.sign(deg - usual)).toBe(way);
+      expect(startLines(kind, { beamSheer }).ok).toBe(true);
+    }
+  });
+  it('is the angle of the section drawn from the lines', () => {
+    const { drawn } = hullOf('skiff', {});
+    const [chine] = drawn.value.lines;
+    const x = (chine!.points[0]!.x + chine!.points.at(-1)!.x) / 2;
+    const [section] = sectionCurves(drawn.value, [], x);
+    const [low, high] = [section!.at(-2)!, section!.at(-1)!];
+    expect(flare('skiff', {})).toBeCloseTo((Math.atan2(high[0] - low[0], high[1] - low[1]) * 180) / Math.PI, 1);
+  });
+  it('is not looked for where the other dimensions do not work', () => {
+    expect(findFlare('skiff', { depth: 9000 }, 12)).toBeUndefined();
   });
 });

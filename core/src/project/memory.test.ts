@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { faultOf } from '../findings/catalogue';
 import { at, random } from '../geometry';
+import { DIMENSION_KEYS } from '../lines/starter-kinds';
 import { panelIdOf, panelInputs } from '../panels';
 import { isSame, type Remember } from '../stage';
 import type { ChainStage, Derived } from './chain';
@@ -30,6 +31,10 @@ function filled(demo: DemoId): Project {
       underlays: [{ id: 'scan', name: 'Scan', view: 'body', ...view }],
       plotted: ['3|port|chine|449.6|192.0'],
       stations: [{ label: '7', x: 4000, isOwn: false }],
+      starter: {
+        kind: 'two-chine',
+        dimensions: Object.fromEntries(DIMENSION_KEYS.map((key) => [key, 100])),
+      },
       openCells: [{ line: 'chine', column: '7', quantity: 'height', mm: 150, text: '15o' }],
     },
     panels: {

@@ -6,22 +6,13 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import {
-  dimensionsOf,
-  startLines,
-  STARTER_NAMES,
-  type Dimension,
-  type Dimensions,
-  type StarterKind,
-  type StarterProblem,
-} from '@kalotrope/core/lines';
+import { dimensionsOf, startLines, STARTER_NAMES, type Dimensions, type StarterKind } from '@kalotrope/core/lines';
 import { newProject, type Project } from '@kalotrope/core/project';
-import { LengthField } from '../controls/LengthField';
-import { NumberField } from '../controls/NumberField';
+import { DimensionFields } from '../controls/DimensionFields';
 import { SelectField } from '../controls/SelectField';
 import { HullSketch } from '../drawing/HullSketch';
 import { LinesSketch } from '../drawing/LinesSketch';
-import { MM_PER_FOOT, formatLength, isImperial, unitLabel } from '@kalotrope/core/measure';
+import { MM_PER_FOOT, isImperial } from '@kalotrope/core/measure';
 import { selectNotation } from '../state/selectors';
 import { useAppSelector } from '../state/store';
 
@@ -37,13 +28,19 @@ export function StarterDialog({ onClose, onDraw }: Props) {
   // while a figure does not work, the boat stays as it was last
   const [last, setLast] = useState(started.ok ? started.lines : null);
   if (started.ok && started.lines !== last) setLast(started.lines);
-  const set = (key: Dimension['key'], value: number) => setSize((before) => ({ ...before, [key]: value }));
   const draw = () => {
     if (!started.ok) return;
     const length = size.length ?? known[0]?.usual ?? 0;
     const said = isImperial(notation) ? `${(length / MM_PER_FOOT).toFixed(1)} ft` : `${(length / 1000).toFixed(2)} m`;
     const name = `${STARTER_NAMES[kind]}, ${said}`;
-    onDraw(newProject({ id: crypto.randomUUID(), name, notation, lines: started.lines }));
+    onDraw(
+      newProject({
+        id: crypto.randomUUID(),
+        name,
+        notation,
+        lines: { ...started.lines, starter: { kind, dimensions: size } },
+      }),
+    );
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="starter-title">
@@ -64,15 +61,13 @@ export function StarterDialog({ onClose, onDraw }: Props) {
             }}
           />
           <Box sx={{ display: 'grid', gap: 1.5, mt: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
-            {known.map((dimension) => (
-              <DimensionField
-                key={`${kind} ${dimension.key}`}
-                dimension={dimension}
-                value={size[dimension.key] ?? dimension.usual}
-                problem={started.ok ? undefined : started.problems.find(({ key }) => key === dimension.key)}
-                onCommit={(value) => set(dimension.key, value)}
-              />
-            ))}
+            <DimensionFields
+              kind={kind}
+              size={size}
+              table={last?.longitudinals ?? []}
+              problems={started.ok ? [] : started.problems}
+              onChange={setSize}
+            />
           </Box>
         </Box>
         {last && (
@@ -91,46 +86,5 @@ export function StarterDialog({ onClose, onDraw }: Props) {
         </Button>
       </DialogActions>
     </Dialog>
-  );
-}
-
-type FieldProps = {
-  readonly dimension: Dimension;
-  readonly value: number;
-  readonly problem: StarterProblem | undefined;
-  readonly onCommit: (value: number) => void;
-};
-
-/** A dimension with its range; one that does not work says so at once and offers the nearest that does. */
-function DimensionField({ dimension, value, problem, onCommit }: FieldProps) {
-  const notation = useAppSelector(selectNotation);
-  const { name, unit, least, most } = dimension;
-  const factor = unit === 'share' ? 100 : 1;
-  const say = (figure: number) =>
-    unit === 'mm' ? formatLength(figure, notation) : String(Math.round(figure * factor));
-  const sign = unit === 'mm' ? ` ${unitLabel(notation)}` : unit === 'share' ? ' %' : '°';
-  const label = `${name}, ${say(least)} to ${say(most)}${sign}`;
-  return (
-    <Box>
-      {unit === 'mm' ? (
-        <LengthField label={label} mm={value} onCommit={onCommit} />
-      ) : (
-        <NumberField
-          label={label}
-          value={Number((value * factor).toFixed(1))}
-          onCommit={(typed) => onCommit(typed / factor)}
-        />
-      )}
-      {problem && (
-        <Typography variant="body2" color="error" role="alert" sx={{ mt: 0.5 }}>
-          {problem.isByOthers ? 'With the other dimensions as they are it would be ' : 'The nearest that works is '}
-          {say(problem.nearest)}
-          {sign}.
-          <Button size="small" onClick={() => onCommit(problem.nearest)}>
-            Take it
-          </Button>
-        </Typography>
-      )}
-    </Box>
   );
 }

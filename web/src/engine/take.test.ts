@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { writeProjectFile } from '@kalotrope/core/exchange';
 import { demoProject } from '@kalotrope/core/project';
-import { takeBytes } from './take';
+import { boatNameOf, takeBytes } from './take';
 
 const file = (name: string, text: string) => new File([text], name);
 const sample = (name: string) => readFileSync(new URL(`../../../docs/samples/${name}`, import.meta.url), 'utf8');
@@ -16,7 +16,7 @@ describe('a file, read into a project', () => {
   ] as const)('makes a new project of %s', async (name, notation, lines) => {
     const taken = await takeFile(file(name, sample(name)));
     if (!taken.ok) throw new Error(taken.problems.join());
-    expect(taken.project.name).toBe(name.replace('.csv', ''));
+    expect(taken.project.name).toBe(boatNameOf(name));
     expect(taken.project.notation).toBe(notation);
     expect(taken.project.lines.longitudinals).toHaveLength(lines);
     expect(taken.project.frames.frames.length).toBeGreaterThan(0);
@@ -56,4 +56,16 @@ describe('a file, read into a project', () => {
     const taken = await takeFile(bad);
     expect(taken.ok ? '' : taken.problems.join()).toMatch(wanted);
   });
+});
+
+describe('the name of a boat from a file', () => {
+  it.each([
+    ['tamsel.csv', 'Tamsel'],
+    ['marsh-skiff_2 (1).csv', 'Marsh skiff 2'],
+    ['Öre.2026.dxf', 'Öre.2026'],
+    ['  .csv', 'New boat'],
+    ['.csv', 'New boat'],
+    ['船底.csv', '船底'],
+    ['X'.repeat(300), 'X'.repeat(100)],
+  ])('%s gives %s', (file, name) => expect(boatNameOf(file)).toBe(name));
 });

@@ -84,10 +84,20 @@ function takeDrawing(name: string, text: string): Taken {
   };
 }
 
+/** `marsh-skiff_2 (1).csv` is of the Marsh skiff 2. */
+export function boatNameOf(file: string): string {
+  const words = file
+    .replace(/\.[^.]*$/, '')
+    .replace(/\(\d+\)$/, '')
+    .replace(/[-_\s]+/g, ' ')
+    .trim();
+  return (words.charAt(0).toUpperCase() + words.slice(1)).slice(0, 100) || 'New boat';
+}
+
 const projectFrom = (file: string, { lines, notation }: Pick<Project, 'lines' | 'notation'>): Project =>
   newProject({
     id: crypto.randomUUID(),
-    name: file.replace(/\.[^.]*$/, '').slice(0, 100) || 'New boat',
+    name: boatNameOf(file),
     notation,
     lines,
   });

@@ -1,6 +1,6 @@
 /** The frames along the boat: picked, moved, added and taken out. */
 import Button from '@mui/material/Button';
-import { frameThing, oneMore, widestRoom, type Frame, type FramesPart } from '@kalotrope/core/frames';
+import { FRAMES_PATH, frameThing, oneMore, widestRoom, type Frame, type FramesPart } from '@kalotrope/core/frames';
 import { Strip, type StripMark } from '../../drawing/Strip';
 import { edited } from '../../state/document-slice';
 import { picked, said } from '../../state/screen-slice';
@@ -14,7 +14,6 @@ type Props = {
   readonly picked: string | undefined;
 };
 
-const PATH = ['frames', 'frames'];
 /** The most that a project takes. */
 const MOST = 60;
 
@@ -32,20 +31,20 @@ export function FramesStrip({ plans, frames, picked: own }: Props) {
       isPicked: id === own,
       onPick: () => dispatch(picked(frameThing(id))),
       onMove: (to, gesture) =>
-        dispatch(edited({ label: `${name}: moved`, gesture, edits: [{ path: [...PATH, id, 'x'], value: to }] })),
+        dispatch(edited({ label: `${name}: moved`, gesture, edits: [{ path: [...FRAMES_PATH, id, 'x'], value: to }] })),
     };
   });
   const add = () => {
     if (!ends) return;
     const plan = oneMore(plans, widestRoom(plans, ends));
-    dispatch(edited({ label: `${plan.name} added`, edits: [{ path: PATH, value: [...plans, plan] }] }));
+    dispatch(edited({ label: `${plan.name} added`, edits: [{ path: FRAMES_PATH, value: [...plans, plan] }] }));
     dispatch(picked(frameThing(plan.id)));
   };
   const takeOut = () => {
     const gone = plans.find(({ id }) => id === own);
     if (!gone) return;
     const left = plans.filter(({ id }) => id !== own);
-    dispatch(edited({ label: `${gone.name} taken out`, edits: [{ path: PATH, value: left }] }));
+    dispatch(edited({ label: `${gone.name} taken out`, edits: [{ path: FRAMES_PATH, value: left }] }));
     dispatch(said(`${gone.name} is taken out. Ctrl+Z puts it back.`));
   };
   return (

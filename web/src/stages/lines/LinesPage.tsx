@@ -8,6 +8,7 @@ import { Slip } from '../../controls/Slip';
 import { useAppSelector } from '../../state/store';
 import { Tick, ViewTabs } from '../../controls/ViewTabs';
 import { InTheRound } from '../../drawing/hull/InTheRound';
+import { DrawnFrom } from './DrawnFrom';
 import { Fairing } from './Fairing';
 import { LinesDrawing, type LinesLook } from './LinesDrawing';
 import { MarkOutDrawing, MarkOutList, type Board } from './MarkOut';
@@ -61,6 +62,7 @@ export default function LinesPage() {
           )
         }
       >
+        {view !== 'board' && <DrawnFrom />}
         {view === 'drawing' && <Fairing picked={lineId} />}
         {view === 'drawing' && <Underlays tool={tool} onTool={setTool} />}
         {view === 'table' && (
