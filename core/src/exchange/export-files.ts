@@ -68,6 +68,7 @@ function withFiles<T extends { readonly item: { readonly name: string } }>(proje
 /** What a full-size page says besides the drawing. */
 export const pdfHead = ({ project, printing }: Pick<Work, 'project' | 'printing'>): PdfHead => ({
   ...{ boat: project.name, revision: project.revision, unit: unitLabel(project.notation) },
+  notation: project.notation,
   square: isImperial(project.notation) ? { mm: 4 * MM_PER_INCH, words: '4 in' } : { mm: 100, words: '100 mm' },
   date: printing?.date ?? '',
 });

@@ -15,7 +15,7 @@ import {
   type SheetHead,
 } from '../formats';
 import { at, type Vec2 } from '../geometry';
-import { formatThickness, formatWithUnit, type Notation } from '../measure';
+import { formatSection, formatThickness, formatWithUnit, type Notation } from '../measure';
 import { stationMarks, type Panel } from '../panels';
 import type { Marks } from '../stage';
 import { cutOutline, type Frame } from './frame';
@@ -29,21 +29,26 @@ function frameDrawing(frame: Frame, { school, gap, notation }: FrameDrawnIn): Dr
   const low = Math.min(...frame.outline.map((p) => p[1]));
   const high = Math.max(...frame.outline.map((p) => p[1]));
   const face = frame.face === 'fore' ? 'FORE face' : 'AFT face';
-  const text = `${frame.name}, ${face} at ${formatWithUnit(frame.x, notation)}`;
+  const middle = (low + high) / 2;
   return {
     name: frame.id,
     title: frame.name,
     hand: `1 to cut, ${face}`,
     material:
       school === 'framed'
-        ? `${formatWithUnit(frame.width, notation)} timber`
+        ? `${formatSection(frame.width, notation)} timber`
         : `${formatThickness(frame.width, notation)} plywood`,
     paths: [
       closedPath('cut', cutOutline(frame, school, gap)),
       openPath([...mirror, ...frame.outline]),
       straightPath([0, low], [0, high]),
     ],
-    texts: [{ at: [10, (low + high) / 2], heightMm: TEXT_MM, text }],
+    // to the right of the centreline, which it would be crossed by
+    texts: [
+      { at: [10, middle], heightMm: TEXT_MM, text: frame.name },
+      { at: [10, middle - 2 * TEXT_MM], heightMm: TEXT_MM * 0.7, text: face },
+      { at: [10, middle - 3.4 * TEXT_MM], heightMm: TEXT_MM * 0.7, text: `at ${formatWithUnit(frame.x, notation)}` },
+    ],
   };
 }
 

@@ -162,6 +162,9 @@ type BoardOf = {
   readonly sidesOf: (station: Station) => readonly (1 | -1)[];
 };
 
+/** Above the stations' names. */
+const TITLE_OVER_MM = 70;
+
 function boardDrawing({ name, title, stations, sidesOf }: BoardOf, { hull, panels, heightsFrom }: Board): Drawing {
   const drawn = stations.map((station) => ({
     station,
@@ -207,6 +210,7 @@ function boardDrawing({ name, title, stations, sidesOf }: BoardOf, { hull, panel
       ),
     ],
     texts: [
+      { at: [-wide, high + TITLE_OVER_MM], heightMm: TEXT_MM, text: title },
       { at: [wide - 260, 8], heightMm: TEXT_MM * 0.7, text: 'base line' },
       ...(heightsFrom === null
         ? []

@@ -1,15 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { area, polylineLength, type Vec2 } from '../../geometry';
+import { formatWithUnit } from '../../measure';
 import { createDerive, demoProject } from '../../project';
 import { outgoingDrawings } from '../../exchange/export-files';
 import { drawingBounds, type Drawing } from '../drawing';
 import { readPdf } from './fixtures/read-pdf';
 import { PAPERS } from '../paper';
-import { writePdf, writeTiles } from './pdf';
+import { writePdf, writeTiles, type PdfHead } from './pdf';
 
 const project = demoProject('tamsel', 'x');
 const drawings = outgoingDrawings({ project, derived: createDerive()(project), found: {} }).map(({ item }) => item);
-const HEAD = { boat: 'Tamsel 430', revision: 1, unit: 'mm', date: '2026-01-31', square: { mm: 100, words: '100 mm' } };
+const HEAD: PdfHead = {
+  ...{ boat: 'Tamsel 430', revision: 1, unit: 'mm', notation: 'mm', date: '2026-01-31' },
+  square: { mm: 100, words: '100 mm' },
+};
 /** Figures in the file are rounded to 0.01 pt, 0.0035 mm. */
 const FILE_MM = 0.005;
 
@@ -23,7 +27,9 @@ describe('a drawing on one page', () => {
     const pages = readPdf(writePdf(drawing, HEAD));
     expect(pages).toHaveLength(1);
     const [page] = pages as [(typeof pages)[number]];
-    expect(page.paths).toHaveLength(drawing.paths.length + 1);
+    // the square, and of a part its two dimensions with their ticks
+    const isPart = drawing.paths.filter(({ layer, isClosed }) => layer === 'cut' && isClosed).length === 1;
+    expect(page.paths).toHaveLength(drawing.paths.length + (isPart ? 7 : 1));
     const [first] = drawing.paths as [Drawing['paths'][number]];
     const [dx, dy] = [page.paths[0]![0]![0] - first.points[0]![0], page.paths[0]![0]![1] - first.points[0]![1]];
     drawing.paths.forEach(({ points, isClosed }, i) => {
@@ -38,6 +44,19 @@ describe('a drawing on one page', () => {
       }
     });
     expect(page.paths.filter(isSquare).length).toBeGreaterThan(0);
+  });
+  it('of a part has its length and depth over all, as long on paper as they say', () => {
+    const side = drawings.find(({ name }) => name === 'chine-sheer')!;
+    const { minX, maxX, minY, maxY } = drawingBounds(side);
+    const [page] = readPdf(writePdf(side, HEAD));
+    const words = page!.texts.map(({ text }) => text);
+    for (const mm of [maxX - minX, maxY - minY]) {
+      expect(words).toContain(`${Math.round(mm)} mm`);
+      const lines = page!.paths.filter((path) => path.length === 2 && Math.abs(polylineLength(path) - mm) < 0.02);
+      expect(lines.length).toBeGreaterThan(0);
+    }
+    const [inInches] = readPdf(writePdf(side, { ...HEAD, notation: 'ft-in-8ths' }));
+    expect(inInches!.texts.map(({ text }) => text)).toContain(formatWithUnit(maxX - minX, 'ft-in-8ths'));
   });
   it('is true to size when longer than a page of the format may be', () => {
     const long: Drawing = {

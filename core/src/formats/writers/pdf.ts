@@ -3,7 +3,7 @@
  * already.
  *
  * Conventions: millimetres; PDF pages run downwards here. On one page a square of 100 mm stands under the drawing, and
- * beside it what the drawing is of, in letters to be read across a bench. On pages to join, the first is their map,
+ * beside it what the drawing is of, in letters to be read across a bench; a part has its dimensions over all. On pages to join, the first is their map,
  * with the square on each page that follows: a printer that scales gives itself away. Words that a page's edge would
  * cut off are moved within it.
  * Limits: a PDF page is at most 14,400 units a side; a longer drawing on one page is written in larger units (some
@@ -11,9 +11,11 @@
  */
 import { jsPDF } from 'jspdf';
 import type { Vec2 } from '../../geometry';
+import type { Notation } from '../../measure';
 import { drawingBounds, type Drawing, type DrawnPath, type DrawnText } from '../drawing';
 import { settled, textBox } from '../labels';
 import { latin, shortened, wrapped } from '../letters';
+import { withOverall } from '../overall';
 import { LINE_MM } from '../sheet';
 import {
   OVERLAP_MM,
@@ -30,6 +32,8 @@ export type PdfHead = {
   readonly boat: string;
   readonly revision: number;
   readonly unit: string;
+  /** In which dimensions are written. */
+  readonly notation: Notation;
   /** What a printer is checked by: a side of the square, and that in words. */
   readonly square: { readonly mm: number; readonly words: string };
   /** The day of printing; empty where nobody says. */
@@ -83,7 +87,7 @@ const onPaper = (drawing: Drawing): Drawing => ({
 
 /** The whole drawing on one page. */
 export function writePdf(whole: Drawing, head: PdfHead): Uint8Array {
-  const drawing = onPaper(whole);
+  const drawing = withOverall(onPaper(whole), head.notation);
   const texts = settled(drawing.texts);
   const box = boundsWith(drawing, texts);
   const across = Math.max(box.maxX - box.minX, CHECK_MM + BORDER_MM + TITLE_WIDE_MM);

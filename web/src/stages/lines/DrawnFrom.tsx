@@ -47,7 +47,7 @@ function Redraw({ starter }: { readonly starter: Starter }) {
       </>
     );
   return (
-    <Box sx={{ display: 'grid', gap: 1.25, pt: 0.75 }}>
+    <Box sx={{ display: 'grid', gap: 1.25, pt: 0.75, '& .MuiTextField-root': { width: '100%' } }}>
       <DimensionFields
         kind={starter.kind}
         size={tried?.size ?? starter.dimensions}

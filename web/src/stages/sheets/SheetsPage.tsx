@@ -3,15 +3,9 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { Project } from '@kalotrope/core/project';
-import { area } from '@kalotrope/core/geometry';
-import { formatArea, formatThickness, formatShare, formatWithUnit } from '@kalotrope/core/measure';
+import { formatThickness, formatWithUnit } from '@kalotrope/core/measure';
 import {
   jobPartName,
   laidBatches,
@@ -27,21 +21,19 @@ import {
   type CutPart,
   type LaidBatch,
   type NestBatch,
-  type NestResult,
-  type Piece,
-  type SheetCount,
 } from '@kalotrope/core/sheets';
 import { edited } from '../../state/document-slice';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectFound, selectNotation, selectPicked, selectProject } from '../../state/selectors';
-import { plural } from '../../controls/words';
 import { LengthField } from '../../controls/LengthField';
-import { Figure } from '../../controls/Figure';
 import { Section } from '../../controls/Section';
 import { Slip } from '../../controls/Slip';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { boxAround, DrawingSurface } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
+import { PartTable } from './PartTable';
+import { OneSheet, PieceNumbers, SheetNumbers } from './SheetNumbers';
+import type { Shelf } from './shelf';
 import { useNesting } from './use-nesting';
 
 export default function SheetsPage() {
@@ -65,6 +57,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
   const counts = tallySheets({ parts, batches }, found.sheets ?? []);
   const shelves = shelve(laid);
   const choice = useAppSelector(selectPicked);
+  const dispatch = useAppDispatch();
   const piece = parts.flatMap(piecesOf).find(({ id }) => id === pieceOfThing(choice));
   const sheet = shelves[(sheetOfThing(choice) ?? 0) - 1];
   return (
@@ -105,19 +98,16 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           )}
         </Box>
         <SheetSettings project={project} />
-        <PartTable parts={parts} left={counts.flatMap(leftOff)} />
+        <PartTable
+          parts={parts}
+          left={counts.flatMap(leftOff)}
+          picked={pieceOfThing(choice)}
+          onPick={(id) => dispatch(picked(pieceThing(id)))}
+        />
       </Slip>
     </>
   );
 }
-
-type Shelf = {
-  readonly batch: NestBatch;
-  readonly sheet: NestResult['sheets'][number];
-  readonly width: number;
-  readonly height: number;
-  readonly dy: number;
-};
 
 /** Of a sheet on a narrow screen, with its name. */
 const NARROW_SHEET_PX = 185;
@@ -229,69 +219,6 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
   );
 }
 
-type PieceProps = {
-  readonly piece: Piece;
-  readonly parts: readonly CutPart[];
-  readonly shelves: readonly Shelf[];
-};
-
-/** The picked piece: how large, and where it is laid. */
-function PieceNumbers({ piece, parts, shelves }: PieceProps) {
-  const notation = useAppSelector(selectNotation);
-  const part = parts.find(({ id }) => id === piece.part);
-  if (!part) return null;
-  const box = boxAround(part.outline);
-  const on = shelves.findIndex(({ sheet }) => sheet.placements.some((placement) => placement.part === piece.id));
-  const size = [box.maxX - box.minX, box.maxY - box.minY].map((mm) => formatWithUnit(mm, notation)).join(' × ');
-  return (
-    <>
-      <Figure name="Long × wide" value={size} />
-      <Figure name="Thickness" value={formatThickness(part.thickness, notation)} />
-      <Figure name="Area" value={formatArea(area(part.outline) / 1e6, notation)} />
-      <Figure name="Grain" value={part.grain === 'along' ? 'along the part' : 'either way'} />
-      <Figure name="On" value={on < 0 ? 'no sheet' : `sheet ${on + 1}`} />
-    </>
-  );
-}
-
-/** The picked sheet. */
-function OneSheet({ shelf: { batch, sheet, width, height } }: { readonly shelf: Shelf }) {
-  const notation = useAppSelector(selectNotation);
-  const used = sheet.placements.reduce((sum, { part: id }) => {
-    const part = batch.job.parts.find((other) => other.id === id);
-    return part ? sum + area(part.outline) : sum;
-  }, 0);
-  return (
-    <>
-      <Figure name="Size" value={`${formatWithUnit(width, notation)} × ${formatWithUnit(height, notation)}`} />
-      <Figure name="Thickness" value={formatThickness(batch.thickness, notation)} />
-      <Figure name="Parts on it" value={String(sheet.placements.length)} />
-      <Figure name="Used" value={formatShare(used / (width * height))} why="The parts' area over the sheet's" />
-    </>
-  );
-}
-
-function SheetNumbers({ counts }: { readonly counts: readonly SheetCount[] }) {
-  const notation = useAppSelector(selectNotation);
-  return counts.map((count) => (
-    <Figure
-      key={count.thickness}
-      name={formatThickness(count.thickness, notation)}
-      value={sheetsText(count)}
-      why="Share of the sheets used, the last counted to its rightmost part"
-    />
-  ));
-}
-
-function sheetsText(count: SheetCount): string {
-  const { result, pieces, hasStock } = count;
-  if (!hasStock) return `no sheet for ${plural(pieces, 'part')}`;
-  if (!result) return 'not yet';
-  const left = leftOff(count).length;
-  const used = plural(result.sheetsUsed, 'sheet');
-  return left > 0 ? `${used}, ${left} of ${pieces} parts on none` : `${used}, ${formatShare(result.density)}`;
-}
-
 function SheetSettings({ project }: { readonly project: Project }) {
   const { notation } = project;
   const dispatch = useAppDispatch();
@@ -333,49 +260,6 @@ function SheetSettings({ project }: { readonly project: Project }) {
           ))}
         </Box>
       ))}
-    </Section>
-  );
-}
-
-function PartTable({ parts, left }: { readonly parts: readonly CutPart[]; readonly left: readonly Piece[] }) {
-  const notation = useAppSelector(selectNotation);
-  const pieces = plural(
-    parts.reduce((sum, part) => sum + (part.isPair ? 2 : 1), 0),
-    'part',
-  );
-  return (
-    <Section title="Parts to cut" aside={pieces}>
-      <Table size="small" aria-label="Parts to cut">
-        <TableHead>
-          <TableRow>
-            <TableCell>part</TableCell>
-            <TableCell align="right">long × wide</TableCell>
-            <TableCell align="right">no.</TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {parts.map((part) => {
-            const box = boxAround(part.outline);
-            const off = left.filter((piece) => piece.part === part.id).length;
-            return (
-              <TableRow key={part.id}>
-                <TableCell>
-                  {part.name}
-                  {off > 0 && (
-                    <Typography component="span" color="error" sx={{ display: 'block', fontWeight: 600 }}>
-                      {part.isPair && off === 1 ? 'one hand on no sheet' : 'on no sheet'}
-                    </Typography>
-                  )}
-                </TableCell>
-                <TableCell className="figure">
-                  {formatWithUnit(box.maxX - box.minX, notation)} × {formatWithUnit(box.maxY - box.minY, notation)}
-                </TableCell>
-                <TableCell className="figure">{part.isPair ? '1 port, 1 starboard' : '1'}</TableCell>
-              </TableRow>
-            );
-          })}
-        </TableBody>
-      </Table>
     </Section>
   );
 }
