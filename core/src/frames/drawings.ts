@@ -15,10 +15,11 @@ import {
   type SheetHead,
 } from '../formats';
 import { at, type Vec2 } from '../geometry';
-import { formatSection, formatThickness, formatWithUnit, type Notation } from '../measure';
+import { formatWithUnit, type Notation } from '../measure';
 import { stationMarks, type Panel } from '../panels';
 import type { Marks } from '../stage';
 import { cutOutline, type Frame } from './frame';
+import { frameMaterial } from './material';
 import type { FramesPart, School } from './schema';
 
 type FrameDrawnIn = { readonly school: School; readonly gap: number; readonly notation: Notation };
@@ -34,10 +35,7 @@ function frameDrawing(frame: Frame, { school, gap, notation }: FrameDrawnIn): Dr
     name: frame.id,
     title: frame.name,
     hand: `1 to cut, ${face}`,
-    material:
-      school === 'framed'
-        ? `${formatSection(frame.width, notation)} timber`
-        : `${formatThickness(frame.width, notation)} plywood`,
+    material: frameMaterial(frame, school, notation),
     paths: [
       closedPath('cut', cutOutline(frame, school, gap)),
       openPath([...mirror, ...frame.outline]),

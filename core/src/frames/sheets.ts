@@ -1,9 +1,10 @@
 /** A frame on a sheet of paper: its blank to scale, figures at its corners, and the bevel along its edges. */
 import { shapeSheet, type PaperSheets, type SheetHead, type SheetTable } from '../formats';
 import { at, type Vec2 } from '../geometry';
-import { formatDeg, formatFine, formatThickness, formatWithUnit, unitLabel, type Notation } from '../measure';
+import { formatDeg, formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
 import type { FramesWhole } from './drawings';
 import { cutOutline, type Frame } from './frame';
+import { frameMaterial } from './material';
 import type { School } from './schema';
 
 const TABLE_MM = 104;
@@ -20,14 +21,10 @@ type SheetOf = { readonly head: SheetHead; readonly school: School; readonly gap
 function frameSheet(frame: Frame, { head, school, gap }: SheetOf): PaperSheets {
   const { notation } = head;
   const mirror = [...frame.outline].reverse().map(([y, z]): Vec2 => [-y, z]);
-  const material =
-    school === 'framed'
-      ? `${formatWithUnit(frame.width, notation)} timber`
-      : `${formatThickness(frame.width, notation)} plywood`;
   return shapeSheet(head, {
     ...{ name: `${frame.id}-sheet`, title: `${frame.name}, its outline and bevels`, part: frame.name },
     hand: `1 to cut, ${FACES[frame.face]} at ${formatWithUnit(frame.x, notation)} from the stem`,
-    material,
+    material: frameMaterial(frame, school, notation),
     cut: cutOutline(frame, school, gap),
     mark: { points: [...mirror, ...frame.outline], words: `edge of the ${FACES[frame.face]}` },
     corners: cornersOf(frame),

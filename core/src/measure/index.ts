@@ -7,6 +7,7 @@ export {
   formatField,
   formatFine,
   formatLength,
+  formatScantling,
   formatSection,
   formatSmall,
   formatThickness,

@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { marksIn } from './marks';
-import { DIVISION_MM, NOTATIONS, formatLength, formatWithUnit, lostInRounding, parseLength } from './length';
+import {
+  DIVISION_MM,
+  NOTATIONS,
+  formatLength,
+  formatScantling,
+  formatWithUnit,
+  lostInRounding,
+  parseLength,
+} from './length';
 
 const mmOf = (text: string, notation: (typeof NOTATIONS)[number] = 'mm') => {
   const parsed = parseLength(text, notation);
@@ -135,5 +143,17 @@ describe('formatLength', () => {
       }),
       { seed: 3 },
     );
+  });
+});
+
+describe('a side of timber', () => {
+  it('is in the fractions that a saw is set by, never in feet', () => {
+    expect([20, 19.05, 44.5].map((mm) => formatScantling(mm, 'mm'))).toEqual(['20 mm', '19.1 mm', '44.5 mm']);
+    expect([19.05, 38.1, 304.8].map((mm) => formatScantling(mm, 'ft-in-8ths'))).toEqual([
+      '3/4 in',
+      '1 1/2 in',
+      '12 in',
+    ]);
+    expect(formatScantling(19.05, 'in')).toBe('0.750 in');
   });
 });

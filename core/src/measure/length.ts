@@ -225,6 +225,10 @@ export function formatSmall(mm: number, notation: Notation): string {
 export const formatThickness = (mm: number, notation: Notation): string =>
   isImperial(notation) ? `${formatFraction(mm, 16)} in (${Number(mm.toFixed(2))} mm)` : `${Number(mm.toFixed(2))} mm`;
 
+/** A side of a piece of timber: `20 mm`, `25/32 in`. */
+export const formatScantling = (mm: number, notation: Notation): string =>
+  isImperial(notation) ? formatSmall(mm, notation) : `${Number(mm.toFixed(1))} mm`;
+
 /** An area of a section or a joint: `27 mm²`, `0.04 in²`. */
 export const formatSection = (mm2: number, notation: Notation): string =>
   isImperial(notation) ? `${(mm2 / MM_PER_INCH ** 2).toFixed(2)} in²` : `${mm2.toFixed(0)} mm²`;
