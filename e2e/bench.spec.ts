@@ -145,3 +145,24 @@ test('find reaches every setting, folded away or not: the focus is in its field'
     await page.evaluate('document.activeElement.blur()');
   }
 });
+
+test('a word of the trade says what it means, and opens with its drawing; find reaches every one', async ({ page }) => {
+  await openFrames(page);
+  const slip = page.getByRole('complementary', { name: 'The slip' });
+  const skin = slip.locator('a', { hasText: 'skin' }).first();
+  await expect(skin).toHaveAttribute('title', /plywood, without frames/);
+  await skin.click();
+  const words = page.getByRole('dialog', { name: 'The words' });
+  await expect(words.getByRole('heading', { name: 'Skin' })).toBeVisible();
+  await expect(words.getByRole('img', { name: 'A frame’s edge under the skin' })).toBeVisible();
+  await expectNoFaults(page, '[role=dialog]');
+  await words.getByRole('button', { name: 'Scarf' }).click();
+  await expect(words.getByText(/Two sheets joined by long tapers/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(words).toBeHidden();
+  await find(page, 'Word: Deadrise');
+  await expect(words.getByRole('heading', { name: 'Deadrise' })).toBeVisible();
+  await words.getByRole('button', { name: 'Close' }).click();
+  await expect(words).toBeHidden();
+  expect(new URL(page.url()).hash).toBe('');
+});

@@ -115,7 +115,7 @@ test('the lines go out as a drawing and come in again as a boat', async ({ page 
   await page
     .getByLabel('Import a file')
     .setInputFiles({ name: 'again.dxf', mimeType: 'image/vnd.dxf', buffer: readFileSync(await download.path()) });
-  await expect(page.getByRole('link', { name: /again/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Again/ })).toBeVisible();
   await page.getByRole('tab', { name: 'The table' }).click();
   await expect(page.getByLabel('Chine 3, half-breadth', { exact: true })).toHaveValue('449.6');
 });

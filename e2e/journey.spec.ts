@@ -50,7 +50,7 @@ test('a table of one’s own: imported, changed, reloaded, still there; undone a
     .replaceAll(',4205,', ',4235,')
     .replaceAll(',4299.8,', ',4329.8,');
   await importFile(page, 'my boat.csv', table);
-  await expect(page.getByRole('link', { name: /my boat/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /My boat/ })).toBeVisible();
   await page.getByRole('tab', { name: 'The table' }).click();
   const cell = page.getByLabel('Chine 3, half-breadth', { exact: true });
   await expect(cell).toHaveValue('449.6');

@@ -6,6 +6,7 @@ import { z } from 'zod';
 import { writeProjectFile } from '@kalotrope/core/exchange';
 import { CHAIN, demoProject, projectSchema } from '@kalotrope/core/project';
 import type { Constants } from '@kalotrope/core/stage';
+import { glossaryPages } from '@kalotrope/core/words';
 
 /** By the stage that owns them. */
 export const CONSTANTS: Readonly<Record<string, Constants>> = Object.fromEntries(
@@ -17,6 +18,7 @@ export function madeDocs(): Readonly<Record<string, string>> {
   return {
     'constants.md': constantsTable(),
     'project.schema.json': `${JSON.stringify(z.toJSONSchema(projectSchema), null, 2)}\n`,
+    ...Object.fromEntries(Object.entries(glossaryPages()).map(([name, text]) => [`guide/${name}`, text])),
     'samples/tamsel.kalotrope.json': writeProjectFile(demoProject('tamsel', 'sample-tamsel')),
   };
 }

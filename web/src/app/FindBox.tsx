@@ -1,6 +1,7 @@
 import { useBench } from '../state/bench';
 import type { StageEntry } from '../state/stage-entry';
 import type { Notation } from '@kalotrope/core/measure';
+import { WORDS } from '@kalotrope/core/words';
 import type { Picked } from '../state/picked';
 import Autocomplete from '@mui/material/Autocomplete';
 import Dialog from '@mui/material/Dialog';
@@ -11,7 +12,7 @@ import { useNavigate } from 'react-router';
 import type { Derived, Found, Project, StageName } from '@kalotrope/core/project';
 import { stepNotation } from '../state/unit';
 import { fieldSought } from '../state/seek-field';
-import { findTurned, picked, shadeTurned } from '../state/screen-slice';
+import { findTurned, picked, shadeTurned, wordAsked } from '../state/screen-slice';
 import { selectDerived, selectFound, selectNotation, selectProject } from '../state/selectors';
 import { PROJECTS_PATH, stagePath } from './paths';
 import { useAppDispatch, useAppSelector } from '../state/store';
@@ -20,6 +21,8 @@ type FoundThing = {
   readonly label: string;
   readonly stage?: StageName;
   readonly pick?: Picked;
+  /** Of the glossary. */
+  readonly word?: string;
   /** A field on the stage's slip, by its label. */
   readonly field?: { readonly label: string; readonly section?: string };
   readonly act?: 'unit' | 'shade' | 'projects';
@@ -31,6 +34,7 @@ const foundIn = (entries: readonly StageEntry[], { derived, project, found, nota
   { label: 'Next unit', act: 'unit' },
   { label: 'Light or dark', act: 'shade' },
   { label: 'All projects', act: 'projects' },
+  ...WORDS.map(({ id, word }) => ({ label: `Word: ${word}`, word: id })),
   ...entries.flatMap(({ stage, settings }) =>
     project ? (settings?.(project) ?? []).map((field) => ({ label: `Setting: ${field.label}`, stage, field })) : [],
   ),
@@ -76,6 +80,7 @@ function OpenFindBox() {
     if (entry.act === 'projects') void navigate(PROJECTS_PATH);
     if (entry.stage) void navigate(stagePath(project?.id ?? '', entry.stage));
     if (entry.pick) dispatch(picked(entry.pick));
+    if (entry.word !== undefined) dispatch(wordAsked(entry.word));
     if (entry.field) dispatch(fieldSought(entry.field));
   };
   const first = matching(options, { inputValue: typed, getOptionLabel: ({ label }) => label })[0];

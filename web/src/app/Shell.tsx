@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
+import { Terms } from '../controls/Terms';
 import { FindBox } from './FindBox';
 import { KeysDialog } from './KeysDialog';
 import { Notices } from './Notices';
@@ -14,6 +15,7 @@ import { useShortcuts } from './shortcuts';
 import { useAppDispatch, useAppSelector } from '../state/store';
 import { TapeBar } from './TapeBar';
 import { TopBar } from './TopBar';
+import { WordsDialog } from './WordsDialog';
 
 /** The bench: top bar, rail, the stage (drawing and slip), and the tape along the front edge. */
 export function Shell({ stage, children }: { readonly stage: StageName; readonly children: ReactNode }) {
@@ -47,7 +49,7 @@ export function Shell({ stage, children }: { readonly stage: StageName; readonly
           <Typography variant="h1">{entry?.title}</Typography>
           <BoatOnPaper />
           <Typography variant="body2" color="text.secondary">
-            {entry?.question}
+            <Terms text={entry?.question ?? ''} />
           </Typography>
         </Box>
         <Box
@@ -62,6 +64,7 @@ export function Shell({ stage, children }: { readonly stage: StageName; readonly
       {entry?.hasTape && <TapeAtEdge />}
       <FindBox />
       <KeysDialog />
+      <WordsDialog />
       <PrintedSheets stage={stage} />
       <Said />
     </Box>

@@ -87,6 +87,13 @@ export function makeTheme(shade: Shade): Theme {
             '& > button:focus-visible': { outline: `2px solid ${c.picked}`, outlineOffset: 2 },
             '& > .quiet': { fontWeight: 400, textAlign: 'right' },
           },
+          '.term': {
+            color: 'inherit',
+            textDecoration: 'underline dotted',
+            textDecorationColor: c.quiet,
+            textUnderlineOffset: 3,
+            cursor: 'help',
+          },
           '.slip-body': { display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 10 },
           '.slip-body:not(:empty)': { marginTop: 10 },
           '.slip-edge': {

@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { Terms } from './Terms';
 
 type Props = { readonly name: string; readonly value: string; readonly why?: string | undefined };
 
@@ -6,7 +7,9 @@ type Props = { readonly name: string; readonly value: string; readonly why?: str
 export const Figure = memo(function Figure({ name, value, why }: Props) {
   return (
     <div className="figure-line" title={why}>
-      <p>{name}</p>
+      <p>
+        <Terms text={name} />
+      </p>
       <span className="figure">{value}</span>
     </div>
   );

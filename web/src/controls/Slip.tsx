@@ -8,6 +8,7 @@ import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { memo, type ReactNode } from 'react';
 import { SlipEdge } from './SlipEdge';
+import { Terms } from './Terms';
 import { sentence, type StageName } from '@kalotrope/core/project';
 import { useBench } from '../state/bench';
 import type { Finding, Severity } from '@kalotrope/core/findings';
@@ -168,7 +169,7 @@ function FindingLine({ finding }: { readonly finding: Finding }) {
         <Box component="strong" sx={{ color: colour }}>
           <span aria-hidden="true">{shape}</span> {word}.{' '}
         </Box>
-        {sentence(finding, notation)}
+        <Terms text={sentence(finding, notation)} isInert={target !== undefined} />
       </Box>
       {finding.remedies?.map((remedy) => (
         <Button

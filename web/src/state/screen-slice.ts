@@ -16,6 +16,8 @@ export type ScreenState = {
   readonly isKeysOpen: boolean;
   /** Printed as soon as the boat is worked out. */
   readonly isPrintAsked: boolean;
+  /** The trade's word whose meaning is shown, by its id. */
+  readonly word: string | null;
   readonly slip: SlipLook;
   readonly message: string | null;
 };
@@ -29,6 +31,7 @@ export const initialScreen: ScreenState = {
   isFindOpen: false,
   isKeysOpen: false,
   isPrintAsked: false,
+  word: null,
   slip: { widthPx: SLIP_PX.usual, isFolded: false, open: [] },
   message: null,
 };
@@ -64,6 +67,7 @@ const screenSlice = createSlice({
       ...state,
       isPrintAsked: payload,
     }),
+    wordAsked: (state, { payload }: PayloadAction<string | null>): ScreenState => ({ ...state, word: payload }),
     slipSized: ({ slip, ...state }, { payload }: PayloadAction<number>): ScreenState => ({
       ...state,
       slip: { ...slip, widthPx: Math.min(SLIP_PX.most, Math.max(SLIP_PX.least, Math.round(payload))) },
@@ -89,6 +93,7 @@ export const {
   findTurned,
   keysTurned,
   printTurned,
+  wordAsked,
   slipSized,
   slipFolded,
   sectionTurned,

@@ -19,6 +19,7 @@ import { selectDerived, selectNotation, selectPicked, selectProject } from '../.
 import { Figure } from '../../controls/Figure';
 import { Section } from '../../controls/Section';
 import { Slip } from '../../controls/Slip';
+import { Terms } from '../../controls/Terms';
 import { plural } from '../../controls/words';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { InTheRound } from '../../drawing/hull/InTheRound';
@@ -155,8 +156,12 @@ function EdgeTable({ frame }: { readonly frame: Frame }) {
   return (
     <Section title="Edges and bevels" aside={plural(frame.edges.length, 'edge')}>
       <Typography variant="body2" color="text.secondary">
-        Out from the centreline, up from the base, in {unitLabel(notation)}. Bevel from square; plus: the other face is
-        smaller, the saw tilts inward.
+        <Terms
+          text={
+            `Out from the centreline, up from the base line, in ${unitLabel(notation)}. Bevel from square; plus: the ` +
+            'other face is smaller, the saw tilts inward.'
+          }
+        />
       </Typography>
       <PlainTable label="Edges and bevels" columns={COLUMNS} rows={rows} />
     </Section>

@@ -14,6 +14,7 @@ import { selectDerived, selectNotation, selectPicked, selectProject } from '../.
 import { Figure } from '../../controls/Figure';
 import { Section } from '../../controls/Section';
 import { Slip } from '../../controls/Slip';
+import { Terms } from '../../controls/Terms';
 import { plural } from '../../controls/words';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
@@ -226,7 +227,7 @@ function JointTable({ jointed }: { readonly jointed: readonly JointedPanel[] }) 
   return (
     <Section title="Joints" aside={plural(count, 'scarf')}>
       <Typography variant="body2" color="text.secondary">
-        From the forward end to the middle of the scarf, in {unitLabel(notation)}.
+        <Terms text={`From the forward end to the middle of the scarf, in ${unitLabel(notation)}.`} />
       </Typography>
       <PlainTable
         label="Joints"

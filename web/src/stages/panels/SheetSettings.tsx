@@ -17,6 +17,7 @@ import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { Section } from '../../controls/Section';
 import { SelectField } from '../../controls/SelectField';
+import { Terms } from '../../controls/Terms';
 import { Figure } from '../../controls/Figure';
 import { selectDerived, selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -128,9 +129,13 @@ function TransomsSaid() {
   const transoms = useAppSelector((state) => selectDerived(state)?.panels.value.transoms) ?? [];
   return transoms.map(({ id, name, fit, face }) => (
     <p className="quiet" key={id}>
-      {fit === 'caps'
-        ? `${name}: as large as the outside; the panels end on its ${face} face.`
-        : `${name}: inside the skin all round; its ${face} face is flush with the panels’ ends.`}
+      <Terms
+        text={
+          fit === 'caps'
+            ? `${name}: as large as the outside; the panels end on its ${face} face.`
+            : `${name}: inside the skin all round; its ${face} face is flush with the panels’ ends.`
+        }
+      />
     </p>
   ));
 }
