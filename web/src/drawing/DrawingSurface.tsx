@@ -34,6 +34,8 @@ type Surface = { readonly px: number };
 type Props = {
   readonly label: string;
   readonly bounds: WorldBox;
+  /** What is drawn, where that is one of several things: another is fitted anew. */
+  readonly of?: string;
   readonly children: (surface: Surface) => ReactNode;
   /** The hull in the round: it takes the room that the drawing leaves. */
   readonly corner?: ReactNode;
@@ -50,7 +52,8 @@ type Props = {
 
 const BORDER = 44;
 
-export function DrawingSurface({ label, bounds, children, corner, free, tall, onKeyDown, onPlace, onPoint }: Props) {
+export function DrawingSurface(props: Props) {
+  const { label, bounds, of, children, corner, free, tall, onKeyDown, onPlace, onPoint } = props;
   const box = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const { width, height } = useSize(box);
@@ -58,7 +61,7 @@ export function DrawingSurface({ label, bounds, children, corner, free, tall, on
   const fitCount = useAppSelector((state) => state.screen.fitCount);
   const [view, setView] = useState<ZoomTransform>(zoomIdentity);
   const { minX, minY, maxX, maxY } = bounds;
-  const settled = useSettled({ minX, minY, maxX, maxY });
+  const settled = useSettled({ minX, minY, maxX, maxY }, of);
   const least = useMediaQuery(theme.breakpoints.up('sm')) ? LEAST_CORNER.wide : LEAST_CORNER.narrow;
   const hasCorner = corner !== undefined;
   const hasFree = free !== undefined;
@@ -136,10 +139,10 @@ const isGrip = (target: EventTarget | null): boolean =>
 const OTHER_DRAWING = 0.12;
 
 /** The bounds that the view is fitted to: they follow the drawing only when it becomes another, not at every edit. */
-function useSettled(bounds: WorldBox): WorldBox {
-  const [settled, setSettled] = useState(bounds);
-  if (settled === bounds || isNear(settled, bounds)) return settled;
-  setSettled(bounds);
+function useSettled(bounds: WorldBox, of: string | undefined): WorldBox {
+  const [settled, setSettled] = useState({ bounds, of });
+  if (settled.of === of && isNear(settled.bounds, bounds)) return settled.bounds;
+  setSettled({ bounds, of });
   return bounds;
 }
 

@@ -36,11 +36,11 @@ type Props = {
   readonly acts?: ReactNode;
 };
 
-const HEIGHT = 108;
+const HEIGHT = 98;
 const MARGIN = 20;
 /** For the names above and the stations below. */
-const ABOVE = 22;
-const BELOW = 18;
+const ABOVE = 21;
+const BELOW = 17;
 /** What is kept free for them. */
 const ACTS_PX = 120;
 /** A press that moves less than this, in pixels, picks and moves nothing. */

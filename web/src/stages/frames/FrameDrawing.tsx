@@ -17,13 +17,6 @@ type Props = {
   readonly corner: ReactNode;
 };
 
-/** Room for the dimension under it and at its left, as shares of its width. */
-const ROOM = { left: 0.05, under: 0.04 };
-const withDimensions = (box: ReturnType<typeof boxAround>) => {
-  const width = box.maxX - box.minX;
-  return { ...box, minX: box.minX - ROOM.left * width, minY: box.minY - ROOM.under * width };
-};
-
 const bothHalves = (half: readonly (readonly [number, number])[]) => [
   ...[...half].reverse().map(([y, z]) => [-y, z] as const),
   ...half,
@@ -40,7 +33,7 @@ export function FrameDrawing({ frame, school, gap, corner }: Props) {
   const box = boxAround(skin);
   const bead = choice?.kind === 'frame' && tape && mark !== null ? pointOnTape(tape, mark) : null;
   return (
-    <DrawingSurface label={frame.name} bounds={withDimensions(box)} corner={corner}>
+    <DrawingSurface label={frame.name} of={frame.id} bounds={box} corner={corner}>
       {({ px }) => (
         <>
           <GrainPattern px={px} />
