@@ -166,3 +166,23 @@ test('a word of the trade says what it means, and opens with its drawing; find r
   await expect(words).toBeHidden();
   expect(new URL(page.url()).hash).toBe('');
 });
+
+test('a small edit leaves the hull’s picture where it is: another place would be another picture', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('tab', { name: 'The table' }).click();
+  const cell = page.getByLabel('Sheer 3, half-breadth', { exact: true });
+  await cell.fill('538');
+  await cell.press('Enter');
+  await page.getByRole('link', { name: /Panels/ }).click();
+  const hull = page.getByRole('group', { name: /The hull in the round/ });
+  await expect(hull).toBeVisible();
+  const area = page.getByText('Area', { exact: true }).locator('..');
+  await page.locator('path[data-part="Side"]').click();
+  await expect(area).toContainText('m²');
+  const place = () => hull.evaluate((one) => JSON.stringify(one.getBoundingClientRect()));
+  const before = await place();
+  const length = await page.locator('path[data-part="Side"]').getAttribute('d');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('path[data-part="Side"]')).not.toHaveAttribute('d', length ?? '');
+  expect(await place()).toBe(before);
+});

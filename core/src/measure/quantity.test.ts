@@ -20,7 +20,7 @@ describe('quantities', () => {
   it.each([
     [formatDeg(12.34), '12.3°'],
     [formatDeg(-0.04), '0.0°'],
-    [formatDeg(-1.26, 2), '-1.26°'],
+    [formatDeg(-1.26, 2), '−1.26°'],
     [formatMass(12.4, 'mm'), '12 g'],
     [formatMass(999.6, 'm'), '1000 g'],
     [formatMass(1234, 'mm'), '1.23 kg'],

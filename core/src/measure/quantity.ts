@@ -6,7 +6,8 @@ export const toDeg = (angleRad: number): number => (angleRad * 180) / Math.PI;
 export const toRad = (angleDeg: number): number => (angleDeg * Math.PI) / 180;
 
 /** `12.3°` */
-export const formatDeg = (angleDeg: number, digits = 1): string => `${zeroSafe(angleDeg.toFixed(digits))}°`;
+export const formatDeg = (angleDeg: number, digits = 1): string =>
+  `${zeroSafe(angleDeg.toFixed(digits)).replace('-', '−')}°`;
 
 /** Avoirdupois ounce and pound, square yard and square foot: exact by the agreement of 1959. */
 const G_PER_OUNCE = 28.349523125;

@@ -4,11 +4,11 @@
  */
 import { useEffect, useRef, useState } from 'react';
 
-/** Changes nearer together than this are one movement; of a long one the value is taken so often, ms. */
-const PAUSE_MS = 150;
-const LONGEST_MS = 600;
+/** Changes nearer together than `pause` are one movement; of a long one the value is taken once in `longest`, ms. */
+type Rest = { readonly pause: number; readonly longest: number };
+const USUAL: Rest = { pause: 150, longest: 600 };
 
-export function useRested<T>(value: T): T {
+export function useRested<T>(value: T, { pause, longest }: Rest = USUAL): T {
   const [rested, setRested] = useState(value);
   const waitingSince = useRef<number | null>(null);
   useEffect(() => {
@@ -18,9 +18,9 @@ export function useRested<T>(value: T): T {
     }
     const now = performance.now();
     waitingSince.current ??= now;
-    const left = Math.min(PAUSE_MS, Math.max(0, waitingSince.current + LONGEST_MS - now));
+    const left = Math.min(pause, Math.max(0, waitingSince.current + longest - now));
     const timer = setTimeout(() => setRested(value), left);
     return () => clearTimeout(timer);
-  }, [value, rested]);
+  }, [value, rested, pause, longest]);
   return rested;
 }

@@ -69,7 +69,9 @@ export function DrawingSurface(props: Props) {
     () => fit(settled, { width, height }, { corner: hasCorner && !hasFree ? least : undefined, isAtTop: hasFree }),
     [settled, width, height, hasCorner, hasFree, least],
   );
-  const place = free ? placeIn(free, fitted, { width, height }, least) : (fitted.corner ?? NOWHERE);
+  // an edit that moves the room by a hair would be another size of the picture in it, and that drawn anew
+  const room = useSettled(free ?? settled, of);
+  const place = hasFree ? placeIn(room, fitted, { width, height }, least) : (fitted.corner ?? NOWHERE);
   const behaviour = useMemo(
     () =>
       zoom<SVGSVGElement, unknown>()

@@ -19,7 +19,7 @@ import { PanelShell } from './PanelShell';
 import { SkinMarks, type SkinMark } from './SkinMarks';
 import { takeApart } from './take-apart';
 import { useHullSpan } from './use-hull-span';
-import { drawSoon } from './quality';
+import { drawMark, drawSoon, edits, SOFTWARE_REST } from './quality';
 import { usePly } from './use-ply';
 
 export type SceneProps = {
@@ -90,7 +90,8 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, apart 
 const NO_SHEETS = { thickness: 6, transomThickness: 9 };
 /** Without a graphics processor what is drawn follows edits when they pause: to draw it is dearer than to make it. */
 function useFollowed<T>(value: T): T {
-  const rested = useRested(value);
+  const rested = useRested(value, SOFTWARE_REST);
+  useEffect(edits, [value]);
   return graphics() === 'processor' ? value : rested;
 }
 
@@ -226,7 +227,7 @@ function Bead({ size }: { readonly size: number }) {
   const isThere = place !== null;
   useLayoutEffect(() => {
     bead.current?.position.set(x, y, z);
-    drawSoon();
+    drawMark();
   }, [x, y, z, isThere]);
   if (!isThere) return null;
   return (

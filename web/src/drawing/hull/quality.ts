@@ -16,23 +16,47 @@ const QUICK_MS = 17;
 const APART_MS = 150;
 const JUDGED = 4;
 
-/** Without a graphics processor the picture waits for edits to pause, but no longer than this, ms. */
-const SOFTWARE_PAUSE_MS = 150;
-const SOFTWARE_LONGEST_MS = 500;
+/**
+ * Without a graphics processor the boat is made anew when edits pause, and of a long row of them now and then: a picture
+ * costs as much as several edits. ms.
+ */
+export const SOFTWARE_REST = { pause: 300, longest: 1000 } as const;
+/** So long a picture waits for what else is changed with it; and for the tape's mark to stand still, ms. */
+const TOGETHER_MS = 30;
+const MARK_PAUSE_MS = 150;
+const LONGEST_MS = 500;
 
 let waiting: { timer: ReturnType<typeof setTimeout>; readonly since: number } | undefined;
 
-/** The boat has changed: draw it again, at once or when edits pause. */
+let lastEdit = -Infinity;
+
+/** An edit was made, of which the picture will follow: while they go on, a coarse picture stays coarse. */
+export function edits(): void {
+  lastEdit = performance.now();
+  if (isMoving) moves();
+}
+
+/** The boat has been made anew: draw it; in the midst of a row of edits coarsely, after the last at once as it rests. */
 export function drawSoon(): void {
+  if (performance.now() - lastEdit < SOFTWARE_REST.pause) moves();
+  drawWithin(TOGETHER_MS);
+}
+
+/** The mark has moved on it: without a graphics processor it is drawn when it rests. */
+export function drawMark(): void {
+  moves();
+  drawWithin(MARK_PAUSE_MS);
+}
+
+function drawWithin(pause: number): void {
   if (graphics() === 'processor') {
     invalidate();
     return;
   }
-  moves();
   const now = performance.now();
   const since = waiting?.since ?? now;
   clearTimeout(waiting?.timer);
-  const left = Math.min(SOFTWARE_PAUSE_MS, Math.max(0, since + SOFTWARE_LONGEST_MS - now));
+  const left = Math.min(pause, Math.max(0, since + LONGEST_MS - now));
   const timer = setTimeout(() => {
     waiting = undefined;
     invalidate();
