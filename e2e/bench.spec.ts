@@ -186,3 +186,53 @@ test('a small edit leaves the hull’s picture where it is: another place would 
   await expect(page.locator('path[data-part="Side"]')).not.toHaveAttribute('d', length ?? '');
   expect(await place()).toBe(before);
 });
+
+test('axe finds nothing on any stage, dialog or menu of a wide screen', async ({ page }) => {
+  await openFrames(page);
+  for (const [key, name] of [
+    ['1', 'Lines'],
+    ['2', 'Panels'],
+    ['3', 'Frames'],
+    ['4', 'Joints'],
+    ['5', 'Sheets'],
+    ['6', 'Epoxy & glass'],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('main', { name })).toBeVisible();
+    // all that is folded away too
+    const folded = page.locator('.slip-part > h2 > button[aria-expanded=false]');
+    while ((await folded.count()) > 0) await folded.first().click();
+    await page.waitForTimeout(400);
+    await expectNoFaults(page);
+  }
+  await page.getByRole('button', { name: 'Export' }).click();
+  await expect(page.getByRole('menuitem', { name: 'Everything, as one zip' })).toBeVisible();
+  await expectNoFaults(page);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('2');
+  await page.getByRole('button', { name: 'Export' }).click();
+  await page.getByRole('menuitemradio', { name: 'PDF, pages to join' }).click();
+  await page.getByRole('menuitem', { name: 'Side, PDF, pages to join' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await expectNoFaults(page, '[role=dialog]');
+  await page.keyboard.press('Escape');
+  for (const open of [
+    () => page.getByRole('button', { name: 'Revision 1' }).click(),
+    () => page.getByLabel('Unit').click(),
+    () => page.keyboard.press('/'),
+    () => page.keyboard.press('?'),
+  ]) {
+    await open();
+    await page.waitForTimeout(300);
+    await expectNoFaults(page, '.MuiModal-root');
+    await page.keyboard.press('Escape');
+    await page.waitForTimeout(300);
+  }
+  await page.goto('/projects');
+  await expectNoFaults(page);
+  for (const way of [/^From a table/, /^From a few dimensions/]) {
+    await page.getByRole('button', { name: way }).click();
+    await expectNoFaults(page, '[role=dialog]');
+    await page.keyboard.press('Escape');
+  }
+});

@@ -20,7 +20,7 @@ test('a panel that will not develop: the remedy is found, seen, taken, undone', 
   await openPanels(page, 'veyra');
   const finding = page.getByText(/Bottom twists 2\.\d° at/);
   await expect(finding).toBeVisible();
-  await page.getByRole('button', { name: 'Find the smallest change' }).click();
+  await page.getByRole('button', { name: 'Find the smallest change', exact: true }).click();
   const cure = page.getByRole('region', { name: 'What would cure it' });
   await expect(cure.getByText(/^Keel: \d+ mm down at station 2.* Twist is then 0\.\d°/)).toBeVisible();
   await expect(cure.getByText(/^Split the panel by a new line/)).toBeVisible();
@@ -33,7 +33,7 @@ test('a panel that will not develop: the remedy is found, seen, taken, undone', 
   await page.getByRole('button', { name: /^Undo: Move keel/ }).click();
   await expect(finding).toBeVisible();
   // split instead: a panel more a side, and the name of the new line in the table
-  await page.getByRole('button', { name: 'Find the smallest change' }).click();
+  await page.getByRole('button', { name: 'Find the smallest change', exact: true }).click();
   await cure.getByRole('button', { name: 'Take this' }).last().click();
   await expect(finding).toBeHidden();
   await expect(page.getByText('Along the chine 2')).toBeVisible();

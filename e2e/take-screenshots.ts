@@ -4,6 +4,7 @@
  */
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from './chromium';
+import { unfold } from './slip';
 
 const base = process.argv[2] ?? 'http://localhost:4173';
 const folder = process.argv[3] ?? 'docs/screenshots';
@@ -45,6 +46,7 @@ for (const [key, name] of [
   }
   await shoot(name);
   if (name !== 'panels') continue;
+  await unfold(page, 'Rounded chines');
   await page.getByRole('button', { name: 'Round the chine' }).click();
   const radius = page.getByLabel('Radius, fore');
   await radius.fill('60');
@@ -53,6 +55,7 @@ for (const [key, name] of [
   await rounding.evaluate((group) => group.scrollIntoView({ block: 'start' }));
   await shoot('rounded-chine');
   await page.getByRole('button', { name: 'Make it sharp' }).click();
+  await page.getByRole('button', { name: 'Rounded chines' }).click(); // folded again: it stays as it is left
   await page.getByRole('tab', { name: 'Fold it up' }).click();
   await page.getByRole('slider', { name: 'Folded up' }).focus();
   for (let i = 0; i < 5; i++) await page.keyboard.press('PageUp');
@@ -62,7 +65,7 @@ for (const [key, name] of [
   await shoot('card-model');
 }
 await page.goto(`${base}/project/demo-veyra/panels`);
-await page.getByRole('button', { name: 'Find the smallest change' }).click();
+await page.getByRole('button', { name: 'Find the smallest change', exact: true }).click();
 await page.getByRole('button', { name: 'Show' }).first().click();
 await page.getByLabel('Show', { exact: true }).click();
 await page.getByRole('option', { name: 'the bend' }).click();
@@ -88,8 +91,13 @@ await page.getByRole('button', { name: 'Break keel there' }).click();
 await page.keyboard.press('2');
 await page.getByLabel('Holes', { exact: true }).check();
 await page.locator('path[data-part="Side"]').click();
+await unfold(page, 'The sheet and its edges');
 await page
   .getByRole('heading', { name: 'The sheet and its edges' })
   .evaluate((h) => h.scrollIntoView({ block: 'start' }));
 await shoot('stem');
+await page.keyboard.press('/');
+await page.getByRole('combobox', { name: /Find/ }).fill('Word: Deadrise');
+await page.keyboard.press('Enter');
+await shoot('words');
 await browser.close();

@@ -42,7 +42,7 @@ export const LINES_FINDINGS = {
     { line: word, station: word, backMm: figure },
     ({ line, station, backMm }, { length }) =>
       `${line}: ${station} lies ${length(backMm)} forward of the point before it. ` +
-      'Points run from bow to stern: check x.',
+      'Points run from bow to stern: check its distance from the stem.',
     { line: 'Chine', station: 'station 4', backMm: 120 },
   ),
   'point-repeated': entry(
@@ -61,34 +61,34 @@ export const LINES_FINDINGS = {
   'lines-cross': entry(
     { upper: word, lower: word, belowMm: figure, xMm: figure },
     ({ upper, lower, belowMm, xMm }, { length }) =>
-      `${upper} lies ${length(belowMm)} below ${lower} at ${length(xMm)} with no more breadth. ` +
+      `${upper} lies ${length(belowMm)} below ${lower} at ${length(xMm)} from the stem with no more breadth. ` +
       'Check both lines there.',
     { upper: 'Sheer', lower: 'Chine', belowMm: 35, xMm: 1800 },
   ),
   'line-runs-out': entry(
     { line: word, end: word, other: word, xMm: figure, side: word, offMm: figure },
     ({ line, end, other, xMm, side }, { length }) =>
-      `${line} ${end} on ${other} at ${length(xMm)}: ${side} of there the panel beyond it goes on along ${other}.`,
+      `${line} ${end} on ${other} at ${length(xMm)} from the stem: ${side} of there the panel beyond it goes on along ${other}.`,
     { line: 'Chine', end: 'begins', other: 'Keel', xMm: 900, side: 'forward', offMm: 0.2 },
   ),
   'line-set-on-line': entry(
     { line: word, end: word, other: word, xMm: figure, side: word, offMm: figure },
     ({ line, end, other, xMm, side, offMm }, { length }) =>
-      `${line} ${end} ${length(offMm)} off ${other} at ${length(xMm)} and is taken to run out on it: ` +
+      `${line} ${end} ${length(offMm)} off ${other} at ${length(xMm)} from the stem and is taken to run out on it: ` +
       `${side} of there the panel beyond it goes on along ${other}.`,
     { line: 'Chine', end: 'begins', other: 'Keel', xMm: 900, side: 'forward', offMm: 2.2 },
   ),
   'corner-not-broken': entry(
     { line: word, other: word, xMm: figure, turnDeg: figure },
     ({ line, other, xMm, turnDeg }, { length }) =>
-      `${other} turns ${turnDeg.toFixed(0)}° at ${length(xMm)}, where ${line} lies on it, and a batten is bent ` +
+      `${other} turns ${turnDeg.toFixed(0)}° at ${length(xMm)} from the stem, where ${line} lies on it, and a batten is bent ` +
       'round it. If it has a corner there, its point is a knuckle.',
     { line: 'Chine', other: 'Keel', xMm: 900, turnDeg: 52 },
   ),
   'line-stops-short': entry(
     { line: word, end: word, other: word, xMm: figure, side: word, offMm: figure },
     ({ line, end, other, xMm, offMm }, { length }) =>
-      `${line} ${end} ${length(offMm)} from ${other} at ${length(xMm)}, where ${other} does not. ` +
+      `${line} ${end} ${length(offMm)} from ${other}, ${length(xMm)} from the stem, where ${other} does not. ` +
       `If it runs out on ${other}, its end belongs there; as it is, the panels beside it end in the air.`,
     { line: 'Chine', end: 'begins', other: 'Keel', xMm: 900, side: 'forward', offMm: 9 },
   ),

@@ -6,15 +6,15 @@ import { STRAIN_LIMITS } from './constants';
 export const PANELS_FINDINGS = {
   'panel-not-made': entry(
     { panel: word, reason: word },
-    ({ panel, reason }) => `The panel ${panel} could not be developed: ${reason}. Put its two lines right first.`,
+    ({ panel, reason }) => `The panel ${panel} could not be laid flat: ${reason}. Put its two lines right first.`,
     { panel: 'Bottom', reason: 'its lines share no length' },
   ),
   'panel-twist-high': entry(
     { panel: word, twistDeg: figure, limitDeg: figure, xMm: figure, line: word },
     ({ panel, twistDeg, limitDeg, xMm, line }, { length }) =>
-      `${panel} twists ${twistDeg.toFixed(1)}° at ${length(xMm)}; a developable panel stays under ` +
+      `${panel} twists ${twistDeg.toFixed(1)}° at ${length(xMm)} from the stem; a panel that plywood takes stays under ` +
       `${limitDeg.toFixed(0)}°. The ${line.toLowerCase()} turns more there than the other line. ` +
-      'The Panels stage finds the smallest change that cures it; or split the panel.',
+      'Find the smallest change, on Panels, says what would cure it; or cut the panel in two.',
     { panel: 'Bottom', twistDeg: 4.2, limitDeg: 1, xMm: 640, line: 'Keel' },
   ),
   'panel-strain': entry(
@@ -23,17 +23,17 @@ export const PANELS_FINDINGS = {
       const { force } = STRAIN_LIMITS.value;
       const judgement =
         strain > force
-          ? 'plywood will not: change a line, move the chine, or split the panel'
+          ? 'plywood will not: change a line, move the chine, or cut the panel in two'
           : `clamps and patience take up to ${formatShare(force, 2)}`;
       const stretch = formatShare(strain, 2);
-      return `${panel} would have to stretch ${stretch} near ${length(xMm)}; ${judgement} (rule of thumb).`;
+      return `${panel} would have to stretch ${stretch} near ${length(xMm)} from the stem; ${judgement} (rule of thumb).`;
     },
     { panel: 'Bottom', strain: 0.0041, xMm: 640 },
   ),
   'panel-bend-tight': entry(
     { panel: word, radiusMm: figure, leastMm: figure, thicknessMm: figure, xMm: figure },
     ({ panel, radiusMm, leastMm, thicknessMm, xMm }, { length, sheet }) =>
-      `${panel} bends to a radius of ${length(radiusMm)} at ${length(xMm)}; ${sheet(thicknessMm)} sheet takes ` +
+      `${panel} bends to a radius of ${length(radiusMm)} at ${length(xMm)} from the stem; ${sheet(thicknessMm)} sheet takes ` +
       `${length(leastMm)} dry. Two thinner layers, hot wet cloths or kerfs, or ease the curve.`,
     { panel: 'Bottom', radiusMm: 480, leastMm: 600, thicknessMm: 6, xMm: 300 },
   ),
@@ -50,7 +50,7 @@ export const PANELS_FINDINGS = {
   'rounding-wide': entry(
     { line: word, panel: word, xMm: figure, takesMm: figure, hasMm: figure },
     ({ line, panel, xMm, takesMm, hasMm }, { length }) =>
-      `Rounding the ${line} takes ${length(takesMm)} of the ${length(hasMm)} that ${panel} has at ${length(xMm)}. ` +
+      `Rounding the ${line} takes ${length(takesMm)} of the ${length(hasMm)} that ${panel} has ${length(xMm)} from the stem. ` +
       'A smaller radius there, or one that tapers.',
     { line: 'chine', panel: 'Bottom', xMm: 900, takesMm: 140, hasMm: 260 },
   ),
