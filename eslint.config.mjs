@@ -23,7 +23,18 @@ function stagesInOrder() {
 
 const STAGES = stagesInOrder();
 if (STAGES.length === 0 || STAGES.includes(undefined)) throw new Error('The list in chain.ts could not be read');
-const CORE = ['words', 'measure', 'geometry', 'findings', 'surface', 'formats', 'stage', ...STAGES, 'project', 'exchange'];
+const CORE = [
+  'words',
+  'measure',
+  'geometry',
+  'findings',
+  'surface',
+  'formats',
+  'stage',
+  ...STAGES,
+  'project',
+  'exchange',
+];
 const WEB = ['engine', 'storage', 'state', 'files', 'controls', 'drawing', 'stages', 'app'];
 
 const NOT_IN_CORE = ['react', 'react-*', '@mui/*', 'dexie*', 'express', 'node:*', 'fs', 'path', 'three'];

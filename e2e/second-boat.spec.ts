@@ -105,7 +105,7 @@ test('a laid-out sheet goes out as SVG at true scale', async ({ page }) => {
   expect(svg.match(/class="cut"/g)?.length).toBeGreaterThan(0);
 });
 
-/** What the browser prints, and its words: they are read while it prints, as they are in the page neither before nor after. */
+/** What the browser prints, and its words, read while it prints: they are in the page neither before nor after. */
 async function printed(page: Page): Promise<{ pdf: string; words: string }> {
   await page.evaluate(() => {
     const read = () => {

@@ -5,7 +5,8 @@ export const FRAMES_FINDINGS = {
   'frame-outside': entry(
     { frame: word, xMm: figure, fromMm: figure, toMm: figure },
     ({ frame, xMm, fromMm, toMm }, { length }) =>
-      `${frame} is at ${length(xMm)}, beyond the hull, which runs from ${length(fromMm)} to ${length(toMm)}. Move it between these.`,
+      `${frame} is at ${length(xMm)}, beyond the hull, which runs from ${length(fromMm)} to ${length(toMm)}. ` +
+      'Move it between these.',
     { frame: 'Bulkhead 1', xMm: 5000, fromMm: 100, toMm: 4300 },
   ),
   'frame-beyond': entry(

@@ -5,27 +5,31 @@ export const JOINTS_FINDINGS = {
   'joint-near-frame': entry(
     { panel: word, uMm: figure, clearMm: figure, wantMm: figure, frame: word },
     ({ panel, uMm, clearMm, wantMm, frame }, { length }) =>
-      `${panel}: the scarf ${length(uMm)} from its fore end is ${length(clearMm)} from ${frame}; ${length(wantMm)} is wanted. ` +
+      `${panel}: the scarf ${length(uMm)} from its fore end is ${length(clearMm)} from ${frame}; ` +
+      `${length(wantMm)} is wanted. ` +
       'No better place uses as few sheets.',
     { panel: 'Side', uMm: 2100, clearMm: 40, wantMm: 75, frame: 'station 4' },
   ),
   'frame-in-joint': entry(
     { panel: word, uMm: figure, frame: word },
     ({ panel, uMm, frame }, { length }) =>
-      `${frame} stands on the scarf of ${panel}, ${length(uMm)} from its fore end. Move the frame, or set Clear of frames larger.`,
+      `${frame} stands on the scarf of ${panel}, ${length(uMm)} from its fore end. ` +
+      'Move the frame, or set Clear of frames larger.',
     { panel: 'Side', uMm: 2100, frame: 'Bulkhead 2' },
   ),
   'joint-not-staggered': entry(
     { panel: word, other: word, staggerMm: figure, wantMm: figure },
     ({ panel, other, staggerMm, wantMm }, { length }) =>
-      `${panel}: the scarf is ${length(staggerMm)} from that of ${other}, along the seam; ${length(wantMm)} is wanted. ` +
+      `${panel}: the scarf is ${length(staggerMm)} from that of ${other}, along the seam; ` +
+      `${length(wantMm)} is wanted. ` +
       'No better place uses as few sheets.',
     { panel: 'Side', other: 'Bottom', staggerMm: 120, wantMm: 300 },
   ),
   'joint-in-bend': entry(
     { panel: word, uMm: figure },
     ({ panel, uMm }, { length }) =>
-      `${panel}: the scarf ${length(uMm)} from its fore end lies where the panel bends hardest. No better place uses as few sheets.`,
+      `${panel}: the scarf ${length(uMm)} from its fore end lies where the panel bends hardest. ` +
+      'No better place uses as few sheets.',
     { panel: 'Side', uMm: 2100 },
   ),
   'panel-too-deep': entry(

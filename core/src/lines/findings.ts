@@ -68,7 +68,8 @@ export const LINES_FINDINGS = {
   'line-runs-out': entry(
     { line: word, end: word, other: word, xMm: figure, side: word, offMm: figure },
     ({ line, end, other, xMm, side }, { length }) =>
-      `${line} ${end} on ${other} at ${length(xMm)} from the stem: ${side} of there the panel beyond it goes on along ${other}.`,
+      `${line} ${end} on ${other} at ${length(xMm)} from the stem: ${side} of there the panel beyond it ` +
+      `goes on along ${other}.`,
     { line: 'Chine', end: 'begins', other: 'Keel', xMm: 900, side: 'forward', offMm: 0.2 },
   ),
   'line-set-on-line': entry(
@@ -81,8 +82,8 @@ export const LINES_FINDINGS = {
   'corner-not-broken': entry(
     { line: word, other: word, xMm: figure, turnDeg: figure },
     ({ line, other, xMm, turnDeg }, { length }) =>
-      `${other} turns ${turnDeg.toFixed(0)}° at ${length(xMm)} from the stem, where ${line} lies on it, and a batten is bent ` +
-      'round it. If it has a corner there, its point is a knuckle.',
+      `${other} turns ${turnDeg.toFixed(0)}° at ${length(xMm)} from the stem, where ${line} lies on it, ` +
+      'and a batten is bent round it. If it has a corner there, its point is a knuckle.',
     { line: 'Chine', other: 'Keel', xMm: 900, turnDeg: 52 },
   ),
   'line-stops-short': entry(

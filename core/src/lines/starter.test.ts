@@ -4,7 +4,8 @@ import { developPanels } from '../panels';
 import { findTransoms } from '../panels/transom/transom';
 import { drawLines } from './hull';
 import { sectionCurves } from './whole-section';
-import { dimensionsOf, findFlare, flareOf, startLines } from './starter';
+import { dimensionsOf, startLines } from './starter';
+import { findFlare, flareOf } from './starter-flare';
 import { STARTER_KINDS, type DimensionKey, type Dimensions, type StarterKind } from './starter-kinds';
 
 const hullOf = (kind: StarterKind, size: Dimensions) => {

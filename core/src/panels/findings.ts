@@ -12,7 +12,8 @@ export const PANELS_FINDINGS = {
   'panel-twist-high': entry(
     { panel: word, twistDeg: figure, limitDeg: figure, xMm: figure, line: word },
     ({ panel, twistDeg, limitDeg, xMm, line }, { length }) =>
-      `${panel} twists ${twistDeg.toFixed(1)}° at ${length(xMm)} from the stem; a panel that plywood takes stays under ` +
+      `${panel} twists ${twistDeg.toFixed(1)}° at ${length(xMm)} from the stem; ` +
+      'a panel that plywood takes stays under ' +
       `${limitDeg.toFixed(0)}°. The ${line.toLowerCase()} turns more there than the other line. ` +
       'Find the smallest change, on Panels, says what would cure it; or cut the panel in two.',
     { panel: 'Bottom', twistDeg: 4.2, limitDeg: 1, xMm: 640, line: 'Keel' },
@@ -26,14 +27,16 @@ export const PANELS_FINDINGS = {
           ? 'plywood will not: change a line, move the chine, or cut the panel in two'
           : `clamps and patience take up to ${formatShare(force, 2)}`;
       const stretch = formatShare(strain, 2);
-      return `${panel} would have to stretch ${stretch} near ${length(xMm)} from the stem; ${judgement} (rule of thumb).`;
+      const where = `near ${length(xMm)} from the stem`;
+      return `${panel} would have to stretch ${stretch} ${where}; ${judgement} (rule of thumb).`;
     },
     { panel: 'Bottom', strain: 0.0041, xMm: 640 },
   ),
   'panel-bend-tight': entry(
     { panel: word, radiusMm: figure, leastMm: figure, thicknessMm: figure, xMm: figure },
     ({ panel, radiusMm, leastMm, thicknessMm, xMm }, { length, sheet }) =>
-      `${panel} bends to a radius of ${length(radiusMm)} at ${length(xMm)} from the stem; ${sheet(thicknessMm)} sheet takes ` +
+      `${panel} bends to a radius of ${length(radiusMm)} at ${length(xMm)} from the stem; ` +
+      `${sheet(thicknessMm)} sheet takes ` +
       `${length(leastMm)} dry. Two thinner layers, hot wet cloths or kerfs, or ease the curve.`,
     { panel: 'Bottom', radiusMm: 480, leastMm: 600, thicknessMm: 6, xMm: 300 },
   ),
@@ -50,7 +53,8 @@ export const PANELS_FINDINGS = {
   'rounding-wide': entry(
     { line: word, panel: word, xMm: figure, takesMm: figure, hasMm: figure },
     ({ line, panel, xMm, takesMm, hasMm }, { length }) =>
-      `Rounding the ${line} takes ${length(takesMm)} of the ${length(hasMm)} that ${panel} has ${length(xMm)} from the stem. ` +
+      `Rounding the ${line} takes ${length(takesMm)} of the ${length(hasMm)} that ${panel} has ` +
+      `${length(xMm)} from the stem. ` +
       'A smaller radius there, or one that tapers.',
     { line: 'chine', panel: 'Bottom', xMm: 900, takesMm: 140, hasMm: 260 },
   ),

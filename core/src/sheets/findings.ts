@@ -17,7 +17,8 @@ export const SHEETS_FINDINGS = {
   'layout-cut-short': entry(
     { thicknessMm: figure, count: figure, pieces: figure },
     ({ thicknessMm, count, pieces }, { sheet }) =>
-      `The layout of ${sheet(thicknessMm)} was ended with ${count} of ${pieces} parts not yet laid out. Press Lay out sheets again.`,
+      `The layout of ${sheet(thicknessMm)} was ended with ${count} of ${pieces} parts not yet laid out. ` +
+      'Press Lay out sheets again.',
     { thicknessMm: 6, count: 12, pieces: 80 },
   ),
   'sheet-missing': entry(

@@ -7,7 +7,7 @@ export type Word = {
   readonly word: string;
   readonly meaning: string;
   readonly picture?: PictureName;
-  /** As it may stand in a sentence, where that is not the word itself or its plural; none where it means more things. */
+  /** As it may stand in a sentence, where that is not the word or its plural; none where it means more things. */
   readonly forms?: readonly string[];
 };
 

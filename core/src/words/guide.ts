@@ -16,7 +16,7 @@ const figures = (points: PicturePath['points']): string =>
 const safe = (text: string): string => text.replace(/&/g, '&amp;').replace(/</g, '&lt;');
 
 /** A drawing as SVG, on paper's white. */
-export function pictureSvg({ title, width, height, paths, labels }: Picture): string {
+function pictureSvg({ title, width, height, paths, labels }: Picture): string {
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">`,
     `<title>${safe(title)}</title>`,
@@ -55,8 +55,8 @@ export function glossaryPages(): Readonly<Record<string, string>> {
   return {
     'glossary.md': `${[
       '# The words',
-      'What the trade calls things, as they are called here. On the screen a word with a dotted line under it shows its ' +
-        'meaning when the pointer rests on it, and opens it when it is clicked; `/` finds any of them.',
+      'What the trade calls things, as they are called here. On the screen a word with a dotted line under it ' +
+        'shows its meaning when the pointer rests on it, and opens it when it is clicked; `/` finds any of them.',
       ...entries,
     ].join('\n\n')}\n`,
     ...Object.fromEntries(

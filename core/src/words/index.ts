@@ -1,5 +1,5 @@
 export { WORDS, wordsIn } from './glossary';
 export type { Word } from './glossary';
-export { glossaryPages, pictureSvg } from './guide';
+export { glossaryPages } from './guide';
 export { PICTURES } from './pictures';
 export type { PicturePath } from './pictures';

@@ -1,4 +1,4 @@
-/** Goes to a field of the slip by its label, wherever that is: opens what it is folded away in, and puts the focus there. */
+/** Goes to a field of the slip by its label: opens what it is folded away in, and puts the focus there. */
 import { sectionTurned, slipFolded } from './screen-slice';
 import type { AppDispatch, RootState } from './store';
 

@@ -3,7 +3,8 @@
  * already.
  *
  * Conventions: millimetres; PDF pages run downwards here. On one page a square of 100 mm stands under the drawing, and
- * beside it what the drawing is of, in letters to be read across a bench; a part has its dimensions over all. On pages to join, the first is their map,
+ * beside it what the drawing is of, in letters to be read across a bench; a part has its dimensions over all.
+ * On pages to join, the first is their map,
  * with the square on each page that follows: a printer that scales gives itself away. Words that a page's edge would
  * cut off are moved within it.
  * Limits: a PDF page is at most 14,400 units a side; a longer drawing on one page is written in larger units (some

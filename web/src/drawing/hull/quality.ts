@@ -17,8 +17,8 @@ const APART_MS = 150;
 const JUDGED = 4;
 
 /**
- * Without a graphics processor the boat is made anew when edits pause, and of a long row of them now and then: a picture
- * costs as much as several edits. ms.
+ * Without a graphics processor the boat is made anew when edits pause, and of a long row of them now and then, ms: a
+ * picture costs as much as several edits.
  */
 export const SOFTWARE_REST = { pause: 300, longest: 1000 } as const;
 /** So long a picture waits for what else is changed with it; and for the tape's mark to stand still, ms. */
@@ -36,7 +36,7 @@ export function edits(): void {
   if (isMoving) moves();
 }
 
-/** The boat has been made anew: draw it; in the midst of a row of edits coarsely, after the last at once as it rests. */
+/** The boat has been made anew: draw it, coarsely in the midst of a row of edits, after the last as it rests. */
 export function drawSoon(): void {
   if (performance.now() - lastEdit < SOFTWARE_REST.pause) moves();
   drawWithin(TOGETHER_MS);

@@ -1,4 +1,4 @@
-/** Of a boat drawn from a few dimensions: these, to be changed until the table is edited by hand, and then if one says so. */
+/** The few dimensions that a boat was drawn from, to be changed; once the table was edited by hand, if one says so. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo, useMemo, useState } from 'react';
