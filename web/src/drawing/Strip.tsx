@@ -98,6 +98,7 @@ export function Strip({ label, marks, acts }: Props) {
               mark={mark}
               isNamed={isNamed}
               at={Math.min(width - MARGIN / 2, Math.max(MARGIN / 2, atX(mark.x)))}
+              wide={width}
               reach={reach}
               path={path}
               toX={(px) => bounds.minX + (px - left) / scale}
@@ -144,6 +145,8 @@ type MarkProps = {
   readonly isNamed: boolean;
   /** Px across the strip. */
   readonly at: number;
+  /** Of the strip, px: no name runs out of it. */
+  readonly wide: number;
   readonly reach: number;
   readonly path: (points: readonly ProfilePoint[]) => string;
   readonly toX: (px: number) => number;
@@ -153,7 +156,7 @@ type MarkProps = {
 
 const SIZES: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowRight: 1 };
 
-function Mark({ mark, isNamed, at, reach, path, toX, ends, notation }: MarkProps) {
+function Mark({ mark, isNamed, at, wide, reach, path, toX, ends, notation }: MarkProps) {
   const { palette } = useTheme();
   const drag = useRef<{ readonly id: string; readonly from: number; readonly off: number; isMoving: boolean } | null>(
     null,
@@ -188,6 +191,7 @@ function Mark({ mark, isNamed, at, reach, path, toX, ends, notation }: MarkProps
     } else return;
     event.preventDefault();
   };
+  const half = (name.length * LETTER_PX) / 2;
   const colour = isPicked ? palette.secondary.main : palette.primary.main;
   const reading = `${formatWithUnit(x, notation)} from the stem`;
   const asSlider = {
@@ -216,7 +220,13 @@ function Mark({ mark, isNamed, at, reach, path, toX, ends, notation }: MarkProps
       ))}
       <path d={`M${at} ${ABOVE - 1}l-5 -6h10Z`} fill={colour} />
       {isNamed && (
-        <text x={at} y={12} textAnchor="middle" fill={colour} fontWeight={isPicked ? 700 : 500}>
+        <text
+          x={Math.min(wide - half, Math.max(half, at))}
+          y={12}
+          textAnchor="middle"
+          fill={colour}
+          fontWeight={isPicked ? 700 : 500}
+        >
           {name}
         </text>
       )}
