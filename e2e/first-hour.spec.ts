@@ -113,7 +113,7 @@ test('the same pasted in two blocks; a cell that is emptied stays empty; undone 
     );
   await paste('Keel stem, height', [...rowsOf('height'), ...rowsOf('halfBreadth')]);
   await paste(
-    'Keel stem, x',
+    'Keel stem, distance from the stem',
     LINES.map((line) => STATIONS.map((station) => (ENDS.includes(station) ? figure(line, station, 'x') : ''))),
   );
   await expect(page.getByRole('link', { name: /Panels 3 shapes/ })).toBeVisible();

@@ -74,7 +74,7 @@ test('rows, columns, ends and datum: added, named, moved, removed, and all of it
   await page.getByLabel('From the stem', { exact: true }).press('Enter');
   await page.getByLabel('New station').fill('3a');
   await page.getByRole('button', { name: 'Add the station' }).click();
-  await expect(cell(page, 'Station 3a, x')).toHaveValue('2050.0');
+  await expect(cell(page, 'Station 3a, distance from the stem')).toHaveValue('2050.0');
   await page.getByRole('button', { name: '3a', exact: true }).click();
   await page.getByLabel('Name of the station').fill('mould');
   await page.getByLabel('Name of the station').press('Enter');
@@ -91,10 +91,10 @@ test('rows, columns, ends and datum: added, named, moved, removed, and all of it
   await expect(cell(page, 'Keel 2, height')).toHaveValue('630.9'); // from 800
   await page.getByLabel('Rake, top aft, °').fill('5');
   await page.getByLabel('Rake, top aft, °').press('Enter');
-  await expect(cell(page, 'Sheer transom, x')).not.toHaveValue('4300.8');
+  await expect(cell(page, 'Sheer transom, distance from the stem')).not.toHaveValue('4300.8');
   for (let i = 0; i < 6; i++) await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeVisible();
-  await expect(cell(page, 'Sheer transom, x')).toHaveValue('4300.8');
+  await expect(cell(page, 'Sheer transom, distance from the stem')).toHaveValue('4300.8');
 });
 
 test('the drawing by keyboard: walk to a point, move it by the rule, sight along, comb', async ({ page }) => {

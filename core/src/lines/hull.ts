@@ -112,7 +112,7 @@ function usablePoints(longitudinal: Longitudinal, findings: LinesFinding[]) {
   const kept: (OffsetPoint & { index: number })[] = [];
   longitudinal.points.forEach((point, index) => {
     const where = { stage: 'lines', line: longitudinal.id, station: point.station, x: point.x } as const;
-    const names = { line: longitudinal.name, station: pointName(point) };
+    const names = { line: longitudinal.name, station: pointName({ ...point, index }) };
     const before = kept.length > 0 ? at(kept, -1) : undefined;
     if (before && distance3(positionOf(before), positionOf(point)) < REPEATED_MM) {
       findings.push({ severity: 'check', code: 'point-repeated', where, data: names });
@@ -154,9 +154,9 @@ function usablePoints(longitudinal: Longitudinal, findings: LinesFinding[]) {
 const REPEATED_MM = 0.01;
 const isEnd = (index: number, line: Longitudinal) => index === 1 || index === line.points.length - 1;
 
-/** The point in words: its station's label, or where it is. */
-export function pointName(point: OffsetPoint): string {
-  if (point.station === '') return `the point at x ${Math.round(point.x)}`;
+/** The point in words: its station's label, or which of the line's points it is. */
+export function pointName(point: OffsetPoint & { readonly index: number }): string {
+  if (point.station === '') return `point ${point.index + 1}`;
   return /^\d/.test(point.station) ? `station ${point.station}` : point.station;
 }
 

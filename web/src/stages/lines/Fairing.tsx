@@ -105,5 +105,5 @@ function nameOf({ line, index, quantity }: FairingChange, lines: readonly Longit
   const own = lines.find(({ id }) => id === line);
   const point = own?.points[index];
   const what = quantity === 'height' ? 'height' : 'half-breadth';
-  return `${own?.name ?? line}, ${point ? pointName(point) : index + 1}, ${what}`;
+  return `${own?.name ?? line}, ${point ? pointName({ ...point, index }) : index + 1}, ${what}`;
 }

@@ -192,7 +192,7 @@ export function MarkOutList({ hull, part, board, onBoard }: Props) {
         >
           {hull.stations.map(({ label, x }: Station, i) => (
             <MenuItem key={label} value={i}>
-              {label}, at x {formatWithUnit(x, notation)}
+              {label}, {formatWithUnit(x, notation)} from the stem
             </MenuItem>
           ))}
         </TextField>

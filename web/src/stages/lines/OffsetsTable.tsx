@@ -45,7 +45,11 @@ type Props = {
 /** More cells than this are not drawn at once. */
 const MOST_CELLS = 12_000;
 
-const NAMES: Readonly<Record<FigureKey, string>> = { height: 'height', halfBreadth: 'half-breadth', x: 'x' };
+const NAMES: Readonly<Record<FigureKey, string>> = {
+  height: 'height',
+  halfBreadth: 'half-breadth',
+  x: 'distance from the stem',
+};
 const BLOCKS = (['height', 'halfBreadth', 'x'] as const).map((key) => ({ key, name: NAMES[key] }));
 
 /**
@@ -168,7 +172,7 @@ export function OffsetsTable({ part, station, onStation }: Props) {
               ) : (
                 <FigureCell
                   key={key}
-                  label={`Station ${label || place + 1}, x`}
+                  label={`Station ${label || place + 1}, distance from the stem`}
                   block="x"
                   row={ON_TOP}
                   column={place}

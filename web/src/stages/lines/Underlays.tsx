@@ -240,7 +240,7 @@ function OnePicture({ underlay, underlays, tool, onTool }: OneProps) {
         <>
           <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
             <LengthField
-              label={underlay.view === 'body' ? 'From the centreline' : 'x'}
+              label={underlay.view === 'body' ? 'From the centreline' : 'From the stem'}
               mm={to[0]}
               onCommit={(mm) => setTo([mm, to[1]])}
             />

@@ -43,7 +43,7 @@ export function TrueSection({ panels, picked, stations, field, thickness }: Prop
       <div className="field-grid no-print">
         <SelectField label="At" value={station ? label : ELSEWHERE} names={names} onChange={setLabel} />
         <LengthField
-          label="x"
+          label="From the stem"
           mm={x}
           onCommit={(mm) => {
             setFreeX(mm);
@@ -78,7 +78,7 @@ function SectionPicture({ curves, picked, field, thickness, x }: PictureProps) {
   const { palette } = useTheme();
   const notation = useAppSelector(selectNotation);
   const flat = curves.flatMap(({ points }) => points.map(({ space }) => [space[1], space[2]] as const));
-  if (flat.length < 2) return <p>The hull does not reach x {formatWithUnit(x, notation)}.</p>;
+  if (flat.length < 2) return <p>The hull does not reach {formatWithUnit(x, notation)} from the stem.</p>;
   const box = boxAround([[0, flat[0]?.[1] ?? 0], ...flat]);
   const scale = Math.min(
     (WIDE - 2 * MARGIN) / Math.max(box.maxX - box.minX, 1),
