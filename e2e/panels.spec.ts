@@ -231,7 +231,7 @@ test('a chine that begins on the stem: imported, its corner broken, developed, m
   await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
   const table = await readFile(new URL('../docs/samples/sedge.csv', import.meta.url));
   await page.getByLabel('Import a file').setInputFiles({ name: 'sedge.csv', mimeType: 'text/csv', buffer: table });
-  await expect(page.getByText(/Chine begins on Keel at 395 mm: forward of there/)).toBeVisible();
+  await expect(page.getByText(/Chine begins on Keel at 395 mm from the stem: forward of there/)).toBeVisible();
   // the batten is bent round the foot of the stem until its point is a knuckle
   await page.getByRole('button', { name: 'Break keel there' }).click();
   await expect(page.getByText(/a batten is bent round it/)).toBeHidden();
