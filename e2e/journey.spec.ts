@@ -1,10 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { STAGES } from './slip';
 import { expectNoFaults } from './no-faults';
 import DxfParser from 'dxf-parser';
 import { strFromU8, unzipSync } from 'fflate';
-
-const STAGES = ['Lines', 'Panels', 'Frames', 'Joints', 'Sheets', 'Epoxy & glass'];
 
 async function openDemo(page: Page): Promise<string[]> {
   const errors: string[] = [];

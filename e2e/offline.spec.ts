@@ -5,13 +5,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test, type Page } from '@playwright/test';
+import { STAGES } from './slip';
 
 test.use({ serviceWorkers: 'allow' });
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const PORT = Number(process.env['E2E_PORT'] ?? 4199) + 1;
 const ADDRESS = `http://localhost:${PORT}`;
-const STAGES = ['Lines', 'Panels', 'Frames', 'Joints', 'Sheets', 'Epoxy & glass'];
 
 /** A copy of the built application, to be changed as a new build would be. */
 let folder: string;

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { unfold } from './slip';
+import { STAGES, unfold } from './slip';
 
 /** The pram: feet-inches-eighths, flat bottom, two transoms, framed. */
 async function openOrrin(page: Page): Promise<void> {
@@ -68,17 +68,12 @@ for (const [demo, shown, isForeign] of [
       await page.getByRole('tab', { name: tab }).click();
       await look(tab);
     }
-    for (const [key, stage] of [
-      ['2', 'Panels'],
-      ['3', 'Frames'],
-      ['4', 'Joints'],
-      ['5', 'Sheets'],
-      ['6', 'Epoxy & glass'],
-    ] as const) {
+    for (const [i, stage] of STAGES.entries()) {
+      if (i === 0) continue; // looked at above, tab by tab
       await page.keyboard.press('Escape');
-      await page.keyboard.press(key);
+      await page.keyboard.press(String(i + 1));
       await expect(page.getByRole('main', { name: stage })).toBeVisible();
-      if (key === '5') await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeVisible();
+      if (stage === 'Sheets') await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeVisible();
       await look(stage);
       if (key === '2') await page.locator('path[data-part="Side"]').click();
       if (key === '2') await look('Panels, a side picked');

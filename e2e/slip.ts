@@ -1,5 +1,8 @@
-/** What the tests do to the slip. */
+/** What the tests share of the bench: its stages in their order, and what is done to the slip. */
 import { type Page } from '@playwright/test';
+
+/** The first by the key 1, and so on. */
+export const STAGES = ['Lines', 'Panels', 'Frames', 'Joints', 'Sheets', 'Epoxy & glass'] as const;
 
 /** Opens sections by their heads. */
 export async function unfold(page: Page, ...titles: readonly string[]): Promise<void> {

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { unfold } from './slip';
+import { STAGES, unfold } from './slip';
 import { expectNoFaults } from './no-faults';
 
 const openStage = async (page: Page, key: string, name: string) => {
@@ -143,7 +143,7 @@ test('on a phone every stage, menu and list is for fingers, and axe finds nothin
             : [];
         }),
       );
-  for (const title of ['Lines', 'Panels', 'Frames', 'Joints', 'Sheets', 'Epoxy & glass']) {
+  for (const title of STAGES) {
     if (title !== 'Lines') {
       await page.getByRole('button', { name: 'All stages' }).click();
       await page

@@ -242,22 +242,6 @@ export function makeTheme(shade: Shade): Theme {
             // sheets made for paper stand in for the screen while there are some
             'body:has(> .printed-sheets) > :not(.printed-sheets)': { display: 'none' },
             // a sheet of A4 or Letter is narrower than the drawing's place on the screen
-            '.strip': {
-              position: 'relative',
-              flexShrink: 0,
-              borderTop: `1px solid ${c.line}`,
-              backgroundColor: c.sheet,
-              '& svg': { display: 'block' },
-              '& .station-name': { fontFamily: FIGURES },
-            },
-            '.strip-acts': {
-              position: 'absolute',
-              right: 8,
-              top: 6,
-              display: 'flex',
-              gap: 4,
-              [breakpoints.down('md')]: { position: 'static', padding: '0 8px 6px', justifyContent: 'flex-end' },
-            },
             '.drawing-surface': { overflow: 'visible !important', breakInside: 'avoid' },
             '.drawing-surface > svg': { zoom: 0.85 },
             '[role=region]': { overflow: 'visible !important' },
