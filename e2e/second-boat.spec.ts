@@ -75,8 +75,8 @@ for (const [demo, shown, isForeign] of [
       await expect(page.getByRole('main', { name: stage })).toBeVisible();
       if (stage === 'Sheets') await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeVisible();
       await look(stage);
-      if (key === '2') await page.locator('path[data-part="Side"]').click();
-      if (key === '2') await look('Panels, a side picked');
+      if (stage === 'Panels') await page.locator('path[data-part="Side"]').click();
+      if (stage === 'Panels') await look('Panels, a side picked');
     }
     // what was chosen last is what the next boat begins in
     if (demo === 'Orrin pram') for (const key of 'uuu') await page.keyboard.press(key);
