@@ -87,6 +87,17 @@ export function numberOption(
   throw new Refusal(`--${key} is "${text}"; expected a number from ${bounds.min} to ${bounds.max}`);
 }
 
+/** An option that lists numbers, one at least. */
+export function numbersOption(options: Options, key: string, example: string): number[] {
+  const text = options[key];
+  if (text === undefined) throw new Refusal(`--${key} is missing; expected one or more x, ${example}`);
+  return text.split(',').map((part) => {
+    const x = Number(part);
+    if (part.trim() === '' || !Number.isFinite(x)) throw new Refusal(`--${key} has "${part}"; expected a number of mm`);
+    return x;
+  });
+}
+
 export const findingJson = (finding: Finding) => ({
   severity: finding.severity,
   code: finding.code,

@@ -1,15 +1,21 @@
 /** Parses the command line, calls one command, and turns refusals into exit codes: 0 answered, 2 refused, 1 failed. */
 import { parseArgs } from 'node:util';
+import { bevelsCommand } from './commands/bevels';
 import { exportCommand } from './commands/export';
 import { framesCommand } from './commands/frames';
 import { linesCommand } from './commands/lines';
 import { nestCommand } from './commands/nest';
 import { panelsCommand } from './commands/panels';
+import { projectCommand } from './commands/project';
+import { spacingCommand } from './commands/spacing';
 import { takeoffCommand } from './commands/takeoff';
 import { Refusal, type Answer, type Io, type Options } from './io';
+import { PROJECT_OPTIONS, PROJECT_USAGE } from './project-of';
 
 type Command = {
   readonly run: (file: string, options: Options, io: Io) => Answer;
+  /** It reads no file: all is in its options. */
+  readonly hasNoFile?: true;
   readonly options: readonly string[];
   readonly usage: string;
 };
@@ -19,19 +25,35 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   panels: { run: panelsCommand, options: ['thickness'], usage: 'panels FILE.csv [--thickness T]' },
   frames: {
     run: framesCommand,
-    options: ['at', 'skin', 'frame', 'face'],
-    usage: 'frames FILE.csv --at X1,X2,... --skin T --frame W [--face fore|aft]',
+    options: ['at', 'skin', 'frame', 'face', 'rake'],
+    usage: 'frames FILE.csv --at X1,X2,... --skin T --frame W [--face fore|aft] [--rake DEG]',
+  },
+  bevels: {
+    run: bevelsCommand,
+    options: ['line', 'skin', 'step'],
+    usage: 'bevels FILE.csv --line NAME [--skin T] [--step S]',
+  },
+  spacing: {
+    run: (_file, options) => spacingCommand(options),
+    hasNoFile: true,
+    options: ['run', 'ends', 'about'],
+    usage: 'spacing --run L --ends E --about S',
+  },
+  project: {
+    run: projectCommand,
+    options: ['out', ...PROJECT_OPTIONS],
+    usage: `project FILE.csv --out FILE.json ${PROJECT_USAGE}`,
   },
   nest: {
     run: nestCommand,
     options: ['seconds', 'seed', 'rounds'],
     usage: 'nest FILE.json [--seconds S | --rounds R] [--seed N]',
   },
-  takeoff: { run: takeoffCommand, options: [], usage: 'takeoff PROJECT.json' },
+  takeoff: { run: takeoffCommand, options: PROJECT_OPTIONS, usage: `takeoff FILE ${PROJECT_USAGE}` },
   export: {
     run: exportCommand,
-    options: ['out', 'only'],
-    usage: 'export PROJECT.json --out DIR [--only dxf,svg,pdf,csv,stl]',
+    options: ['out', 'only', ...PROJECT_OPTIONS],
+    usage: `export FILE --out DIR [--only dxf,svg,pdf,csv,stl] ${PROJECT_USAGE}`,
   },
 };
 
@@ -73,21 +95,32 @@ function answer(args: readonly string[], io: Io): number {
   return 0;
 }
 
+/** `--rake -15` as `--rake=-15`: a figure below nought is no option. */
+const withNegatives = (args: readonly string[]): string[] =>
+  args.reduce<string[]>((before, arg) => {
+    const last = before[before.length - 1];
+    const isValue = /^-[\d.]/.test(arg) && last !== undefined && /^--[^=]+$/.test(last);
+    return isValue ? [...before.slice(0, -1), `${last}=${arg}`] : [...before, arg];
+  }, []);
+
 function parse(args: readonly string[], command: Command) {
   const strings = Object.fromEntries(command.options.map((key) => [key, { type: 'string' as const }]));
   const config = { ...strings, json: { type: 'boolean' as const }, time: { type: 'boolean' as const } };
   let parsed;
   try {
-    parsed = parseArgs({ args: [...args], options: config, allowPositionals: true, strict: true });
+    parsed = parseArgs({ args: withNegatives(args), options: config, allowPositionals: true, strict: true });
   } catch (error) {
     throw new Refusal(`${error instanceof Error ? error.message : String(error)}; expected kalo ${command.usage}`);
   }
   const [file, ...more] = parsed.positionals;
-  if (file === undefined || more.length > 0) throw new Refusal(`expected one file: kalo ${command.usage}`);
+  if (command.hasNoFile && file !== undefined)
+    throw new Refusal(`found "${file}"; expected no file: kalo ${command.usage}`);
+  if (!command.hasNoFile && (file === undefined || more.length > 0))
+    throw new Refusal(`expected one file: kalo ${command.usage}`);
   // one of the two types by the config above
   const values = parsed.values as Record<string, string | boolean | undefined>;
   const options = Object.fromEntries(
     command.options.flatMap((key) => (typeof values[key] === 'string' ? [[key, values[key]]] : [])),
   ) as Options; // only strings kept
-  return { file, options, isJson: values['json'] === true, isTimed: values['time'] === true };
+  return { file: file ?? '', options, isJson: values['json'] === true, isTimed: values['time'] === true };
 }

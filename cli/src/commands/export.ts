@@ -2,12 +2,13 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { EXPORT_KINDS, exportFiles, type ExportKind } from '@kalotrope/core/exchange';
 import { allFindings, createDerive, searchAll, sentence } from '@kalotrope/core/project';
-import { findingJson, Refusal, readProjectOption, type Answer, type Io, type Options } from '../io';
+import { findingJson, Refusal, type Answer, type Io, type Options } from '../io';
+import { projectOf } from '../project-of';
 import { LAYOUT_ROUNDS } from './takeoff';
 
 /** Writes the files; on standard error it says what stops the work, parts that are on no sheet among it. */
 export function exportCommand(file: string, options: Options, io: Io): Answer {
-  const project = readProjectOption(file);
+  const project = projectOf(file, options, io);
   const dir = options['out'];
   if (dir === undefined) throw new Refusal('--out is missing; expected a folder');
   const kinds = readKinds(options['only']);

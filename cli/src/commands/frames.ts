@@ -1,18 +1,20 @@
 import { frameAt } from '@kalotrope/core/frames';
 import { bendLines } from '@kalotrope/core/lines';
 import { developPanels } from '@kalotrope/core/panels';
-import { Refusal, numberOption, readLinesFile, trim, type Answer, type Io, type Options } from '../io';
+import { toRad } from '@kalotrope/core/measure';
+import { Refusal, numberOption, numbersOption, readLinesFile, trim, type Answer, type Io, type Options } from '../io';
 
 export function framesCommand(file: string, options: Options, io: Io): Answer {
   const skin = numberOption(options, 'skin', { min: 0, max: 100 });
   const width = numberOption(options, 'frame', { min: 0, max: 500 });
   const face = options['face'] ?? 'fore';
   if (face !== 'fore' && face !== 'aft') throw new Refusal(`--face is "${face}"; expected fore or aft`);
-  const xs = stations(options['at']);
+  const rakeDeg = numberOption(options, 'rake', { min: -60, max: 60, otherwise: 0 });
+  const xs = numbersOption(options, 'at', 'such as --at 600,1200');
   const hull = bendLines(readLinesFile(file, io)).value;
   const panels = developPanels(hull, { thickness: Math.max(skin, 1) }).value;
   const frames = xs.map((x) => {
-    const frame = frameAt(panels, x, { skin, width, face });
+    const frame = frameAt(panels, x, { skin, width, face, rakeRad: toRad(rakeDeg) });
     if (!frame)
       throw new Refusal(
         `--at ${x}: no section there; expected from ${Math.ceil(hull.fromX)} to ${Math.floor(hull.toX)}`,
@@ -42,13 +44,4 @@ export function framesCommand(file: string, options: Options, io: Io): Answer {
     }),
   );
   return { json: { frames }, text: ['x\tedge\tbevel °\tbow mm', ...rows].join('\n') };
-}
-
-function stations(text: string | undefined): number[] {
-  if (text === undefined) throw new Refusal('--at is missing; expected one or more x, such as --at 600,1200');
-  return text.split(',').map((part) => {
-    const x = Number(part);
-    if (part.trim() === '' || !Number.isFinite(x)) throw new Refusal(`--at has "${part}"; expected a number of mm`);
-    return x;
-  });
 }

@@ -1,13 +1,14 @@
 import { fromWords } from '@kalotrope/core/epoxy';
 import { allFindings, createDerive, searchAll } from '@kalotrope/core/project';
 import { leftOff, listed, tallySheets, type SheetCount } from '@kalotrope/core/sheets';
-import { findingJson, findingsText, readProjectOption, trim, type Answer, type Options } from '../io';
+import { findingJson, findingsText, trim, type Answer, type Io, type Options } from '../io';
+import { projectOf } from '../project-of';
 
 /** Enough for a layout near the best of this method; repeatable. */
 export const LAYOUT_ROUNDS = 40;
 
-export function takeoffCommand(file: string, _options: Options): Answer {
-  const project = readProjectOption(file);
+export function takeoffCommand(file: string, options: Options, io: Io): Answer {
+  const project = projectOf(file, options, io);
   const derived = createDerive()(project);
   const { value } = derived.epoxy;
   const found = searchAll(project, derived, LAYOUT_ROUNDS);

@@ -1,5 +1,5 @@
 /** Epoxy and glass: what do I buy, and what do I mix now? */
-import type { Frame, School } from '../frames';
+import type { FramesValue, School } from '../frames';
 import type { JointedPanel } from '../joints';
 import type { Hull } from '../lines';
 import type { PanelsValue } from '../panels';
@@ -16,7 +16,7 @@ type Before = {
   readonly values: {
     readonly lines: Pick<Hull, 'lines'>;
     readonly panels: PanelsValue;
-    readonly frames: readonly Frame[];
+    readonly frames: FramesValue;
     readonly joints: readonly JointedPanel[];
   };
 };
@@ -34,7 +34,7 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole & Epox
       lines: values.lines.lines,
       panels,
       transoms,
-      frames: values.frames,
+      frames: values.frames.frames,
       jointed: values.joints,
       school: project.school,
       part: { ...part },

@@ -5,7 +5,7 @@
  * and the centre, less the sector (derived here); times length and density, less the filler's share. Glass takes
  * resin in proportion to its weight. Waste is a share of what is mixed, so the sum is divided by one less that share.
  */
-import { at, cross3, distance2, dot3, polylineLength, unit3, type Vec3 } from '../geometry';
+import { at, cross3, distance2, dot3, unit3, type Vec3 } from '../geometry';
 import type { Assumption } from '../findings';
 import type { Frame, School } from '../frames';
 import type { JointedPanel } from '../joints';
@@ -105,7 +105,9 @@ export function filletArea(radius: number, angleRad: number): number {
 export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
   const seams = findSeams(input);
   const lines = [
-    ...(input.school === 'filleted' ? seams.flatMap((seam) => filletLines(seam, input.part)) : []),
+    ...seams
+      .filter(({ kind }) => kind === 'bulkhead' || input.school === 'filleted')
+      .flatMap((seam) => filletLines(seam, input.part)),
     ...seams.flatMap((seam) => tapeLines(seam, input)),
     ...sheathingLines(input),
     ...sealingLines(input),
@@ -154,17 +156,15 @@ function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
     const angleDeg = length > 0 ? toDeg(turned / length) : BULKHEAD_ANGLE_DEG.value;
     seams.push({ id: transom.id, kind: 'transom', name: transom.name, length, angleDeg, isFilleted });
   }
-  if (!isFilleted) return seams;
-  for (const frame of frames)
-    seams.push({
-      id: frame.id,
-      kind: 'bulkhead',
-      name: frame.name,
-      length: 2 * polylineLength(frame.outline),
-      angleDeg: BULKHEAD_ANGLE_DEG.value,
-      isFilleted,
-    });
-  return seams;
+  return [...seams, ...frames.flatMap(bulkheadSeam)];
+}
+
+/** Along the edges that are filleted; none where no edge is. */
+function bulkheadSeam({ id, name, edges }: Frame): Seam[] {
+  const filleted = edges.filter(({ school }) => school === 'filleted');
+  const length = filleted.reduce((sum, { seamMm }) => sum + seamMm, 0);
+  if (length === 0) return [];
+  return [{ id, kind: 'bulkhead', name, length, angleDeg: BULKHEAD_ANGLE_DEG.value, isFilleted: true }];
 }
 
 /** Inner angle between two panels that meet, averaged over the seam by the normals of the rulings along it. */
@@ -252,7 +252,7 @@ function filletLines(seam: Seam, part: EpoxyPart): TakeoffLine[] {
 
 function tapeLines(seam: Seam, { part, school }: TakeoffInput): TakeoffLine[] {
   const isBulkhead = seam.kind === 'bulkhead';
-  const inside = school === 'filleted' ? part.tapeLayersInside * (isBulkhead ? 2 : 1) : 0;
+  const inside = isBulkhead || school === 'filleted' ? part.tapeLayersInside * (isBulkhead ? 2 : 1) : 0;
   const layers = inside + (isBulkhead ? 0 : part.tapeLayersOutside);
   const tapeM = (seam.length * layers) / 1000;
   const clothM2 = (tapeM * part.tapeWidth) / 1000;
@@ -283,7 +283,7 @@ function sheathingLines({ lines, panels, part }: TakeoffInput): TakeoffLine[] {
   });
 }
 
-function sealingLines({ panels, transoms, frames, part, school }: TakeoffInput): TakeoffLine[] {
+function sealingLines({ panels, transoms, frames, part }: TakeoffInput): TakeoffLine[] {
   const rate = part.sealingCoats === 0 ? 0 : SEAL_FIRST_COAT.value + (part.sealingCoats - 1) * SEAL_NEXT_COAT.value;
   const line = (item: string, faceM2: number): TakeoffLine => ({
     ...none,
@@ -294,20 +294,10 @@ function sealingLines({ panels, transoms, frames, part, school }: TakeoffInput):
   });
   const skin = panels.map((panel) => line(panel.name, 2 * bothSides(panel)));
   const ends = transoms.map((transom) => line(transom.name, 2 * transom.areaM2));
-  const bulkheads = school === 'framed' ? [] : frames.map((frame) => line(frame.name, 2 * halfArea(frame) * 2));
+  const bulkheads = frames
+    .filter(({ material }) => material === 'plywood')
+    .map(({ name, areaM2 }) => line(name, 2 * areaM2));
   return [...skin, ...ends, ...bulkheads];
-}
-
-/** Between half outline and centreline, up to the sheer's height, m². */
-function halfArea(frame: Frame): number {
-  return (
-    Math.abs(
-      frame.outline.reduce((sum, p, i) => {
-        const before = frame.outline[i - 1];
-        return before ? sum + ((p[0] + before[0]) / 2) * (p[1] - before[1]) : 0;
-      }, 0),
-    ) / 1e6
-  );
 }
 
 function scarfLines({ jointed, part }: TakeoffInput): TakeoffLine[] {

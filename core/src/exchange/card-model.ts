@@ -21,7 +21,7 @@ import {
   type Outline,
   type Vec2,
 } from '../geometry';
-import { cutOutline } from '../frames';
+import { plainOutline } from '../frames';
 import { layFlat } from '../surface';
 import { pointsBetween, sharedStretches, stationMarks, withFlat, type Panel, type Shared } from '../panels';
 import type { Derived, Project } from '../project';
@@ -121,11 +121,9 @@ function cardParts(derived: Derived, options: CardOptions): CardPart[] {
   });
   const flat = [
     ...transoms.map(({ id, name, outline }) => ({ id: id as string, name, outline })),
-    ...derived.frames.value.map((frame) => ({
-      id: frame.id,
-      name: frame.name,
-      outline: cutOutline(frame, 'filleted', 0),
-    })),
+    ...derived.frames.value.frames
+      .filter(({ hand }) => hand === 'across')
+      .map((frame) => ({ id: frame.id, name: frame.name, outline: plainOutline(frame) })),
   ].map(({ id, name, outline }): RawPart => {
     const edge = outline.map((p) => small(p, options.scale));
     const folds = options.edges === 'tabs' ? runsBelowTop(edge) : [];

@@ -2,7 +2,7 @@
  * The dimensions over all of a part at full size: what one lays the tape along before cutting, to see that the paper is
  * true and the sheet large enough.
  */
-import { boundsOf, type Vec2 } from '../geometry';
+import { boundsOf, type Box, type Vec2 } from '../geometry';
 import { formatWithUnit, type Notation } from '../measure';
 import type { Drawing, DrawnPath } from './drawing';
 import { LINE_MM } from './sheet';
@@ -27,11 +27,17 @@ const tick = ([x, y]: Vec2): DrawnPath =>
     [x + TICK_MM, y + TICK_MM],
   ]);
 
+const holds = (box: Box, { minX, maxX, minY, maxY }: Box): boolean =>
+  box.minX <= minX && maxX <= box.maxX && box.minY <= minY && maxY <= box.maxY;
+
 /** The drawing with them, under the part and at its right; as it is where it is not of one part. */
 export function withOverall(drawing: Drawing, notation: Notation): Drawing {
   const cut = drawing.paths.filter(({ layer, isClosed }) => layer === 'cut' && isClosed);
-  if (cut.length !== 1) return drawing;
-  const { minX, maxX, minY, maxY } = boundsOf(cut.flatMap(({ points }) => points));
+  const boxes = cut.map(({ points }) => boundsOf(points));
+  // one part: what else is cut lies within it
+  const whole = boxes.find((box) => boxes.every((other) => holds(box, other)));
+  if (!whole) return drawing;
+  const { minX, maxX, minY, maxY } = whole;
   const [under, beside] = [minY - OFF_MM, maxX + OFF_MM];
   const ends: readonly (readonly [Vec2, Vec2])[] = [
     [

@@ -12,6 +12,7 @@ export type ShapeSheet = Omit<TitleOf, 'scale'> & {
   readonly title: string;
   /** As it is cut; x athwart from the centreline, y up. */
   readonly cut: Outline;
+  readonly holes?: readonly Outline[];
   /** A line on it, and what the key calls it. */
   readonly mark?: { readonly points: readonly Vec2[]; readonly words: string };
   /** The places that have their figures beside them. */
@@ -28,7 +29,7 @@ const GAP_MM = 4;
 const NAME_MM = 6;
 
 export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
-  const { cut, mark, corners, tables, tableMm, part } = sheet;
+  const { cut, holes = [], mark, corners, tables, tableMm, part } = sheet;
   const inner = innerBox(pageOnItsSide(head.paper));
   const { notation } = head;
   const box = boundsOf(cut);
@@ -36,7 +37,7 @@ export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
   const room = { ...inner, maxX: inner.maxX - tableMm, minY: inner.minY + FOOT_MM };
   const figures = corners.map(([y, z]): ViewText => ({
     at: [y, z],
-    text: `${formatFine(y, notation)} out, ${formatFine(z, notation)} up`,
+    text: `${formatFine(Math.abs(y), notation)} out, ${formatFine(z, notation)} up`,
     ...besideCorner([y, z], box),
   }));
   const centreline: Vec2[] = [
@@ -46,7 +47,7 @@ export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
   const drawn = viewOn(
     {
       paths: [
-        { kind: 'cut', points: cut, isClosed: true },
+        ...[cut, ...holes].map((points) => ({ kind: 'cut' as const, points, isClosed: true })),
         ...(mark ? [{ kind: 'mark' as const, points: mark.points }] : []),
         { kind: 'construction', points: centreline },
       ],

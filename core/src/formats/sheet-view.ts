@@ -92,4 +92,7 @@ export function viewOn(view: SheetView, { room, notation, scale: given, besideMm
 export const besideCorner = ([x, y]: Vec2, box: LabelBox): Pick<ViewText, 'by' | 'align'> =>
   Math.abs(x) < 1
     ? { by: [0, -5], align: 'center' }
-    : { by: [-2, y > (box.minY + box.maxY) / 2 ? -4.5 : 1.5], align: 'right' };
+    : {
+        by: [x > 0 ? -2 : 2, y > (box.minY + box.maxY) / 2 ? -4.5 : 1.5],
+        align: x > 0 ? 'right' : 'left',
+      };

@@ -3,3 +3,13 @@ import { house } from '../stage';
 
 export const FILLET_GAP = house(1.5, 'mm', 'room for glue all round a filleted bulkhead; a wider one no fillet closes');
 export const BULKHEAD_THICKNESS = house(9, 'mm', 'one size up from a 6 mm skin: stiff enough to hold its shape uncut');
+export const RING_BREADTH = house(70, 'mm', 'stiff enough to bend a side round, in plywood of 9 to 12 mm');
+export const RING_CORNER = house(40, 'mm', 'a jig saw follows it, and no crack starts from it');
+export const OPENING_CORNER = house(25, 'mm', 'the least that starts no crack in the corner of an opening');
+export const OPENING_EDGE = house(60, 'mm', 'plywood left round an opening to carry what it carried before');
+export const HOLE_EDGE = house(12, 'mm', 'plywood left round a small hole or notch, so that it does not break out');
+export const LIMBER_DIAMETER = house(25, 'mm', 'not stopped by a leaf');
+export const LIMBER_SET_IN = house(25, 'mm', 'clear of a fillet of 20 mm and its tape');
+export const MEMBER_WIDTH = house(30, 'mm', 'takes a row of screws in its middle');
+export const MEMBER_DEPTH = house(20, 'mm', 'bends round the side of a small boat in one piece');
+export const NOTCH_ROOM = house(0.5, 'mm', 'for glue, a side');

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { at, crossesItself, signedArea, type Vec2 } from '../geometry';
 import { distanceToSegment } from '../geometry/polyline';
 import { createDerive, demoProject, DEMO_IDS } from '../project';
-import { cutOutline, frameAt } from './frame';
+import { cutOf } from './fixtures/cut-of';
+import { frameAt } from './section';
 
 const distanceTo = (p: Vec2, line: readonly Vec2[]): number =>
   Math.min(...line.slice(1).map((q, i) => distanceToSegment(p, at(line, i), q)));
@@ -48,7 +49,7 @@ describe.each(DEMO_IDS.filter((id) => id !== 'slips'))('the frames of the demo %
       for (const x of xs) {
         const frame = frameAt(panels, x, { skin, width, face: 'fore' });
         if (!frame) throw new Error('no section');
-        const cut = cutOutline({ id: 'f', name: 'F', ...frame }, school, 1.5);
+        const cut = cutOf(frame, school, 1.5);
         expect(crossesItself(cut)).toBe(false);
         expect(signedArea(cut)).toBeGreaterThan(0);
         for (const [y, z] of cut)

@@ -14,49 +14,83 @@ import {
   type ExportTable,
   type SheetHead,
 } from '../formats';
-import { at, type Vec2 } from '../geometry';
+import { at, boundsOf, type Outline, type Vec2 } from '../geometry';
 import { formatWithUnit, type Notation } from '../measure';
-import { stationMarks, type Panel } from '../panels';
+import { planeMark, type Panel } from '../panels';
 import type { Marks } from '../stage';
-import { cutOutline, type Frame } from './frame';
+import { asSeen, cutAsSeen, type Frame } from './frame';
+import type { FramesValue } from './judge';
 import { frameMaterial } from './material';
-import type { FramesPart, School } from './schema';
-
-type FrameDrawnIn = { readonly school: School; readonly gap: number; readonly notation: Notation };
+import { planeOf } from './section';
 
 /** A frame's blank, seen from its station face, with the edge of the station face where that differs. */
-function frameDrawing(frame: Frame, { school, gap, notation }: FrameDrawnIn): Drawing {
-  const mirror = [...frame.outline].reverse().map(([y, z]): Vec2 => [-y, z]);
+function frameDrawing(frame: Frame, notation: Notation): Drawing {
   const low = Math.min(...frame.outline.map((p) => p[1]));
   const high = Math.max(...frame.outline.map((p) => p[1]));
-  const face = frame.face === 'fore' ? 'FORE face' : 'AFT face';
-  const middle = (low + high) / 2;
+  const face = faceWord(frame);
+  const { outline, holes } = cutAsSeen(frame);
+  const at = wordsAt(frame, outline);
   return {
     name: frame.id,
     title: frame.name,
-    hand: `1 to cut, ${face}`,
-    material: frameMaterial(frame, school, notation),
+    hand: `${toCut(frame)}, ${face}`,
+    material: frameMaterial(frame, notation),
     paths: [
-      closedPath('cut', cutOutline(frame, school, gap)),
-      openPath([...mirror, ...frame.outline]),
-      straightPath([0, low], [0, high]),
+      closedPath('cut', outline),
+      ...holes.map((hole) => closedPath('cut', hole)),
+      ...faceCurves(frame).map((curve) => openPath(curve)),
+      ...(frame.hand === 'across' ? [straightPath([0, low], [0, high])] : []),
     ],
-    // to the right of the centreline, which it would be crossed by
     texts: [
-      { at: [10, middle], heightMm: TEXT_MM, text: frame.name },
-      { at: [10, middle - 2 * TEXT_MM], heightMm: TEXT_MM * 0.7, text: face },
-      { at: [10, middle - 3.4 * TEXT_MM], heightMm: TEXT_MM * 0.7, text: `at ${formatWithUnit(frame.x, notation)}` },
+      { at, heightMm: TEXT_MM, text: frame.name },
+      { at: below(at, 2), heightMm: TEXT_MM * 0.7, text: face },
+      { at: below(at, 3.4), heightMm: TEXT_MM * 0.7, text: `at ${formatWithUnit(frame.x, notation)}` },
     ],
   };
 }
 
+const below = ([x, y]: Vec2, lines: number): Vec2 => [x, y - lines * TEXT_MM];
+
+const faceWord = ({ face }: Pick<Frame, 'face'>): string => (face === 'fore' ? 'FORE face' : 'AFT face');
+
+/** How many, and of which hand: a pair is drawn as its starboard part. */
+export const toCut = ({ hand }: Pick<Frame, 'hand'>): string =>
+  ({ across: '1 to cut', pair: '1 starboard, 1 port (mirrored)', starboard: '1 starboard', port: '1 port' })[hand];
+
+/** Beside the centreline, which would cross the words, or in the middle of a part to one side of it. */
+function wordsAt(frame: Frame, outline: Outline): Vec2 {
+  const box = boundsOf(outline);
+  const middle = (box.minY + box.maxY) / 2;
+  return frame.hand === 'across' ? [10, middle] : [box.minX + (box.maxX - box.minX) * 0.2, middle];
+}
+
+/**
+ * Of a frame the edge of the station face at the skin, or another curve of its starboard half, as it is seen from that
+ * face: on both sides, or on the part's own.
+ */
+export function faceCurves(frame: Pick<Frame, 'face' | 'outline' | 'hand'>, half = frame.outline): Vec2[][] {
+  const starboard = half.map((p) => asSeen(frame, p));
+  const port = half.map(([y, z]) => asSeen(frame, [-y, z]));
+  switch (frame.hand) {
+    case 'across':
+      return [[...[...port].reverse(), ...starboard]];
+    case 'port':
+      return [port];
+    default:
+      return [starboard];
+  }
+}
+
 /** Where a frame's two faces stand; its name goes with the station face. */
 export function framesOnPanel(panel: Panel, frames: readonly Frame[]): Marks {
-  const faces = frames.flatMap(({ name, x, width, face }) => [
-    { label: name, x },
-    { label: '', x: x + (face === 'fore' ? width : -width) },
-  ]);
-  const marks = stationMarks(panel, faces);
+  const marks = frames.flatMap((frame) => {
+    const { normal, level } = planeOf(frame);
+    const otherFace = frame.face === 'fore' ? frame.width : -frame.width;
+    return [
+      { label: frame.name, curve: planeMark(panel, { normal, level }) },
+      { label: '', curve: planeMark(panel, { normal, level: level + otherFace }) },
+    ].filter(({ curve }) => curve.length > 1);
+  });
   return {
     paths: marks.map((mark) => ({ ...openPath(mark.curve), layerName: 'FRAMES' })),
     texts: marks
@@ -91,18 +125,16 @@ const frameCsv = (frame: Frame, notation: Notation): string =>
 
 /** What the frames are drawn from. */
 export type FramesWhole = {
-  readonly project: { readonly school: School; readonly frames: FramesPart; readonly notation: Notation };
-  readonly values: { readonly frames: readonly Frame[] };
+  readonly project: { readonly notation: Notation };
+  readonly values: { readonly frames: FramesValue };
   readonly sheetHead: SheetHead;
 };
 
 export const framesDrawings = ({ project, values }: FramesWhole): Drawing[] =>
-  values.frames.map((frame) =>
-    frameDrawing(frame, { school: project.school, gap: project.frames.filletGap, notation: project.notation }),
-  );
+  values.frames.frames.map((frame) => frameDrawing(frame, project.notation));
 
 export const framesTables = ({ project, values }: FramesWhole): ExportTable[] =>
-  values.frames.map((frame) => ({
+  values.frames.frames.map((frame) => ({
     name: frame.id,
     title: `${frame.name}, its edges and bevels`,
     csv: frameCsv(frame, project.notation),

@@ -29,6 +29,49 @@ export const FRAMES_FINDINGS = {
       'Cut it to the curve; straight across would leave a gap.',
     { frame: 'Frame at 1200', panel: 'Bottom', bowMm: 4.2 },
   ),
+  'frame-empty': entry(
+    { frame: word },
+    ({ frame }) => `Nothing is left of ${frame}: its bounds or its top leave no part of the section. Widen them.`,
+    { frame: 'Bulkhead 3' },
+  ),
+  'frame-in-pieces': entry(
+    { frame: word, pieces: figure },
+    ({ frame, pieces }) =>
+      `What is cut in ${frame} parts it into ${pieces} pieces, of which the largest is drawn. ` +
+      'Make an opening smaller, or move it.',
+    { frame: 'Bulkhead 2', pieces: 2 },
+  ),
+  'cut-outside': entry(
+    { frame: word, cut: word },
+    ({ frame, cut }) => `${frame}: ${cut} lies off the part. Set it nearer to the centreline.`,
+    { frame: 'Bulkhead 2', cut: 'limber hole 1' },
+  ),
+  'cut-sharp': entry(
+    { frame: word, cut: word, cornerMm: figure, leastMm: figure },
+    ({ frame, cut, cornerMm, leastMm }, { length }) =>
+      `${frame}: the corners of ${cut} have a radius of ${length(cornerMm)}. ` +
+      `Make it ${length(leastMm)}: cracks start from sharp corners.`,
+    { frame: 'Bulkhead 2', cut: 'opening 1', cornerMm: 5, leastMm: 25 },
+  ),
+  'cut-near-edge': entry(
+    { frame: word, cut: word, nearMm: figure, leastMm: figure },
+    ({ frame, cut, nearMm, leastMm }, { length }) =>
+      `${frame}: ${cut} leaves ${length(nearMm)} of plywood to the edge, for ${length(leastMm)} at least. ` +
+      'Move it inward, or make it smaller.',
+    { frame: 'Bulkhead 2', cut: 'opening 1', nearMm: 32, leastMm: 60 },
+  ),
+  'cuts-near': entry(
+    { frame: word, cut: word, other: word, nearMm: figure, leastMm: figure },
+    ({ frame, cut, other, nearMm, leastMm }, { length }) =>
+      `${frame}: ${cut} and ${other} are ${length(nearMm)} apart, for ${length(leastMm)} at least. Move one of them.`,
+    { frame: 'Bulkhead 2', cut: 'opening 1', other: 'limber hole 2', nearMm: 4, leastMm: 60 },
+  ),
+  'member-nowhere': entry(
+    { member: word },
+    ({ member }) =>
+      `${member} has nowhere to run: no panel lies on that side of its line, or nothing is left between its ends.`,
+    { member: 'Chine log' },
+  ),
 } as const;
 
 export type FramesFinding = FindingsOf<typeof FRAMES_FINDINGS>;

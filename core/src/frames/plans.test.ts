@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { oneMore, widestRoom } from './plans';
+import { copyOf, oneMore, plainFrame, widestRoom } from './plans';
 import { framesSchema, type FramePlan } from './schema';
 
-const plan = (id: string, name: string, x: number): FramePlan => ({ id, name, x, width: 12, face: 'aft' });
+const plan = (id: string, name: string, x: number): FramePlan => plainFrame({ id, name, x, width: 12, face: 'aft' });
 const ends = { fromX: 0, toX: 4000 };
 
 describe('the widest room', () => {
@@ -19,7 +19,12 @@ describe('the widest room', () => {
 describe('one more frame', () => {
   it('is named and made as the last', () => {
     const more = oneMore([plan('x', 'Bulkhead 1', 1), plan('y', 'Bulkhead 2', 2)], 1500.4);
-    expect(more).toEqual({ id: 'frame.3', name: 'Bulkhead 3', x: 1500, width: 12, face: 'aft' });
+    expect(more).toEqual(plan('frame.3', 'Bulkhead 3', 1500));
+  });
+  it('is a copy of any other in all but place and name', () => {
+    const first = { ...plan('x', 'Ring 1', 1), kind: 'ring' as const, rakeDeg: 4 };
+    const copy = copyOf([first, plan('y', 'Bulkhead 2', 2)], first, 900);
+    expect(copy).toEqual({ ...first, id: 'frame.3', name: 'Ring 3', x: 900 });
   });
   it('has a name and an id of its own, whatever the others are called, and is taken by the schema', () => {
     const names = fc.constantFrom('Frame 1', 'frame 2', 'Frame 3', 'Bulkhead 2', '2', '4½', 'Mould', ' 7 ');

@@ -1,9 +1,65 @@
-/** Frames put in and taken out. Lengths mm. */
-import { BULKHEAD_THICKNESS } from './constants';
-import type { FramePlan } from './schema';
+/** Frames put in, copied and taken out. Lengths mm. */
+import type { LinesPart } from '../lines';
+import { usualIn, type Notation } from '../measure';
+import {
+  BULKHEAD_THICKNESS,
+  HOLE_EDGE,
+  LIMBER_DIAMETER,
+  LIMBER_SET_IN,
+  MEMBER_DEPTH,
+  MEMBER_WIDTH,
+  NOTCH_ROOM,
+  OPENING_CORNER,
+  OPENING_EDGE,
+  RING_BREADTH,
+  RING_CORNER,
+} from './constants';
+import type { FramePlan, FramesPart, Limber, Member } from './schema';
 
 /** Where frames are kept in the project, for edits. */
 export const FRAMES_PATH = ['frames', 'frames'] as const;
+
+type Needed = Pick<FramePlan, 'id' | 'name' | 'x'>;
+
+/** A frame of which no more is decided than where it stands: the whole section, upright, as the boat is built. */
+export const plainFrame = (given: Needed & Partial<FramePlan>): FramePlan => ({
+  kind: 'usual',
+  rakeDeg: 0,
+  width: BULKHEAD_THICKNESS.value,
+  face: 'fore',
+  lining: 0,
+  school: null,
+  edges: [],
+  bounds: { hand: 'across', inner: 0, outer: null, bottom: null },
+  top: { kind: 'straight', mm: 0, below: 0 },
+  ring: { breadth: RING_BREADTH.value, floor: RING_BREADTH.value, beam: 0, corner: RING_CORNER.value },
+  proud: { skin: 0, top: 0 },
+  openings: [],
+  limbers: [],
+  ...given,
+});
+
+/** Labels at which points lie this near in x are one station. */
+const SAME_X_MM = 0.5;
+
+/** A table of more stations than this is no builder's: it gets so many frames, spread evenly. */
+const MOST_FRAMES = 24;
+
+/** Frames for a new project: at every other station that all lines share, the first left out. */
+export function framesAtStations(lines: LinesPart): FramePlan[] {
+  const seen = new Map<string, { x: number; count: number }>();
+  for (const line of lines.longitudinals)
+    for (const { station, x } of line.points) {
+      const known = seen.get(station);
+      if (station !== '' && (!known || Math.abs(known.x - x) < SAME_X_MM))
+        seen.set(station, { x, count: (known?.count ?? 0) + 1 });
+    }
+  const shared = [...seen].filter(([, { count }]) => count === lines.longitudinals.length && count > 1);
+  const step = Math.max(2, Math.ceil(shared.length / MOST_FRAMES));
+  return shared
+    .filter((_, i) => i % step === 1)
+    .map(([label, { x }]) => plainFrame({ id: `frame.${label}`, name: `Frame ${label}`, x }));
+}
 
 type Ends = { readonly fromX: number; readonly toX: number };
 
@@ -22,16 +78,71 @@ export function widestRoom(plans: readonly FramePlan[], { fromX, toX }: Ends): n
 /** One more, of the thickness and named after the manner of the last: `Bulkhead 4` after three. */
 export function oneMore(plans: readonly FramePlan[], x: number): FramePlan {
   const last = plans[plans.length - 1];
-  const word = last?.name.replace(/[\s\d½.]+$/, '') || 'Frame';
+  return plainFrame({ ...freeName(plans, last?.name ?? 'Frame'), x: whole(x), ...(last && usualOf(last)) });
+}
+
+const usualOf = ({ width, face }: FramePlan) => ({ width, face });
+
+/** The same again, in all but its place and its name. */
+export const copyOf = (plans: readonly FramePlan[], plan: FramePlan, x: number): FramePlan => ({
+  ...plan,
+  ...freeName(plans, plan.name),
+  x: whole(x),
+});
+
+/** An id and a name that no other has, after the manner of a name: its word, and the next number. */
+function freeName(plans: readonly FramePlan[], like: string): Pick<FramePlan, 'id' | 'name'> {
+  const word = like.replace(/[\s\d½.]+$/, '') || 'Frame';
   const isFree = (n: number) =>
     plans.every(({ id, name }) => id !== `frame.${n}` && name.toLowerCase() !== `${word} ${n}`.toLowerCase());
   let number = plans.length + 1;
   while (!isFree(number)) number++;
-  return {
-    id: `frame.${number}`,
-    name: `${word} ${number}`.slice(0, 60),
-    x: whole(x),
-    width: last?.width ?? BULKHEAD_THICKNESS.value,
-    face: last?.face ?? 'fore',
-  };
+  return { id: `frame.${number}`, name: `${word} ${number}`.slice(0, 60) };
 }
+
+/** An id for one more of a list: the first number that is free. */
+export function freeId(word: string, taken: readonly { readonly id: string }[]): string {
+  let number = taken.length + 1;
+  while (taken.some(({ id }) => id === `${word}.${number}`)) number++;
+  return `${word}.${number}`;
+}
+
+/** Where members are kept in the project, for edits. */
+export const MEMBERS_PATH = ['frames', 'members'] as const;
+
+/** One more member: a stringer of a usual section, above the lowest line unless told. */
+export const plainMember = (
+  taken: readonly Member[],
+  notation: Notation,
+  given: Partial<Member> & { readonly line?: string } = {},
+): Member => ({
+  id: freeId('member', taken),
+  name: `Stringer ${taken.length + 1}`,
+  line: 'chine',
+  on: 'above',
+  away: 0,
+  side: 'inside',
+  width: usualIn(MEMBER_WIDTH.value, notation),
+  depth: usualIn(MEMBER_DEPTH.value, notation),
+  from: null,
+  to: null,
+  isThrough: true,
+  clearance: NOTCH_ROOM.value,
+  ...given,
+});
+
+/** What is kept round cuts in a new project. */
+export const keptIn = (notation: Notation): FramesPart['keep'] => ({
+  opening: usualIn(OPENING_EDGE.value, notation),
+  hole: usualIn(HOLE_EDGE.value, notation),
+  corner: usualIn(OPENING_CORNER.value, notation),
+});
+
+/** A limber hole as usual, on both sides of the centreline where it is off it. */
+export const plainLimber = (taken: readonly Limber[], out: number, notation: Notation): Limber => ({
+  id: freeId('limber', taken),
+  out: whole(out),
+  diameter: usualIn(LIMBER_DIAMETER.value, notation),
+  setIn: usualIn(LIMBER_SET_IN.value, notation),
+  isPair: out > 0,
+});

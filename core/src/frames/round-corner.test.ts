@@ -5,7 +5,7 @@ import { cutPanels } from '../panels/fixtures/cut-panels';
 import { developPanels, type RoundedChine } from '../panels';
 import type { Skin } from '../panels/cut/cut';
 import { roundedStrip } from '../panels/cut/rounding';
-import { frameAt } from './frame';
+import { frameAt } from './section';
 
 /** Straight lines: a level bottom and a side that leans out, so that they turn 60° at the chine. */
 const TURN = Math.PI / 3;

@@ -1,57 +1,139 @@
-/** The frames' part of a project: where frames and bulkheads stand. Lengths mm. */
+/**
+ * The frames' part of a project: what stands athwart in the hull, where, and what is cut in it. Lengths mm, angles
+ * degrees.
+ */
 import { z } from 'zod';
-import type { LinesPart } from '../lines';
-import { lengthField } from '../stage';
-import { BULKHEAD_THICKNESS } from './constants';
-
-const framePlanSchema = z.object({
-  id: z.string().min(1).max(40),
-  name: z.string().min(1).max(60),
-  /** Where the station face stands. */
-  x: lengthField('Station face', -100_000, 100_000),
-  /** Thickness along the boat. */
-  width: lengthField('Thickness of a frame', 1, 200),
-  /** Which face stands at x; the body lies on the other side. */
-  face: z.enum(['fore', 'aft']),
-});
-
-export const framesSchema = z.object({
-  frames: z.array(framePlanSchema).max(60),
-  /** Kept clear between a filleted bulkhead and the skin, all round. */
-  filletGap: lengthField('Gap at the skin', 0, 10),
-});
-
-export type FramePlan = z.infer<typeof framePlanSchema>;
-export type FramesPart = z.infer<typeof framesSchema>;
+import { figureField, lengthField, lengthOrNone } from '../stage';
 
 /** How edges are made: filleted and taped, or bevelled on timber. */
 export const SCHOOLS = ['filleted', 'framed'] as const;
 export type School = (typeof SCHOOLS)[number];
+/** The boat's own way, or another for this part or edge. */
+const schoolSchema = z.enum(SCHOOLS).nullable();
 
-/** Labels at which points lie this near in x are one station. */
-const SAME_X_MM = 0.5;
+/** `usual`: as the boat is built: a bulkhead in a filleted boat, a sawn frame in one framed in timber. */
+export const FRAME_KINDS = ['usual', 'bulkhead', 'ring', 'sawn', 'mould'] as const;
+/** In one piece across the centreline, a mirrored pair beside it, or one of the pair. */
+export const HANDS = ['across', 'pair', 'starboard', 'port'] as const;
+/**
+ * Straight across between the two sheers; level at a height `mm` over the base line; cambered by a rise `mm` over the
+ * beam there, or by a radius `mm`.
+ */
+export const TOP_KINDS = ['straight', 'level', 'rise', 'radius'] as const;
+export const OPENING_SHAPES = ['rounded', 'oval'] as const;
 
-/** A table of more stations than this is no builder's: it gets so many frames, spread evenly. */
-const MOST_FRAMES = 24;
+const height = (title: string) => lengthField(title, -20_000, 20_000);
 
-/** Frames for a new project: at every other station that all lines share, the first left out. */
-export function framesAtStations(lines: LinesPart): FramePlan[] {
-  const seen = new Map<string, { x: number; count: number }>();
-  for (const line of lines.longitudinals)
-    for (const { station, x } of line.points) {
-      const known = seen.get(station);
-      if (station !== '' && (!known || Math.abs(known.x - x) < SAME_X_MM))
-        seen.set(station, { x, count: (known?.count ?? 0) + 1 });
-    }
-  const shared = [...seen].filter(([, { count }]) => count === lines.longitudinals.length && count > 1);
-  const step = Math.max(2, Math.ceil(shared.length / MOST_FRAMES));
-  return shared
-    .filter((_, i) => i % step === 1)
-    .map(([label, { x }]) => ({
-      id: `frame.${label}`,
-      name: `Frame ${label}`,
-      x,
-      width: BULKHEAD_THICKNESS.value,
-      face: 'fore',
-    }));
-}
+const openingSchema = z.object({
+  id: z.string().min(1).max(40),
+  shape: z.enum(OPENING_SHAPES),
+  /** Its middle, out from the centreline and up from the base line. */
+  out: lengthField('Out from the centreline', 0, 5000),
+  up: height('Up from the base line'),
+  width: lengthField('Width of the opening', 5, 5000),
+  height: lengthField('Height of the opening', 5, 5000),
+  corner: lengthField('Radius of its corners', 0, 2500),
+  /** Of the doubling round it, on which a lid lies; 0: none. */
+  rim: lengthOrNone('Breadth of the rim', 10, 300),
+  /** The same again on the other side. */
+  isPair: z.boolean(),
+});
+
+const limberSchema = z.object({
+  id: z.string().min(1).max(40),
+  /** Where along the edge at the skin, out from the centreline. */
+  out: lengthField('Out from the centreline', 0, 5000),
+  diameter: lengthField('Diameter of the hole', 3, 200),
+  /** Plywood between the hole and the edge; 0: a half-moon out of the edge itself. */
+  setIn: lengthField('Set in from the edge', 0, 200),
+  isPair: z.boolean(),
+});
+
+const framePlanSchema = z.object({
+  id: z.string().min(1).max(40),
+  name: z.string().min(1).max(60),
+  kind: z.enum(FRAME_KINDS),
+  /** Where the station face passes the base line. */
+  x: lengthField('Station face', -100_000, 100_000),
+  /** The top leans aft by this. */
+  rakeDeg: figureField('Rake', { min: -45, max: 45, unit: '°' }),
+  /** Thickness along the boat. */
+  width: lengthField('Thickness of a frame', 1, 200),
+  /** Which face stands at x; the body lies on the other side. */
+  face: z.enum(['fore', 'aft']),
+  /** Between the skin and the part, such as a core or a lining. */
+  lining: lengthField('Core or lining', 0, 100),
+  school: schoolSchema,
+  /** Edges that are made in another way than the part's others, by the panel that they lie on. */
+  edges: z.array(z.object({ id: z.string().min(1).max(120), school: z.enum(SCHOOLS) })).max(40),
+  /** What it is bounded by beside the hull: the rest of the section is left out. */
+  bounds: z.object({
+    hand: z.enum(HANDS),
+    inner: lengthField('Begins, out from the centreline', 0, 5000),
+    outer: lengthOrNone('Ends, out from the centreline', 5, 5000).nullable(),
+    bottom: height('Begins, up from the base line').nullable(),
+  }),
+  top: z.object({
+    kind: z.enum(TOP_KINDS),
+    mm: lengthField('Height, rise or radius of the top', -20_000, 100_000),
+    /** Lower than the sheer by this, for a deck that lies on it. */
+    below: lengthField('Lower than the sheer', 0, 5000),
+  }),
+  /** Of a ring frame: left along the skin, above the lowest point, under the top; 0: open at the top. */
+  ring: z.object({
+    breadth: lengthField('Breadth of the ring', 5, 1000),
+    floor: lengthField('Depth at the bottom', 0, 2000),
+    beam: lengthOrNone('Depth of the beam', 5, 1000),
+    corner: lengthField('Inner corners', 0, 1000),
+  }),
+  /** Cut larger by this, to be trimmed in place. */
+  proud: z.object({
+    skin: lengthField('Left on along the skin', 0, 100),
+    top: lengthField('Left long at the top', 0, 500),
+  }),
+  openings: z.array(openingSchema).max(20),
+  limbers: z.array(limberSchema).max(20),
+});
+
+/** Which panel a member lies on: the one above its line or below it; or along the centreline. */
+export const MEMBER_PLACES = ['above', 'below', 'centre'] as const;
+
+const memberSchema = z.object({
+  id: z.string().min(1).max(40),
+  name: z.string().min(1).max(60),
+  /** The line of the hull that it follows; along the centreline none is meant. */
+  line: z.string().min(1).max(60),
+  on: z.enum(MEMBER_PLACES),
+  /** From the line to its nearer edge, along the panel. */
+  away: lengthField('From the line', 0, 5000),
+  side: z.enum(['inside', 'outside']),
+  /** Its true section: along the skin, and square to it. */
+  width: lengthField('Width along the skin', 3, 300),
+  depth: lengthField('Depth from the skin', 3, 500),
+  /** Where it begins and ends; null: with its line. */
+  from: lengthField('Begins at', -100_000, 100_000).nullable(),
+  to: lengthField('Ends at', -100_000, 100_000).nullable(),
+  /** Whether frames are notched for it, and with how much room on each side. */
+  isThrough: z.boolean(),
+  clearance: lengthField('Room in the notch', 0, 10),
+});
+
+export const framesSchema = z.object({
+  frames: z.array(framePlanSchema).max(60),
+  members: z.array(memberSchema).max(40),
+  /** Kept clear between a filleted bulkhead and the skin, all round. */
+  filletGap: lengthField('Gap at the skin', 0, 10),
+  /** The least that is kept round what is cut in a part, and the least radius in a corner. */
+  keep: z.object({
+    opening: lengthField('Plywood round an opening', 0, 500),
+    hole: lengthField('Plywood round a hole', 0, 200),
+    corner: lengthField('Least corner of an opening', 0, 200),
+  }),
+});
+
+export type FramePlan = z.infer<typeof framePlanSchema>;
+export type Opening = z.infer<typeof openingSchema>;
+export type Limber = z.infer<typeof limberSchema>;
+export type Member = z.infer<typeof memberSchema>;
+export type Hand = (typeof HANDS)[number];
+export type FramesPart = z.infer<typeof framesSchema>;

@@ -2,31 +2,27 @@
 import { shapeSheet, type PaperSheets, type SheetHead, type SheetTable } from '../formats';
 import { at, type Vec2 } from '../geometry';
 import { formatDeg, formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
-import type { FramesWhole } from './drawings';
-import { cutOutline, type Frame } from './frame';
+import { faceCurves, toCut, type FramesWhole } from './drawings';
+import { asSeen, cutAsSeen, type Frame } from './frame';
 import { frameMaterial } from './material';
-import type { School } from './schema';
 
 const TABLE_MM = 104;
 /** Points of an edge listed: its ends and three between. */
 const SHARES = [0, 0.25, 0.5, 0.75, 1];
 
-export const framesSheets = ({ project, values, sheetHead }: FramesWhole): PaperSheets[] =>
-  values.frames.map((frame) =>
-    frameSheet(frame, { head: sheetHead, school: project.school, gap: project.frames.filletGap }),
-  );
+export const framesSheets = ({ values, sheetHead }: FramesWhole): PaperSheets[] =>
+  values.frames.frames.map((frame) => frameSheet(frame, sheetHead));
 
-type SheetOf = { readonly head: SheetHead; readonly school: School; readonly gap: number };
-
-function frameSheet(frame: Frame, { head, school, gap }: SheetOf): PaperSheets {
+function frameSheet(frame: Frame, head: SheetHead): PaperSheets {
   const { notation } = head;
-  const mirror = [...frame.outline].reverse().map(([y, z]): Vec2 => [-y, z]);
+  const { outline, holes } = cutAsSeen(frame);
   return shapeSheet(head, {
     ...{ name: `${frame.id}-sheet`, title: `${frame.name}, its outline and bevels`, part: frame.name },
-    hand: `1 to cut, ${FACES[frame.face]} at ${formatWithUnit(frame.x, notation)} from the stem`,
-    material: frameMaterial(frame, school, notation),
-    cut: cutOutline(frame, school, gap),
-    mark: { points: [...mirror, ...frame.outline], words: `edge of the ${FACES[frame.face]}` },
+    hand: `${toCut(frame)}, ${FACES[frame.face]} at ${formatWithUnit(frame.x, notation)} from the stem`,
+    material: frameMaterial(frame, notation),
+    cut: outline,
+    holes,
+    mark: { points: faceCurves(frame).flat(), words: `edge of the ${FACES[frame.face]}` },
     corners: cornersOf(frame),
     tables: [edgesTable(frame, notation)],
     tableMm: TABLE_MM,
@@ -36,10 +32,16 @@ function frameSheet(frame: Frame, { head, school, gap }: SheetOf): PaperSheets {
 const FACES = { fore: 'forward face', aft: 'after face' } as const;
 
 /** Where edges begin and end. */
-const cornersOf = ({ edges }: Frame): Vec2[] => {
-  const ends = edges.flatMap(({ points }) => [at(points, 0), at(points, -1)].map(({ y, z }): Vec2 => [y, z]));
+const cornersOf = (frame: Frame): Vec2[] => {
+  const ends = frame.edges.flatMap(({ points }) =>
+    [at(points, 0), at(points, -1)].map(({ y, z }): Vec2 => onDrawnSide(frame, [y, z])),
+  );
   return ends.filter((p, i) => ends.findIndex((q) => Math.hypot(q[0] - p[0], q[1] - p[1]) < 0.5) === i);
 };
+
+/** Of a frame on both sides the right-hand one, whichever that is. */
+const onDrawnSide = (frame: Frame, [y, z]: Vec2): Vec2 =>
+  frame.hand === 'across' ? [y, z] : asSeen(frame, [frame.hand === 'port' ? -y : y, z]);
 
 /** Bevel from square; plus: the other face is smaller. */
 const edgesTable = ({ edges }: Frame, notation: Notation): SheetTable => ({

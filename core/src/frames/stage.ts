@@ -6,12 +6,13 @@ import { defineStage } from '../stage';
 import * as constants from './constants';
 import { framesDrawings, framesOnPanel, framesTables, type FramesWhole } from './drawings';
 import { FRAMES_FINDINGS } from './findings';
-import { shapeFrames } from './frame';
-import { framesAtStations, framesSchema } from './schema';
+import { runMembers, shapeFrames } from './judge';
+import { framesAtStations, keptIn } from './plans';
+import { framesSchema, type School } from './schema';
 import { framesSheets } from './sheets';
 
 type Before = {
-  readonly project: { readonly panels: Pick<PanelsPart, 'thickness' | 'linesTo'> };
+  readonly project: { readonly school: School; readonly panels: Pick<PanelsPart, 'thickness' | 'linesTo'> };
   readonly values: { readonly lines: Hull; readonly panels: PanelsValue };
 };
 
@@ -26,17 +27,27 @@ export const framesStage = defineStage<{
   schema: framesSchema,
   begin: ({ lines }, notation) => ({
     frames: framesAtStations(lines),
+    members: [],
     filletGap: usualIn(constants.FILLET_GAP.value, notation),
+    keep: keptIn(notation),
   }),
   catalogue: FRAMES_FINDINGS,
   constants,
-  run: ({ frames }, { project, values }) => {
+  run: ({ frames, members, filletGap: gap, keep }, { project, values }, remember) => {
     const { thickness, linesTo } = project.panels;
     const { panels, strips } = values.panels;
-    return shapeFrames(values.lines, panels, { frames }, { skin: depthOfInside({ thickness, linesTo }), strips });
+    const skin = depthOfInside({ thickness, linesTo });
+    const runs = runMembers(values.lines, panels, members, { inside: skin, outside: thickness - skin }, remember);
+    const making = { skin, strips, school: project.school, gap, keep: { ...keep }, members: runs.value };
+    const shaped = shapeFrames(values.lines, panels, frames, making, remember);
+    return {
+      value: { frames: shaped.value, members: runs.value },
+      findings: [...shaped.findings, ...runs.findings],
+      assumed: [],
+    };
   },
   drawings: framesDrawings,
   sheets: framesSheets,
-  marksOn: (panel, { values }) => framesOnPanel(panel, values.frames),
+  marksOn: (panel, { values }) => framesOnPanel(panel, values.frames.frames),
   tables: framesTables,
 });

@@ -3,6 +3,14 @@ import type { Thing } from '../findings';
 
 const FRAME = 'frame';
 
+const MEMBER = 'member';
+
+export const memberThing = (id: string): Thing => ({ kind: MEMBER, id });
+
+/** The member that a picked thing is. */
+export const memberOfThing = (thing: Thing | null): string | undefined =>
+  thing?.kind === MEMBER ? thing.id : undefined;
+
 export const frameThing = (id: string): Thing => ({ kind: FRAME, id });
 
 /** The frame that a picked thing is. */

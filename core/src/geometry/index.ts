@@ -4,19 +4,22 @@ export {
   area,
   boundsOf,
   contains,
+  convexHull,
   counterClockwise,
   crossesItself,
+  differenceOf,
   intersectionOf,
   minkowskiSum,
   mirrored,
   moved,
+  rounded,
   signedArea,
   solidDistance,
   turned,
   unionOf,
   widened,
 } from './polygon';
-export type { Box, Outline } from './polygon';
+export type { Box, Outline, Region } from './polygon';
 export { add3, at, cross3, distance2, distance3, dot3, length3, lerp2, lerp3, scale3, sub3, unit3 } from './vec';
 export type { Vec2, Vec3 } from './vec';
 export {

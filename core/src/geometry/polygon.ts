@@ -139,6 +139,52 @@ export const unionOf = (outlines: readonly Outline[]): Outline[] =>
 export const intersectionOf = (a: readonly Outline[], b: readonly Outline[]): Outline[] =>
   Clipper.intersect(paths(a), paths(b), FillRule.NonZero).map(fromGrid);
 
+/** What is solid: inside the outline (counter-clockwise) and outside of the holes (clockwise). */
+export type Region = { readonly outline: Outline; readonly holes: readonly Outline[] };
+
+/** What is left of `a` without `b`, in as many regions as it falls into, largest first. */
+export function differenceOf(a: readonly Outline[], b: readonly Outline[]): Region[] {
+  const rings = Clipper.difference(paths(a), paths(b), FillRule.NonZero).map(fromGrid);
+  const outer = rings.filter((ring) => signedArea(ring) > 0).sort((p, q) => signedArea(q) - signedArea(p));
+  const holes = rings.filter((ring) => signedArea(ring) < 0);
+  return outer.map((outline) => ({
+    outline,
+    holes: holes.filter((hole) => smallestAround(outer, hole) === outline),
+  }));
+}
+
+/** Of outlines, largest first, the last that a ring lies in. */
+const smallestAround = (outer: readonly Outline[], ring: Outline): Outline | undefined =>
+  outer.filter((outline) => contains(outline, at(ring, 0))).pop();
+
+/** With its outward corners rounded to a radius; what is narrower than twice that is gone. */
+export function rounded(outline: Outline, radius: number): Outline[] {
+  if (radius <= 0) return [outline];
+  const shrunk = Clipper.inflatePaths(paths([outline]), -radius * GRID, JoinType.Miter, EndType.Polygon, 4);
+  const grown = Clipper.inflatePaths(shrunk, radius * GRID, JoinType.Round, EndType.Polygon, 2, ROUND_OFF_MM * GRID);
+  return grown.map(fromGrid);
+}
+
+/** An arc is drawn by chords that leave it by no more than this: a quarter of what a pencil shows. */
+const ROUND_OFF_MM = 0.05;
+
+/** The smallest convex outline around points, counter-clockwise (Andrew's monotone chain, 1979). */
+export function convexHull(points: readonly Vec2[]): Outline {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const chain = (row: readonly Vec2[]): Vec2[] => {
+    const kept: Vec2[] = [];
+    for (const p of row) {
+      // orient2d is positive for a turn to the right, its y axis pointing down
+      while (kept.length > 1 && isNoLeftTurn(at(kept, -2), at(kept, -1), p)) kept.pop();
+      kept.push(p);
+    }
+    return kept.slice(0, -1);
+  };
+  return [...chain(sorted), ...chain(sorted.reverse())];
+}
+
+const isNoLeftTurn = (a: Vec2, b: Vec2, c: Vec2): boolean => orient2d(a[0], a[1], b[0], b[1], c[0], c[1]) >= 0;
+
 /** Wider (or, negative, narrower) by `delta` mm, corners mitred. */
 export const widened = (outline: Outline, delta: number): Outline[] =>
   Clipper.inflatePaths(paths([outline]), delta * GRID, JoinType.Miter, EndType.Polygon, 4).map(fromGrid);

@@ -6,7 +6,7 @@ import { planJoints } from './joint';
 
 const derived = createDerive()(demoProject('tamsel', 'x'));
 const { panels } = derived.panels.value;
-const frames = derived.frames.value;
+const frames = derived.frames.value.frames;
 const plan = (length: number, clearOfFrames = 75) =>
   planJoints(panels, {
     frames,

@@ -1,5 +1,5 @@
 /** Joints: where do the sheets join? */
-import type { Frame } from '../frames';
+import type { FramesValue } from '../frames';
 import type { Panel, PanelsPart, PanelsValue } from '../panels';
 import { usualIn } from '../measure';
 import { defineStage } from '../stage';
@@ -12,7 +12,7 @@ import { jointsSheets, type JointsWhole } from './sheets';
 
 type Before = {
   readonly project: { readonly panels: Pick<PanelsPart, 'thickness'>; readonly sheets: StockForJoints };
-  readonly values: { readonly panels: PanelsValue; readonly frames: readonly Frame[] };
+  readonly values: { readonly panels: PanelsValue; readonly frames: FramesValue };
 };
 
 export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; panel: Panel }>()({
@@ -30,7 +30,7 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; pan
     const { thickness } = project.panels;
     const { stock, margin } = project.sheets;
     const sheet = sheetForSkin({ stock, margin }, thickness);
-    return planJoints(values.panels.panels, { frames: values.frames, thickness, sheet, part: { ...part } });
+    return planJoints(values.panels.panels, { frames: values.frames.frames, thickness, sheet, part: { ...part } });
   },
   sheets: jointsSheets,
   marksOn: (panel, { values }) => jointsOnPanel(panel, values.joints),

@@ -17,7 +17,7 @@ const marks = (panel: Panel, part: Partial<PanelMarks['part']>): PanelMarks => (
   stations: derived.lines.value.stations,
   panels,
   part: { ...project.panels, ...part },
-  others: [framesOnPanel(panel, derived.frames.value)],
+  others: [framesOnPanel(panel, derived.frames.value.frames)],
   notation: 'mm',
 });
 const near = (outline: readonly Vec2[], p: Vec2): number =>
@@ -32,10 +32,10 @@ describe.each(panels.map((panel) => [panel.name, panel] as const))('the drawing 
         for (const p of points) expect(contains(panel.outline, p) || near(panel.outline, p) < 0.1).toBe(true);
   });
   it('has both faces of each frame, the waterline, and a hole for each stitch', () => {
-    expect(layer('FRAMES')).toHaveLength(2 * derived.frames.value.length);
+    expect(layer('FRAMES')).toHaveLength(2 * derived.frames.value.frames.length);
     expect(layer('WATERLINE').length).toBeGreaterThan(0);
     expect(layer('HOLES')).toHaveLength(stitchesOf(panel, panels, project.panels).length);
-    for (const { name } of derived.frames.value) expect(drawing.texts.map(({ text }) => text)).toContain(name);
+    for (const { name } of derived.frames.value.frames) expect(drawing.texts.map(({ text }) => text)).toContain(name);
     expect(drawing.texts.map(({ text }) => text)).toContain('FORE');
   });
   it('leaves out what is not asked for', () => {

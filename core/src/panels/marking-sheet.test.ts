@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { outgoingSheets, writeSheets } from '../exchange';
-import { cutOutline } from '../frames';
+import { cutAsSeen } from '../frames';
 import { readPdf } from '../formats/writers/fixtures/read-pdf';
 import { at, polylineLength, type Vec2 } from '../geometry';
 import { formatFine } from '../measure';
@@ -46,9 +46,9 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the marking-out sheets of %s
   const shapes = [
     ...panels.map(({ id: name, outline }) => ({ name: `marking-${name}`, outline })),
     ...transoms.map(({ id: name, outline }) => ({ name: `${name}-sheet`, outline })),
-    ...work.derived.frames.value.map((frame) => ({
+    ...work.derived.frames.value.frames.map((frame) => ({
       name: `${frame.id}-sheet`,
-      outline: cutOutline(frame, project.school, project.frames.filletGap),
+      outline: cutAsSeen(frame).outline,
     })),
   ];
   it.each(shapes.map(({ name, outline }) => [name, outline] as const))(

@@ -4,11 +4,13 @@ import { allFindings, createDerive } from './derive';
 import { PROJECT_VERSION, projectSchema } from './document';
 import { applyEdits, refusalOf, resolvePath } from './edits';
 import { readProject } from './read-project';
+import { keptIn, plainFrame, type FramePlan } from '../frames';
 import version1 from './old-versions/version-1.json';
 import version2 from './old-versions/version-2.json';
 import version3 from './old-versions/version-3.json';
 import version4 from './old-versions/version-4.json';
 import version5 from './old-versions/version-5.json';
+import version6 from './old-versions/version-6.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { PANEL_DEFAULTS } from '../panels/schema';
 
@@ -185,6 +187,15 @@ describe('readProject', () => {
     expect(read.ok && [read.fromVersion, read.project.version]).toEqual([5, PROJECT_VERSION]);
     expect(read.ok && read.project.panels).toEqual({ ...version5.panels, transomFit: 'caps', transomEnds: 'inner' });
     expect(read.ok && read.project.epoxy).toEqual({ ...version5.epoxy, sheatheTo: null });
+  });
+  it('brings the frozen sixth version up: every frame is the whole upright section, as it was', () => {
+    const read = readProject(version6);
+    expect(read.ok && read.project.frames).toEqual({
+      ...version6.frames,
+      frames: version6.frames.frames.map((frame) => plainFrame(frame as FramePlan)),
+      keep: keptIn('mm'),
+      members: [],
+    });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

@@ -22,7 +22,7 @@ const foot = lines[1]?.runOuts?.fore?.t ?? NaN;
 
 describe('a boat whose side goes on up the stem', () => {
   it('has a frame forward of its foot with the side alone, from the centreline to the sheer', () => {
-    const [fore, aft] = derived.frames.value;
+    const [fore, aft] = derived.frames.value.frames;
     expect(fore?.edges.map(({ panelName }) => panelName)).toEqual(['Side']);
     expect(fore?.outline[0]?.[0]).toBeCloseTo(0, 6);
     expect(at(fore?.outline ?? [], -1)[0]).toBeGreaterThan(50);

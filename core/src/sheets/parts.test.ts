@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import DxfParser from 'dxf-parser';
 import { area, at, contains, mirrored, signedArea, widened, type Outline, type Vec2 } from '../geometry';
 import { writeDxf } from '../formats/writers';
-import { createDerive, demoProject, searchAll, wholeOf } from '../project';
+import { createDerive, demoProject, searchAll, wholeOf, type Project } from '../project';
 import { sheetsDrawings, sheetsTables } from './drawings';
 import { judgeLayouts } from './judge';
 import { layOut } from './layouts';
@@ -16,12 +16,12 @@ const derived = createDerive()(project);
 const input: PartInput = {
   jointed: derived.joints.value,
   transoms: derived.panels.value.transoms,
-  frames: derived.frames.value,
+  frames: derived.frames.value.frames,
   thickness: 6,
   transomThickness: 9,
-  school: 'filleted',
-  filletGap: 1.5,
 };
+const framesOf = (changes: Partial<Pick<Project, 'school' | 'frames'>>) =>
+  createDerive()({ ...project, ...changes }).frames.value.frames;
 const parts = listParts(input);
 
 describe('the list of parts', () => {
@@ -41,12 +41,16 @@ describe('the list of parts', () => {
     for (const part of parts) expect(signedArea(part.outline)).toBeGreaterThan(0);
   });
   it('leaves a framed boat’s frames to the timber', () => {
-    expect(listParts({ ...input, school: 'framed' }).map((part) => part.id)).not.toContain('frame.1');
+    expect(listParts({ ...input, frames: framesOf({ school: 'framed' }) }).map((part) => part.id)).not.toContain(
+      'frame.1',
+    );
   });
   it('cuts bulkheads smaller as the gap grows, by the gap all round', () => {
     const outline = (filletGap: number) =>
       at(
-        listParts({ ...input, filletGap }).filter((p) => p.id === 'frame.2'),
+        listParts({ ...input, frames: framesOf({ frames: { ...project.frames, filletGap } }) }).filter(
+          (p) => p.id === 'frame.2',
+        ),
         0,
       ).outline;
     expect(area(outline(0))).toBeGreaterThan(area(outline(1.5)));

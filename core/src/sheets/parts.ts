@@ -4,7 +4,7 @@
  * Each has a stable id made from what it is, its thickness, and its outline with the face grain along x.
  */
 import { counterClockwise, hashOf, type Outline } from '../geometry';
-import { cutOutline, type Frame, type School } from '../frames';
+import { cutAsSeen, type Frame } from '../frames';
 import type { JointedPanel } from '../joints';
 import type { Transom } from '../panels';
 import type { SheetsFinding, SheetsResult } from './findings';
@@ -17,6 +17,7 @@ export type CutPart = {
   /** Two of a pair: the second is the mirror of the first. */
   readonly isPair: boolean;
   readonly outline: Outline;
+  readonly holes?: readonly Outline[];
   /** Face grain along x, so half turns only; otherwise the part may lie as it likes. */
   readonly grain: 'along' | 'free';
 };
@@ -27,11 +28,9 @@ export type PartInput = {
   readonly frames: readonly Frame[];
   readonly thickness: number;
   readonly transomThickness: number;
-  readonly school: School;
-  readonly filletGap: number;
 };
 
-/** Everything to be cut from plywood. Framed boats have frames of sawn timber, so only their transoms are listed. */
+/** Everything to be cut from plywood; frames of sawn timber are not. */
 export function listParts(input: PartInput): CutPart[] {
   const pieces = input.jointed.flatMap((panel) =>
     panel.pieces.map((piece): CutPart => ({
@@ -51,17 +50,20 @@ export function listParts(input: PartInput): CutPart[] {
     outline: counterClockwise(transom.outline),
     grain: 'along',
   }));
-  const bulkheads =
-    input.school === 'framed'
-      ? []
-      : input.frames.map((frame): CutPart => ({
-          id: frame.id,
-          name: frame.name,
-          thickness: frame.width,
-          isPair: false,
-          outline: counterClockwise(cutOutline(frame, 'filleted', input.filletGap)),
-          grain: 'free',
-        }));
+  const bulkheads = input.frames
+    .filter(({ material }) => material === 'plywood')
+    .map((frame): CutPart => {
+      const { outline, holes } = cutAsSeen(frame);
+      return {
+        id: frame.id,
+        name: frame.name,
+        thickness: frame.width,
+        isPair: frame.hand === 'pair',
+        outline: counterClockwise(outline),
+        ...(holes.length > 0 && { holes }),
+        grain: 'free',
+      };
+    });
   return [...pieces, ...transoms, ...bulkheads].filter((part) => part.outline.length > 2);
 }
 
@@ -128,7 +130,7 @@ function jobParts(part: CutPart): NestJob['parts'] {
   return piecesOf(part).map(({ id }, i) => ({
     id,
     outline: i === 0 ? asJobOutline(part.outline) : part.outline.map(([x, y]): [number, number] => [-x, y]),
-    holes: [],
+    holes: (part.holes ?? []).map((hole) => hole.map(([x, y]): [number, number] => [i === 0 ? x : -x, y])),
     qty: 1,
     rotations,
     mirror: false,

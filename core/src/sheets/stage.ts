@@ -1,5 +1,5 @@
 /** Sheets: how many, and what goes where? */
-import type { Frame, FramesPart, School } from '../frames';
+import type { FramesValue } from '../frames';
 import type { JointedPanel } from '../joints';
 import type { PanelsPart, PanelsValue } from '../panels';
 import { defineStage } from '../stage';
@@ -15,13 +15,11 @@ import { sheetsSheets, type SheetsOnPaper } from './sheets';
 
 type Before = {
   readonly project: {
-    readonly school: School;
     readonly panels: Pick<PanelsPart, 'thickness' | 'transomThickness'>;
-    readonly frames: Pick<FramesPart, 'filletGap'>;
   };
   readonly values: {
     readonly panels: PanelsValue;
-    readonly frames: readonly Frame[];
+    readonly frames: FramesValue;
     readonly joints: readonly JointedPanel[];
   };
 };
@@ -38,11 +36,9 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
     const parts = listParts({
       jointed: values.joints,
       transoms: values.panels.transoms,
-      frames: values.frames,
+      frames: values.frames.frames,
       thickness,
       transomThickness,
-      school: project.school,
-      filletGap: project.frames.filletGap,
     });
     const { value: batches, findings, assumed } = nestBatches(parts, { stock, gap, margin });
     return { value: { parts, batches }, findings, assumed };

@@ -1,5 +1,5 @@
 /**
- * The true section of a developed panel by the plane x = const, in space and on the flat.
+ * The true section of a developed panel by a plane, in space and on the flat.
  *
  * Method: every ruling that crosses the plane gives one point, exactly; between rulings the surface is a strip of
  * triangles. The ends lie on the two edges. Taken off by `inset` along the normals, each ruling moves parallel to
@@ -8,6 +8,7 @@
 import {
   at,
   distance3,
+  dot3,
   lerp2,
   lerp3,
   scale3,
@@ -25,22 +26,33 @@ export type SectionPoint = { readonly space: Vec3; readonly flat: Vec2; readonly
 /** `ruling` is the index of the one it lies on or just after, `across` the fraction of it from P to Q. */
 type PlacedPoint = SectionPoint & { readonly ruling: number; readonly across: number };
 
-/** Points from the P edge to the Q edge; empty where the plane misses the panel. */
-export function sectionAt(rulings: readonly LaidRuling[], x: number, inset = 0): PlacedPoint[] {
+/** The points whose way along the unit vector `normal` is `level`, mm. */
+export type Plane = { readonly normal: Vec3; readonly level: number };
+
+/** By the plane x = const: points from the P edge to the Q edge; empty where the plane misses the panel. */
+export const sectionAt = (rulings: readonly LaidRuling[], x: number, inset = 0): PlacedPoint[] =>
+  sectionBy(rulings, { normal: [1, 0, 0], level: x }, inset);
+
+/** By any plane: points from the P edge to the Q edge; empty where the plane misses the panel. */
+export function sectionBy(rulings: readonly LaidRuling[], { normal: m, level }: Plane, inset = 0): PlacedPoint[] {
   const points: { order: number; point: PlacedPoint }[] = [];
   // how far past the plane the ends of a ruling lie, and those of the one before
   let [beforeP, beforeQ] = [0, 0];
   for (let k = 0; k < rulings.length; k++) {
     const { p, q, normal } = rulings[k]!; // in bounds by the loop
-    const xp = p[0] - inset * normal[0] - x;
-    const xq = q[0] - inset * normal[0] - x;
-    if (xp > 0 !== xq > 0) points.push({ order: xp / (xp - xq), point: pointOn(rulings, k, xp / (xp - xq), inset) });
-    if (k > 0 && beforeP > 0 !== xp > 0)
-      points.push({ order: -1, point: between(rulings, k, 'p', beforeP / (beforeP - xp), inset) });
-    if (k > 0 && beforeQ > 0 !== xq > 0)
-      points.push({ order: 2, point: between(rulings, k, 'q', beforeQ / (beforeQ - xq), inset) });
-    beforeP = xp;
-    beforeQ = xq;
+    const beyond = level + inset * dot3(normal, m);
+    const pastP = dot3(p, m) - beyond;
+    const pastQ = dot3(q, m) - beyond;
+    if (pastP > 0 !== pastQ > 0) {
+      const w = pastP / (pastP - pastQ);
+      points.push({ order: w, point: pointOn(rulings, k, w, inset) });
+    }
+    if (k > 0 && beforeP > 0 !== pastP > 0)
+      points.push({ order: -1, point: between(rulings, k, 'p', beforeP / (beforeP - pastP), inset) });
+    if (k > 0 && beforeQ > 0 !== pastQ > 0)
+      points.push({ order: 2, point: between(rulings, k, 'q', beforeQ / (beforeQ - pastQ), inset) });
+    beforeP = pastP;
+    beforeQ = pastQ;
   }
   const ordered = points.sort((a, b) => a.order - b.order).map(({ point }) => point);
   // rulings of a fan, or of a plane, may cross the section in one point

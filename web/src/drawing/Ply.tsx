@@ -23,6 +23,7 @@ export function GrainPattern({ px }: { readonly px: number }) {
 
 type Props = {
   readonly outline: readonly (readonly [number, number])[];
+  readonly holes?: readonly (readonly (readonly [number, number])[])[];
   readonly px: number;
   readonly isPicked?: boolean;
   readonly onPick?: () => void;
@@ -32,14 +33,20 @@ type Props = {
 /** A departure of this part of a pixel is not seen; fewer points are painted sooner. */
 export const UNSEEN = 0.15;
 
+const NO_HOLES: Props['holes'] & object = [];
+
 /** A piece of plywood: grain, edge, and the colour of what is picked. */
-export function PlyShape({ outline, px, isPicked = false, onPick, label }: Props) {
+export function PlyShape({ outline, holes = NO_HOLES, px, isPicked = false, onPick, label }: Props) {
   const { palette } = useTheme();
-  const shape = useMemo(() => pathOf(simplify(outline, UNSEEN * px), true), [outline, px]);
+  const shape = useMemo(
+    () => [outline, ...holes].map((ring) => pathOf(simplify(ring, UNSEEN * px), true)).join(''),
+    [outline, holes, px],
+  );
   return (
     <path
       d={shape}
       fill="url(#grain)"
+      fillRule="evenodd"
       stroke={isPicked ? palette.secondary.main : palette.text.primary}
       strokeWidth={(isPicked ? 2.4 : 1.3) * px}
       style={{ cursor: onPick ? 'pointer' : undefined }}

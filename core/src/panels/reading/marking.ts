@@ -11,7 +11,7 @@ import { at, boundsOf, contains, crossings, crossLines, distance2, lerp2, type V
 import type { Panel } from '../panel';
 import type { BaseLine } from '../schema';
 import { cornersOf } from '../cut/set-back';
-import { sectionAt, wholeEnds, type LaidRuling } from '../../surface';
+import { sectionBy, wholeEnds, type LaidRuling, type Plane } from '../../surface';
 
 /**
  * At distance u from the named end: v to the lower and to the upper edge, mm. `corner`: which of the two has one
@@ -181,16 +181,16 @@ export type StationMark = { readonly label: string; readonly x: number; readonly
  */
 export function stationMarks(panel: Panel, stations: readonly { label: string; x: number }[]): StationMark[] {
   return stations
-    .map(({ label, x }) => ({
-      label,
-      x,
-      curve: onPanel(
-        sectionAt(panel.rulings, x, panel.insideMm).map((p) => p.flat),
-        panel.outline,
-      ),
-    }))
+    .map(({ label, x }) => ({ label, x, curve: planeMark(panel, { normal: [1, 0, 0], level: x }) }))
     .filter((mark) => mark.curve.length > 1);
 }
+
+/** The curve in which a plane meets the panel's inside face, on the flat; empty where it misses it. */
+export const planeMark = (panel: Panel, plane: Plane): readonly Vec2[] =>
+  onPanel(
+    sectionBy(panel.rulings, plane, panel.insideMm).map((p) => p.flat),
+    panel.outline,
+  );
 
 /** Where the panel passes a height, on the flat: runs of points from forward aft; a waterline leaves and comes back. */
 export function levelMarks(panel: Panel, heightMm: number): Vec2[][] {

@@ -5,18 +5,27 @@
  * keeps its barycentric coordinates in the same triangle in space. Accuracy: that of the facets, which are the panel as
  * it is drawn.
  */
-import { at, lerp2, type Vec2, type Vec3 } from '../../geometry';
+import { add3, at, lerp2, scale3, unit3, type Vec2, type Vec3 } from '../../geometry';
 import { wholeEnds } from '../../surface';
 import type { Panel } from '../panel';
 
 /** Undefined where the place is off the panel. */
-export function placeOn({ rulings }: Pick<Panel, 'rulings'>, place: Vec2): Vec3 | undefined {
+export const placeOn = (panel: Pick<Panel, 'rulings'>, place: Vec2): Vec3 | undefined => faceAt(panel, place)?.space;
+
+/** A place of the surface with its normal, out of the hull; undefined where it is off the panel. */
+export function faceAt(
+  { rulings }: Pick<Panel, 'rulings'>,
+  place: Vec2,
+): { readonly space: Vec3; readonly normal: Vec3 } | undefined {
   for (let k = 1; k < rulings.length; k++) {
     const [a, b] = [at(rulings, k - 1), at(rulings, k)];
     // its ends before the edges were set back: those are the lines' own
     const [[p1, q1], [p2, q2]] = [wholeEnds(a), wholeEnds(b)];
-    const found = carried(place, [p1, q1, p2], [a.p, a.q, b.p]) ?? carried(place, [q1, q2, p2], [a.q, b.q, b.p]);
-    if (found) return found;
+    const shares = sharesIn(place, [p1, q1, p2]);
+    // of the first triangle two corners are the ruling before, of the second two are the one after
+    if (shares) return mixed(shares, [a.p, a.q, b.p], [a.normal, a.normal, b.normal]);
+    const others = sharesIn(place, [q1, q2, p2]);
+    if (others) return mixed(others, [a.q, b.q, b.p], [a.normal, b.normal, b.normal]);
   }
   return undefined;
 }
@@ -31,17 +40,23 @@ export function lineOn(panel: Pick<Panel, 'rulings'>, from: Vec2, to: Vec2, coun
 /** A share of a triangle: a point on its side belongs to it. */
 const TOUCH = 1e-6;
 
-function carried(
-  [x, y]: Vec2,
-  [a, b, c]: readonly [Vec2, Vec2, Vec2],
-  corners: readonly [Vec3, Vec3, Vec3],
-): Vec3 | undefined {
+/** A triangle with less of an area, doubled, has no inside: a place in it is on its neighbour, too. */
+const SLIVER_MM2 = 1e-6;
+
+type Three<T> = readonly [T, T, T];
+
+/** Barycentric coordinates of a place in a triangle; undefined where it lies outside. */
+function sharesIn([x, y]: Vec2, [a, b, c]: Three<Vec2>): Three<number> | undefined {
   const whole = (b[0] - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (b[1] - a[1]);
-  if (whole === 0) return undefined; // at a fan's point
+  if (Math.abs(whole) < SLIVER_MM2) return undefined; // at a fan's point, or between two rulings in one place
   const v = ((x - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (y - a[1])) / whole;
   const w = ((b[0] - a[0]) * (y - a[1]) - (x - a[0]) * (b[1] - a[1])) / whole;
   const shares = [1 - v - w, v, w] as const;
-  if (shares.some((share) => share < -TOUCH)) return undefined;
-  const sum = (axis: 0 | 1 | 2) => shares.reduce((total, share, i) => total + share * at(corners, i)[axis], 0);
-  return [sum(0), sum(1), sum(2)];
+  return shares.some((share) => share < -TOUCH) ? undefined : shares;
+}
+
+function mixed(shares: Three<number>, corners: Three<Vec3>, normals: Three<Vec3>) {
+  const sum = (of: Three<Vec3>): Vec3 =>
+    of.reduce<Vec3>((total, corner, i) => add3(total, scale3(corner, at(shares, i))), [0, 0, 0]);
+  return { space: sum(corners), normal: unit3(sum(normals)) };
 }

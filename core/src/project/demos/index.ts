@@ -1,4 +1,5 @@
 /** The demo boats: invented, for an invented place. See bench/draw-demo-lines.ts for how their lines were drawn. */
+import { plainFrame } from '../../frames';
 import { linesOf } from '../../lines';
 import { longitudinalsOf, newProject } from '../defaults';
 import type { Project } from '../document';
@@ -26,7 +27,9 @@ export function demoProject(demo: DemoId, id: string): Project {
 
 /** Frames from the bow aft: the first two have their fore face on the station, the others their after one. */
 const numbered = (kind: string, width: number, xs: readonly number[]): Project['frames']['frames'] =>
-  xs.map((x, i) => ({ id: `frame.${i + 1}`, name: `${kind} ${i + 1}`, x, width, face: i < 2 ? 'fore' : 'aft' }));
+  xs.map((x, i) =>
+    plainFrame({ id: `frame.${i + 1}`, name: `${kind} ${i + 1}`, x, width, face: i < 2 ? 'fore' : 'aft' }),
+  );
 
 function tamsel(id: string): Project {
   const lines = linesOf(longitudinalsOf(TAMSEL_TABLE));
@@ -36,7 +39,7 @@ function tamsel(id: string): Project {
     note:
       'V-bottomed skiff of the Lough Arvel ringing station: two people and a bundle of net poles over shallow ' +
       'water.',
-    frames: { frames: numbered('Bulkhead', 9, [1200, 2400, 3600]), filletGap: 1.5 },
+    frames: { ...base.frames, frames: numbered('Bulkhead', 9, [1200, 2400, 3600]) },
   };
 }
 
@@ -47,7 +50,7 @@ function orrin(id: string): Project {
     ...base,
     note: 'Flat-bottomed pram with a bow transom, framed, with chine logs: the tender that lives on the landing stage.',
     school: 'framed',
-    frames: { frames: numbered('Frame', 20, [609.6, 1371.6, 2057.4]), filletGap: 1.5 },
+    frames: { ...base.frames, frames: numbered('Frame', 20, [609.6, 1371.6, 2057.4]) },
     epoxy: { ...base.epoxy, tapeLayersInside: 0, tapeLayersOutside: 1 },
   };
 }
@@ -60,7 +63,7 @@ function veyra(id: string): Project {
     note:
       'Double-ended pulling boat for the far islands. Her forefoot was drawn hollow, and the bottom will not ' +
       'lie on it: see Panels.',
-    frames: { frames: numbered('Bulkhead', 9, [900, 2000, 3200, 4300]), filletGap: 1.5 },
+    frames: { ...base.frames, frames: numbered('Bulkhead', 9, [900, 2000, 3200, 4300]) },
   };
 }
 

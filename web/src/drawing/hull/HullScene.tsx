@@ -43,7 +43,7 @@ const NO_FRAMES: readonly Frame[] = [];
 export function HullScene({ field, folded, marks, isLarge, isSeenThrough, apart }: SceneProps) {
   const { thickness, transomThickness } = useAppSelector((state) => selectProject(state)?.panels) ?? NO_SHEETS;
   const skin = useFollowed(useAppSelector((state) => selectDerived(state)?.panels.value));
-  const frames = useFollowed(useAppSelector((state) => selectDerived(state)?.frames.value ?? NO_FRAMES));
+  const frames = useFollowed(useAppSelector((state) => selectDerived(state)?.frames.value.frames ?? NO_FRAMES));
   const span = useFollowed(useHullSpan());
   const { length } = span;
   const place = useMemo(() => [-span.middle, -span.high / 2, 0] as const, [span.middle, span.high]);

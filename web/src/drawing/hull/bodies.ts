@@ -1,19 +1,28 @@
 /** Frames and transoms as bodies in the round: their outline, as thick as they are. */
-import type { Frame } from '@kalotrope/core/frames';
-import { at, type Vec3 } from '@kalotrope/core/geometry';
+import { placeInBoat, type Frame } from '@kalotrope/core/frames';
+import { at, type Vec2, type Vec3 } from '@kalotrope/core/geometry';
 import { transomTriangles, type Transom } from '@kalotrope/core/panels';
 import { GRAIN_MM } from './grain';
-import { BufferAttribute, BufferGeometry, ExtrudeGeometry, Matrix4, Shape, Vector2, Vector3 } from 'three';
+import { BufferAttribute, BufferGeometry, ExtrudeGeometry, Matrix4, Path, Shape, Vector2, Vector3 } from 'three';
 
-/** The frame's own plane: y athwart, z up, and the third along the boat. */
-const ACROSS = new Matrix4().makeBasis(new Vector3(0, 1, 0), new Vector3(0, 0, 1), new Vector3(1, 0, 0));
+/** The frame's own axes in the boat: athwart, up along its plane, and aft square to it. */
+function axesOf(frame: Frame): Matrix4 {
+  const at = (place: Vec2, aft = 0) => new Vector3(...placeInBoat(frame, place, aft));
+  const from = at([0, 0]);
+  const axes = [at([1, 0]), at([0, 1]), at([0, 0], 1)].map((end) => end.sub(from)) as [Vector3, Vector3, Vector3]; // three
+  const foremost = at([0, 0], frame.face === 'fore' ? 0 : -frame.width);
+  return new Matrix4().makeBasis(...axes).setPosition(foremost);
+}
 
-export function frameBody({ x, width, face, outline }: Frame): BufferGeometry {
-  const half = outline.map(([y, z]) => new Vector2(y, z));
-  const mirror = [...half].reverse().map(({ x: y, y: z }) => new Vector2(-y, z));
-  const geometry = new ExtrudeGeometry(new Shape([...half, ...mirror]), { depth: width, bevelEnabled: false });
-  const from = face === 'fore' ? x : x - width;
-  return grained(geometry.applyMatrix4(ACROSS).translate(from, 0, 0));
+export function frameBody(frame: Frame): BufferGeometry {
+  const ring = (points: readonly Vec2[], side: 1 | -1) => points.map(([y, z]) => new Vector2(side * y, z));
+  const shapes = (frame.hand === 'pair' ? ([1, -1] as const) : ([1] as const)).map((side) => {
+    const shape = new Shape(ring(frame.cut.outline, side));
+    shape.holes = frame.cut.holes.map((hole) => new Path(ring(hole, side)));
+    return shape;
+  });
+  const geometry = new ExtrudeGeometry(shapes, { depth: frame.width, bevelEnabled: false });
+  return grained(geometry.applyMatrix4(axesOf(frame)));
 }
 
 /** As thick as its sheet: outward of the panels' ends where it caps them, inward where it stands between. */

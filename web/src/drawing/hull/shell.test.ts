@@ -75,7 +75,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the hull of %s in the round'
     }
   });
   it('has frames and transoms as thick as they are', () => {
-    for (const frame of frames.value) {
+    for (const frame of frames.value.frames) {
       const geometry = frameBody(frame);
       geometry.computeBoundingBox();
       const { min, max } = geometry.boundingBox!; // just computed

@@ -1,6 +1,6 @@
 import { useTheme } from '@mui/material/styles';
-import type { ReactNode } from 'react';
-import { cutOutline, type Frame } from '@kalotrope/core/frames';
+import { useMemo, type ReactNode } from 'react';
+import { asSeen, cutAsSeen, faceCurves, placeInPlane, type Frame } from '@kalotrope/core/frames';
 import { pointOnTape } from '@kalotrope/core/lines';
 import { formatDeg, formatWithUnit } from '@kalotrope/core/measure';
 import { selectNotation, selectPicked } from '../../state/selectors';
@@ -10,76 +10,55 @@ import { Dimension } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 
-type Props = {
-  readonly frame: Frame;
-  readonly school: 'filleted' | 'framed';
-  readonly gap: number;
-  readonly corner: ReactNode;
-};
+type Props = { readonly frame: Frame; readonly corner: ReactNode };
 
-const bothHalves = (half: readonly (readonly [number, number])[]) => [
-  ...[...half].reverse().map(([y, z]) => [-y, z] as const),
-  ...half,
-];
+const FACE_WORDS = { fore: 'FORE face', aft: 'AFT face' } as const;
 
-/** One frame in true shape, seen from its station face: the blank to cut, the section of the skin round it, bevels. */
-export function FrameDrawing({ frame, school, gap, corner }: Props) {
+/**
+ * One frame in true shape, as it is seen from its station face: what is cut, the section of the skin round it, the edge
+ * of the station face, bevels.
+ */
+export function FrameDrawing({ frame, corner }: Props) {
   const { palette } = useTheme();
   const notation = useAppSelector(selectNotation);
-  const tape = useTape();
-  const choice = useAppSelector(selectPicked);
-  const mark = useAppSelector((state) => state.screen.tapeMm);
-  const skin = bothHalves(frame.skin);
-  const box = boxAround(skin);
-  const bead = choice?.kind === 'frame' && tape && mark !== null ? pointOnTape(tape, mark) : null;
+  const cut = useMemo(() => cutAsSeen(frame), [frame]);
+  const skin = useMemo(() => faceCurves(frame, frame.skin), [frame]);
+  const box = useMemo(() => boxAround([...skin.flat(), ...cut.outline]), [skin, cut]);
+  const middle = (box.minY + box.maxY) / 2;
   return (
     <DrawingSurface label={frame.name} of={frame.id} bounds={box} corner={corner}>
       {({ px }) => (
         <>
           <GrainPattern px={px} />
           <g fill="none">
-            <PlyShape outline={cutOutline(frame, school, gap)} px={px} label={frame.name} />
-            <path d={pathOf(skin)} stroke={palette.text.secondary} strokeWidth={1.2 * px} />
+            <PlyShape outline={cut.outline} holes={cut.holes} px={px} label={frame.name} />
+            {skin.map((curve, i) => (
+              <path key={i} d={pathOf(curve)} stroke={palette.text.secondary} strokeWidth={1.2 * px} />
+            ))}
+            {faceCurves(frame).map((curve, i) => (
+              <path
+                key={i}
+                d={pathOf(curve)}
+                stroke={palette.primary.main}
+                strokeWidth={1.2 * px}
+                strokeDasharray={`${6 * px} ${3 * px}`}
+              />
+            ))}
             <path
-              d={pathOf(bothHalves(frame.outline))}
-              stroke={palette.primary.main}
-              strokeWidth={1.2 * px}
-              strokeDasharray={`${6 * px} ${3 * px}`}
-            />
-            <path
-              d={pathOf([
-                [0, box.minY],
-                [0, box.maxY],
-              ])}
+              d={`M0 ${-box.minY}V${-box.maxY}`}
               stroke={palette.text.secondary}
               strokeWidth={px}
               strokeDasharray={`${12 * px} ${3 * px} ${2 * px} ${3 * px}`}
             />
-            {frame.edges.map((edge) => {
-              const p = edge.points[Math.floor(edge.points.length / 2)];
-              return (
-                p && (
-                  <text
-                    key={edge.panel}
-                    x={p.y - 12 * px}
-                    y={-p.z - 8 * px}
-                    fontSize={13 * px}
-                    textAnchor="end"
-                    fill={palette.text.primary}
-                  >
-                    {edge.panelName} {formatDeg(p.bevelDeg)}
-                  </text>
-                )
-              );
-            })}
+            <EdgeBevels frame={frame} px={px} />
             <text
-              x={8 * px}
-              y={-(box.minY + box.maxY) / 2 - 30 * px}
+              x={frame.hand === 'across' ? 8 * px : (box.minX + box.maxX) / 2}
+              y={-middle - 30 * px}
               fontSize={15 * px}
               fontWeight={600}
               fill={palette.text.primary}
             >
-              {frame.face === 'fore' ? 'FORE face' : 'AFT face'}
+              {FACE_WORDS[frame.face]}
             </text>
             <Dimension
               from={[box.minX, box.minY - 16 * px]}
@@ -93,10 +72,47 @@ export function FrameDrawing({ frame, school, gap, corner }: Props) {
               text={formatWithUnit(box.maxY - box.minY, notation)}
               px={px}
             />
-            {bead && <circle cx={bead[1]} cy={-bead[2]} r={5.5 * px} fill={palette.secondary.main} />}
+            <Bead frame={frame} px={px} />
           </g>
         </>
       )}
     </DrawingSurface>
   );
+}
+
+type PartProps = { readonly frame: Frame; readonly px: number };
+
+/** Each edge's panel and the bevel in its middle, inside of it. */
+function EdgeBevels({ frame, px }: PartProps) {
+  const { palette } = useTheme();
+  const side = frame.hand === 'port' ? -1 : 1;
+  return frame.edges.map((edge) => {
+    const p = edge.points[Math.floor(edge.points.length / 2)];
+    if (!p) return null;
+    const [x, y] = asSeen(frame, [side * p.y, p.z]);
+    return (
+      <text
+        key={edge.panel}
+        x={x + (x > 0 ? -12 : 12) * px}
+        y={-y - 8 * px}
+        fontSize={13 * px}
+        textAnchor={x > 0 ? 'end' : 'start'}
+        fill={palette.text.primary}
+      >
+        {edge.panelName} {formatDeg(p.bevelDeg)}
+      </text>
+    );
+  });
+}
+
+/** Where the mark on the tape is. */
+function Bead({ frame, px }: PartProps) {
+  const { palette } = useTheme();
+  const tape = useTape();
+  const choice = useAppSelector(selectPicked);
+  const mark = useAppSelector((state) => state.screen.tapeMm);
+  if (choice?.kind !== 'frame' || !tape || mark === null) return null;
+  const [, y, z] = placeInPlane(frame, pointOnTape(tape, mark));
+  const [u, v] = asSeen(frame, [y, z]);
+  return <circle cx={u} cy={-v} r={5.5 * px} fill={palette.secondary.main} />;
 }

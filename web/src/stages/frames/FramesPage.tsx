@@ -31,7 +31,7 @@ export default function FramesPage() {
   const project = useAppSelector(selectProject);
   const choice = useAppSelector(selectPicked);
   if (!derived || !project) return null;
-  const frames = derived.frames.value;
+  const frames = derived.frames.value.frames;
   const plans = project.frames.frames;
   const plan = plans.find(({ id }) => id === frameOfThing(choice)) ?? plans[0];
   const frame = frames.find(({ id }) => id === plan?.id);
@@ -40,7 +40,7 @@ export default function FramesPage() {
       <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
         <FramesStrip plans={plans} frames={frames} picked={plan?.id} />
         {frame ? (
-          <FrameDrawing frame={frame} school={project.school} gap={project.frames.filletGap} corner={<InTheRound />} />
+          <FrameDrawing frame={frame} corner={<InTheRound />} />
         ) : (
           <Typography sx={{ flex: 1, p: 3 }}>
             {plan

@@ -1,6 +1,6 @@
 /** Frames, as the bench shows it. */
 import { lazy } from 'react';
-import { frameOfThing, framesStage, frameThing } from '@kalotrope/core/frames';
+import { frameOfThing, framesStage, frameThing, placeInBoat } from '@kalotrope/core/frames';
 import { layTape } from '@kalotrope/core/lines';
 import { plural } from '../../controls/words';
 import type { StageEntry } from '../../state/stage-entry';
@@ -12,22 +12,22 @@ export const framesEntry: StageEntry = {
   question: 'What do I cut, and at what bevel?',
   Page: lazy(() => import('./FramesPage')),
   things: ({ derived }) =>
-    derived.frames.value.map(({ id, name }) => ({ label: `Frame: ${name}`, pick: frameThing(id) })),
-  steps: ({ derived: { derived } }) => (derived?.frames.value ?? []).map(({ id }) => frameThing(id)),
+    derived.frames.value.frames.map(({ id, name }) => ({ label: `Frame: ${name}`, pick: frameThing(id) })),
+  steps: ({ derived: { derived } }) => (derived?.frames.value.frames ?? []).map(({ id }) => frameThing(id)),
   pickAt: ({ part }) => (part && frameOfThing(part) !== undefined ? part : undefined),
   tape: (derived, picked) => {
-    const frame = derived.frames.value.find(({ id }) => id === frameOfThing(picked));
+    const frame = derived.frames.value.frames.find(({ id }) => id === frameOfThing(picked));
     return (
       frame &&
       layTape(
         `${frame.name}, from the centreline round to the sheer`,
-        frame.outline.map(([y, z]) => [frame.x, y, z] as const),
+        frame.outline.map((p) => placeInBoat(frame, p)),
         [],
       )
     );
   },
   hasTape: true,
   waitsFor: waitsForLines,
-  status: ({ derived }) => plural(derived.frames.value.length, 'frame'),
+  status: ({ derived }) => plural(derived.frames.value.frames.length, 'frame'),
   drawingsOf: [framesStage.name],
 };

@@ -79,7 +79,7 @@ function PanelWithJoints({
   const dispatch = useAppDispatch();
   const { item: panel, box, dx, dy } = shelf;
   const [low, high] = [box.minY - dy, box.maxY - dy];
-  const frames = (derived?.frames.value ?? []).map(({ name, x }) => ({ label: name, x }));
+  const frames = (derived?.frames.value.frames ?? []).map(({ name, x }) => ({ label: name, x }));
   return (
     <g transform={`translate(${dx} ${-dy})`} fill="none">
       <PlyShape

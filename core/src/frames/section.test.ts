@@ -3,7 +3,11 @@ import { at, crossesItself, signedArea } from '../geometry';
 import { distanceToSegment } from '../geometry/polyline';
 import { drawLines, type LinesTable } from '../lines';
 import { developPanels } from '../panels';
-import { cutOutline, frameAt, shapeFrames } from './frame';
+import { cutOf } from './fixtures/cut-of';
+import { shapeFrames } from './judge';
+import { keptIn, plainFrame } from './plans';
+import type { FramePlan } from './schema';
+import { frameAt } from './section';
 
 const table = (lines: Record<string, (x: number) => [number, number]>): LinesTable => ({
   longitudinals: Object.entries(lines).map(([id, f]) => ({
@@ -22,6 +26,7 @@ const wedge = table({
   chine: (x) => [0.1 * (x + 3000), 0],
   sheer: (x) => [0.12 * (x + 3000), 0.08 * (x + 3000)],
 });
+const making = { skin: 6, school: 'filleted' as const, gap: 1.5, keep: keptIn('mm') };
 const hull = drawLines(wedge).value;
 const panels = developPanels(hull, { thickness: 6 }).value;
 
@@ -66,7 +71,7 @@ describe('the frame of a hull of planes', () => {
     'has no ears where its edges meet: the cut outline nowhere nearer the skin than the gap, and never across ' +
       'itself',
     () => {
-      const cut = cutOutline({ id: 'f', name: 'f', ...frame }, 'filleted', 1.5);
+      const cut = cutOf(frame, 'filleted', 1.5);
       expect(crossesItself(cut)).toBe(false);
       const half = frame.outline;
       for (const p of cut.filter(([y]) => y > 0).slice(0, -1)) {
@@ -77,8 +82,8 @@ describe('the frame of a hull of planes', () => {
   );
 
   it('is cut smaller by the gap when filleted, as a closed outline wound the right way', () => {
-    const filleted = cutOutline({ id: 'f', name: 'f', ...frame }, 'filleted', 1.5);
-    const framed = cutOutline({ id: 'f', name: 'f', ...frame }, 'framed', 1.5);
+    const filleted = cutOf(frame, 'filleted', 1.5);
+    const framed = cutOf(frame, 'framed', 1.5);
     expect(signedArea(filleted)).toBeGreaterThan(0);
     expect(signedArea(framed)).toBeGreaterThan(signedArea(filleted));
   });
@@ -107,7 +112,7 @@ describe('the tip of a V', () => {
     [45, 'framed', 1],
   ] as const)('of %i mm, %s, is where its two moved edges cross (hull %i)', (width, school, which) => {
     const frame = frameAt(vees[which]!, 1000, { skin: 6, width, face: 'aft' })!;
-    const cut = cutOutline({ id: 'f', name: 'f', ...frame }, school, 1.5);
+    const cut = cutOf(frame, school, 1.5);
     const [a, b] = [at(frame.edges, 0).points[0]!, at(at(frame.edges, 0).points, -1)];
     const slope = Math.atan2(b.z - a.z, b.y - a.y);
     // both edges move d square to themselves, so their crossing, on the centreline, rises by d/cos of their slope
@@ -120,8 +125,7 @@ describe('the tip of a V', () => {
 });
 
 it('a frame off the boat is a stop that says where the boat is', () => {
-  const part = { frames: [{ id: 'f', name: 'F', x: 9000, width: 9, face: 'fore' as const }], filletGap: 1.5 };
-  const { findings, value } = shapeFrames(hull, panels, part, { skin: 6 });
+  const { findings, value } = shapeFrames(hull, panels, [plainFrame({ id: 'f', name: 'F', x: 9000 })], making);
   expect(value).toHaveLength(0);
   expect(findings[0]).toMatchObject({ severity: 'stop', code: 'frame-outside' });
 });
@@ -151,8 +155,13 @@ it('a cylinder’s section bows as the circle does', () => {
 });
 
 describe('frames that are in the way', () => {
-  const found = (...frames: { id: string; x: number; width: number; face: 'fore' | 'aft' }[]) =>
-    shapeFrames(hull, panels, { frames: frames.map((f) => ({ ...f, name: f.id })) }, { skin: 6 }).findings;
+  const found = (...frames: (Pick<FramePlan, 'id' | 'x'> & Partial<FramePlan>)[]) =>
+    shapeFrames(
+      hull,
+      panels,
+      frames.map((f) => plainFrame({ ...f, name: f.id })),
+      making,
+    ).findings;
   it('of one another are told, with by how much: 1000 to 1018 and 1009 to 1018', () => {
     const own = found({ id: 'a', x: 1000, width: 18, face: 'fore' }, { id: 'b', x: 1018, width: 9, face: 'aft' });
     const data = { frame: 'a', other: 'b', overlapMm: 9 };

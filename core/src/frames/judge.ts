@@ -1,0 +1,243 @@
+/** All frames of the plan, and what is wrong with where they stand and what is cut in them. */
+import { at, distanceToSegment, simplify, solidDistance, type Outline, type Vec2 } from '../geometry';
+import type { Hull } from '../lines';
+import type { Panel } from '../panels';
+import { makeAnew, type Remember } from '../stage';
+import type { Blank } from './blank';
+import { outOfReach, type Cut } from './cuts';
+import type { FramesFinding, FramesResult } from './findings';
+import { shapeFrame, type Frame, type FrameMaking } from './frame';
+import { runMember, type MemberRun, type SkinFaces } from './member';
+import type { FramePlan, FramesPart, Member } from './schema';
+import { placeInBoat } from './section';
+import { frameThing, memberThing } from './things';
+
+export type FramesMaking = FrameMaking & { readonly keep: FramesPart['keep'] };
+
+/** Everything of the stage. */
+export type FramesValue = { readonly frames: readonly Frame[]; readonly members: readonly MemberRun[] };
+
+/** The members along the hull, each remembered by itself; one that cannot run is left out, and told. */
+export function runMembers(
+  hull: Hull,
+  panels: readonly Panel[],
+  members: readonly Member[],
+  skin: SkinFaces,
+  remember: Remember = makeAnew,
+): FramesResult<readonly MemberRun[]> {
+  const runs = members.map((member) => ({
+    member,
+    run: remember(`member ${member.id}`, runMember, member, hull, panels, skin),
+  }));
+  return {
+    value: runs.flatMap(({ run }) => run ?? []),
+    findings: runs.flatMap(({ member: { id, name }, run }): FramesFinding[] =>
+      run
+        ? []
+        : [
+            {
+              ...{ severity: 'stop', code: 'member-nowhere', data: { member: name } },
+              where: { stage: 'frames', part: memberThing(id) },
+            },
+          ],
+    ),
+    assumed: [],
+  };
+}
+
+/** All frames of the plan: each is remembered by itself. */
+export function shapeFrames(
+  { fromX, toX }: Pick<Hull, 'fromX' | 'toX'>,
+  panels: readonly Panel[],
+  plans: readonly FramePlan[],
+  making: FramesMaking,
+  remember: Remember = makeAnew,
+): FramesResult<readonly Frame[]> {
+  const ends = { fromX, toX };
+  const shaped = plans.map((plan) => remember(`frame ${plan.id}`, shapeOne, plan, panels, making, ends));
+  const frames = shaped.flatMap(({ frame }) => frame ?? []);
+  const findings = [...shaped.flatMap((one) => one.findings), ...judgePlaces(frames, ends)];
+  return { value: frames, findings, assumed: [] };
+}
+
+type Ends = Pick<Hull, 'fromX' | 'toX'>;
+type Judged = { readonly frame: Frame | undefined; readonly findings: readonly FramesFinding[] };
+
+/** A bow worth saying: under this, a plane leaves as much. */
+const BOW_WORTH_SAYING_MM = 1;
+
+function shapeOne(plan: FramePlan, panels: readonly Panel[], making: FramesMaking, ends: Ends): Judged {
+  const where = placeOf(plan);
+  const shaped = shapeFrame(plan, panels, making);
+  if (!shaped.ok) {
+    const data = { frame: plan.name, xMm: plan.x, fromMm: ends.fromX, toMm: ends.toX };
+    const finding: FramesFinding =
+      shaped.why === 'no-section'
+        ? { severity: 'stop', code: 'frame-outside', where, data }
+        : { severity: 'stop', code: 'frame-empty', where, data: { frame: plan.name } };
+    return { frame: undefined, findings: [finding] };
+  }
+  const { frame, blank } = shaped;
+  const bows = frame.edges.flatMap((edge): FramesFinding[] => {
+    if (edge.sectionBow < BOW_WORTH_SAYING_MM) return [];
+    const data = { frame: plan.name, panel: edge.panelName, bowMm: edge.sectionBow };
+    return [{ severity: 'note', code: 'frame-bow', where: { ...where, panel: edge.panel }, data }];
+  });
+  return { frame, findings: [...bows, ...judgeCuts(plan, frame, blank, making)] };
+}
+
+const placeOf = ({ id, x }: Pick<FramePlan, 'id' | 'x'>) => ({ stage: 'frames', part: frameThing(id), x }) as const;
+
+/** Openings and holes too near to an edge or to one another, or where there is nothing to cut. */
+function judgeCuts(
+  plan: FramePlan,
+  frame: Frame,
+  { base, cuts }: Blank,
+  { keep, members = [] }: FramesMaking,
+): FramesFinding[] {
+  const where = placeOf(plan);
+  const cutName = (cut: Pick<Cut, 'of' | 'id'>) => nameOfCut(plan, members, cut);
+  const found: FramesFinding[] = [];
+  if (frame.pieces > 1)
+    found.push({ severity: 'stop', code: 'frame-in-pieces', where, data: { frame: plan.name, pieces: frame.pieces } });
+  for (const { id } of outOfReach(base, plan.limbers)) {
+    const data = { frame: plan.name, cut: cutName({ of: 'limbers', id }) };
+    found.push({ severity: 'check', code: 'cut-outside', where, data });
+  }
+  for (const { id, shape, corner } of plan.openings)
+    if (shape === 'rounded' && corner < keep.corner) {
+      const data = {
+        frame: plan.name,
+        cut: cutName({ of: 'openings', id }),
+        cornerMm: corner,
+        leastMm: keep.corner,
+      };
+      found.push({ severity: 'check', code: 'cut-sharp', where, data });
+    }
+  const outlines = base.outlines.map(coarse);
+  const own = cuts.map((cut) => ({ cut, outline: coarse(cut.outline) }));
+  own.forEach(({ cut, outline }, i) => {
+    const least = leastBeside(cut, keep);
+    const name = cutName(cut);
+    const nearMm = Math.min(...outlines.map((edge) => rimDistance(edge, outline)));
+    if (nearMm < least - DUST_MM && !isMeantAtEdge(plan, cut)) {
+      const data = { frame: plan.name, cut: name, nearMm, leastMm: least };
+      found.push({ severity: 'check', code: 'cut-near-edge', where, data });
+    }
+    for (const other of own.slice(i + 1)) {
+      const room = Math.max(least, leastBeside(other.cut, keep));
+      const apartMm = solidDistance(outline, other.outline);
+      if (apartMm >= room - DUST_MM) continue;
+      const data = { frame: plan.name, cut: name, other: cutName(other.cut), nearMm: apartMm, leastMm: room };
+      found.push({ severity: 'check', code: 'cuts-near', where, data });
+    }
+  });
+  return found;
+}
+
+/** Rounds are drawn by chords: what is short by less is not short. */
+const DUST_MM = 0.1;
+/** Outlines are compared with so much of their points left out. */
+const COARSE_MM = 0.05;
+
+const coarse = (outline: Outline): Outline => simplify([...outline, at(outline, 0)], COARSE_MM).slice(0, -1);
+
+const leastBeside = ({ of }: Cut, { opening, hole }: FramesPart['keep']): number =>
+  of === 'openings' ? opening : hole;
+
+/** A notch and a half-moon are cut out of the edge. */
+const isMeantAtEdge = ({ limbers }: FramePlan, { of, id }: Cut): boolean =>
+  of === 'members' || (of === 'limbers' && limbers.find((limber) => limber.id === id)?.setIn === 0);
+
+/** `Opening 2`, as it is listed; of a notch the member's name. */
+function nameOfCut(plan: FramePlan, members: readonly MemberRun[], { of, id }: Pick<Cut, 'of' | 'id'>): string {
+  if (of === 'members') return `the notch for ${members.find((run) => run.id === id)?.name ?? id}`;
+  const place = plan[of].findIndex((one) => one.id === id) + 1;
+  return `${of === 'openings' ? 'opening' : 'limber hole'} ${place}`;
+}
+
+/** Between the rims of two outlines, of which one may lie in the other. */
+function rimDistance(a: Outline, b: Outline): number {
+  const toRim = (p: Vec2, rim: Outline) =>
+    Math.min(...rim.map((q, i) => distanceToSegment(p, q, at(rim, (i + 1) % rim.length))));
+  return Math.min(...a.map((p) => toRim(p, b)), ...b.map((p) => toRim(p, a)));
+}
+
+type Standing = Pick<Frame, 'x' | 'width' | 'face' | 'rakeRad'>;
+
+/** At a height over the base line: from its forward face to its after one. */
+export function bodyAt({ x, width, face, rakeRad }: Standing, height: number): readonly [number, number] {
+  const station = x + height * Math.tan(rakeRad);
+  const along = width / Math.cos(rakeRad);
+  return face === 'fore' ? [station, station + along] : [station - along, station];
+}
+
+/** From its foremost point to its aftmost. */
+export function bodyOf(frame: Standing & Pick<Frame, 'outline'>): readonly [number, number] {
+  const bodies = heightsOf(frame).map((height) => bodyAt(frame, height));
+  return [Math.min(...bodies.map(([fore]) => fore)), Math.max(...bodies.map(([, aft]) => aft))];
+}
+
+/** The least and the greatest height over the base line. */
+function heightsOf(frame: Standing & Pick<Frame, 'outline'>): readonly [number, number] {
+  const heights = frame.outline.map((p) => placeInBoat(frame, p)[2]);
+  return [Math.min(...heights), Math.max(...heights)];
+}
+
+/** Faces this near touch. */
+const TOUCH_MM = 1e-6;
+
+/** Frames that reach out of the hull or into one another. */
+function judgePlaces(frames: readonly Frame[], { fromX, toX }: Ends): FramesFinding[] {
+  const inOrder = [...frames].sort((a, b) => bodyOf(a)[0] - bodyOf(b)[0]);
+  return inOrder.flatMap((frame, i): FramesFinding[] => {
+    const where = placeOf(frame);
+    const [fore, aft] = bodyOf(frame);
+    const found: FramesFinding[] = [];
+    if (fore < fromX - TOUCH_MM || aft > toX + TOUCH_MM) {
+      const toMm = fore < fromX - TOUCH_MM ? fore : aft;
+      const data = { frame: frame.name, toMm, fromMm: fromX, endMm: toX };
+      found.push({ severity: 'stop', code: 'frame-beyond', where, data });
+    }
+    for (const other of inOrder.slice(i + 1)) {
+      const overlapMm = overlapOf(frame, other);
+      if (overlapMm <= TOUCH_MM) continue;
+      const data = { frame: frame.name, other: other.name, overlapMm };
+      found.push({ severity: 'stop', code: 'frames-overlap', where, data });
+    }
+    return found;
+  });
+}
+
+/** Along the boat, at the height at which they stand in one another most; negative: apart. */
+function overlapOf(a: Frame, b: Frame): number {
+  if (!sharesWidth(a, b)) return -Infinity;
+  const [lowA, highA] = heightsOf(a);
+  const [lowB, highB] = heightsOf(b);
+  const [low, high] = [Math.max(lowA, lowB), Math.min(highA, highB)];
+  if (low > high) return -Infinity;
+  // between their ends they overlap most where two of their faces cross
+  const lean = Math.tan(a.rakeRad) - Math.tan(b.rakeRad);
+  const crossings =
+    lean === 0
+      ? []
+      : bodyAt(a, 0).flatMap((one) => bodyAt(b, 0).map((other) => Math.min(high, Math.max(low, (other - one) / lean))));
+  return Math.max(
+    ...[low, high, ...crossings].map((height) => {
+      const [one, other] = [bodyAt(a, height), bodyAt(b, height)];
+      return Math.min(one[1], other[1]) - Math.max(one[0], other[0]);
+    }),
+  );
+}
+
+/** Whether two frames have a place athwart in common: halves to either side, and parts beside a trunk, have not. */
+function sharesWidth(a: Frame, b: Frame): boolean {
+  const spans = [a, b].map(({ cut, hand }) => {
+    const ys = cut.outline.map(([y]) => y);
+    const span = [Math.min(...ys), Math.max(...ys)] as const;
+    return hand === 'pair' ? [span, [-span[1], -span[0]] as const] : [span];
+  }) as [(readonly [number, number])[], (readonly [number, number])[]]; // two
+  return spans[0].some(([from, to]) =>
+    spans[1].some((other) => Math.min(to, other[1]) - Math.max(from, other[0]) > TOUCH_MM),
+  );
+}
