@@ -17,5 +17,6 @@ const share = (values: readonly number[], part: number) =>
 export const report = (name: string, values: readonly number[]) =>
   console.log(
     `${name}: median ${share(values, 0.5).toFixed(1)} ms, 95th percentile ${share(values, 0.95).toFixed(1)} ` +
-      `ms, longest ${Math.max(...values).toFixed(1)} ms, ${values.length} frames`,
+      `ms, longest ${Math.max(...values).toFixed(1)} ms, ${values.filter((gap) => gap > 100).length} over 100 ms, ` +
+      `${values.length} frames`,
   );

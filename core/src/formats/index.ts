@@ -15,6 +15,7 @@ export type { Content, PaperSheets, SheetHead, SheetScale } from './sheet';
 export { checkLength, forwardArrow, lineKey, numberedSteps } from './sheet-parts';
 export { tablePages } from './sheet-table';
 export type { SheetTable } from './sheet-table';
+export { roomInside } from './room-inside';
 export { shapeSheet } from './shape-sheet';
 export { viewOn } from './sheet-view';
 export type { SheetView, ViewText } from './sheet-view';

@@ -5,7 +5,7 @@ import { shortened, textWidth } from './letters';
 import { LETTER_MM, sheetLine, sheetText, type Content } from './sheet';
 
 /** A cell: words, or the outline of a part, drawn small. */
-export type SheetCell = string | { readonly outline: Outline };
+export type SheetCell = string | { readonly outline: Outline; readonly holes?: readonly Outline[] };
 export type SheetColumn = { readonly head: string; readonly isFigure?: boolean; readonly mostMm?: number };
 export type SheetTable = { readonly columns: readonly SheetColumn[]; readonly rows: readonly (readonly SheetCell[])[] };
 
@@ -99,7 +99,12 @@ function tableAt(table: SheetTable, widths: readonly number[], [left, top]: Vec2
         const words = shortened(cell, width - 1.5, LETTER_MM);
         const place: Vec2 = [isFigure ? x + width - 1 : x + 0.5, foot + 1.2];
         if (words !== '') texts.push(sheetText(place, words, { align: isFigure ? 'right' : 'left' }));
-      } else paths.push(sheetLine('mark', fitted(cell.outline, [x, foot], [width - SPACE_MM, rowMm]), true));
+      } else
+        paths.push(
+          ...[cell.outline, ...(cell.holes ?? [])].map((ring) =>
+            sheetLine('mark', fitted(ring, cell.outline, [x, foot], [width - SPACE_MM, rowMm]), true),
+          ),
+        );
       x += width;
     });
     const line: Vec2[] = [
@@ -111,9 +116,9 @@ function tableAt(table: SheetTable, widths: readonly number[], [left, top]: Vec2
   return { paths, texts };
 }
 
-/** An outline as large as its cell takes it. */
-function fitted(outline: Outline, [left, foot]: Vec2, [wide, high]: Vec2): Vec2[] {
+/** A ring of a part as large as its cell takes the part. */
+function fitted(ring: Outline, outline: Outline, [left, foot]: Vec2, [wide, high]: Vec2): Vec2[] {
   const box = boundsOf(outline);
   const over = Math.max((box.maxX - box.minX) / wide, (box.maxY - box.minY) / (high - 1.6), 1e-6);
-  return outline.map(([x, y]): Vec2 => [left + 1 + (x - box.minX) / over, foot + 0.8 + (y - box.minY) / over]);
+  return ring.map(([x, y]): Vec2 => [left + 1 + (x - box.minX) / over, foot + 0.8 + (y - box.minY) / over]);
 }

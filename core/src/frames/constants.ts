@@ -13,3 +13,5 @@ export const LIMBER_SET_IN = house(25, 'mm', 'clear of a fillet of 20 mm and its
 export const MEMBER_WIDTH = house(30, 'mm', 'takes a row of screws in its middle');
 export const MEMBER_DEPTH = house(20, 'mm', 'bends round the side of a small boat in one piece');
 export const NOTCH_ROOM = house(0.5, 'mm', 'for glue, a side');
+export const OPENING_SIZE = house(200, 'mm', 'an arm reaches through');
+export const BEVEL_STEP = house(300, 'mm', 'a hand’s span on the log; between, a bevel rolls evenly');

@@ -5,6 +5,7 @@ import {
   closedPath,
   csv,
   openPath,
+  roomInside,
   straightPath,
   lengthCell,
   lengthHead,
@@ -14,13 +15,15 @@ import {
   type ExportTable,
   type SheetHead,
 } from '../formats';
-import { at, boundsOf, type Outline, type Vec2 } from '../geometry';
+import { at, boundsOf, lerp2, simplify, type Region, type Vec2 } from '../geometry';
 import { formatWithUnit, type Notation } from '../measure';
 import { planeMark, type Panel } from '../panels';
 import type { Marks } from '../stage';
-import { asSeen, cutAsSeen, type Frame } from './frame';
+import { asSeen, cutAsSeen, reaches, type Frame } from './frame';
 import type { FramesValue } from './judge';
+import type { MemberRun } from './member';
 import { frameMaterial } from './material';
+import type { RollingBevel } from './rolling-bevel';
 import { planeOf } from './section';
 
 /** A frame's blank, seen from its station face, with the edge of the station face where that differs. */
@@ -28,8 +31,9 @@ function frameDrawing(frame: Frame, notation: Notation): Drawing {
   const low = Math.min(...frame.outline.map((p) => p[1]));
   const high = Math.max(...frame.outline.map((p) => p[1]));
   const face = faceWord(frame);
-  const { outline, holes } = cutAsSeen(frame);
-  const at = wordsAt(frame, outline);
+  const cut = cutAsSeen(frame);
+  const { outline, holes } = cut;
+  const at = wordsAt(frame, cut);
   return {
     name: frame.id,
     title: frame.name,
@@ -58,11 +62,17 @@ export const toCut = ({ hand }: Pick<Frame, 'hand'>): string =>
   ({ across: '1 to cut', pair: '1 starboard, 1 port (mirrored)', starboard: '1 starboard', port: '1 port' })[hand];
 
 /** Beside the centreline, which would cross the words, or in the middle of a part to one side of it. */
-function wordsAt(frame: Frame, outline: Outline): Vec2 {
-  const box = boundsOf(outline);
-  const middle = (box.minY + box.maxY) / 2;
-  return frame.hand === 'across' ? [10, middle] : [box.minX + (box.maxX - box.minX) * 0.2, middle];
+function wordsAt(frame: Frame, cut: Region): Vec2 {
+  const box = boundsOf(cut.outline);
+  const low = (box.minY + box.maxY) / 2 - WORDS_UNDER_MM;
+  const wanted: Vec2 = frame.hand === 'across' ? [10, low] : [box.minX + (box.maxX - box.minX) * 0.2, low];
+  const [x, y] = roomInside(cut, { wide: WORDS_WIDE_MM, high: WORDS_UNDER_MM + TEXT_MM }, wanted);
+  return [x, y + WORDS_UNDER_MM];
 }
+
+/** Of the words: from the first line's foot to the last one's, and how wide they are. */
+const WORDS_UNDER_MM = 3.4 * TEXT_MM;
+const WORDS_WIDE_MM = 12 * TEXT_MM;
 
 /**
  * Of a frame the edge of the station face at the skin, or another curve of its starboard half, as it is seen from that
@@ -81,16 +91,49 @@ export function faceCurves(frame: Pick<Frame, 'face' | 'outline' | 'hand'>, half
   }
 }
 
-/** Where a frame's two faces stand; its name goes with the station face. */
+export type FrameMark = { readonly label: string; readonly curve: readonly Vec2[] };
+
+/** Where a frame's two faces touch a panel, on the flat; its name goes with the station face. */
+export function marksOfFrame(panel: Panel, frame: Frame): FrameMark[] {
+  const { normal, level } = planeOf(frame);
+  const otherFace = frame.face === 'fore' ? frame.width : -frame.width;
+  return [
+    { label: frame.name, level },
+    { label: '', level: level + otherFace },
+  ]
+    .map(({ label, level: at1 }) => ({
+      label,
+      curve: planeMark(panel, { normal, level: at1 }, (place) => reaches(frame.reach, place)),
+    }))
+    .filter(({ curve }) => curve.length > 1);
+}
+
+/** Where members lie on a panel's inside face, between two lines; the name stands along the upper one. */
+export function membersOnPanel(panel: Panel, members: readonly MemberRun[]): Marks {
+  const marks = members.flatMap(({ name, marks: own }) =>
+    own.filter((mark) => mark.panel === panel.id).map((mark) => ({ name, ...mark })),
+  );
+  return {
+    paths: marks.flatMap(({ near, far }) =>
+      [near, far].map((curve) => ({ ...openPath(simplify(curve, MARK_OFF_MM)), layerName: 'MEMBERS' })),
+    ),
+    texts: marks.map(({ name, near, far }): DrawnText => {
+      const k = Math.floor(near.length * NAME_AT);
+      const [x, y] = lerp2(at(near, k), at(far, k), 0.5);
+      const heightMm = TEXT_MM * 0.55;
+      return { at: [x, y - heightMm / 2], heightMm, text: name, layerName: 'MEMBERS' };
+    }),
+  };
+}
+
+/** What may be left out of a mark's curve: a tenth of a pencil line. */
+const MARK_OFF_MM = 0.05;
+/** So far along, as a share, the name stands. */
+const NAME_AT = 0.3;
+
+/** Where frames touch a panel. */
 export function framesOnPanel(panel: Panel, frames: readonly Frame[]): Marks {
-  const marks = frames.flatMap((frame) => {
-    const { normal, level } = planeOf(frame);
-    const otherFace = frame.face === 'fore' ? frame.width : -frame.width;
-    return [
-      { label: frame.name, curve: planeMark(panel, { normal, level }) },
-      { label: '', curve: planeMark(panel, { normal, level: level + otherFace }) },
-    ].filter(({ curve }) => curve.length > 1);
-  });
+  const marks = frames.flatMap((frame) => marksOfFrame(panel, frame));
   return {
     paths: marks.map((mark) => ({ ...openPath(mark.curve), layerName: 'FRAMES' })),
     texts: marks
@@ -133,9 +176,30 @@ export type FramesWhole = {
 export const framesDrawings = ({ project, values }: FramesWhole): Drawing[] =>
   values.frames.frames.map((frame) => frameDrawing(frame, project.notation));
 
-export const framesTables = ({ project, values }: FramesWhole): ExportTable[] =>
-  values.frames.frames.map((frame) => ({
+const bevelCsv = ({ rows }: RollingBevel, notation: Notation): string =>
+  csv(
+    [
+      'station',
+      ...['along', 'x', 'half_breadth', 'height'].map((name) => lengthHead(name, notation)),
+      'between_deg',
+      'bevel_deg',
+    ],
+    rows.map(({ station, s, at: place, dihedralDeg, bevelDeg }) => [
+      station ?? '',
+      ...[s, ...place].map((mm) => lengthCell(mm, notation)),
+      ...[dihedralDeg, bevelDeg].map((deg) => Number(deg.toFixed(2))),
+    ]),
+  );
+
+export const framesTables = ({ project, values }: FramesWhole): ExportTable[] => [
+  ...values.frames.frames.map((frame) => ({
     name: frame.id,
     title: `${frame.name}, its edges and bevels`,
     csv: frameCsv(frame, project.notation),
-  }));
+  })),
+  ...values.frames.bevels.map((bevel) => ({
+    name: `bevels-${bevel.line}`,
+    title: `${bevel.name}, its bevels`,
+    csv: bevelCsv(bevel, project.notation),
+  })),
+];

@@ -1,12 +1,12 @@
 /** A frame as it is built: the hull's section where it stands, how its edges are made, and what is cut of it. */
-import { area, at, distance2, type Region, type Vec2 } from '../geometry';
+import { at, distance2, lerp2, netArea, type Region, type Vec2, type Vec3 } from '../geometry';
 import { toRad } from '../measure';
 import type { Panel, RoundedStrip } from '../panels';
 import { blankOf, type Blank, type EdgesMade } from './blank';
 import type { Notch } from './cuts';
 import { notchIn, type MemberRun } from './member';
 import type { FramePlan, Hand, School } from './schema';
-import { frameAt, type FrameEdge, type FrameSection } from './section';
+import { frameAt, placeInBoat, type FrameEdge, type FrameSection } from './section';
 
 /** What a frame is, where the boat's own way is said. */
 export type FrameKind = Exclude<FramePlan['kind'], 'usual'>;
@@ -17,6 +17,8 @@ export type Frame = Omit<FrameSection, 'edges'> & {
   readonly kind: FrameKind;
   readonly material: 'plywood' | 'timber';
   readonly hand: Hand;
+  /** Where along the skin it reaches; heights over the base line, absent: as far as the hull. */
+  readonly reach: Reach;
   readonly edges: readonly MadeEdge[];
   /** What is cut, by the frame's own plane, y to starboard: of a pair the starboard part. */
   readonly cut: Region;
@@ -25,6 +27,19 @@ export type Frame = Omit<FrameSection, 'edges'> & {
   /** Of one face, both parts of a pair together. */
   readonly areaM2: number;
 };
+
+export type Reach = Pick<FramePlan['bounds'], 'hand' | 'inner'> & {
+  readonly outer?: number;
+  readonly bottom?: number;
+  readonly top?: number;
+};
+
+/** Whether a frame reaches a place at the skin: of a hand, on either side. */
+export const reaches = ({ hand, inner, outer, bottom, top }: Reach, [, y, z]: Vec3): boolean =>
+  (hand === 'across' || Math.abs(y) >= inner) &&
+  (outer === undefined || Math.abs(y) <= outer) &&
+  (bottom === undefined || z >= bottom) &&
+  (top === undefined || z <= top);
 
 /** An edge at the skin, how it is made, and how far it runs along the skin within the frame's bounds, both sides. */
 export type MadeEdge = FrameEdge & { readonly school: School; readonly seamMm: number };
@@ -89,6 +104,7 @@ export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: Fr
   const cut = blank.regions[0];
   if (!cut) return { ok: false, why: 'nothing-left' };
   const { hand } = plan.bounds;
+  const reach = reachOf(plan);
   const frame: Frame = {
     ...section,
     id: plan.id,
@@ -96,10 +112,11 @@ export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: Fr
     kind,
     material: SHEET_KINDS.includes(kind) ? 'plywood' : 'timber',
     hand,
+    reach,
     edges: section.edges.map((edge) => ({
       ...edge,
       school: edges.schoolOf(edge.panel),
-      seamMm: seamLength(edge, plan, rakeRad),
+      seamMm: seamLength(edge, section, reach),
     })),
     cut,
     pieces: blank.regions.length,
@@ -108,23 +125,23 @@ export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: Fr
   return { ok: true, frame, blank };
 }
 
-const netArea = ({ outline, holes }: Region): number =>
-  area(outline) - holes.reduce((sum, hole) => sum + area(hole), 0);
+function reachOf({ bounds: { hand, inner, outer, bottom }, top }: FramePlan): Reach {
+  return {
+    ...{ hand, inner },
+    ...(outer !== null && { outer }),
+    ...(bottom !== null && { bottom }),
+    ...(top.kind === 'level' && { top: top.mm }),
+  };
+}
 
 /** Along the skin, as far as the frame goes, on both sides of the boat or on its own. */
-function seamLength(edge: FrameEdge, { bounds, top }: FramePlan, rakeRad: number): number {
-  const { hand, inner, outer, bottom } = bounds;
-  const isWithin = ([y, z]: Vec2) =>
-    (hand === 'across' || y >= inner) &&
-    (outer === null || y <= outer) &&
-    (bottom === null || z * Math.cos(rakeRad) >= bottom) &&
-    (top.kind !== 'level' || z * Math.cos(rakeRad) <= top.mm);
+function seamLength(edge: FrameEdge, section: FrameSection, reach: Reach): number {
   let length = 0;
   for (let i = 1; i < edge.points.length; i++) {
     const [a, b] = [at(edge.points, i - 1), at(edge.points, i)].map(({ y, z }): Vec2 => [y, z]) as [Vec2, Vec2]; // two
-    if (isWithin([(a[0] + b[0]) / 2, (a[1] + b[1]) / 2])) length += distance2(a, b);
+    if (reaches(reach, placeInBoat(section, lerp2(a, b, 0.5)))) length += distance2(a, b);
   }
-  return hand === 'across' || hand === 'pair' ? 2 * length : length;
+  return reach.hand === 'across' || reach.hand === 'pair' ? 2 * length : length;
 }
 
 /**

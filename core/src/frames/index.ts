@@ -1,15 +1,28 @@
-export { FRAME_KINDS, HANDS, OPENING_SHAPES, SCHOOLS, TOP_KINDS } from './schema';
-export type { FramePlan, FramesPart, Hand, Limber, Member, Opening, School } from './schema';
+export { SCHOOLS } from './schema';
+export type { FramePlan, FramesPart, Limber, Member, Opening, School } from './schema';
 export { plainOutline } from './blank';
 export { asSeen, cutAsSeen } from './frame';
 export type { Frame } from './frame';
-export { bodyOf } from './judge';
+export { datumOf } from './datum';
+export { offerLimbers } from './limbers';
 export type { FramesValue } from './judge';
 export type { MemberRun } from './member';
-export { frameAt, placeInBoat, placeInPlane, planeOf } from './section';
-export { FRAMES_PATH, copyOf, keptIn, oneMore, plainFrame, widestRoom } from './plans';
-export { faceCurves, framesDrawings, toCut } from './drawings';
+export { frameAt, placeInBoat, placeInPlane } from './section';
+export {
+  FRAMES_PATH,
+  MEMBERS_PATH,
+  copyOf,
+  freeId,
+  keptIn,
+  oneMore,
+  plainFrame,
+  plainMember,
+  plainOpening,
+  widestRoom,
+} from './plans';
+export { faceCurves, framesDrawings, marksOfFrame } from './drawings';
 export type { FramesWhole } from './drawings';
+export type { RollingBevel } from './rolling-bevel';
 export { rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';
 export { evenSpacing } from './spacing';
 export { framesStage } from './stage';

@@ -8,6 +8,7 @@ import { outOfReach, type Cut } from './cuts';
 import type { FramesFinding, FramesResult } from './findings';
 import { shapeFrame, type Frame, type FrameMaking } from './frame';
 import { runMember, type MemberRun, type SkinFaces } from './member';
+import type { RollingBevel } from './rolling-bevel';
 import type { FramePlan, FramesPart, Member } from './schema';
 import { placeInBoat } from './section';
 import { frameThing, memberThing } from './things';
@@ -15,7 +16,12 @@ import { frameThing, memberThing } from './things';
 export type FramesMaking = FrameMaking & { readonly keep: FramesPart['keep'] };
 
 /** Everything of the stage. */
-export type FramesValue = { readonly frames: readonly Frame[]; readonly members: readonly MemberRun[] };
+export type FramesValue = {
+  readonly frames: readonly Frame[];
+  readonly members: readonly MemberRun[];
+  /** Along every line that panels meet on, and a straight stem or stern. */
+  readonly bevels: readonly RollingBevel[];
+};
 
 /** The members along the hull, each remembered by itself; one that cannot run is left out, and told. */
 export function runMembers(
@@ -166,14 +172,14 @@ function rimDistance(a: Outline, b: Outline): number {
 type Standing = Pick<Frame, 'x' | 'width' | 'face' | 'rakeRad'>;
 
 /** At a height over the base line: from its forward face to its after one. */
-export function bodyAt({ x, width, face, rakeRad }: Standing, height: number): readonly [number, number] {
+function bodyAt({ x, width, face, rakeRad }: Standing, height: number): readonly [number, number] {
   const station = x + height * Math.tan(rakeRad);
   const along = width / Math.cos(rakeRad);
   return face === 'fore' ? [station, station + along] : [station - along, station];
 }
 
 /** From its foremost point to its aftmost. */
-export function bodyOf(frame: Standing & Pick<Frame, 'outline'>): readonly [number, number] {
+function bodyOf(frame: Standing & Pick<Frame, 'outline'>): readonly [number, number] {
   const bodies = heightsOf(frame).map((height) => bodyAt(frame, height));
   return [Math.min(...bodies.map(([fore]) => fore)), Math.max(...bodies.map(([, aft]) => aft))];
 }

@@ -39,7 +39,7 @@ describe('a stringer in a box, 100 from the chine, 30 wide and 20 deep', () => {
   const run = runIn(box, asked);
   it('is as long as the box and straight', () => {
     expect(run.lengthMm).toBeCloseTo(3000, 6);
-    expect(run.bend).toBeNull();
+    expect(run.bend).toBeUndefined();
   });
   it('takes its section and half a millimetre a side from the inside of the skin', () => {
     const [y0, , z0, z1] = boxOf(notchIn(run, frame(1000)) ?? []);

@@ -8,7 +8,7 @@
  * that lies in the corner follows the panel beyond it, by the rolling bevel (rolling-bevel.ts). What it takes of a frame
  * is what lies between its four edges where the frame's two faces cut them, all that is between these two, and the room
  * asked for, opened towards the skin.
- * Conventions: the starboard one of a pair. Accuracy: edges are straight between points some 25 mm apart: 0.01 mm at a
+ * Conventions: the starboard one of a pair. Accuracy: edges are straight between points some 40 mm apart: 0.04 mm at a
  * radius of 5 m. Between the frame's faces the edges are taken as straight.
  */
 import {
@@ -41,10 +41,15 @@ export type MemberRun = Pick<Member, 'id' | 'name' | 'width' | 'depth' | 'isThro
   /** One of each hand; along the centreline one. */
   readonly isPair: boolean;
   readonly rings: readonly Ring[];
+  /** Of one that lies on a panel's inside: both its edges on the flat panel. */
+  readonly marks: readonly { readonly panel: string; readonly near: readonly Vec2[]; readonly far: readonly Vec2[] }[];
   /** Along the middle of the face that lies against the skin. */
   readonly lengthMm: number;
-  /** Of its hardest bend, and where; null where it is straight. */
-  readonly bend: { readonly radiusMm: number; readonly x: number } | null;
+  /** Its ends along the boat. */
+  readonly from: number;
+  readonly to: number;
+  /** Of its hardest bend, and where; absent where it is straight. */
+  readonly bend?: { readonly radiusMm: number; readonly x: number };
 };
 
 export type SkinFaces = {
@@ -55,7 +60,7 @@ export type SkinFaces = {
 };
 
 /** Points are taken so far apart along the line, mm. */
-const STEP_MM = 25;
+const STEP_MM = 40;
 /** Straighter than this is straight: 1 km of radius. */
 const STRAIGHT_MM = 1e6;
 /** A bend is measured over so much of the length: shorter shows the points, longer hides it. */
@@ -84,13 +89,23 @@ export function runMember(
     ...{ id: member.id, name: member.name, width: member.width, depth: member.depth, side: member.side },
     ...{ isThrough: member.isThrough, clearance: member.clearance, isPair: member.on !== 'centre' },
     rings,
+    marks: member.side === 'inside' ? marksOf(kept) : [],
     lengthMm: middles.slice(1).reduce((sum, p, i) => sum + distance3(at(middles, i), p), 0),
-    bend: hardestBend(middles),
+    from: at(middles, 0)[0],
+    to: at(middles, -1)[0],
+    ...hardestBend(middles),
   };
 }
 
 /** The face at the skin at one place: its two edges, which way is out of the hull, and how far its corner is opened. */
-type Face = { readonly near: Vec3; readonly far: Vec3; readonly out: Vec3; readonly cornerTan: number };
+type Face = {
+  readonly near: Vec3;
+  readonly far: Vec3;
+  readonly out: Vec3;
+  readonly cornerTan: number;
+  /** On the flat of which panel; none along the centreline. */
+  readonly on?: { readonly panel: string; readonly near: Vec2; readonly far: Vec2 };
+};
 
 function panelFaces(
   member: Member,
@@ -131,6 +146,15 @@ function cornerShift({ isUnderDeck }: Corner, dihedralRad: number, offMm: number
 /** Places of an edge nearer than this are one. */
 const SAME_PLACE_MM = 1e-3;
 
+/** Both edges panel by panel. */
+function marksOf(faces: readonly Face[]): MemberRun['marks'] {
+  const on = faces.flatMap((face) => face.on ?? []);
+  return [...new Set(on.map(({ panel }) => panel))].map((panel) => {
+    const own = on.filter((one) => one.panel === panel);
+    return { panel, near: own.map(({ near }) => near), far: own.map(({ far }) => far) };
+  });
+}
+
 /** Along one panel's edge: both curves, at even steps of the edge's own parameter. */
 function facesOn({ panel, end, stretch }: EdgeOfPanel, { member, offMm, corner }: FacesAsked): Face[] {
   const flats = panel.rulings
@@ -146,16 +170,16 @@ function facesOn({ panel, end, stretch }: EdgeOfPanel, { member, offMm, corner }
     const { place, inward } = edgeAt(flats, onEdge(stretch, t), end);
     const dihedralRad = corner?.dihedralAt(t);
     const from = member.away + (corner && dihedralRad ? cornerShift(corner, dihedralRad, offMm) : 0);
-    const faces = [from, from + member.width].map((d) =>
-      faceAt(panel, [place[0] + d * inward[0], place[1] + d * inward[1]]),
-    );
-    const [near, far] = faces;
+    const inBy = (d: number): Vec2 => [place[0] + d * inward[0], place[1] + d * inward[1]];
+    const on = { panel: panel.id, near: inBy(from), far: inBy(from + member.width) };
+    const [near, far] = [faceAt(panel, on.near), faceAt(panel, on.far)];
     if (!near || !far) return undefined;
     return {
       near: sub3(near.space, scale3(near.normal, offMm)),
       far: sub3(far.space, scale3(far.normal, offMm)),
       out: unit3(add3(near.normal, far.normal)),
       cornerTan: Math.tan((dihedralRad ?? SQUARE_RAD) - SQUARE_RAD),
+      on,
     };
   }).filter((face) => face !== undefined);
 }
@@ -205,8 +229,8 @@ function ringsOf(faces: readonly Face[], depth: number): Ring[] {
 }
 
 /** By circles through three points of the run. */
-function hardestBend(points: readonly Vec3[]): MemberRun['bend'] {
-  let least: MemberRun['bend'] = null;
+function hardestBend(points: readonly Vec3[]): Pick<MemberRun, 'bend'> {
+  let least: MemberRun['bend'];
   const mean = distance3(at(points, 0), at(points, -1)) / (points.length - 1) || 1;
   const reach = Math.max(1, Math.round(BEND_MM / mean));
   for (let i = reach; i + reach < points.length; i++) {
@@ -215,7 +239,7 @@ function hardestBend(points: readonly Vec3[]): MemberRun['bend'] {
     const radiusMm = area2 > 0 ? (distance3(a, b) * distance3(b, c) * distance3(c, a)) / (2 * area2) : Infinity;
     if (radiusMm < Math.min(STRAIGHT_MM, least?.radiusMm ?? Infinity)) least = { radiusMm, x: b[0] };
   }
-  return least;
+  return least ? { bend: least } : {};
 }
 
 /** A notch is cut so far past the part's edge, to be open there. */

@@ -1,20 +1,20 @@
 /** Frames put in, copied and taken out. Lengths mm. */
+import { boundsOf, type Outline } from '../geometry';
 import type { LinesPart } from '../lines';
 import { usualIn, type Notation } from '../measure';
 import {
   BULKHEAD_THICKNESS,
   HOLE_EDGE,
-  LIMBER_DIAMETER,
-  LIMBER_SET_IN,
   MEMBER_DEPTH,
   MEMBER_WIDTH,
   NOTCH_ROOM,
   OPENING_CORNER,
   OPENING_EDGE,
+  OPENING_SIZE,
   RING_BREADTH,
   RING_CORNER,
 } from './constants';
-import type { FramePlan, FramesPart, Limber, Member } from './schema';
+import type { FramePlan, FramesPart, Member, Opening } from './schema';
 
 /** Where frames are kept in the project, for edits. */
 export const FRAMES_PATH = ['frames', 'frames'] as const;
@@ -138,11 +138,24 @@ export const keptIn = (notation: Notation): FramesPart['keep'] => ({
   corner: usualIn(OPENING_CORNER.value, notation),
 });
 
-/** A limber hole as usual, on both sides of the centreline where it is off it. */
-export const plainLimber = (taken: readonly Limber[], out: number, notation: Notation): Limber => ({
-  id: freeId('limber', taken),
-  out: whole(out),
-  diameter: usualIn(LIMBER_DIAMETER.value, notation),
-  setIn: usualIn(LIMBER_SET_IN.value, notation),
-  isPair: out > 0,
-});
+/** Of a part's height and breadth an opening takes no more, to begin with. */
+const OPENING_SHARE = 0.35;
+
+/** An opening as usual, smaller in a small part: in the middle of what is cut. */
+export function plainOpening(taken: readonly Opening[], cut: Outline, notation: Notation): Opening {
+  const { minX, maxX, minY, maxY } = boundsOf(cut);
+  const fitting = (mm: number) =>
+    usualIn(Math.floor(Math.min(OPENING_SIZE.value, OPENING_SHARE * mm) / 10) * 10, notation);
+  const [width, height] = [Math.max(20, fitting(maxX - minX)), Math.max(20, fitting(maxY - minY))];
+  return {
+    id: freeId('opening', taken),
+    shape: 'rounded',
+    out: whole(Math.abs(minX + maxX) / 2),
+    up: whole((minY + maxY) / 2),
+    width,
+    height,
+    corner: usualIn(Math.min(RING_CORNER.value, width / 2, height / 2), notation),
+    rim: 0,
+    isPair: false,
+  };
+}

@@ -20,6 +20,8 @@ export const HANDS = ['across', 'pair', 'starboard', 'port'] as const;
  * beam there, or by a radius `mm`.
  */
 export const TOP_KINDS = ['straight', 'level', 'rise', 'radius'] as const;
+/** From the fore end aft, from the after end forward, from a station or from another frame aft. */
+export const DATUM_KINDS = ['fore', 'aft', 'station', 'frame'] as const;
 export const OPENING_SHAPES = ['rounded', 'oval'] as const;
 
 const height = (title: string) => lengthField(title, -20_000, 20_000);
@@ -123,6 +125,10 @@ export const framesSchema = z.object({
   members: z.array(memberSchema).max(40),
   /** Kept clear between a filleted bulkhead and the skin, all round. */
   filletGap: lengthField('Gap at the skin', 0, 10),
+  /** How far apart the rows of a rolling bevel stand. */
+  bevelStep: lengthField('Bevels every', 10, 5000),
+  /** What a frame's place is measured from on screen; `of` names the station or the frame. */
+  datum: z.object({ kind: z.enum(DATUM_KINDS), of: z.string().max(60) }),
   /** The least that is kept round what is cut in a part, and the least radius in a corner. */
   keep: z.object({
     opening: lengthField('Plywood round an opening', 0, 500),

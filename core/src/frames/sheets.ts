@@ -1,17 +1,55 @@
 /** A frame on a sheet of paper: its blank to scale, figures at its corners, and the bevel along its edges. */
-import { shapeSheet, type PaperSheets, type SheetHead, type SheetTable } from '../formats';
+import {
+  innerBox,
+  pageOnItsSide,
+  shapeSheet,
+  sheetsOf,
+  tablePages,
+  type PaperSheets,
+  type SheetHead,
+  type SheetTable,
+} from '../formats';
 import { at, type Vec2 } from '../geometry';
 import { formatDeg, formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
 import { faceCurves, toCut, type FramesWhole } from './drawings';
 import { asSeen, cutAsSeen, type Frame } from './frame';
 import { frameMaterial } from './material';
+import type { RollingBevel } from './rolling-bevel';
 
 const TABLE_MM = 104;
 /** Points of an edge listed: its ends and three between. */
 const SHARES = [0, 0.25, 0.5, 0.75, 1];
 
-export const framesSheets = ({ values, sheetHead }: FramesWhole): PaperSheets[] =>
-  values.frames.frames.map((frame) => frameSheet(frame, sheetHead));
+export const framesSheets = ({ values: { frames }, sheetHead }: FramesWhole): PaperSheets[] => [
+  ...frames.frames.map((frame) => frameSheet(frame, sheetHead)),
+  ...(frames.bevels.length > 0 ? [bevelsSheet(frames.bevels, sheetHead)] : []),
+];
+
+/** The bevels along every line, on as many pages as it takes. */
+function bevelsSheet(bevels: readonly RollingBevel[], head: SheetHead): PaperSheets {
+  const inner = innerBox(pageOnItsSide(head.paper));
+  const sheet = {
+    ...{ name: 'bevels-sheet', title: 'Bevels along the lines', part: 'Logs, keelson, clamps, stem' },
+    ...{ hand: 'both sides', material: 'sawn timber', scale: 'no drawing' },
+  };
+  const tables = bevels.map((bevel) => bevelTable(bevel, head.notation));
+  return sheetsOf(head, sheet, tablePages(tables, { first: inner, later: inner }));
+}
+
+const bevelTable = ({ name, rows, ripDeg, leftToPlaneDeg }: RollingBevel, notation: Notation): SheetTable => ({
+  columns: [
+    { head: `${name}: rip at ${formatDeg(ripDeg)}, plane up to ${formatDeg(leftToPlaneDeg)}` },
+    { head: `from its fore end, ${unitLabel(notation)}`, isFigure: true },
+    { head: 'between', isFigure: true },
+    { head: 'bevel', isFigure: true },
+  ],
+  rows: rows.map(({ station, s, dihedralDeg, bevelDeg }) => [
+    station === undefined ? '' : `station ${station}`,
+    formatFine(s, notation),
+    formatDeg(dihedralDeg),
+    formatDeg(bevelDeg),
+  ]),
+});
 
 function frameSheet(frame: Frame, head: SheetHead): PaperSheets {
   const { notation } = head;

@@ -4,9 +4,10 @@ import { depthOfInside, type Panel, type PanelsPart, type PanelsValue } from '..
 import { usualIn } from '../measure';
 import { defineStage } from '../stage';
 import * as constants from './constants';
-import { framesDrawings, framesOnPanel, framesTables, type FramesWhole } from './drawings';
+import { framesDrawings, framesOnPanel, framesTables, membersOnPanel, type FramesWhole } from './drawings';
 import { FRAMES_FINDINGS } from './findings';
 import { runMembers, shapeFrames } from './judge';
+import { bevelsOf } from './rolling-bevel';
 import { framesAtStations, keptIn } from './plans';
 import { framesSchema, type School } from './schema';
 import { framesSheets } from './sheets';
@@ -28,12 +29,14 @@ export const framesStage = defineStage<{
   begin: ({ lines }, notation) => ({
     frames: framesAtStations(lines),
     members: [],
+    bevelStep: usualIn(constants.BEVEL_STEP.value, notation),
+    datum: { kind: 'fore', of: '' } as const,
     filletGap: usualIn(constants.FILLET_GAP.value, notation),
     keep: keptIn(notation),
   }),
   catalogue: FRAMES_FINDINGS,
   constants,
-  run: ({ frames, members, filletGap: gap, keep }, { project, values }, remember) => {
+  run: ({ frames, members, bevelStep, filletGap: gap, keep }, { project, values }, remember) => {
     const { thickness, linesTo } = project.panels;
     const { panels, strips } = values.panels;
     const skin = depthOfInside({ thickness, linesTo });
@@ -41,13 +44,16 @@ export const framesStage = defineStage<{
     const making = { skin, strips, school: project.school, gap, keep: { ...keep }, members: runs.value };
     const shaped = shapeFrames(values.lines, panels, frames, making, remember);
     return {
-      value: { frames: shaped.value, members: runs.value },
+      value: { frames: shaped.value, members: runs.value, bevels: bevelsOf(values.lines, panels, bevelStep, remember) },
       findings: [...shaped.findings, ...runs.findings],
       assumed: [],
     };
   },
   drawings: framesDrawings,
   sheets: framesSheets,
-  marksOn: (panel, { values }) => framesOnPanel(panel, values.frames.frames),
+  marksOn: (panel, { values: { frames } }) => {
+    const marks = [framesOnPanel(panel, frames.frames), membersOnPanel(panel, frames.members)];
+    return { paths: marks.flatMap(({ paths }) => paths), texts: marks.flatMap(({ texts }) => texts) };
+  },
   tables: framesTables,
 });

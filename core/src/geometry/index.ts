@@ -12,6 +12,7 @@ export {
   minkowskiSum,
   mirrored,
   moved,
+  netArea,
   rounded,
   signedArea,
   solidDistance,

@@ -32,6 +32,10 @@ export function signedArea(outline: Outline): number {
 }
 
 export const area = (outline: Outline): number => Math.abs(signedArea(outline));
+/** Without the holes, mm². */
+export const netArea = ({ outline, holes = [] }: Pick<Region, 'outline'> & Partial<Region>): number =>
+  area(outline) - holes.reduce((sum, hole) => sum + area(hole), 0);
+
 export const counterClockwise = (outline: Outline): Outline =>
   signedArea(outline) < 0 ? [...outline].reverse() : outline;
 

@@ -10,8 +10,8 @@
  * finding. Pieces come first: each carries half the scarf past the joint's middle, and its taper is marked.
  */
 import { area, at, boundsOf, counterClockwise, crossings, intersectionOf, type Outline, type Vec2 } from '../geometry';
-import { bodyOf, type Frame } from '../frames';
-import { SHEET_SIZE, stationMarks, type Panel, type SheetInStock } from '../panels';
+import { marksOfFrame, type Frame } from '../frames';
+import { SHEET_SIZE, type Panel, type SheetInStock } from '../panels';
 import type { JointsFinding, JointsResult } from './findings';
 import { matesAlong } from './mates';
 import type { JointsPart } from './schema';
@@ -152,8 +152,7 @@ function jointPanel(
 
 function frameCrossings(panel: Panel, frames: readonly Frame[]): Wish[] {
   return frames.flatMap((frame) => {
-    const faces = bodyOf(frame).map((x) => ({ label: frame.name, x }));
-    const us = stationMarks(panel, faces).map(({ curve }) => curve.reduce((sum, p) => sum + p[0], 0) / curve.length);
+    const us = marksOfFrame(panel, frame).map(({ curve }) => curve.reduce((sum, p) => sum + p[0], 0) / curve.length);
     return us.length === 0 ? [] : [{ label: frame.name, from: Math.min(...us), to: Math.max(...us) }];
   });
 }

@@ -195,6 +195,8 @@ describe('readProject', () => {
       frames: version6.frames.frames.map((frame) => plainFrame(frame as FramePlan)),
       keep: keptIn('mm'),
       members: [],
+      bevelStep: 300,
+      datum: { kind: 'fore', of: '' },
     });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {

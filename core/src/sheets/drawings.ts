@@ -40,7 +40,7 @@ function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number, 
     const { paths, texts } = marksOf(piece);
     return [
       {
-        outline: placedOutline(part.outline, placement),
+        cuts: [part.outline, ...part.holes].map((ring) => placedOutline(ring, placement)),
         paths: paths.map((path) => carried(path, put)),
         texts: texts.map((text) => ({ ...text, at: put(text.at) })),
       },
@@ -57,7 +57,7 @@ function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number, 
     material: `${formatThickness(batch.thickness, notation)} plywood`,
     paths: [
       { layer: 'mark', points: edge, isClosed: true },
-      ...placed.map(({ outline }) => closedPath('cut', outline)),
+      ...placed.flatMap(({ cuts }) => cuts.map((ring) => closedPath('cut', ring))),
       ...placed.flatMap(({ paths }) => paths),
     ],
     texts: [...placed.flatMap(({ texts }) => texts), ...missing],

@@ -7,7 +7,7 @@
  * are joined the forward one is planed on its inside face, the after one on its outside, so that outside the forward
  * one laps over the after one.
  */
-import { carried, straightPath, TEXT_MM, type Drawing, type DrawnPath, type DrawnText } from '../formats';
+import { carried, roomInside, straightPath, TEXT_MM, type Drawing, type DrawnPath, type DrawnText } from '../formats';
 import { framesDrawings, type FramesWhole } from '../frames';
 import { boundsOf, contains, crossings, runsInside, type Outline, type Vec2 } from '../geometry';
 import { formatWithUnit, type Notation } from '../measure';
@@ -110,9 +110,14 @@ function foreOn(outline: Outline): DrawnText[] {
   return [{ at: [x, (Math.min(...ys) + Math.max(...ys)) / 2], heightMm: TEXT_MM, text: 'FORE' }];
 }
 
+/** What a part's name and boat take up. */
+const NAMES_MM = { wide: 300, high: 2.6 * TEXT_MM };
+
 function namesOf(piece: Piece, part: CutPart, boat: string): DrawnText[] {
   const box = boundsOf(part.outline);
-  const [x, y] = [(box.minX + box.maxX) / 2 - 150, (box.minY + box.maxY) / 2];
+  const middle: Vec2 = [(box.minX + box.maxX) / 2 - 150, (box.minY + box.maxY) / 2 - 1.6 * TEXT_MM];
+  const [x, low] = roomInside({ outline: part.outline, holes: part.holes ?? [] }, NAMES_MM, middle);
+  const y = low + 1.6 * TEXT_MM;
   return [
     { at: [x, y], heightMm: TEXT_MM, text: piece.name },
     { at: [x, y - 1.6 * TEXT_MM], heightMm: TEXT_MM * 0.7, text: boat },

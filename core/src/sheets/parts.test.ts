@@ -159,8 +159,11 @@ describe('a laid-out sheet, as it is cut from', () => {
   const isIn = (outline: Outline, p: Vec2) => contains(widened(outline, 0.1)[0] ?? outline, p);
   const onPart = drawings.flatMap(({ paths, texts }) => {
     const [, ...others] = paths; // the first is the sheet's edge
-    return others
-      .filter(({ layer }) => layer === 'cut')
+    const cut = others.filter(({ layer }) => layer === 'cut');
+    return cut
+      .filter(
+        ({ points }) => !cut.some((other) => other.points !== points && points.every((p) => isIn(other.points, p))),
+      )
       .map(({ points }) => ({
         marks: others.filter((path) => path.layer === 'mark' && path.points.every((p) => isIn(points, p))),
         words: texts.filter(({ at: place }) => isIn(points, place)).map(({ text }) => text),
@@ -199,6 +202,7 @@ describe('a laid-out sheet, as it is cut from', () => {
     expect(circles.length).toBeGreaterThan(10);
     for (const { radius, layer } of circles) expect([radius, layer]).toEqual([1.5, 'HOLES']);
     const layers = new Set(read?.entities.map(({ layer }) => layer));
-    for (const layer of layers) expect(['CUT', 'MARK', 'TEXT', 'HOLES', 'FRAMES', 'WATERLINE']).toContain(layer);
+    for (const layer of layers)
+      expect(['CUT', 'MARK', 'TEXT', 'HOLES', 'FRAMES', 'MEMBERS', 'WATERLINE']).toContain(layer);
   });
 });

@@ -15,7 +15,7 @@ import {
   type SheetView,
   type ViewText,
 } from '../formats';
-import { boundsOf, type Vec2 } from '../geometry';
+import { at, boundsOf, type Vec2 } from '../geometry';
 import { formatThickness, formatWithUnit, type Notation } from '../measure';
 import { placedOutline } from './check';
 import type { SheetsWhole } from './drawings';
@@ -80,15 +80,17 @@ function viewOf(sheet: UsedSheet, { job }: NestBatch, parts: readonly CutPart[])
     : [];
   const placed = sheet.placements.flatMap((placement) => {
     const part = job.parts.find(({ id }) => id === placement.part);
-    return part ? [{ name: jobPartName(part.id, parts), outline: placedOutline(part.outline, placement) }] : [];
+    if (!part) return [];
+    const cuts = [part.outline, ...part.holes].map((ring) => placedOutline(ring, placement));
+    return [{ name: jobPartName(part.id, parts), cuts }];
   });
   return {
     paths: [
       { kind: 'edge', points: edge, isClosed: true },
-      ...placed.map(({ outline }) => ({ kind: 'cut' as const, points: outline, isClosed: true })),
+      ...placed.flatMap(({ cuts }) => cuts.map((points) => ({ kind: 'cut' as const, points, isClosed: true }))),
     ],
-    texts: placed.map(({ name, outline }): ViewText => {
-      const box = boundsOf(outline);
+    texts: placed.map(({ name, cuts }): ViewText => {
+      const box = boundsOf(at(cuts, 0));
       return { at: [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2], text: name, by: [0, -1], align: 'center' };
     }),
   };
@@ -113,11 +115,16 @@ const partsTable = (parts: readonly CutPart[], notation: Notation): SheetTable =
     { head: 'length', isFigure: true },
     { head: 'width', isFigure: true },
   ],
-  rows: parts.map(({ name, outline, isPair, thickness }) => {
+  rows: parts.map(({ name, outline, holes, isPair, thickness }) => {
     const box = boundsOf(outline);
     const sides = [box.maxX - box.minX, box.maxY - box.minY].map((mm) => formatWithUnit(mm, notation));
     return [
-      ...[name, { outline }, isPair ? '1 port, 1 starboard' : '1', formatThickness(thickness, notation)],
+      ...[
+        name,
+        { outline, ...(holes && { holes }) },
+        isPair ? '1 port, 1 starboard' : '1',
+        formatThickness(thickness, notation),
+      ],
       ...sides,
     ];
   }),

@@ -44,6 +44,12 @@ export const WORDS: readonly Word[] = [
     picture: 'section',
   },
   {
+    id: 'camber',
+    word: 'Camber',
+    meaning: 'The rise of a deck or a top over the middle of the boat, so that it sheds water and is stiff.',
+    picture: 'frames',
+  },
+  {
     id: 'centreline',
     word: 'Centreline',
     meaning: 'The middle of the boat from end to end; half-breadths are measured out from it.',
@@ -54,6 +60,13 @@ export const WORDS: readonly Word[] = [
     word: 'Chine',
     meaning: 'The corner along the hull where two panels meet, such as bottom and side.',
     picture: 'profile',
+  },
+  {
+    id: 'chine-log',
+    word: 'Chine log',
+    meaning:
+      'A long timber along the inside or outside of a chine, to which the panels on both sides of it are fastened.',
+    picture: 'frames',
   },
   {
     id: 'curvature-comb',
@@ -138,10 +151,28 @@ export const WORDS: readonly Word[] = [
     picture: 'profile',
   },
   {
+    id: 'keelson',
+    word: 'Keelson',
+    meaning: 'A long timber on the bottom, inside, along the centreline.',
+    picture: 'frames',
+  },
+  {
     id: 'knuckle',
     word: 'Knuckle',
     meaning: 'A corner in a line: the batten ends there and another begins.',
     picture: 'batten',
+  },
+  {
+    id: 'limber-hole',
+    word: 'Limber hole',
+    meaning: 'A hole low in a frame, through which water runs to where it can be bailed.',
+    picture: 'frames',
+  },
+  {
+    id: 'mould',
+    word: 'Mould',
+    meaning: 'A shape that the skin is bent round while the boat is built, and that does not stay in it.',
+    picture: 'frames',
   },
   {
     id: 'offsets',
@@ -176,6 +207,12 @@ export const WORDS: readonly Word[] = [
     word: 'Rake',
     meaning: 'How far the stem or the transom leans from upright.',
     picture: 'profile',
+  },
+  {
+    id: 'ring-frame',
+    word: 'Ring frame',
+    meaning: 'A frame cut from a sheet with its middle left out, so that one can sit or stow through it.',
+    picture: 'frames',
   },
   {
     id: 'rocker',
@@ -218,6 +255,12 @@ export const WORDS: readonly Word[] = [
     forms: ['sheer'],
   },
   {
+    id: 'clamp',
+    word: 'Sheer clamp',
+    meaning: 'A long timber inside the upper edge of the side, on which a deck lands.',
+    picture: 'frames',
+  },
+  {
     id: 'skin',
     word: 'Skin',
     meaning: 'The hull’s own plywood, without frames and fittings.',
@@ -256,6 +299,12 @@ export const WORDS: readonly Word[] = [
     word: 'Strake',
     meaning: 'One of several panels of a side, from end to end.',
     picture: 'panel',
+  },
+  {
+    id: 'stringer',
+    word: 'Stringer',
+    meaning: 'A long timber along the inside of a panel, away from its edges, to stiffen it.',
+    picture: 'frames',
   },
   {
     id: 'strongback',

@@ -85,6 +85,73 @@ function profile(): Picture {
   };
 }
 
+/** Two frames seen end on: half a bulkhead and half a ring, with what runs along the hull through them. */
+function frames(): Picture {
+  const right: Point[] = [
+    [240, 186],
+    [356, 150],
+    [396, 60],
+  ];
+  const left = right.map(([x, y]): Point => [480 - x, y]);
+  const camber = arc([240, 540], 505, -108, -90);
+  return {
+    title: 'Half a bulkhead and half a ring frame',
+    width: WIDTH,
+    height: 236,
+    paths: [
+      closed('part', [240, 186], ...left.slice(1), ...camber),
+      closed('part', [240, 186], ...right.slice(1), [360, 60], [326, 134], [240, 160]),
+      open('edge', ...right),
+      open('edge', ...left),
+      // the clamp, a stringer and the chine log, on either side
+      ...([1, -1] as const).flatMap((side) => {
+        const on = (points: readonly Point[]) => points.map(([x, y]): Point => [240 + side * (x - 240), y]);
+        return [
+          closed(
+            'glue',
+            ...on([
+              [396, 60],
+              [384, 60],
+              [376, 78],
+              [388, 78],
+            ]),
+          ),
+          closed(
+            'glue',
+            ...on([
+              [378, 100],
+              [368, 96],
+              [362, 110],
+              [372, 114],
+            ]),
+          ),
+          closed(
+            'glue',
+            ...on([
+              [356, 150],
+              [364, 133],
+              [353, 129],
+              [344, 140],
+            ]),
+          ),
+        ];
+      }),
+      closed('glue', [228, 188], [252, 188], [252, 172], [228, 172]),
+      closed('thin', ...arc([190, 166], 7, 0, 360)),
+    ],
+    labels: [
+      label('Camber', [190, 26], 'camber', 'middle'),
+      label('Sheer clamp', [402, 68], 'clamp'),
+      label('Stringer', [388, 112], 'stringer'),
+      label('Chine log', [374, 148], 'chine-log'),
+      label('Keelson', [240, 208], 'keelson', 'middle'),
+      label('Limber hole', [130, 208], 'limber-hole', 'middle'),
+      label('Ring frame', [288, 80], 'ring-frame', 'middle'),
+      label('Mould: the same, not left in', [20, 230], 'mould'),
+    ],
+  };
+}
+
 function section(): Picture {
   const half: Point[] = [
     [240, 176],
@@ -299,6 +366,7 @@ function sheet(): Picture {
 }
 
 export const PICTURES = {
+  frames: frames(),
   profile: profile(),
   section: section(),
   body: body(),

@@ -143,7 +143,8 @@ export function makeTheme(shade: Shade): Theme {
             top: 6,
             display: 'flex',
             flexDirection: 'column',
-            gap: 4,
+            gap: 0,
+            [breakpoints.up('md')]: { '& .MuiButton-root': { minHeight: 29, paddingTop: 0, paddingBottom: 0 } },
             [breakpoints.down('md')]: {
               position: 'static',
               flexDirection: 'row',
@@ -167,6 +168,12 @@ export function makeTheme(shade: Shade): Theme {
             backgroundColor: c.sheet,
             cursor: 'crosshair',
             touchAction: 'none',
+          },
+          '.plain-table td button': {
+            ...{ all: 'unset', cursor: 'pointer', color: c.main, fontWeight: 600 },
+            '&[aria-pressed="true"]': { color: c.picked },
+            '&:focus-visible': { outline: `2px solid ${c.picked}`, outlineOffset: 1 },
+            [breakpoints.down('md')]: FINGER,
           },
           '.plain-table': {
             width: '100%',

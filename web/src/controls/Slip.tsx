@@ -6,7 +6,7 @@ import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { memo, type ReactNode } from 'react';
+import { memo, useState, type ReactNode } from 'react';
 import { SlipEdge } from './SlipEdge';
 import { Terms } from './Terms';
 import { sentence, type StageName } from '@kalotrope/core/project';
@@ -129,8 +129,13 @@ const SHAPES: Readonly<Record<Severity, { readonly shape: string; readonly word:
   note: { shape: '●', word: 'Note', colour: 'info.main' },
 };
 
+/** So many findings are shown at once, worst first: more are read by nobody, and cost every edit. */
+const MOST_SHOWN = 12;
+
 const LookHere = memo(function LookHere({ stage }: { readonly stage: StageName }) {
   const findings = useAppSelector((state) => selectFindings(state, stage));
+  const [isAll, setIsAll] = useState(false);
+  const shown = isAll ? findings : findings.slice(0, MOST_SHOWN);
   // what lasts for a moment only is not said: it would flicker with every edit
   const looking = useRested(useAppSelector(selectStillLooking));
   return (
@@ -138,9 +143,14 @@ const LookHere = memo(function LookHere({ stage }: { readonly stage: StageName }
       <h2>Look here first</h2>
       {findings.length === 0 && <p className="quiet">{looking ?? 'Nothing wrong that can be seen from here.'}</p>}
       {findings.length > 0 && looking !== null && <p className="quiet">{looking}</p>}
-      {findings.map((finding, i) => (
+      {shown.map((finding, i) => (
         <FindingLine key={`${finding.code}-${i}`} finding={finding} />
       ))}
+      {findings.length > shown.length && (
+        <Button size="small" onClick={() => setIsAll(true)}>
+          Show the other {findings.length - shown.length}
+        </Button>
+      )}
     </section>
   );
 });

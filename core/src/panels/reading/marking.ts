@@ -7,7 +7,7 @@
  * side, or through both ends of the lower edge. Offsets are measured square to it from its forward end, as a builder
  * does with a tape along the line and a square; they are negative below it.
  */
-import { at, boundsOf, contains, crossings, crossLines, distance2, lerp2, type Vec2 } from '../../geometry';
+import { at, boundsOf, contains, crossings, crossLines, distance2, lerp2, type Vec2, type Vec3 } from '../../geometry';
 import type { Panel } from '../panel';
 import type { BaseLine } from '../schema';
 import { cornersOf } from '../cut/set-back';
@@ -185,10 +185,17 @@ export function stationMarks(panel: Panel, stations: readonly { label: string; x
     .filter((mark) => mark.curve.length > 1);
 }
 
-/** The curve in which a plane meets the panel's inside face, on the flat; empty where it misses it. */
-export const planeMark = (panel: Panel, plane: Plane): readonly Vec2[] =>
+/**
+ * The curve in which a plane meets the panel's inside face, on the flat, where what stands there reaches; empty where it
+ * misses it.
+ */
+export const planeMark = (
+  panel: Panel,
+  plane: Plane,
+  reaches: (place: Vec3) => boolean = () => true,
+): readonly Vec2[] =>
   onPanel(
-    sectionBy(panel.rulings, plane, panel.insideMm).map((p) => p.flat),
+    sectionBy(panel.rulings, plane, panel.insideMm).flatMap(({ space, flat }) => (reaches(space) ? [flat] : [])),
     panel.outline,
   );
 

@@ -1,5 +1,5 @@
 /** The demo boats: invented, for an invented place. See bench/draw-demo-lines.ts for how their lines were drawn. */
-import { plainFrame } from '../../frames';
+import { plainFrame, plainMember } from '../../frames';
 import { linesOf } from '../../lines';
 import { longitudinalsOf, newProject } from '../defaults';
 import type { Project } from '../document';
@@ -25,11 +25,53 @@ export function demoProject(demo: DemoId, id: string): Project {
   return demo === 'tamsel' ? tamsel(id) : orrin(id);
 }
 
-/** Frames from the bow aft: the first two have their fore face on the station, the others their after one. */
-const numbered = (kind: string, width: number, xs: readonly number[]): Project['frames']['frames'] =>
+type Frames = Project['frames'];
+type Given = Partial<Frames['frames'][number]>;
+
+/**
+ * Frames from the bow aft: the first two have their fore face on the station, the others their after one; with what is
+ * particular to each.
+ */
+const numbered = (kind: string, width: number, xs: readonly number[], own: readonly Given[] = []): Frames['frames'] =>
   xs.map((x, i) =>
-    plainFrame({ id: `frame.${i + 1}`, name: `${kind} ${i + 1}`, x, width, face: i < 2 ? 'fore' : 'aft' }),
+    plainFrame({
+      ...{ id: `frame.${i + 1}`, name: `${kind} ${i + 1}`, x, width, face: i < 2 ? 'fore' : 'aft' },
+      ...own[i],
+    }),
   );
+
+/** On the centreline, in the lowest place. */
+const MIDDLE_LIMBER = { id: 'limber.1', out: 0, diameter: 25, setIn: 25, isPair: false } as const;
+
+/** Under a foredeck with its hatch; an open ring amidships; under the stern seat. Stringers run through all. */
+const TAMSEL_FRAMES: readonly Given[] = [
+  {
+    top: { kind: 'rise', mm: 30, below: 6 },
+    openings: [
+      {
+        ...{ id: 'opening.1', shape: 'rounded', out: 0, up: 415, width: 300, height: 180, corner: 40, rim: 30 },
+        isPair: false,
+      },
+    ],
+    limbers: [MIDDLE_LIMBER],
+  },
+  { kind: 'ring', ring: { breadth: 80, floor: 110, beam: 0, corner: 60 }, limbers: [MIDDLE_LIMBER] },
+  {
+    top: { kind: 'level', mm: 360, below: 0 },
+    openings: [
+      {
+        ...{ id: 'opening.1', shape: 'oval', out: 320, up: 245, width: 180, height: 100, corner: 0, rim: 0 },
+        isPair: true,
+      },
+    ],
+    limbers: [MIDDLE_LIMBER],
+  },
+];
+
+/** Open, to sit and stand between. */
+const RING: Given = { kind: 'ring', ring: { breadth: 75, floor: 90, beam: 0, corner: 50 } };
+
+const stringer = (given: Partial<Frames['members'][number]>) => plainMember([], 'mm', given);
 
 function tamsel(id: string): Project {
   const lines = linesOf(longitudinalsOf(TAMSEL_TABLE));
@@ -39,7 +81,14 @@ function tamsel(id: string): Project {
     note:
       'V-bottomed skiff of the Lough Arvel ringing station: two people and a bundle of net poles over shallow ' +
       'water.',
-    frames: { ...base.frames, frames: numbered('Bulkhead', 9, [1200, 2400, 3600]) },
+    frames: {
+      ...base.frames,
+      frames: numbered('Bulkhead', 9, [1200, 2400, 3600], TAMSEL_FRAMES),
+      members: [
+        stringer({ id: 'stringer.1', name: 'Side stringer', line: 'chine', away: 180, width: 30, depth: 18, to: 4100 }),
+        stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 35, depth: 18 }),
+      ],
+    },
   };
 }
 
@@ -50,7 +99,17 @@ function orrin(id: string): Project {
     ...base,
     note: 'Flat-bottomed pram with a bow transom, framed, with chine logs: the tender that lives on the landing stage.',
     school: 'framed',
-    frames: { ...base.frames, frames: numbered('Frame', 20, [609.6, 1371.6, 2057.4]) },
+    frames: {
+      ...base.frames,
+      frames: numbered('Frame', 20, [609.6, 1371.6, 2057.4]),
+      members: [
+        stringer({
+          ...{ id: 'log', name: 'Chine log', line: 'chine', side: 'outside', isThrough: false },
+          ...{ width: 38.1, depth: 19.05 },
+        }),
+        stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 38.1, depth: 19.05 }),
+      ],
+    },
     epoxy: { ...base.epoxy, tapeLayersInside: 0, tapeLayersOutside: 1 },
   };
 }
@@ -63,7 +122,11 @@ function veyra(id: string): Project {
     note:
       'Double-ended pulling boat for the far islands. Her forefoot was drawn hollow, and the bottom will not ' +
       'lie on it: see Panels.',
-    frames: { ...base.frames, frames: numbered('Bulkhead', 9, [900, 2000, 3200, 4300]) },
+    frames: {
+      ...base.frames,
+      frames: numbered('Bulkhead', 9, [900, 2000, 3200, 4300], [{}, RING, RING]),
+      members: [stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 35, depth: 18 })],
+    },
   };
 }
 

@@ -15,6 +15,8 @@ export const from6To7: Migration = (before) => {
       frames: Array.isArray(frames) ? frames.map(withUsual) : frames,
       keep: { opening: 60, hole: 12, corner: 25 },
       members: [],
+      bevelStep: 300,
+      datum: { kind: 'fore', of: '' },
     },
   };
 };

@@ -1,9 +1,9 @@
 /** The hull as a thing: sheets with their thickness, what stands in them, and its shadow on the floor. */
-import type { Frame } from '@kalotrope/core/frames';
+import type { Frame, MemberRun } from '@kalotrope/core/frames';
 import { pointOnTape } from '@kalotrope/core/lines';
 import { transomOfThing, transomThing, type Field, type FoldedRuling, type Transom } from '@kalotrope/core/panels';
 import { useTheme } from '@mui/material/styles';
-import { memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
+import { memo, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { EdgesGeometry, type Mesh } from 'three';
 import { frameThing } from '@kalotrope/core/frames';
 import { isSameThing } from '../../state/picked';
@@ -12,7 +12,7 @@ import { selectDerived, selectPicked, selectProject } from '../../state/selector
 import { useTape } from '../../state/bench';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { useRested } from '../../controls/use-rested';
-import { frameBody, transomBody } from './bodies';
+import { frameBody, memberBodies, transomBody } from './bodies';
 import { graphics } from './graphics';
 import { groundShadow, type Floor } from './ground';
 import { PanelShell } from './PanelShell';
@@ -39,12 +39,19 @@ const ON_ITS_KEEL = [-Math.PI / 2, 0, 0] as const;
 /** How far frames are lifted out, of the boat's length. */
 const LIFT = 0.3;
 const NO_FRAMES: readonly Frame[] = [];
+const NO_MEMBERS: readonly MemberRun[] = [];
 
 export function HullScene({ field, folded, marks, isLarge, isSeenThrough, apart }: SceneProps) {
   const { thickness, transomThickness } = useAppSelector((state) => selectProject(state)?.panels) ?? NO_SHEETS;
   const skin = useFollowed(useAppSelector((state) => selectDerived(state)?.panels.value));
-  const frames = useFollowed(useAppSelector((state) => selectDerived(state)?.frames.value.frames ?? NO_FRAMES));
+  // made one after another, each when there is time: a dozen bodies at once would hold the page up
+  const frames = useDeferredValue(
+    useFollowed(useAppSelector((state) => selectDerived(state)?.frames.value.frames ?? NO_FRAMES)),
+  );
   const span = useFollowed(useHullSpan());
+  const members = useDeferredValue(
+    useFollowed(useAppSelector((state) => selectDerived(state)?.frames.value.members ?? NO_MEMBERS)),
+  );
   const { length } = span;
   const place = useMemo(() => [-span.middle, -span.high / 2, 0] as const, [span.middle, span.high]);
   const panels = skin?.panels;
@@ -80,6 +87,7 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, apart 
             by={(transom.end === 'aft' ? 1 : -1) * out * length * 0.12}
           />
         ))}
+      {isWhole && apart === 0 && members.length > 0 && <MemberBodies runs={members} />}
       {isWhole && frames.map((frame) => <FrameBody key={frame.id} frame={frame} by={out * length * LIFT} />)}
       {isWhole && apart === 0 && marks && <SkinMarks marks={marks} panels={panels} />}
       {isWhole && apart === 0 && <Bead size={length / 130} />}
@@ -100,6 +108,8 @@ const FOLD_FROM = 0.35;
 
 const BODY = '#F2DAAE';
 const PICKED = '#E0A678';
+/** Solid timber, a little redder than plywood. */
+const TIMBER = '#E2BE8C';
 const INK = '#3B2C18';
 
 type BodyProps<T> = T & { readonly by: number };
@@ -120,6 +130,12 @@ const FrameBody = memo(function FrameBody({ frame, by }: BodyProps<{ readonly fr
       />
     </group>
   );
+});
+
+/** All members, of pairs both. */
+const MemberBodies = memo(function MemberBodies({ runs }: { readonly runs: readonly MemberRun[] }) {
+  const { solid, edges } = useMemo(() => memberBodies(runs), [runs]);
+  return <Solid geometry={solid} edges={edges} colour={TIMBER} edge={INK} />;
 });
 
 const TransomBody = memo(function TransomBody({
@@ -153,8 +169,15 @@ type SolidProps = {
 /** Edges are drawn where faces turn by more. */
 const EDGE_DEG = 30;
 
-function Body({ geometry, colour, edge, onPick }: SolidProps) {
+function Body(props: SolidProps) {
+  const { geometry } = props;
   const edges = useMemo(() => new EdgesGeometry(geometry, EDGE_DEG), [geometry]);
+  return <Solid edges={edges} {...props} />;
+}
+
+type EdgedProps = SolidProps & { readonly edges: SolidProps['geometry'] };
+
+function Solid({ geometry, edges, colour, edge, onPick }: EdgedProps) {
   const material = usePly({ colour, opacity: 1, isSheet: false, hasGrain: true });
   useEffect(() => {
     drawSoon();

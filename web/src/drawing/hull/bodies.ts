@@ -1,6 +1,6 @@
 /** Frames and transoms as bodies in the round: their outline, as thick as they are. */
-import { placeInBoat, type Frame } from '@kalotrope/core/frames';
-import { at, type Vec2, type Vec3 } from '@kalotrope/core/geometry';
+import { placeInBoat, type Frame, type MemberRun } from '@kalotrope/core/frames';
+import { at, simplify, type Vec2, type Vec3 } from '@kalotrope/core/geometry';
 import { transomTriangles, type Transom } from '@kalotrope/core/panels';
 import { GRAIN_MM } from './grain';
 import { BufferAttribute, BufferGeometry, ExtrudeGeometry, Matrix4, Path, Shape, Vector2, Vector3 } from 'three';
@@ -14,8 +14,14 @@ function axesOf(frame: Frame): Matrix4 {
   return new Matrix4().makeBasis(...axes).setPosition(foremost);
 }
 
+/** What of an outline may be left out of its body. */
+const UNSEEN_MM = 0.4;
+
 export function frameBody(frame: Frame): BufferGeometry {
-  const ring = (points: readonly Vec2[], side: 1 | -1) => points.map(([y, z]) => new Vector2(side * y, z));
+  const ring = (points: readonly Vec2[], side: 1 | -1) =>
+    simplify([...points, ...points.slice(0, 1)], UNSEEN_MM)
+      .slice(0, -1)
+      .map(([y, z]) => new Vector2(side * y, z));
   const shapes = (frame.hand === 'pair' ? ([1, -1] as const) : ([1] as const)).map((side) => {
     const shape = new Shape(ring(frame.cut.outline, side));
     shape.holes = frame.cut.holes.map((hole) => new Path(ring(hole, side)));
@@ -23,6 +29,77 @@ export function frameBody(frame: Frame): BufferGeometry {
   });
   const geometry = new ExtrudeGeometry(shapes, { depth: frame.width, bevelEnabled: false });
   return grained(geometry.applyMatrix4(axesOf(frame)));
+}
+
+/** Rings of a member drawn: closer ones are not seen. */
+const RING_STEP = 4;
+/** Corners of a cross-section, in order round it. */
+const CORNERS = ['near', 'far', 'farOff', 'nearOff'] as const;
+
+/** All members as bent bars in one body, and their corners as lines. */
+export function memberBodies(runs: readonly MemberRun[]): {
+  readonly solid: BufferGeometry;
+  readonly edges: BufferGeometry;
+} {
+  const bars = runs.flatMap((run) =>
+    (run.isPair ? ([1, -1] as const) : ([1] as const)).map((side) => ({ side, rings: coarse(run.rings) })),
+  );
+  const steps = bars.reduce((sum, { rings }) => sum + rings.length - 1, 0);
+  // four faces a step and two ends a bar, of two triangles each; four corners a step
+  const solid = new Filling(6 * (4 * steps + 2 * bars.length));
+  const edges = new Filling(2 * 4 * steps);
+  for (const { side, rings } of bars) {
+    const put = (into: Filling, ring: Ring, corner: number) => into.put(ring[at(CORNERS, corner % 4)], side);
+    const quad = (a: Ring, b: Ring, corners: readonly [number, number, number, number]) => {
+      for (const k of [0, 1, 2, 0, 2, 3] as const) put(solid, k < 2 ? a : b, corners[k]);
+    };
+    for (let i = 1; i < rings.length; i++) {
+      const [a, b] = [at(rings, i - 1), at(rings, i)];
+      for (let k = 0; k < 4; k++) {
+        quad(a, b, [k, k + 1, k + 1, k]);
+        put(edges, a, k);
+        put(edges, b, k);
+      }
+    }
+    for (const end of [at(rings, 0), at(rings, -1)]) quad(end, end, [0, 1, 2, 3]);
+  }
+  const geometry = solid.geometry();
+  geometry.computeVertexNormals();
+  return { solid: alongGrain(geometry), edges: edges.geometry() };
+}
+
+type Ring = MemberRun['rings'][number];
+
+const coarse = (rings: readonly Ring[]): readonly Ring[] =>
+  rings.filter((_, i) => i % RING_STEP === 0 || i === rings.length - 1);
+
+/** Places one after another in a row of a known length. */
+class Filling {
+  private readonly row: Float32Array;
+  private next = 0;
+  constructor(places: number) {
+    this.row = new Float32Array(3 * places);
+  }
+  put([x, y, z]: Vec3, side: 1 | -1): void {
+    this.row.set([x, side * y, z], this.next);
+    this.next += 3;
+  }
+  geometry(): BufferGeometry {
+    const made = new BufferGeometry();
+    return made.setAttribute('position', new BufferAttribute(this.row, 3));
+  }
+}
+
+/** Sawn timber: its grain runs along the boat. */
+function alongGrain<T extends BufferGeometry>(geometry: T): T {
+  const position = geometry.getAttribute('position');
+  const uv = new Float32Array(2 * position.count);
+  for (let i = 0; i < position.count; i++) {
+    uv[2 * i] = position.getX(i) / GRAIN_MM.along;
+    uv[2 * i + 1] = (position.getY(i) + position.getZ(i)) / GRAIN_MM.across;
+  }
+  geometry.setAttribute('uv', new BufferAttribute(uv, 2));
+  return geometry;
 }
 
 /** As thick as its sheet: outward of the panels' ends where it caps them, inward where it stands between. */

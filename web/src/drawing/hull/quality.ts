@@ -9,7 +9,7 @@ import { graphics } from './graphics';
 /** Pixels of the picture to one of the screen: at rest, and while it moves, as finely as keeps up. */
 const RESTING = 2;
 const MOVING = [0.75, 0.6, 0.5, 0.4, 0.3] as const;
-const REST_MS = 350;
+const REST_MS = 700;
 /** Thirty frames a second, and so quick that a finer picture would keep up too; judged over so many frames. */
 const SLOW_MS = 31;
 const QUICK_MS = 17;
@@ -28,17 +28,14 @@ const LONGEST_MS = 500;
 
 let waiting: { timer: ReturnType<typeof setTimeout>; readonly since: number } | undefined;
 
-let lastEdit = -Infinity;
-
 /** An edit was made, of which the picture will follow: while they go on, a coarse picture stays coarse. */
 export function edits(): void {
-  lastEdit = performance.now();
   if (isMoving) moves();
 }
 
-/** The boat has been made anew: draw it, coarsely in the midst of a row of edits, after the last as it rests. */
+/** The boat has been made anew: draw it coarsely at once, as another edit may come, and finely when none does. */
 export function drawSoon(): void {
-  if (performance.now() - lastEdit < SOFTWARE_REST.pause) moves();
+  moves();
   drawWithin(TOGETHER_MS);
 }
 

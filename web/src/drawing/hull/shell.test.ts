@@ -81,7 +81,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the hull of %s in the round'
       const { min, max } = geometry.boundingBox!; // just computed
       expect(max.x - min.x).toBeCloseTo(frame.width, 3);
       expect(frame.face === 'fore' ? min.x : max.x).toBeCloseTo(frame.x, 3);
-      expect(max.y).toBeCloseTo(Math.max(...frame.outline.map(([y]) => y)), 2);
+      expect(max.y).toBeCloseTo(Math.max(...frame.cut.outline.map(([y]) => y)), 2);
     }
     for (const transom of transoms) {
       const geometry = transomBody(transom, 9);

@@ -8,10 +8,15 @@ import { useTape } from '../../state/bench';
 import { useAppSelector } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
+import { COLOURS } from '../../drawing/colours';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 
 type Props = { readonly frame: Frame; readonly corner: ReactNode };
 
+/** Under the part, clear of the tip of a V. */
+const DIMENSION_PX = 26;
+/** From the edge to what is said of it. */
+const LABEL_PX = 30;
 const FACE_WORDS = { fore: 'FORE face', aft: 'AFT face' } as const;
 
 /**
@@ -61,8 +66,8 @@ export function FrameDrawing({ frame, corner }: Props) {
               {FACE_WORDS[frame.face]}
             </text>
             <Dimension
-              from={[box.minX, box.minY - 16 * px]}
-              to={[box.maxX, box.minY - 16 * px]}
+              from={[box.minX, box.minY - DIMENSION_PX * px]}
+              to={[box.maxX, box.minY - DIMENSION_PX * px]}
               text={formatWithUnit(box.maxX - box.minX, notation)}
               px={px}
             />
@@ -82,22 +87,34 @@ export function FrameDrawing({ frame, corner }: Props) {
 
 type PartProps = { readonly frame: Frame; readonly px: number };
 
+/** The point nearest to halfway between the ends, by height and breadth. */
+function middleOf(points: Frame['edges'][number]['points']) {
+  const [a, b] = [points[0], points[points.length - 1]];
+  if (!a || !b) return undefined;
+  const off = ({ y, z }: typeof a) => Math.hypot(y - (a.y + b.y) / 2, z - (a.z + b.z) / 2);
+  return points.reduce((best, point) => (off(point) < off(best) ? point : best));
+}
+
 /** Each edge's panel and the bevel in its middle, inside of it. */
 function EdgeBevels({ frame, px }: PartProps) {
   const { palette } = useTheme();
   const side = frame.hand === 'port' ? -1 : 1;
   return frame.edges.map((edge) => {
-    const p = edge.points[Math.floor(edge.points.length / 2)];
+    const p = middleOf(edge.points);
     if (!p) return null;
     const [x, y] = asSeen(frame, [side * p.y, p.z]);
     return (
       <text
         key={edge.panel}
-        x={x + (x > 0 ? -12 : 12) * px}
+        x={x + (x > 0 ? -LABEL_PX : LABEL_PX) * px}
         y={-y - 8 * px}
         fontSize={13 * px}
         textAnchor={x > 0 ? 'end' : 'start'}
         fill={palette.text.primary}
+        // clear of what is cut under it
+        stroke={COLOURS[palette.mode].ply}
+        strokeWidth={4 * px}
+        paintOrder="stroke"
       >
         {edge.panelName} {formatDeg(p.bevelDeg)}
       </text>

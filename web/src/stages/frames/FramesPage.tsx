@@ -1,8 +1,6 @@
 import Box from '@mui/material/Box';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { frameOfThing, frameThing, type Frame, type FramesPart } from '@kalotrope/core/frames';
+import { frameOfThing, framesStage, type Frame } from '@kalotrope/core/frames';
 import {
   formatDeg,
   formatFine,
@@ -11,9 +9,6 @@ import {
   formatWithUnit,
   unitLabel,
 } from '@kalotrope/core/measure';
-import { edited } from '../../state/document-slice';
-import { LengthField } from '../../controls/LengthField';
-import { picked } from '../../state/screen-slice';
 import { PlainTable } from '../../controls/PlainTable';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { Figure } from '../../controls/Figure';
@@ -21,18 +16,25 @@ import { Section } from '../../controls/Section';
 import { Slip } from '../../controls/Slip';
 import { Terms } from '../../controls/Terms';
 import { plural } from '../../controls/words';
-import { useAppDispatch, useAppSelector } from '../../state/store';
+import { useAppSelector } from '../../state/store';
 import { InTheRound } from '../../drawing/hull/InTheRound';
 import { FrameDrawing } from './FrameDrawing';
+import { CutFields } from './CutFields';
+import { EdgeSchools } from './EdgeSchools';
+import { FrameFields } from './FrameFields';
 import { FramesStrip } from './FramesStrip';
+import { Members } from './Members';
+import { RollingBevels } from './RollingBevels';
+import { ShapeFields } from './ShapeFields';
 
 export default function FramesPage() {
   const derived = useAppSelector(selectDerived);
   const project = useAppSelector(selectProject);
   const choice = useAppSelector(selectPicked);
   if (!derived || !project) return null;
-  const frames = derived.frames.value.frames;
-  const plans = project.frames.frames;
+  const { frames, members, bevels } = derived.frames.value;
+  const part = project.frames;
+  const plans = part.frames;
   const plan = plans.find(({ id }) => id === frameOfThing(choice)) ?? plans[0];
   const frame = frames.find(({ id }) => id === plan?.id);
   return (
@@ -50,64 +52,22 @@ export default function FramesPage() {
         )}
       </Box>
       <Slip
-        stage="frames"
-        title={plan?.name ?? 'Frames'}
+        stage={framesStage.name}
+        title={plan?.name ?? framesStage.title}
         numbers={
           <>
-            {plan && <FrameFields plan={plan} plans={plans} />}
+            {plan && <FrameFields plan={plan} part={part} isFramedBoat={project.school === 'framed'} />}
             {frame && <FrameNumbers frame={frame} />}
           </>
         }
       >
+        {plan && <ShapeFields plan={plan} />}
+        {plan && frame && <EdgeSchools plan={plan} frame={frame} />}
+        {plan && frame && <CutFields plan={plan} frame={frame} members={members} />}
         {frame && <EdgeTable frame={frame} />}
+        <Members part={part} runs={members} />
+        <RollingBevels bevels={bevels} step={part.bevelStep} />
       </Slip>
-    </>
-  );
-}
-
-type Plans = FramesPart['frames'];
-
-function FrameFields({ plan, plans }: { readonly plan: Plans[number]; readonly plans: Plans }) {
-  const dispatch = useAppDispatch();
-  const pathTo = (key: string) => ['frames', 'frames', plan.id, key];
-  const set = (key: 'x' | 'width' | 'face', label: string) => (value: number | string) =>
-    dispatch(
-      edited({
-        label: `${plan.name}: ${label}`,
-        edits: [{ path: pathTo(key), value }],
-      }),
-    );
-  return (
-    <>
-      <TextField
-        select
-        fullWidth
-        label="Frame"
-        value={plan.id}
-        onChange={(event) => dispatch(picked(frameThing(event.target.value)))}
-        sx={{ mt: 1, mb: 1.25 }}
-      >
-        {plans.map(({ id, name }) => (
-          <MenuItem key={id} value={id}>
-            {name}
-          </MenuItem>
-        ))}
-      </TextField>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
-        <LengthField label="Its face, from the stem" mm={plan.x} onCommit={set('x', 'place')} path={pathTo('x')} />
-        <LengthField label="Thickness" mm={plan.width} onCommit={set('width', 'thickness')} path={pathTo('width')} />
-      </Box>
-      <TextField
-        select
-        fullWidth
-        label="Which face that is"
-        value={plan.face}
-        onChange={(event) => set('face', 'face')(event.target.value)}
-        sx={{ mt: 1.25, mb: 1 }}
-      >
-        <MenuItem value="fore">forward face; thickness goes aft</MenuItem>
-        <MenuItem value="aft">after face; thickness goes forward</MenuItem>
-      </TextField>
     </>
   );
 }

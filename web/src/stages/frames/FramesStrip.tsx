@@ -1,6 +1,15 @@
 /** The frames along the boat: picked, moved, added and taken out. */
 import Button from '@mui/material/Button';
-import { FRAMES_PATH, frameThing, oneMore, widestRoom, type Frame, type FramesPart } from '@kalotrope/core/frames';
+import {
+  FRAMES_PATH,
+  copyOf,
+  frameThing,
+  placeInBoat,
+  oneMore,
+  widestRoom,
+  type Frame,
+  type FramesPart,
+} from '@kalotrope/core/frames';
 import { Strip, type StripMark } from '../../drawing/Strip';
 import { edited } from '../../state/document-slice';
 import { picked, said } from '../../state/screen-slice';
@@ -14,6 +23,12 @@ type Props = {
   readonly picked: string | undefined;
 };
 
+/** A height of the frame's own plane in the profile. */
+const sideOn = (frame: Frame, up: number) => {
+  const [x, , z] = placeInBoat(frame, [0, up]);
+  return [x, z] as const;
+};
+
 /** The most that a project takes. */
 const MOST = 60;
 
@@ -21,13 +36,13 @@ export function FramesStrip({ plans, frames, picked: own }: Props) {
   const dispatch = useAppDispatch();
   const ends = useAppSelector((state) => selectDerived(state)?.lines.value);
   const marks = plans.map(({ id, name, x }): StripMark => {
-    const outline = frames.find((frame) => frame.id === id)?.outline ?? [];
-    const heights = outline.map((point) => point[1]);
+    const frame = frames.find((one) => one.id === id);
+    const heights = (frame?.outline ?? []).map((point) => point[1]);
     return {
       key: id,
       name,
       x,
-      curves: outline.length > 0 ? [[...new Set([Math.min(...heights), Math.max(...heights)])].map((z) => [x, z])] : [],
+      curves: frame ? [[Math.min(...heights), Math.max(...heights)].map((up) => sideOn(frame, up))] : [],
       isPicked: id === own,
       onPick: () => dispatch(picked(frameThing(id))),
       onMove: (to, gesture) =>
@@ -38,6 +53,18 @@ export function FramesStrip({ plans, frames, picked: own }: Props) {
     if (!ends) return;
     const plan = oneMore(plans, widestRoom(plans, ends));
     dispatch(edited({ label: `${plan.name} added`, edits: [{ path: FRAMES_PATH, value: [...plans, plan] }] }));
+    dispatch(picked(frameThing(plan.id)));
+  };
+  const copy = () => {
+    const like = plans.find(({ id }) => id === own);
+    if (!ends || !like) return;
+    const plan = copyOf(plans, like, widestRoom(plans, ends));
+    dispatch(
+      edited({
+        label: `${plan.name}, a copy of ${like.name}`,
+        edits: [{ path: FRAMES_PATH, value: [...plans, plan] }],
+      }),
+    );
     dispatch(picked(frameThing(plan.id)));
   };
   const takeOut = () => {
@@ -55,6 +82,13 @@ export function FramesStrip({ plans, frames, picked: own }: Props) {
         <>
           <Button onClick={add} disabled={plans.length >= MOST} title="In the widest room between the others">
             Add a frame
+          </Button>
+          <Button
+            onClick={copy}
+            disabled={own === undefined || plans.length >= MOST}
+            title="The same again in the widest room between the others"
+          >
+            Copy it
           </Button>
           <Button onClick={takeOut} disabled={own === undefined}>
             Take it out

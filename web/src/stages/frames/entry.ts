@@ -1,20 +1,32 @@
 /** Frames, as the bench shows it. */
 import { lazy } from 'react';
-import { frameOfThing, framesStage, frameThing, placeInBoat } from '@kalotrope/core/frames';
+import { frameOfThing, framesStage, memberOfThing, memberThing, frameThing, placeInBoat } from '@kalotrope/core/frames';
 import { layTape } from '@kalotrope/core/lines';
 import { plural } from '../../controls/words';
 import type { StageEntry } from '../../state/stage-entry';
 import { waitsForLines } from '../../state/waits';
+import { BEVEL_STEP, BEVELS_SECTION, EDGE_SECTION, SHAPE_LABELS, SHAPE_SECTION, WHOLE_PART } from './frame-words';
 
 export const framesEntry: StageEntry = {
   stage: framesStage.name,
   title: framesStage.title,
   question: 'What do I cut, and at what bevel?',
   Page: lazy(() => import('./FramesPage')),
-  things: ({ derived }) =>
-    derived.frames.value.frames.map(({ id, name }) => ({ label: `Frame: ${name}`, pick: frameThing(id) })),
+  things: ({ derived: { frames } }) => [
+    ...frames.value.frames.map(({ id, name }) => ({ label: `Frame: ${name}`, pick: frameThing(id) })),
+    ...frames.value.members.map(({ id, name }) => ({ label: `Member: ${name}`, pick: memberThing(id) })),
+  ],
+  settings: ({ frames }) => [
+    ...(frames.frames.length > 0
+      ? [
+          ...Object.values(SHAPE_LABELS).map((label) => ({ label, section: SHAPE_SECTION })),
+          { label: WHOLE_PART, section: EDGE_SECTION },
+        ]
+      : []),
+    { label: BEVEL_STEP, section: BEVELS_SECTION },
+  ],
   steps: ({ derived: { derived } }) => (derived?.frames.value.frames ?? []).map(({ id }) => frameThing(id)),
-  pickAt: ({ part }) => (part && frameOfThing(part) !== undefined ? part : undefined),
+  pickAt: ({ part }) => (part && (frameOfThing(part) ?? memberOfThing(part)) !== undefined ? part : undefined),
   tape: (derived, picked) => {
     const frame = derived.frames.value.frames.find(({ id }) => id === frameOfThing(picked));
     return (

@@ -4,7 +4,8 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import Typography from '@mui/material/Typography';
 import { countScarfs, type JointedPanel } from '@kalotrope/core/joints';
 import { formatFine, formatThickness, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
-import { lineOn, panelOfThing, panelThing, stationMarks, type Panel } from '@kalotrope/core/panels';
+import { marksOfFrame } from '@kalotrope/core/frames';
+import { lineOn, panelOfThing, panelThing, type Panel } from '@kalotrope/core/panels';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { NumberField } from '../../controls/NumberField';
@@ -79,7 +80,7 @@ function PanelWithJoints({
   const dispatch = useAppDispatch();
   const { item: panel, box, dx, dy } = shelf;
   const [low, high] = [box.minY - dy, box.maxY - dy];
-  const frames = (derived?.frames.value.frames ?? []).map(({ name, x }) => ({ label: name, x }));
+  const frames = derived?.frames.value.frames ?? [];
   return (
     <g transform={`translate(${dx} ${-dy})`} fill="none">
       <PlyShape
@@ -89,25 +90,27 @@ function PanelWithJoints({
         isPicked={panelOfThing(choice) === panel.id}
         onPick={() => dispatch(picked(panelThing(panel.id)))}
       />
-      {stationMarks(panel, frames).map((mark) => (
-        <g key={mark.label}>
-          <path
-            d={pathOf(mark.curve)}
-            stroke={palette.text.secondary}
-            strokeWidth={px}
-            strokeDasharray={`${5 * px} ${3 * px}`}
-          />
-          <text
-            x={mark.curve[0]?.[0]}
-            y={-low + 16 * px}
-            fontSize={13 * px}
-            textAnchor="middle"
-            fill={palette.text.secondary}
-          >
-            {mark.label}
-          </text>
-        </g>
-      ))}
+      {frames
+        .flatMap((frame) => marksOfFrame(panel, frame).slice(0, 1))
+        .map((mark) => (
+          <g key={mark.label}>
+            <path
+              d={pathOf(mark.curve)}
+              stroke={palette.text.secondary}
+              strokeWidth={px}
+              strokeDasharray={`${5 * px} ${3 * px}`}
+            />
+            <text
+              x={mark.curve[0]?.[0]}
+              y={-low + 16 * px}
+              fontSize={13 * px}
+              textAnchor="middle"
+              fill={palette.text.secondary}
+            >
+              {mark.label}
+            </text>
+          </g>
+        ))}
       {jointed.joints.map(({ u, scarf, low: v0, high: v1 }) => (
         <g key={u}>
           <rect x={u - scarf / 2} width={scarf} y={-v1} height={v1 - v0} fill={palette.primary.main} opacity={0.35} />

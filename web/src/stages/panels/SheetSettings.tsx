@@ -1,7 +1,5 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import { memo } from 'react';
-import type { Edit, EditValue } from '@kalotrope/core/findings';
+import type { EditValue } from '@kalotrope/core/findings';
 import { formatFine, formatWithUnit, unitLabel, type Notation } from '@kalotrope/core/measure';
 import {
   isSplitLine,
@@ -15,6 +13,7 @@ import {
 } from '@kalotrope/core/panels';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
+import { OptionalLength } from '../../controls/OptionalLength';
 import { Section } from '../../controls/Section';
 import { SelectField } from '../../controls/SelectField';
 import { Terms } from '../../controls/Terms';
@@ -174,29 +173,6 @@ function TransomFields({ part, set, isBent }: TransomProps) {
         </>
       )}
     </>
-  );
-}
-
-type OptionalProps = {
-  readonly mm: number | null;
-  readonly label: string;
-  readonly offer: string;
-  readonly remove: string;
-  readonly start: number;
-  readonly onChange: (mm: number | null) => void;
-  readonly path: Edit['path'];
-};
-
-/** A length that there need not be: a button that asks for it, or its field with one that takes it off. */
-function OptionalLength({ mm, label, offer, remove, start, onChange, path }: OptionalProps) {
-  if (mm === null) return <Button onClick={() => onChange(start)}>{offer}</Button>;
-  return (
-    <Box>
-      <LengthField label={label} mm={mm} onCommit={onChange} path={path} />
-      <Button size="small" onClick={() => onChange(null)}>
-        {remove}
-      </Button>
-    </Box>
   );
 }
 

@@ -53,7 +53,7 @@ export function PartTable({ parts, left, picked, onPick }: Props) {
                 onClick={() => onPick(piecesOf(part)[0]?.id ?? part.id)}
               >
                 <TableCell>
-                  <PartShape outline={part.outline} />
+                  <PartShape outline={part.outline} holes={part.holes} />
                   {part.name}
                   {off > 0 && (
                     <Typography component="span" color="error" sx={{ display: 'block', fontWeight: 600 }}>
@@ -77,7 +77,7 @@ export function PartTable({ parts, left, picked, onPick }: Props) {
 /** Px; a long panel is as wide as the picture, a frame as high. */
 const SHAPE = { width: 76, height: 26 };
 
-function PartShape({ outline }: Pick<CutPart, 'outline'>) {
+function PartShape({ outline, holes = [] }: Pick<CutPart, 'outline' | 'holes'>) {
   const c = COLOURS[useTheme().palette.mode];
   const { minX, minY, maxX, maxY } = boxAround(outline);
   const scale = Math.min(SHAPE.width / (maxX - minX), SHAPE.height / (maxY - minY));
@@ -85,10 +85,15 @@ function PartShape({ outline }: Pick<CutPart, 'outline'>) {
   return (
     <svg width={width} height={height} aria-hidden="true" style={{ display: 'block', marginTop: 4 }}>
       <path
-        d={pathOf(
-          simplify(outline, 0.3 / scale).map(([x, y]) => [1 + (x - minX) * scale, (y - minY) * scale + 1 - height]),
-          true,
-        )}
+        d={[outline, ...holes]
+          .map((ring) =>
+            pathOf(
+              simplify(ring, 0.3 / scale).map(([x, y]) => [1 + (x - minX) * scale, (y - minY) * scale + 1 - height]),
+              true,
+            ),
+          )
+          .join('')}
+        fillRule="evenodd"
         fill={c.ply}
         stroke={c.ink}
       />

@@ -1,5 +1,5 @@
 /** The slip's figures on Sheets: of all, of the picked sheet, of the picked piece. */
-import { area } from '@kalotrope/core/geometry';
+import { netArea } from '@kalotrope/core/geometry';
 import { formatArea, formatShare, formatThickness, formatWithUnit } from '@kalotrope/core/measure';
 import { leftOff, type CutPart, type Piece, type SheetCount } from '@kalotrope/core/sheets';
 import { Figure } from '../../controls/Figure';
@@ -27,7 +27,7 @@ export function PieceNumbers({ piece, parts, shelves }: PieceProps) {
     <>
       <Figure name="Long × wide" value={size} />
       <Figure name="Thickness" value={formatThickness(part.thickness, notation)} />
-      <Figure name="Area" value={formatArea(area(part.outline) / 1e6, notation)} />
+      <Figure name="Area" value={formatArea(netArea(part) / 1e6, notation)} />
       <Figure name="Grain" value={part.grain === 'along' ? 'along the part' : 'either way'} />
       <Figure name="On" value={on < 0 ? 'no sheet' : `sheet ${on + 1}`} />
     </>
@@ -39,7 +39,7 @@ export function OneSheet({ shelf: { batch, sheet, width, height } }: { readonly 
   const notation = useAppSelector(selectNotation);
   const used = sheet.placements.reduce((sum, { part: id }) => {
     const part = batch.job.parts.find((other) => other.id === id);
-    return part ? sum + area(part.outline) : sum;
+    return part ? sum + netArea(part) : sum;
   }, 0);
   return (
     <>

@@ -190,6 +190,7 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
                   <g key={placement.part}>
                     <PlyShape
                       outline={outline}
+                      holes={part.holes.map((hole) => placedOutline(hole, placement))}
                       px={px}
                       label={jobPartName(placement.part, parts)}
                       isPicked={pieceOfThing(choice) === placement.part}

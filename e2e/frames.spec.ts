@@ -1,0 +1,85 @@
+/** A frame shaped, cut and copied; members along the hull; what is too near is told. */
+import { expect, test, type Page } from '@playwright/test';
+import { expectNoFaults } from './no-faults';
+import { unfold } from './slip';
+
+async function openFrames(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('img', { name: /Lines: profile/ })).toBeVisible();
+  await page.keyboard.press('3');
+  await expect(page.getByRole('main', { name: 'Frames' })).toBeVisible();
+}
+
+const slip = (page: Page) => page.getByRole('complementary', { name: 'The slip' });
+const field = (page: Page, label: string) => slip(page).getByLabel(label, { exact: true });
+async function type(page: Page, label: string, text: string): Promise<void> {
+  await field(page, label).fill(text);
+  await page.keyboard.press('Enter');
+}
+async function choose(page: Page, label: string, option: string): Promise<void> {
+  await field(page, label).click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+}
+/** The outline of what is cut, as it is drawn. */
+const drawn = (page: Page) => page.locator('path[data-part]').first().getAttribute('d');
+
+test('a frame is named, copied, measured from another, and made into a ring', async ({ page }) => {
+  await openFrames(page);
+  await type(page, 'Name', 'Fore bulkhead');
+  await expect(page.getByRole('slider', { name: 'Fore bulkhead', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Copy it' }).click();
+  await expect(field(page, 'Name')).toHaveValue('Fore bulkhead 4');
+  await choose(page, 'Measured', 'from Bulkhead 2');
+  await type(page, 'Its face, from Bulkhead 2', '400');
+  await expect(page.getByRole('slider', { name: 'Fore bulkhead 4', exact: true })).toHaveAttribute(
+    'aria-valuenow',
+    '2800',
+  );
+  const plate = await drawn(page);
+  await choose(page, 'What it is', 'ring frame, plywood');
+  await expect.poll(() => drawn(page)).not.toBe(plate);
+  await unfold(page, 'Its shape');
+  await type(page, 'Rake, top aft, °', '8');
+  await expect(field(page, 'Rake, top aft, °')).toHaveValue('8');
+  await type(page, 'Rake, top aft, °', '60');
+  await expect(slip(page).getByText('Expected a figure from -45 ° to 45 °')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expectNoFaults(page);
+});
+
+test('an opening too near the edge is told, and so is a limber hole off the part', async ({ page }) => {
+  await openFrames(page);
+  await page.getByRole('slider', { name: 'Bulkhead 3' }).press('Enter');
+  await unfold(page, 'Openings and limber holes');
+  await slip(page).getByRole('button', { name: 'Take out opening 1' }).click();
+  await slip(page).getByRole('button', { name: 'Add an opening' }).click();
+  await expect(slip(page).getByText('Nothing wrong that can be seen from here.')).toBeVisible();
+  await type(page, 'Middle, up', '110');
+  await expect(slip(page).getByText(/Bulkhead 3: opening 1 leaves .* of plywood to the edge, for 60 mm/)).toBeVisible();
+  await page.getByRole('button', { name: /^Undo: Bulkhead 3: opening 1/ }).click();
+  await expect(slip(page).getByText('Nothing wrong that can be seen from here.')).toBeVisible();
+  await type(page, 'Out along the edge', '900');
+  await expect(slip(page).getByText('Bulkhead 3: limber hole 1 lies off the part.')).toBeVisible();
+});
+
+test('a member is added once and notches every frame; the bevels along its line are there', async ({ page }) => {
+  await openFrames(page);
+  await unfold(page, 'Members along the hull', 'Bevels along a line');
+  const before = await drawn(page);
+  await slip(page).getByRole('button', { name: 'Add a member' }).click();
+  await expect(field(page, 'Name').last()).toHaveValue('Stringer 3');
+  await expect.poll(() => drawn(page)).not.toBe(before);
+  const rows = slip(page).getByRole('table', { name: 'Members' }).getByRole('row');
+  await expect(rows).toHaveCount(4);
+  await choose(page, 'It lies', 'along the centreline');
+  await expect(
+    slip(page)
+      .getByText(/limber hole 1 and the notch for Stringer 3 are .* apart/)
+      .first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Take out stringer 3' }).click();
+  await expect(rows).toHaveCount(3);
+  await expect(slip(page).getByRole('table', { name: 'Bevels along chine' }).getByRole('row')).not.toHaveCount(0);
+  await expect(slip(page).getByText('Rip at')).toBeVisible();
+  await expectNoFaults(page);
+});

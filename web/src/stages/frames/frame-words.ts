@@ -1,0 +1,63 @@
+/** What the choices of a frame are called. */
+import { framesStage, type FramePlan, type Member, type Opening } from '@kalotrope/core/frames';
+
+export const DATUM_PATH = [framesStage.name, 'datum'];
+
+type Kind = FramePlan['kind'];
+const KINDS: Readonly<Record<Exclude<Kind, 'usual'>, string>> = {
+  bulkhead: 'bulkhead, plywood',
+  ring: 'ring frame, plywood',
+  sawn: 'sawn frame, timber',
+  mould: 'mould, not built in',
+};
+const USUAL_FILLETED: Readonly<Record<Kind, string>> = { usual: 'as the boat: bulkhead', ...KINDS };
+const USUAL_FRAMED: Readonly<Record<Kind, string>> = { usual: 'as the boat: sawn frame', ...KINDS };
+export const kindNames = (isFramed: boolean) => (isFramed ? USUAL_FRAMED : USUAL_FILLETED);
+
+export const FACES: Readonly<Record<FramePlan['face'], string>> = {
+  fore: 'forward face; thickness goes aft',
+  aft: 'after face; thickness goes forward',
+};
+export const HANDS: Readonly<Record<FramePlan['bounds']['hand'], string>> = {
+  across: 'right across',
+  pair: 'a pair, port and starboard',
+  starboard: 'starboard only',
+  port: 'port only',
+};
+export const TOPS: Readonly<Record<FramePlan['top']['kind'], string>> = {
+  straight: 'straight across',
+  level: 'level at a height',
+  rise: 'cambered, by its rise',
+  radius: 'cambered, by its radius',
+};
+export const SHAPES: Readonly<Record<Opening['shape'], string>> = { rounded: 'rounded corners', oval: 'oval' };
+export const BOAT_SCHOOLS = {
+  boat: 'as the boat',
+  filleted: 'filleted, square',
+  framed: 'on timber, bevelled',
+} as const;
+export const PART_SCHOOLS = { ...BOAT_SCHOOLS, boat: 'as the part' } as const;
+export const PLACES: Readonly<Record<Member['on'], string>> = {
+  above: 'on the panel above it',
+  below: 'on the panel below it',
+  centre: 'along the centreline',
+};
+export const SIDES: Readonly<Record<Member['side'], string>> = { inside: 'inside', outside: 'outside' };
+export const NOTCHED = { yes: 'notched for it', no: 'left whole' } as const;
+
+/** The parts of the slip, and the labels of what can always be set in them. */
+export const SHAPE_SECTION = 'Its shape';
+export const EDGE_SECTION = 'How its edges are made';
+export const CUT_SECTION = 'Openings and limber holes';
+export const MEMBERS_SECTION = 'Members along the hull';
+export const BEVELS_SECTION = 'Bevels along a line';
+export const SHAPE_LABELS = {
+  rake: 'Rake, top aft, °',
+  lining: 'Core or lining',
+  hand: 'It goes',
+  top: 'Its top',
+  proudSkin: 'Left on along the skin',
+  proudTop: 'Left long at the top',
+} as const;
+export const WHOLE_PART = 'The whole part';
+export const BEVEL_STEP = 'Bevels every';
