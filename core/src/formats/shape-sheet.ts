@@ -27,6 +27,8 @@ const FOOT_MM = 22;
 const KEY_MM = 12;
 const GAP_MM = 4;
 const NAME_MM = 6;
+/** Under the part and its dimension. */
+const UNDER_MM = 18;
 
 export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
   const { cut, holes = [], mark, corners, tables, tableMm, part } = sheet;
@@ -34,6 +36,8 @@ export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
   const { notation } = head;
   const box = boundsOf(cut);
   const middle = (box.minY + box.maxY) / 2;
+  // words over an opening would be crossed by its edge
+  const isOpen = corners.length === 0;
   const room = { ...inner, maxX: inner.maxX - tableMm, minY: inner.minY + FOOT_MM };
   const figures = corners.map(([y, z]): ViewText => ({
     at: [y, z],
@@ -51,7 +55,12 @@ export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
         ...(mark ? [{ kind: 'mark' as const, points: mark.points }] : []),
         { kind: 'construction', points: centreline },
       ],
-      texts: [{ at: [0, middle], text: part, by: [2, 0], heightMm: NAME_MM }, ...figures],
+      texts: [
+        isOpen
+          ? { at: [box.minX, box.minY], text: part, by: [0, -UNDER_MM], heightMm: NAME_MM }
+          : { at: [0, middle], text: part, by: [2, 0], heightMm: NAME_MM },
+        ...figures,
+      ],
     },
     { room, notation },
   );

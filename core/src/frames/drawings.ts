@@ -19,7 +19,7 @@ import { at, boundsOf, lerp2, simplify, type Region, type Vec2 } from '../geomet
 import { formatWithUnit, type Notation } from '../measure';
 import { planeMark, type Panel } from '../panels';
 import type { Marks } from '../stage';
-import { asSeen, cutAsSeen, reaches, type Frame } from './frame';
+import { asSeen, cutAsSeen, isSolid, reaches, type Frame } from './frame';
 import type { FramesValue } from './judge';
 import type { MemberRun } from './member';
 import { frameMaterial } from './material';
@@ -33,7 +33,6 @@ function frameDrawing(frame: Frame, notation: Notation): Drawing {
   const face = faceWord(frame);
   const cut = cutAsSeen(frame);
   const { outline, holes } = cut;
-  const at = wordsAt(frame, cut);
   return {
     name: frame.id,
     title: frame.name,
@@ -45,15 +44,24 @@ function frameDrawing(frame: Frame, notation: Notation): Drawing {
       ...faceCurves(frame).map((curve) => openPath(curve)),
       ...(frame.hand === 'across' ? [straightPath([0, low], [0, high])] : []),
     ],
-    texts: [
-      { at, heightMm: TEXT_MM, text: frame.name },
-      { at: below(at, 2), heightMm: TEXT_MM * 0.7, text: face },
-      { at: below(at, 3.4), heightMm: TEXT_MM * 0.7, text: `at ${formatWithUnit(frame.x, notation)}` },
-    ],
+    texts: wordsOf(frame, cut, notation),
   };
 }
 
-const below = ([x, y]: Vec2, lines: number): Vec2 => [x, y - lines * TEXT_MM];
+/** Its name, its face and its place: under one another, or where the middle is cut out smaller, two of them. */
+function wordsOf(frame: Frame, cut: Region, notation: Notation): DrawnText[] {
+  const words = [frame.name, faceWord(frame), `at ${formatWithUnit(frame.x, notation)}`];
+  const heights = isSolid(frame) ? [1, 0.7, 0.7] : [0.7, 0.55, 0.55];
+  const feet = isSolid(frame) ? [0, 2, 3.4] : [0, 0.85, 1.6];
+  const under = (feet[2] ?? 0) * TEXT_MM;
+  const wide = (isSolid(frame) ? 12 : 8) * TEXT_MM;
+  const [x, low] = roomInside(cut, { wide, high: under + (heights[0] ?? 1) * TEXT_MM }, wantedPlace(frame, cut, under));
+  return words.map((text, i) => ({
+    at: [x, low + under - (feet[i] ?? 0) * TEXT_MM],
+    heightMm: (heights[i] ?? 1) * TEXT_MM,
+    text,
+  }));
+}
 
 const faceWord = ({ face }: Pick<Frame, 'face'>): string => (face === 'fore' ? 'FORE face' : 'AFT face');
 
@@ -62,17 +70,11 @@ export const toCut = ({ hand }: Pick<Frame, 'hand'>): string =>
   ({ across: '1 to cut', pair: '1 starboard, 1 port (mirrored)', starboard: '1 starboard', port: '1 port' })[hand];
 
 /** Beside the centreline, which would cross the words, or in the middle of a part to one side of it. */
-function wordsAt(frame: Frame, cut: Region): Vec2 {
+function wantedPlace(frame: Frame, cut: Region, under: number): Vec2 {
   const box = boundsOf(cut.outline);
-  const low = (box.minY + box.maxY) / 2 - WORDS_UNDER_MM;
-  const wanted: Vec2 = frame.hand === 'across' ? [10, low] : [box.minX + (box.maxX - box.minX) * 0.2, low];
-  const [x, y] = roomInside(cut, { wide: WORDS_WIDE_MM, high: WORDS_UNDER_MM + TEXT_MM }, wanted);
-  return [x, y + WORDS_UNDER_MM];
+  const low = (box.minY + box.maxY) / 2 - under;
+  return frame.hand === 'across' ? [10, low] : [box.minX + (box.maxX - box.minX) * 0.2, low];
 }
-
-/** Of the words: from the first line's foot to the last one's, and how wide they are. */
-const WORDS_UNDER_MM = 3.4 * TEXT_MM;
-const WORDS_WIDE_MM = 12 * TEXT_MM;
 
 /**
  * Of a frame the edge of the station face at the skin, or another curve of its starboard half, as it is seen from that

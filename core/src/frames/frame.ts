@@ -22,6 +22,8 @@ export type Frame = Omit<FrameSection, 'edges'> & {
   readonly edges: readonly MadeEdge[];
   /** What is cut, by the frame's own plane, y to starboard: of a pair the starboard part. */
   readonly cut: Region;
+  /** How many openings are cut in it. */
+  readonly openings: number;
   /** Into how many pieces it falls, of which `cut` is the largest. */
   readonly pieces: number;
   /** Of one face, both parts of a pair together. */
@@ -119,6 +121,7 @@ export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: Fr
       seamMm: seamLength(edge, section, reach),
     })),
     cut,
+    openings: plan.openings.length,
     pieces: blank.regions.length,
     areaM2: (netArea(cut) * (hand === 'pair' ? 2 : 1)) / 1e6,
   };
@@ -149,6 +152,10 @@ function seamLength(edge: FrameEdge, section: FrameSection, reach: Reach): numbe
  * is cut; a pair's part is the starboard one.
  */
 export const asSeen = ({ face }: Pick<Frame, 'face'>, [y, z]: Vec2): Vec2 => (face === 'fore' ? [-y, z] : [y, z]);
+
+/** Whether its middle is left in, and no opening is cut in it: room for words. */
+export const isSolid = ({ kind, openings }: Pick<Frame, 'kind' | 'openings'>): boolean =>
+  kind !== 'ring' && openings === 0;
 
 /** What is cut, as it is seen from the station face. */
 export function cutAsSeen(frame: Pick<Frame, 'face' | 'cut'>): Region {

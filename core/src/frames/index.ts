@@ -13,7 +13,6 @@ export {
   MEMBERS_PATH,
   copyOf,
   freeId,
-  keptIn,
   oneMore,
   plainFrame,
   plainMember,

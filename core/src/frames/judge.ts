@@ -1,5 +1,14 @@
 /** All frames of the plan, and what is wrong with where they stand and what is cut in them. */
-import { at, distanceToSegment, simplify, solidDistance, type Outline, type Vec2 } from '../geometry';
+import {
+  at,
+  boundsOf,
+  distanceToSegment,
+  segmentsCross,
+  simplify,
+  solidDistance,
+  type Box,
+  type Outline,
+} from '../geometry';
 import type { Hull } from '../lines';
 import type { Panel } from '../panels';
 import { makeAnew, type Remember } from '../stage';
@@ -121,17 +130,18 @@ function judgeCuts(
       found.push({ severity: 'check', code: 'cut-sharp', where, data });
     }
   const outlines = base.outlines.map(coarse);
-  const own = cuts.map((cut) => ({ cut, outline: coarse(cut.outline) }));
-  own.forEach(({ cut, outline }, i) => {
+  const own = cuts.map((cut) => ({ cut, outline: coarse(cut.outline), box: boundsOf(cut.outline) }));
+  own.forEach(({ cut, outline, box }, i) => {
     const least = leastBeside(cut, keep);
     const name = cutName(cut);
-    const nearMm = Math.min(...outlines.map((edge) => rimDistance(edge, outline)));
+    const nearMm = Math.min(...outlines.map((edge) => rimDistance(edge, outline, least)));
     if (nearMm < least - DUST_MM && !isMeantAtEdge(plan, cut)) {
       const data = { frame: plan.name, cut: name, nearMm, leastMm: least };
       found.push({ severity: 'check', code: 'cut-near-edge', where, data });
     }
     for (const other of own.slice(i + 1)) {
       const room = Math.max(least, leastBeside(other.cut, keep));
+      if (isApart(box, other.box, room)) continue;
       const apartMm = solidDistance(outline, other.outline);
       if (apartMm >= room - DUST_MM) continue;
       const data = { frame: plan.name, cut: name, other: cutName(other.cut), nearMm: apartMm, leastMm: room };
@@ -162,12 +172,30 @@ function nameOfCut(plan: FramePlan, members: readonly MemberRun[], { of, id }: P
   return `${of === 'openings' ? 'opening' : 'limber hole'} ${place}`;
 }
 
-/** Between the rims of two outlines, of which one may lie in the other. */
-function rimDistance(a: Outline, b: Outline): number {
-  const toRim = (p: Vec2, rim: Outline) =>
-    Math.min(...rim.map((q, i) => distanceToSegment(p, q, at(rim, (i + 1) % rim.length))));
-  return Math.min(...a.map((p) => toRim(p, b)), ...b.map((p) => toRim(p, a)));
+/**
+ * Between the rims of two outlines, of which one may lie in the other; no more than a limit: only what of the first
+ * comes so near to the second is looked at.
+ */
+function rimDistance(whole: Outline, cut: Outline, limitMm: number): number {
+  const box = boundsOf(cut);
+  const [minX, maxX] = [box.minX - limitMm, box.maxX + limitMm];
+  const [minY, maxY] = [box.minY - limitMm, box.maxY + limitMm];
+  let least = limitMm;
+  whole.forEach((a, i) => {
+    const b = at(whole, (i + 1) % whole.length);
+    if (Math.max(a[0], b[0]) < minX || Math.min(a[0], b[0]) > maxX) return;
+    if (Math.max(a[1], b[1]) < minY || Math.min(a[1], b[1]) > maxY) return;
+    cut.forEach((p, k) => {
+      const q = at(cut, (k + 1) % cut.length);
+      least = segmentsCross(a, b, p, q) ? 0 : Math.min(least, distanceToSegment(p, a, b), distanceToSegment(a, p, q));
+    });
+  });
+  return least;
 }
+
+/** Whether two boxes are further from each other than a limit, along either axis. */
+const isApart = (a: Box, b: Box, limitMm: number): boolean =>
+  a.minX - b.maxX > limitMm || b.minX - a.maxX > limitMm || a.minY - b.maxY > limitMm || b.minY - a.maxY > limitMm;
 
 type Standing = Pick<Frame, 'x' | 'width' | 'face' | 'rakeRad'>;
 

@@ -140,7 +140,7 @@ describe('a notch for a stringer that turns and rises, as solids in space', () =
     const [c, s] = [Math.cos(part.rakeRad), Math.sin(part.rakeRad)];
     let least = Infinity;
     for (let k = 0; k < run.rings.length - 1; k++)
-      for (let w = 0; w < 1; w += 0.05)
+      for (let w = 0; w < 1; w += 0.01)
         for (const across of [0, 0.5, 1])
           for (const into of [0.3, 1]) {
             const [px, y, pz] = inRing(k, w, across, into);

@@ -20,6 +20,8 @@ import {
   distance3,
   dot3,
   lerp3,
+  polylineLength,
+  polylineLength3,
   scale3,
   sub3,
   unit3,
@@ -90,7 +92,7 @@ export function runMember(
     ...{ isThrough: member.isThrough, clearance: member.clearance, isPair: member.on !== 'centre' },
     rings,
     marks: member.side === 'inside' ? marksOf(kept) : [],
-    lengthMm: middles.slice(1).reduce((sum, p, i) => sum + distance3(at(middles, i), p), 0),
+    lengthMm: polylineLength3(middles),
     from: at(middles, 0)[0],
     to: at(middles, -1)[0],
     ...hardestBend(middles),
@@ -161,10 +163,9 @@ function facesOn({ panel, end, stretch }: EdgeOfPanel, { member, offMm, corner }
     .map((r) => ({ u: end === 'P' ? r.s : r.t, flat: wholeEnds(r)[end === 'P' ? 0 : 1] }))
     // the rulings of a fan leave the edge in one place
     .filter(({ flat }, i, all) => i === 0 || distance2(flat, at(all, i - 1).flat) > SAME_PLACE_MM);
-  const length = flats.slice(1).reduce((sum, { flat }, i) => {
-    return sum + distance2(flat, at(flats, i).flat);
-  }, 0);
+  const length = polylineLength(flats.map(({ flat }) => flat));
   const count = Math.max(8, Math.ceil(length / STEP_MM));
+  let rulings = { near: 1, far: 1 };
   return Array.from({ length: count + 1 }, (_, i) => {
     const t = stretch.lineFrom + ((stretch.lineTo - stretch.lineFrom) * i) / count;
     const { place, inward } = edgeAt(flats, onEdge(stretch, t), end);
@@ -172,8 +173,10 @@ function facesOn({ panel, end, stretch }: EdgeOfPanel, { member, offMm, corner }
     const from = member.away + (corner && dihedralRad ? cornerShift(corner, dihedralRad, offMm) : 0);
     const inBy = (d: number): Vec2 => [place[0] + d * inward[0], place[1] + d * inward[1]];
     const on = { panel: panel.id, near: inBy(from), far: inBy(from + member.width) };
-    const [near, far] = [faceAt(panel, on.near), faceAt(panel, on.far)];
+    const near = faceAt(panel, on.near, rulings.near);
+    const far = faceAt(panel, on.far, rulings.far);
     if (!near || !far) return undefined;
+    rulings = { near: near.ruling, far: far.ruling };
     return {
       near: sub3(near.space, scale3(near.normal, offMm)),
       far: sub3(far.space, scale3(far.normal, offMm)),

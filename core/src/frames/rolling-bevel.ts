@@ -15,7 +15,7 @@ import { at, cross3, distance3, dot3, lerp3, polylineLength3, scale3, sub3, unit
 import { battenAt, CENTRELINE_MM, crossingsOfX, type Hull, type HullLine } from '../lines';
 import { toDeg, toRad } from '../measure';
 import { onEdge, sharedStretches, type EdgeOfPanel, type Panel, type Shared } from '../panels';
-import type { Remember } from '../stage';
+import { oncePer, type Remember } from '../stage';
 import type { LaidRuling } from '../surface';
 
 export type BevelRow = {
@@ -233,13 +233,22 @@ function outwardOf({ panel, end, stretch }: EdgeOfPanel, t: number): Vec3 {
 /** A ruling shorter than this has no sure direction: where a panel runs to a point. */
 const SHORT_MM = 1;
 
+const longOnes = oncePer((all: readonly LaidRuling[]): readonly LaidRuling[] => {
+  const long = all.filter(({ p, q }) => distance3(p, q) > SHORT_MM);
+  return long.length > 1 ? long : all;
+});
+
 /** The two rulings between which an edge has the parameter u, and how far on from the first. */
 function rulingsAt(all: readonly LaidRuling[], end: 'P' | 'Q', u: number) {
-  const long = all.filter(({ p, q }) => distance3(p, q) > SHORT_MM);
-  const rulings = long.length > 1 ? long : all;
+  const rulings = longOnes(all);
   const place = (r: LaidRuling) => (end === 'P' ? r.s : r.t);
-  let k = 1;
-  while (k < rulings.length - 1 && place(at(rulings, k)) < u) k++;
+  // the first that has come to u, by halves: they follow one another along the edge
+  let [low, k] = [0, rulings.length - 1];
+  while (k - low > 1) {
+    const middle = (low + k) >> 1;
+    if (place(at(rulings, middle)) < u) low = middle;
+    else k = middle;
+  }
   const [a, b] = [at(rulings, k - 1), at(rulings, k)];
   const step = place(b) - place(a);
   return { a, b, w: step > 0 ? Math.min(1, Math.max(0, (u - place(a)) / step)) : 0.5 };

@@ -12,7 +12,7 @@ import {
 import { at, type Vec2 } from '../geometry';
 import { formatDeg, formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
 import { faceCurves, toCut, type FramesWhole } from './drawings';
-import { asSeen, cutAsSeen, type Frame } from './frame';
+import { asSeen, cutAsSeen, isSolid, type Frame } from './frame';
 import { frameMaterial } from './material';
 import type { RollingBevel } from './rolling-bevel';
 
@@ -36,6 +36,9 @@ function bevelsSheet(bevels: readonly RollingBevel[], head: SheetHead): PaperShe
   return sheetsOf(head, sheet, tablePages(tables, { first: inner, later: inner }));
 }
 
+/** A number is a station's; an end is called by its own name. */
+const stationWord = (station = ''): string => (/^\d/.test(station) ? `station ${station}` : station);
+
 const bevelTable = ({ name, rows, ripDeg, leftToPlaneDeg }: RollingBevel, notation: Notation): SheetTable => ({
   columns: [
     { head: `${name}: rip at ${formatDeg(ripDeg)}, plane up to ${formatDeg(leftToPlaneDeg)}` },
@@ -44,7 +47,7 @@ const bevelTable = ({ name, rows, ripDeg, leftToPlaneDeg }: RollingBevel, notati
     { head: 'bevel', isFigure: true },
   ],
   rows: rows.map(({ station, s, dihedralDeg, bevelDeg }) => [
-    station === undefined ? '' : `station ${station}`,
+    stationWord(station),
     formatFine(s, notation),
     formatDeg(dihedralDeg),
     formatDeg(bevelDeg),
@@ -61,7 +64,8 @@ function frameSheet(frame: Frame, head: SheetHead): PaperSheets {
     cut: outline,
     holes,
     mark: { points: faceCurves(frame).flat(), words: `edge of the ${FACES[frame.face]}` },
-    corners: cornersOf(frame),
+    // on a part with its middle out the table alone has them: there is no room beside the edge
+    corners: isSolid(frame) ? cornersOf(frame) : [],
     tables: [edgesTable(frame, notation)],
     tableMm: TABLE_MM,
   });

@@ -14,6 +14,7 @@ export {
   moved,
   netArea,
   rounded,
+  segmentsCross,
   signedArea,
   solidDistance,
   turned,

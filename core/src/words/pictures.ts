@@ -86,7 +86,7 @@ function profile(): Picture {
 }
 
 /** Two frames seen end on: half a bulkhead and half a ring, with what runs along the hull through them. */
-function frames(): Picture {
+function ringAndBulkhead(): Picture {
   const right: Point[] = [
     [240, 186],
     [356, 150],
@@ -366,7 +366,7 @@ function sheet(): Picture {
 }
 
 export const PICTURES = {
-  frames: frames(),
+  ring: ringAndBulkhead(),
   profile: profile(),
   section: section(),
   body: body(),

@@ -6,28 +6,40 @@
  * it is drawn.
  */
 import { add3, at, lerp2, scale3, unit3, type Vec2, type Vec3 } from '../../geometry';
-import { wholeEnds } from '../../surface';
+import { wholeEnds, type LaidRuling } from '../../surface';
 import type { Panel } from '../panel';
 
 /** Undefined where the place is off the panel. */
 export const placeOn = (panel: Pick<Panel, 'rulings'>, place: Vec2): Vec3 | undefined => faceAt(panel, place)?.space;
 
-/** A place of the surface with its normal, out of the hull; undefined where it is off the panel. */
-export function faceAt(
-  { rulings }: Pick<Panel, 'rulings'>,
-  place: Vec2,
-): { readonly space: Vec3; readonly normal: Vec3 } | undefined {
-  for (let k = 1; k < rulings.length; k++) {
-    const [a, b] = [at(rulings, k - 1), at(rulings, k)];
-    // its ends before the edges were set back: those are the lines' own
-    const [[p1, q1], [p2, q2]] = [wholeEnds(a), wholeEnds(b)];
-    const shares = sharesIn(place, [p1, q1, p2]);
-    // of the first triangle two corners are the ruling before, of the second two are the one after
-    if (shares) return mixed(shares, [a.p, a.q, b.p], [a.normal, a.normal, b.normal]);
-    const others = sharesIn(place, [q1, q2, p2]);
-    if (others) return mixed(others, [a.q, b.q, b.p], [a.normal, b.normal, b.normal]);
+/** A place of the surface with its normal, out of the hull, and the ruling after it. */
+export type FacePlace = { readonly space: Vec3; readonly normal: Vec3; readonly ruling: number };
+
+/**
+ * Undefined where the place is off the panel. It is looked for from a ruling outward: one who goes along a panel gives
+ * that of the place before.
+ */
+export function faceAt({ rulings }: Pick<Panel, 'rulings'>, place: Vec2, near = 1): FacePlace | undefined {
+  const last = rulings.length - 1;
+  const start = Math.min(last, Math.max(1, near));
+  for (let off = 0; off < rulings.length; off++) {
+    for (const k of off === 0 ? [start] : [start + off, start - off]) {
+      const found = k >= 1 && k <= last ? onFacet(at(rulings, k - 1), at(rulings, k), place) : undefined;
+      if (found) return { ...found, ruling: k };
+    }
   }
   return undefined;
+}
+
+/** Between two rulings. */
+function onFacet(a: LaidRuling, b: LaidRuling, place: Vec2): Omit<FacePlace, 'ruling'> | undefined {
+  // its ends before the edges were set back: those are the lines' own
+  const [[p1, q1], [p2, q2]] = [wholeEnds(a), wholeEnds(b)];
+  const shares = sharesIn(place, [p1, q1, p2]);
+  // of the first triangle two corners are the ruling before, of the second two are the one after
+  if (shares) return mixed(shares, [a.p, a.q, b.p], [a.normal, a.normal, b.normal]);
+  const others = sharesIn(place, [q1, q2, p2]);
+  return others && mixed(others, [a.q, b.q, b.p], [a.normal, b.normal, b.normal]);
 }
 
 /** Points of a straight line on the flat panel, as far as it lies on it. */
