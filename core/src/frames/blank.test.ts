@@ -116,7 +116,7 @@ describe('a ring frame in a box', () => {
 
 describe('what is cut in a frame', () => {
   const opening = (given: object = {}) => ({
-    ...{ id: 'o', shape: 'rounded' as const, out: 0, up: 200, width: 300, height: 160, corner: 40, rim: 0 },
+    ...{ id: 'o', shape: 'rounded' as const, out: 0, up: 200, width: 300, height: 160, corner: 40 },
     isPair: false,
     ...given,
   });

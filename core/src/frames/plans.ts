@@ -155,7 +155,6 @@ export function plainOpening(taken: readonly Opening[], cut: Outline, notation: 
     width,
     height,
     corner: usualIn(Math.min(RING_CORNER.value, width / 2, height / 2), notation),
-    rim: 0,
     isPair: false,
   };
 }

@@ -35,8 +35,6 @@ const openingSchema = z.object({
   width: lengthField('Width of the opening', 5, 5000),
   height: lengthField('Height of the opening', 5, 5000),
   corner: lengthField('Radius of its corners', 0, 2500),
-  /** Of the doubling round it, on which a lid lies; 0: none. */
-  rim: lengthOrNone('Breadth of the rim', 10, 300),
   /** The same again on the other side. */
   isPair: z.boolean(),
 });

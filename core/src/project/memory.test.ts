@@ -72,7 +72,7 @@ const busyFrame = (panel: string): Partial<FramePlan> => ({
   ...{ kind: 'ring', rakeDeg: 3, lining: 4, bounds: { hand: 'across', inner: 10, outer: 900, bottom: -50 } },
   ...{ top: { kind: 'rise', mm: 40, below: 10 }, ring: { breadth: 60, floor: 80, beam: 50, corner: 30 } },
   edges: [{ id: panel, school: 'framed' }],
-  openings: [{ id: 'o', shape: 'rounded', out: 0, up: 300, width: 80, height: 60, corner: 10, rim: 20, isPair: true }],
+  openings: [{ id: 'o', shape: 'rounded', out: 0, up: 300, width: 80, height: 60, corner: 10, isPair: true }],
   limbers: [{ id: 'l', out: 120, diameter: 25, setIn: 10, isPair: true }],
 });
 

@@ -49,7 +49,7 @@ const TAMSEL_FRAMES: readonly Given[] = [
     top: { kind: 'rise', mm: 30, below: 6 },
     openings: [
       {
-        ...{ id: 'opening.1', shape: 'rounded', out: 0, up: 415, width: 300, height: 180, corner: 40, rim: 30 },
+        ...{ id: 'opening.1', shape: 'rounded', out: 0, up: 415, width: 300, height: 180, corner: 40 },
         isPair: false,
       },
     ],
@@ -60,7 +60,7 @@ const TAMSEL_FRAMES: readonly Given[] = [
     top: { kind: 'level', mm: 360, below: 0 },
     openings: [
       {
-        ...{ id: 'opening.1', shape: 'oval', out: 320, up: 245, width: 180, height: 100, corner: 0, rim: 0 },
+        ...{ id: 'opening.1', shape: 'oval', out: 320, up: 245, width: 180, height: 100, corner: 0 },
         isPair: true,
       },
     ],

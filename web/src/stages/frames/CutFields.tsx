@@ -120,7 +120,7 @@ function OpeningFields({
 }) {
   const { pathTo, set } = useFrameEdit(plan);
   const what = `opening ${number}`;
-  const field = (key: 'out' | 'up' | 'width' | 'height' | 'corner' | 'rim', label: string) => (
+  const field = (key: 'out' | 'up' | 'width' | 'height' | 'corner', label: string) => (
     <LengthField
       label={label}
       mm={opening[key]}
@@ -144,7 +144,6 @@ function OpeningFields({
       {opening.shape === 'rounded' && field('corner', 'Corners, radius')}
       {field('out', 'Middle, out')}
       {field('up', 'Middle, up')}
-      {field('rim', 'Rim of the hatch, 0: none')}
       {opening.out > 0 && plan.bounds.hand === 'across' && (
         <PairField isPair={opening.isPair} onChange={set(what, ['openings', opening.id, 'isPair'])} />
       )}
