@@ -61,7 +61,8 @@ if (process.argv[3] === 'flat')
     .click()
     .catch(() => undefined);
 await page.evaluate(
-  "window.longTasks = []; new PerformanceObserver((list) => list.getEntries().forEach((e) => window.longTasks.push(e.duration))).observe({ entryTypes: ['longtask'] })",
+  'window.longTasks = []; new PerformanceObserver((list) => list.getEntries().forEach((e) => ' +
+    "window.longTasks.push(e.duration))).observe({ entryTypes: ['longtask'] })",
 );
 report('idle', await gapsWhile(page, () => page.waitForTimeout(3000)));
 report(

@@ -1,4 +1,4 @@
-/** A project from a file: one that was saved, or a table or drawing of lines with everything else at its usual value. */
+/** A project from a file: one that was saved, or a table or drawing of lines with all else at its usual value. */
 import { basename } from 'node:path';
 import { framesStage, plainFrame, SCHOOLS } from '@kalotrope/core/frames';
 import { plainText } from '@kalotrope/core/measure';

@@ -17,6 +17,8 @@ export function spacingCommand(options: Options): Answer {
   const places = found.at.map(trim);
   return {
     json: { gaps: found.gaps, spacing: trim(found.spacing), at: places },
-    text: `${found.gaps} gaps of ${found.spacing.toFixed(2)} mm, at\n${places.map((place) => place.toFixed(1)).join('\n')}`,
+    text: [`${found.gaps} gaps of ${found.spacing.toFixed(2)} mm, at`, ...places.map((place) => place.toFixed(1))].join(
+      '\n',
+    ),
   };
 }

@@ -1,15 +1,16 @@
 /**
- * Members that run along the hull: where they lie, how long they are, how hard they bend, and what of a frame they pass.
+ * Members that run along the hull: where they lie, how long they are, how hard they bend, and what of a frame they
+ * pass.
  *
- * Method (derived here): a member lies against one face of the skin, between two curves on it: so far and so far plus
- * its width from a line of the hull, square to it on the flat panel, where both are exact. Its other two edges stand off
- * from these by its depth, square to its run and to its width. Along the centreline the two curves are where planes at
- * half its width meet the skin, and it stands up from them. In a corner, where it begins on the line itself, the side
- * that lies in the corner follows the panel beyond it, by the rolling bevel (rolling-bevel.ts). What it takes of a frame
- * is what lies between its four edges where the frame's two faces cut them, all that is between these two, and the room
- * asked for, opened towards the skin.
- * Conventions: the starboard one of a pair. Accuracy: edges are straight between points some 40 mm apart: 0.04 mm at a
- * radius of 5 m. Between the frame's faces the edges are taken as straight.
+ * Method (derived here): a member lies against one face of the skin, between two curves on it: so far and so far
+ * plus its width from a line of the hull, square to it on the flat panel, where both are exact. Its other two edges
+ * stand off from these by its depth, square to its run and to its width. Along the centreline the two curves are
+ * where planes at half its width meet the skin, and it stands up from them. In a corner, where it begins on the line
+ * itself, the side that lies in the corner follows the panel beyond it, by the rolling bevel (rolling-bevel.ts).
+ * What it takes of a frame is what lies between its four edges where the frame's two faces cut them, all that is
+ * between these two, and the room asked for, opened towards the skin.
+ * Conventions: the starboard one of a pair. Accuracy: edges are straight between points some 40 mm apart: 0.04 mm at
+ * a radius of 5 m. Between the frame's faces the edges are taken as straight.
  */
 import {
   add3,

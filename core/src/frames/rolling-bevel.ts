@@ -1,14 +1,14 @@
 /**
  * The rolling bevel of a long member in a corner: chine log, keelson, sheer clamp, stem.
  *
- * Method (derived here): at a place of a line each panel that meets there leaves along its own ruling. What is left of
- * that direction square to the line's tangent lies in the panel's tangent plane and in the plane square to the line; the
- * angle between the two, on the side of the hull's inside, is the dihedral. Between rulings their directions are blended
- * by the line's parameter. Along the centreline the other panel is the mirror; along a line that only one panel reaches
- * (a sheer) it is a deck that lies straight athwart. A straight stem or stern has the side's last ruling for its line:
- * both panels leave it as the side does by its normal.
- * The rip: a saw tilted by a bevel takes off a wedge, and tilted less it takes off less; so the tilt that leaves wood
- * everywhere is the bevel nearest to square (nought where some lean one way and some the other).
+ * Method (derived here): at a place of a line each panel that meets there leaves along its own ruling. What is left
+ * of that direction square to the line's tangent lies in the panel's tangent plane and in the plane square to the
+ * line; the angle between the two, on the side of the hull's inside, is the dihedral. Between rulings their
+ * directions are blended by the line's parameter. Along the centreline the other panel is the mirror; along a line
+ * that only one panel reaches (a sheer) it is a deck that lies straight athwart. A straight stem or stern has the
+ * side's last ruling for its line: both panels leave it as the side does by its normal.
+ * The rip: a saw tilted by a bevel takes off a wedge, and tilted less it takes off less; so the tilt that leaves
+ * wood everywhere is the bevel nearest to square (nought where some lean one way and some the other).
  * Accuracy: rulings are some 20 mm apart; on cones 0.01° (rolling-bevel.test.ts).
  */
 import { at, cross3, distance3, dot3, lerp3, polylineLength3, scale3, sub3, unit3, type Vec3 } from '../geometry';

@@ -186,8 +186,8 @@ export function stationMarks(panel: Panel, stations: readonly { label: string; x
 }
 
 /**
- * The curve in which a plane meets the panel's inside face, on the flat, where what stands there reaches; empty where it
- * misses it.
+ * The curve in which a plane meets the panel's inside face, on the flat, where what stands there reaches; empty where
+ * it misses it.
  */
 export const planeMark = (
   panel: Panel,

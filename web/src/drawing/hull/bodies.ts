@@ -9,7 +9,7 @@ import { BufferAttribute, BufferGeometry, ExtrudeGeometry, Matrix4, Path, Shape,
 function axesOf(frame: Frame): Matrix4 {
   const at = (place: Vec2, aft = 0) => new Vector3(...placeInBoat(frame, place, aft));
   const from = at([0, 0]);
-  const axes = [at([1, 0]), at([0, 1]), at([0, 0], 1)].map((end) => end.sub(from)) as [Vector3, Vector3, Vector3]; // three
+  const axes = [at([1, 0]).sub(from), at([0, 1]).sub(from), at([0, 0], 1).sub(from)] as const;
   const foremost = at([0, 0], frame.face === 'fore' ? 0 : -frame.width);
   return new Matrix4().makeBasis(...axes).setPosition(foremost);
 }

@@ -1,4 +1,4 @@
-/** What of the section a frame is: its rake and bounds, its top, what stands between it and the skin, what is left on. */
+/** What of the section a frame is: rake, bounds, top, what stands between it and the skin, what is left on. */
 import type { FramePlan } from '@kalotrope/core/frames';
 import { LengthField } from '../../controls/LengthField';
 import { NumberField } from '../../controls/NumberField';
