@@ -83,3 +83,14 @@ test('a member is added once and notches every frame; the bevels along its line 
   await expect(slip(page).getByText('Rip at')).toBeVisible();
   await expectNoFaults(page);
 });
+
+test('on a phone the tape stays at the foot of the screen, and nothing lies under it at the end', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openFrames(page);
+  const tape = page.getByRole('region', { name: 'The tape' });
+  const last = slip(page).getByRole('region', { name: 'Bevels along a line' });
+  await last.getByRole('button').scrollIntoViewIfNeeded();
+  const [tapeBox, lastBox] = [await tape.boundingBox(), await last.boundingBox()];
+  expect(tapeBox!.y + tapeBox!.height).toBeCloseTo(844, 0); // both are on the page: just scrolled to
+  expect(lastBox!.y + lastBox!.height).toBeLessThanOrEqual(tapeBox!.y + 1);
+});
