@@ -44,6 +44,10 @@ test('a frame is named, copied, measured from another, and made into a ring', as
   await type(page, 'Rake, top aft, °', '60');
   await expect(slip(page).getByText('Expected a figure from -45 ° to 45 °')).toBeVisible();
   await page.keyboard.press('Escape');
+  // a level top begins as high as the sheer, so that nothing vanishes
+  await choose(page, 'Its top', 'level at a height');
+  await expect(field(page, 'Height of the top')).not.toHaveValue('0.0');
+  await expect(page.locator('path[data-part="Fore bulkhead 4"]')).toBeVisible();
   await expectNoFaults(page);
 });
 

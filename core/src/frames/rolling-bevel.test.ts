@@ -2,18 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { at } from '../geometry';
 import { bendLines, type LinesTable } from '../lines';
 import { developPanels } from '../panels';
+import { tableOf } from './fixtures/table-of';
 import { ripOf, rollingBevel } from './rolling-bevel';
 
-const table = (lines: Record<string, (x: number) => [number, number]>): LinesTable => ({
-  longitudinals: Object.entries(lines).map(([id, f]) => ({
-    id,
-    name: id,
-    points: [0, 500, 1000, 1500, 2000, 2500, 3000].map((x, i) => {
-      const [halfBreadth, height] = f(x);
-      return { station: String(i), x, halfBreadth, height };
-    }),
-  })),
-});
 const bevelsOf = (lines: LinesTable, line: string) => {
   const hull = bendLines(lines).value;
   const found = rollingBevel(hull, developPanels(hull, { thickness: 6 }).value, { line, step: 300 });
@@ -22,7 +13,7 @@ const bevelsOf = (lines: LinesTable, line: string) => {
 };
 
 /** A wedge: every station is the same shape scaled, so both surfaces are planes through the point x = −3000. */
-const wedge = table({
+const wedge = tableOf({
   keel: (x) => [0, -0.05 * (x + 3000)],
   chine: (x) => [0.1 * (x + 3000), 0],
   sheer: (x) => [0.12 * (x + 3000), 0.08 * (x + 3000)],
@@ -62,7 +53,7 @@ describe('the bevel of a chine between two planes', () => {
     expect(at(bevelsOf(wedge, 'sheer').rows, 1).dihedralDeg).toBeCloseTo((Math.acos(cos) * 180) / Math.PI, 6);
   });
   it('of a hollow chine is over a straight angle', () => {
-    const hollow = table({ keel: () => [0, 0], chine: () => [400, 300], sheer: () => [900, 350] });
+    const hollow = tableOf({ keel: () => [0, 0], chine: () => [400, 300], sheer: () => [900, 350] });
     // up at 36.87° and on at 5.71°: 180° + 31.16°
     const [a, b] = [Math.atan2(300, 400), Math.atan2(50, 500)];
     const { rows, ripDeg } = bevelsOf(hollow, 'chine');
@@ -75,7 +66,7 @@ it('a straight stem has the side’s normal for its bevel: worked by hand', () =
   // Side from the upright stem x = 0 out along 30°: its normal lies 60° off the centreline's, so each side leaves the
   // stem at 30° from straight aft, and both together at 60°.
   const tan = Math.tan(Math.PI / 6);
-  const bow = table({ chine: (x) => [x * tan, 0], sheer: (x) => [x * tan, 400] });
+  const bow = tableOf({ chine: (x) => [x * tan, 0], sheer: (x) => [x * tan, 400] });
   const { length, rows } = bevelsOf(bow, 'stem');
   expect(length).toBeCloseTo(400, 6);
   for (const { dihedralDeg } of rows) expect(dihedralDeg).toBeCloseTo(60, 6);

@@ -3,25 +3,15 @@ import { at, crossesItself, signedArea } from '../geometry';
 import { distanceToSegment } from '../geometry/polyline';
 import { drawLines, type LinesTable } from '../lines';
 import { developPanels } from '../panels';
+import { tableOf } from './fixtures/table-of';
 import { cutOf } from './fixtures/cut-of';
 import { shapeFrames } from './judge';
 import { keptIn, plainFrame } from './plans';
 import type { FramePlan } from './schema';
 import { frameAt } from './section';
 
-const table = (lines: Record<string, (x: number) => [number, number]>): LinesTable => ({
-  longitudinals: Object.entries(lines).map(([id, f]) => ({
-    id,
-    name: id,
-    points: [0, 500, 1000, 1500, 2000, 2500, 3000].map((x, i) => {
-      const [halfBreadth, height] = f(x);
-      return { station: String(i), x, halfBreadth, height };
-    }),
-  })),
-});
-
 /** A wedge: every station is the same shape scaled, so all surfaces are planes through the point x = -3000. */
-const wedge = table({
+const wedge = tableOf({
   keel: (x) => [0, -0.05 * (x + 3000)],
   chine: (x) => [0.1 * (x + 3000), 0],
   sheer: (x) => [0.12 * (x + 3000), 0.08 * (x + 3000)],
@@ -96,7 +86,7 @@ describe('the tip of a V', () => {
     const k = (x: number) => 1 + (taper * x) / 1000;
     return developPanels(
       drawLines(
-        table({
+        tableOf({
           keel: () => [0, 0],
           chine: (x) => [500 * k(x), 500 * rise * k(x)],
           sheer: (x) => [600 * k(x), 900 * k(x)],

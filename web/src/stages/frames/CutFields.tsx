@@ -13,13 +13,13 @@ import {
   type Opening,
 } from '@kalotrope/core/frames';
 import type { ReactNode } from 'react';
-import { LengthField } from '../../controls/LengthField';
 import { Section } from '../../controls/Section';
 import { SelectField } from '../../controls/SelectField';
 import { plural } from '../../controls/words';
 import { said } from '../../state/screen-slice';
 import { selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
+import { FrameLength } from './FrameLength';
 import { useFrameEdit } from './frame-edit';
 import { CUT_SECTION, SHAPES } from './frame-words';
 
@@ -118,15 +118,10 @@ function OpeningFields({
   readonly opening: Opening;
   readonly number: number;
 }) {
-  const { pathTo, set } = useFrameEdit(plan);
+  const { set } = useFrameEdit(plan);
   const what = `opening ${number}`;
   const field = (key: 'out' | 'up' | 'width' | 'height' | 'corner', label: string) => (
-    <LengthField
-      label={label}
-      mm={opening[key]}
-      onCommit={set(what, ['openings', opening.id, key])}
-      path={pathTo('openings', opening.id, key)}
-    />
+    <FrameLength plan={plan} label={label} mm={opening[key]} what={what} path={['openings', opening.id, key]} />
   );
   return (
     <OneOfList
@@ -160,15 +155,10 @@ function LimberFields({
   readonly limber: Limber;
   readonly number: number;
 }) {
-  const { pathTo, set } = useFrameEdit(plan);
+  const { set } = useFrameEdit(plan);
   const what = `limber hole ${number}`;
   const field = (key: 'out' | 'diameter' | 'setIn', label: string) => (
-    <LengthField
-      label={label}
-      mm={limber[key]}
-      onCommit={set(what, ['limbers', limber.id, key])}
-      path={pathTo('limbers', limber.id, key)}
-    />
+    <FrameLength plan={plan} label={label} mm={limber[key]} what={what} path={['limbers', limber.id, key]} />
   );
   return (
     <OneOfList

@@ -46,7 +46,7 @@ export default function FramesPage() {
         ) : (
           <Typography sx={{ flex: 1, p: 3 }}>
             {plan
-              ? `${plan.name} stands beyond the hull. Move its mark back along the boat, or type its place.`
+              ? `${plan.name} cannot be drawn: it stands beyond the hull, or its bounds leave nothing of it. See Look here first.`
               : 'No frame stands in this hull. Add one where the boat needs it.'}
           </Typography>
         )}
@@ -61,7 +61,7 @@ export default function FramesPage() {
           </>
         }
       >
-        {plan && <ShapeFields plan={plan} />}
+        {plan && <ShapeFields plan={plan} frame={frame} />}
         {plan && frame && <EdgeSchools plan={plan} frame={frame} />}
         {plan && frame && <CutFields plan={plan} frame={frame} members={members} />}
         {frame && <EdgeTable frame={frame} />}

@@ -1,17 +1,19 @@
 /** What of the section a frame is: rake, bounds, top, what stands between it and the skin, what is left on. */
-import type { FramePlan } from '@kalotrope/core/frames';
-import { LengthField } from '../../controls/LengthField';
+import { placeInBoat, type Frame, type FramePlan } from '@kalotrope/core/frames';
 import { NumberField } from '../../controls/NumberField';
 import { OptionalLength } from '../../controls/OptionalLength';
 import { Section } from '../../controls/Section';
 import { SelectField } from '../../controls/SelectField';
+import { FrameLength } from './FrameLength';
 import { useFrameEdit } from './frame-edit';
 import { HANDS, SHAPE_LABELS, SHAPE_SECTION, TOPS } from './frame-words';
 
 /** What a knee, a floor and a camber start from. */
-const START = { outer: 200, bottom: 100, rise: 40, radius: 3000 } as const;
+const START = { level: 300, outer: 200, bottom: 100, rise: 40, radius: 3000 } as const;
 
-export function ShapeFields({ plan }: { readonly plan: FramePlan }) {
+type Props = { readonly plan: FramePlan; readonly frame: Frame | undefined };
+
+export function ShapeFields({ plan, frame }: Props) {
   const { pathTo, set } = useFrameEdit(plan);
   const { bounds, proud } = plan;
   return (
@@ -23,12 +25,7 @@ export function ShapeFields({ plan }: { readonly plan: FramePlan }) {
           onCommit={set('rake', ['rakeDeg'])}
           path={pathTo('rakeDeg')}
         />
-        <LengthField
-          label={SHAPE_LABELS.lining}
-          mm={plan.lining}
-          onCommit={set('lining', ['lining'])}
-          path={pathTo('lining')}
-        />
+        <FrameLength plan={plan} label={SHAPE_LABELS.lining} mm={plan.lining} what="lining" path={['lining']} />
         <SelectField
           label={SHAPE_LABELS.hand}
           value={bounds.hand}
@@ -36,11 +33,12 @@ export function ShapeFields({ plan }: { readonly plan: FramePlan }) {
           onChange={set('where it goes', ['bounds', 'hand'])}
         />
         {bounds.hand !== 'across' && (
-          <LengthField
+          <FrameLength
+            plan={plan}
             label="Begins, from the centreline"
             mm={bounds.inner}
-            onCommit={set('inner edge', ['bounds', 'inner'])}
-            path={pathTo('bounds', 'inner')}
+            what="inner edge"
+            path={['bounds', 'inner']}
           />
         )}
         <OptionalLength
@@ -61,19 +59,21 @@ export function ShapeFields({ plan }: { readonly plan: FramePlan }) {
           onChange={set('lower edge', ['bounds', 'bottom'])}
           path={pathTo('bounds', 'bottom')}
         />
-        <TopFields plan={plan} />
+        <TopFields plan={plan} frame={frame} />
         {plan.kind === 'ring' && <RingFields plan={plan} />}
-        <LengthField
+        <FrameLength
+          plan={plan}
           label={SHAPE_LABELS.proudSkin}
           mm={proud.skin}
-          onCommit={set('left on along the skin', ['proud', 'skin'])}
-          path={pathTo('proud', 'skin')}
+          what="left on along the skin"
+          path={['proud', 'skin']}
         />
-        <LengthField
+        <FrameLength
+          plan={plan}
           label={SHAPE_LABELS.proudTop}
           mm={proud.top}
-          onCommit={set('left long at the top', ['proud', 'top'])}
-          path={pathTo('proud', 'top')}
+          what="left long at the top"
+          path={['proud', 'top']}
         />
       </div>
     </Section>
@@ -82,10 +82,12 @@ export function ShapeFields({ plan }: { readonly plan: FramePlan }) {
 
 const TOP_LABELS = { level: 'Height of the top', rise: 'Rise over its beam', radius: 'Radius of the camber' } as const;
 
-function TopFields({ plan }: { readonly plan: FramePlan }) {
-  const { pathTo, set } = useFrameEdit(plan);
+function TopFields({ plan, frame }: Props) {
+  const { set } = useFrameEdit(plan);
   const { top } = plan;
-  const startOf = { straight: 0, level: top.mm, rise: START.rise, radius: START.radius };
+  // as high as it is: lower it from there
+  const sheer = frame ? Math.max(...frame.outline.map((p) => placeInBoat(frame, p)[2])) : START.level;
+  const startOf = { straight: 0, level: Math.round(sheer), rise: START.rise, radius: START.radius };
   return (
     <>
       <SelectField
@@ -95,29 +97,18 @@ function TopFields({ plan }: { readonly plan: FramePlan }) {
         onChange={(kind) => set('top', ['top'])({ ...top, kind, mm: startOf[kind] })}
       />
       {top.kind !== 'straight' && (
-        <LengthField
-          label={TOP_LABELS[top.kind]}
-          mm={top.mm}
-          onCommit={set('top', ['top', 'mm'])}
-          path={pathTo('top', 'mm')}
-        />
+        <FrameLength plan={plan} label={TOP_LABELS[top.kind]} mm={top.mm} what="top" path={['top', 'mm']} />
       )}
       {top.kind !== 'level' && (
-        <LengthField
-          label="Lower than the sheer"
-          mm={top.below}
-          onCommit={set('top', ['top', 'below'])}
-          path={pathTo('top', 'below')}
-        />
+        <FrameLength plan={plan} label="Lower than the sheer" mm={top.below} what="top" path={['top', 'below']} />
       )}
     </>
   );
 }
 
-function RingFields({ plan: { ring, ...plan } }: { readonly plan: FramePlan }) {
-  const { pathTo, set } = useFrameEdit(plan);
+function RingFields({ plan }: { readonly plan: FramePlan }) {
   const field = (key: keyof FramePlan['ring'], label: string) => (
-    <LengthField label={label} mm={ring[key]} onCommit={set('ring', ['ring', key])} path={pathTo('ring', key)} />
+    <FrameLength plan={plan} label={label} mm={plan.ring[key]} what="ring" path={['ring', key]} />
   );
   return (
     <>
