@@ -20,6 +20,7 @@ import {
   distance2,
   distance3,
   dot3,
+  lerp2,
   lerp3,
   polylineLength,
   polylineLength3,
@@ -80,11 +81,7 @@ export function runMember(
   const offMm = member.side === 'inside' ? skin.inside : -skin.outside;
   const faces =
     member.on === 'centre' ? centreFaces(member, panels, offMm) : panelFaces(member, hull, panels, offMm, member.on);
-  const { from, to } = member;
-  const kept = faces.filter(({ near, far }) => {
-    const x = (near[0] + far[0]) / 2;
-    return (from === null || x >= from) && (to === null || x <= to);
-  });
+  const kept = stopped(stopped(faces, member.from, 1), member.to, -1);
   if (kept.length < 3) return undefined;
   const rings = ringsOf(kept, sign * member.depth);
   const middles = rings.map(({ near, far }) => lerp3(near, far, 0.5));
@@ -127,6 +124,30 @@ function panelFaces(
     const stretch = panel.stretches[on === 'above' ? 0 : 1].find((one) => one.line === line.id);
     return stretch ? facesOn({ panel, end, stretch }, { member, offMm, corner }) : [];
   });
+}
+
+/** What of the faces lies aft of x (1) or forward of it (-1), and one at x itself; all where no end is set. */
+function stopped(faces: readonly Face[], x: number | null, side: 1 | -1): readonly Face[] {
+  if (x === null) return faces;
+  const beyond = ({ near, far }: Face) => side * ((near[0] + far[0]) / 2 - x);
+  return faces.flatMap((face, i): Face[] => {
+    const here = beyond(face);
+    const before = faces[i - 1];
+    const past = before ? beyond(before) : here;
+    const own = here >= 0 ? [face] : [];
+    return before && past * here < 0 ? [between(before, face, past / (past - here)), ...own] : own;
+  });
+}
+
+function between(a: Face, b: Face, w: number): Face {
+  const { on } = b;
+  return {
+    near: lerp3(a.near, b.near, w),
+    far: lerp3(a.far, b.far, w),
+    out: unit3(lerp3(a.out, b.out, w)),
+    cornerTan: a.cornerTan + w * (b.cornerTan - a.cornerTan),
+    ...(a.on && on && { on: { ...on, near: lerp2(a.on.near, on.near, w), far: lerp2(a.on.far, on.far, w) } }),
+  };
 }
 
 type FacesAsked = {
