@@ -191,6 +191,12 @@ describe('what is cut in a frame', () => {
       { openings: [opening({ up: 150 })], limbers: [limber()] },
       { code: 'cuts-near', data: expect.objectContaining({ cut: 'opening 1', other: 'limber hole 1' }) },
     ],
+    ['an opening off the part', { openings: [opening({ up: 900 })] }, { code: 'cut-outside' }],
+    [
+      'a hole near the middle that a ring leaves out',
+      { kind: 'ring', ring: { breadth: 70, floor: 70, beam: 0, corner: 0 }, limbers: [limber({ setIn: 38 })] },
+      { code: 'cut-near-edge' },
+    ],
     ['a limber hole off the part', { limbers: [limber({ out: 700 })] }, { code: 'cut-outside' }],
     [
       'a part cut in two',
@@ -199,6 +205,14 @@ describe('what is cut in a frame', () => {
     ],
     ['bounds that leave nothing', bounds({ hand: 'pair', inner: 700 }), { code: 'frame-empty', severity: 'stop' }],
   ])('tells of %s', (_, given, says) => expect(found(given)).toContainEqual(expect.objectContaining(says)));
+});
+
+it('what is true of both of a pair of openings is said once', () => {
+  const pair = { id: 'o', shape: 'oval', out: 440, up: 200, width: 100, height: 80, corner: 0, isPair: true } as const;
+  const { findings } = shapeFrames(hull, panels, [plan({ openings: [pair] })], {
+    ...{ skin: 10, school: 'framed', gap: 0, keep: keptIn('mm') },
+  });
+  expect(findings.map(({ code }) => code)).toEqual(['cut-near-edge']);
 });
 
 describe('edges made in two ways', () => {

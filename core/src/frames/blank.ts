@@ -45,6 +45,8 @@ export type Blank = {
   readonly base: Base;
   /** What is cut in it, of a pair in the starboard part. */
   readonly cuts: readonly Cut[];
+  /** What a ring frame leaves out of its middle. */
+  readonly ring: readonly Outline[];
   /** What is left, in as many pieces as it falls into, largest first; none where its bounds leave nothing. */
   readonly regions: readonly Region[];
 };
@@ -61,7 +63,7 @@ export function blankOf(
   const away = [...ring, ...cuts.map(({ outline }) => outline)];
   const regions =
     away.length === 0 ? base.outlines.map((outline) => ({ outline, holes: [] })) : differenceOf(base.outlines, away);
-  return { base, cuts, regions: plan.bounds.hand === 'port' ? regions.map(mirroredRegion) : regions };
+  return { base, cuts, ring, regions: plan.bounds.hand === 'port' ? regions.map(mirroredRegion) : regions };
 }
 
 /** The whole section cut to the smaller face, without a gap and whatever the plan says: for a model in card. */

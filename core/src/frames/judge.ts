@@ -2,12 +2,14 @@
 import {
   at,
   boundsOf,
+  contains,
   distanceToSegment,
   segmentsCross,
   simplify,
   solidDistance,
   type Box,
   type Outline,
+  type Vec2,
 } from '../geometry';
 import type { Hull } from '../lines';
 import type { Panel } from '../panels';
@@ -107,7 +109,7 @@ const placeOf = ({ id, x }: Pick<FramePlan, 'id' | 'x'>) => ({ stage: 'frames', 
 function judgeCuts(
   plan: FramePlan,
   frame: Frame,
-  { base, cuts }: Blank,
+  { base, cuts, ring }: Blank,
   { keep, members = [] }: FramesMaking,
 ): FramesFinding[] {
   const where = placeOf(plan);
@@ -129,13 +131,18 @@ function judgeCuts(
       };
       found.push({ severity: 'check', code: 'cut-sharp', where, data });
     }
-  const outlines = base.outlines.map(coarse);
+  const rims = [...base.outlines, ...ring].map(coarse);
   const own = cuts.map((cut) => ({ cut, outline: coarse(cut.outline), box: boundsOf(cut.outline) }));
   own.forEach(({ cut, outline, box }, i) => {
     const least = leastBeside(cut, keep);
     const name = cutName(cut);
-    const nearMm = Math.min(...outlines.map((edge) => rimDistance(edge, outline, least)));
-    if (nearMm < least - DUST_MM && !isMeantAtEdge(plan, cut)) {
+    const isAtEdge = isMeantAtEdge(plan, cut);
+    if (!isAtEdge && !base.outlines.some((whole) => contains(whole, middleOf(box)))) {
+      found.push({ severity: 'check', code: 'cut-outside', where, data: { frame: plan.name, cut: name } });
+      return;
+    }
+    const nearMm = Math.min(...rims.map((rim) => rimDistance(rim, outline, least)));
+    if (nearMm < least - DUST_MM && !isAtEdge) {
       const data = { frame: plan.name, cut: name, nearMm, leastMm: least };
       found.push({ severity: 'check', code: 'cut-near-edge', where, data });
     }
@@ -148,8 +155,17 @@ function judgeCuts(
       found.push({ severity: 'check', code: 'cuts-near', where, data });
     }
   });
-  return found;
+  return saidOnce(found);
 }
+
+/** What is true of both of a pair is said once: of the same cuts, in the same words. */
+function saidOnce(found: readonly FramesFinding[]): FramesFinding[] {
+  const key = ({ code, data }: FramesFinding) =>
+    [code, 'cut' in data ? data.cut : '', 'other' in data ? data.other : ''].join('|');
+  return found.filter((finding, i) => found.findIndex((one) => key(one) === key(finding)) === i);
+}
+
+const middleOf = ({ minX, maxX, minY, maxY }: Box): Vec2 => [(minX + maxX) / 2, (minY + maxY) / 2];
 
 /** Rounds are drawn by chords: what is short by less is not short. */
 const DUST_MM = 0.1;
