@@ -167,7 +167,9 @@ test('a word of the trade says what it means, and opens with its drawing; find r
   expect(new URL(page.url()).hash).toBe('');
 });
 
-test('a small edit leaves the hull’s picture where it is: another place would be another picture', async ({ page }) => {
+test('a small edit leaves the hull’s picture where it is: another place would be another picture @round', async ({
+  page,
+}) => {
   await page.goto('/');
   await page.getByRole('tab', { name: 'The table' }).click();
   const cell = page.getByLabel('Sheer 3, half-breadth', { exact: true });

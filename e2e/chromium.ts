@@ -16,3 +16,6 @@ export const CHROMIUM = {
     '--disable-gpu-compositing',
   ],
 };
+
+/** Without drawing in the round, for all that is not about it: the application says so in that place. */
+export const FLAT_CHROMIUM = { ...CHROMIUM, args: [...CHROMIUM.args, '--disable-3d-apis'] };

@@ -29,7 +29,7 @@ async function download(page: Page, item: RegExp): Promise<{ name: string; bytes
   return { name: file.suggestedFilename(), bytes: readFileSync(await file.path()) };
 }
 
-test('a first visit: the demo, every stage, nothing wrong in the page or for axe', async ({ page }) => {
+test('a first visit: the demo, every stage, nothing wrong in the page or for axe @round', async ({ page }) => {
   const errors = await openDemo(page);
   for (const [i, name] of STAGES.entries()) {
     await page.keyboard.press(String(i + 1));

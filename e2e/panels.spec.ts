@@ -75,7 +75,7 @@ test('thickness moves the edges, and the base line the figures', async ({ page }
   await expect(page.getByText(/Bottom here curves by/)).toBeVisible();
 });
 
-test('the hull folds up by a slider, by keyboard too', async ({ page }) => {
+test('the hull folds up by a slider, by keyboard too @round', async ({ page }) => {
   await openPanels(page, 'orrin');
   await page.getByRole('tab', { name: 'Fold it up' }).click();
   const slider = page.getByRole('slider', { name: 'Folded up' });

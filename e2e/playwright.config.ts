@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { CHROMIUM } from './chromium';
+import { CHROMIUM, FLAT_CHROMIUM } from './chromium';
 
 const PORT = Number(process.env['E2E_PORT'] ?? 4199);
 
@@ -15,13 +15,17 @@ export default defineConfig({
   use: {
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: CHROMIUM,
     acceptDownloads: true,
     // every page would fetch all of the application to keep it; offline.spec.ts is about that
     serviceWorkers: 'block',
     // contrast is judged at rest, not halfway through a change of colour
     contextOptions: { reducedMotion: 'reduce' },
   },
+  // the processor draws the hull in the round, which takes as long as all else together
+  projects: [
+    { name: 'flat', grepInvert: /@round/, use: { launchOptions: FLAT_CHROMIUM } },
+    { name: 'round', grep: /@round/, use: { launchOptions: CHROMIUM } },
+  ],
   webServer: {
     command: `PORT=${PORT} node --import tsx server/src/main.ts`,
     url: `http://localhost:${PORT}/healthz`,

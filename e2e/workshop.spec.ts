@@ -99,7 +99,7 @@ test('a field: Esc restores, arrows step by the rule, nonsense stays and is mark
   await expect(cell).toHaveValue(String((Number(before) + 1).toFixed(1)));
 });
 
-test('picking is in step: a point in the drawing, its line in the slip, the tape along it', async ({ page }) => {
+test('picking is in step: a point in the drawing, its line in the slip, the tape along it @round', async ({ page }) => {
   await openStage(page, '1', 'Lines');
   await page.keyboard.press(']');
   await expect(page.getByRole('slider', { name: 'Tape along Keel' })).toBeVisible();
@@ -206,7 +206,7 @@ test('ten bad files, each refused with its place', async ({ page }) => {
   await expect(page.getByRole('link', { name: /Tamsel 430/ })).toBeVisible();
 });
 
-test('a browser that cannot draw in the round loses that picture and nothing else', async ({ page }) => {
+test('a browser that cannot draw in the round loses that picture and nothing else @round', async ({ page }) => {
   await page.addInitScript(() => {
     const whole = HTMLCanvasElement.prototype.getContext;
     const without = function (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) {

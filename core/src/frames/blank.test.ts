@@ -4,7 +4,7 @@ import { bendLines, type LinesTable } from '../lines';
 import { developPanels } from '../panels';
 import { blankOf } from './blank';
 import { shapeFrames } from './judge';
-import { keptIn, plainFrame } from './plans';
+import { keptIn, plainFrame, timberIn } from './plans';
 import type { FramePlan } from './schema';
 import { frameAt } from './section';
 
@@ -172,7 +172,13 @@ describe('what is cut in a frame', () => {
   });
 
   const found = (given: Partial<FramePlan>) =>
-    shapeFrames(hull, panels, [plan(given)], { skin: 10, school: 'framed', gap: 0, keep: keptIn('mm') }).findings;
+    shapeFrames(hull, panels, [plan({ kind: 'bulkhead', ...given })], {
+      skin: 10,
+      school: 'framed',
+      gap: 0,
+      keep: keptIn('mm'),
+      ...timberIn('mm'),
+    }).findings;
   it('says nothing where all keep their distances', () =>
     expect(found({ openings: [opening()], limbers: [limber()] })).toEqual([]));
   it.each<[string, Partial<FramePlan>, object]>([
@@ -210,7 +216,7 @@ describe('what is cut in a frame', () => {
 it('what is true of both of a pair of openings is said once', () => {
   const pair = { id: 'o', shape: 'oval', out: 440, up: 200, width: 100, height: 80, corner: 0, isPair: true } as const;
   const { findings } = shapeFrames(hull, panels, [plan({ openings: [pair] })], {
-    ...{ skin: 10, school: 'framed', gap: 0, keep: keptIn('mm') },
+    ...{ skin: 10, school: 'framed', gap: 0, keep: keptIn('mm'), ...timberIn('mm') },
   });
   expect(findings.map(({ code }) => code)).toEqual(['cut-near-edge']);
 });
@@ -233,7 +239,7 @@ describe('frames in one another', () => {
       hull,
       panels,
       plans.map((given, i) => plainFrame({ id: `f${i}`, name: `F ${i}`, x: 1000, ...given })),
-      { skin: 10, school: 'framed', gap: 0, keep: keptIn('mm') },
+      { skin: 10, school: 'framed', gap: 0, keep: keptIn('mm'), ...timberIn('mm') },
     ).findings;
   it('are told where one rakes through the other, by all of its thickness', () => {
     const [one] = found({ rakeDeg: 10 }, { x: 1030 });

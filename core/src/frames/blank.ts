@@ -68,7 +68,17 @@ export function blankOf(
 
 /** The whole section cut to the smaller face, without a gap and whatever the plan says: for a model in card. */
 export const plainOutline = (section: FrameSection): Outline =>
-  bothHalves(halfOf(section, { schoolOf: () => 'filleted', gap: 0 }, 0), []);
+  bothHalves(joinedHalf(section, () => (p) => Math.max(0, p.otherFaceOffset)).half, []);
+
+/** The section within which a plate of a thickness on either face stands clear of the skin. */
+export const outlineForPlates = (section: FrameSection, thickness: number): Outline =>
+  bothHalves(
+    joinedHalf(section, () => ({ otherFaceOffset: off }) => {
+      const past = thickness / section.width;
+      return off > 0 ? off * (1 + past) : -off * past;
+    }).half,
+    [],
+  );
 
 const mirroredRegion = ({ outline, holes }: Region): Region => ({
   outline: [...mirrored(outline)].reverse(),
@@ -81,14 +91,16 @@ export type Base = {
   readonly outlines: readonly Outline[];
   /** The edge along the skin, from the centreline up. */
   readonly half: readonly Vec2[];
+  /** Those of its points where one panel's edge gives way to the next. */
+  readonly corners: readonly Vec2[];
   readonly isAcross: boolean;
 };
 
 function baseOf(section: FrameSection, plan: Pick<FramePlan, 'bounds' | 'top' | 'proud'>, edges: EdgesMade): Base {
-  const half = halfOf(section, edges, plan.proud.skin);
+  const { half, corners } = joinedHalf(section, (edge) => madeInset(edge, edges, plan.proud.skin));
   const { hand, inner, outer, bottom } = plan.bounds;
   const isAcross = hand === 'across';
-  if (half.length < 2) return { outlines: [], half, isAcross };
+  if (half.length < 2) return { outlines: [], half, corners, isAcross };
   const { outline, ceiling } = toppedOutline(half, plan, section.rakeRad);
   const box = boundsOf(outline);
   const [low, high] = [box.minY - BEYOND_MM, box.maxY + BEYOND_MM];
@@ -101,7 +113,7 @@ function baseOf(section: FrameSection, plan: Pick<FramePlan, 'bounds' | 'top' | 
     within.push(rectangle([box.minX - BEYOND_MM, from], [box.maxX + BEYOND_MM, Math.max(high, from + BEYOND_MM)]));
   }
   const outlines = within.reduce<readonly Outline[]>((left, one) => intersectionOf(left, [one]), [outline]);
-  return { outlines, half, isAcross };
+  return { outlines, half, corners, isAcross };
 }
 
 /** Bounds reach this far beyond what they bound. */
@@ -114,19 +126,41 @@ const rectangle = ([x0, y0]: Vec2, [x1, y1]: Vec2): Outline => [
   [x0, y1],
 ];
 
-/** The edge along the skin as it is cut, from the centreline up. */
-function halfOf({ edges, outline }: FrameSection, { schoolOf, gap }: EdgesMade, proud: number): Vec2[] {
+type Inset = (p: FrameEdgePoint) => number;
+
+/** How far inward an edge is cut, as it is made. */
+function madeInset({ panel }: FrameEdge, { schoolOf, gap }: EdgesMade, proud: number): Inset {
+  const isFilleted = schoolOf(panel) === 'filleted';
+  return (p) => (isFilleted ? Math.max(0, p.otherFaceOffset) + gap : Math.min(0, p.otherFaceOffset)) - proud;
+}
+
+/** The edges moved inward and joined at their corners, from the centreline up. */
+function joinedHalf(
+  { edges, outline }: FrameSection,
+  insetOf: (edge: FrameEdge) => Inset,
+): Pick<Base, 'half' | 'corners'> {
+  const corners: Vec2[] = [];
   const half = edges
-    .map((edge) => {
-      const isFilleted = schoolOf(edge.panel) === 'filleted';
-      return insetEdge(
-        edge,
-        (p) => (isFilleted ? Math.max(0, p.otherFaceOffset) + gap : Math.min(0, p.otherFaceOffset)) - proud,
-      );
-    })
-    .reduce<Vec2[]>(joinAtCorner, []);
+    .map((edge) => insetEdge(edge, insetOf(edge)))
+    .reduce<Vec2[]>((before, next) => {
+      const { points, corner } = joinAtCorner(before, next);
+      if (corner) corners.push(corner);
+      return points;
+    }, []);
   const isClosed = Math.abs(outline[0]?.[0] ?? Infinity) < ON_CENTRELINE_MM;
-  return withoutRepeats(isClosed ? fromCentreline(half) : half);
+  const begun = withoutRepeats(isClosed ? fromCentreline(half) : half);
+  const sheer = outline[outline.length - 1];
+  return { half: sheer && begun.length > 1 ? endedAt(begun, sheer[1]) : begun, corners };
+}
+
+/** A side moved square to itself, flaring as it does, cut back or run on to the height at which it ended. */
+function endedAt(half: readonly Vec2[], height: number): readonly Vec2[] {
+  const [a, b] = [at(half, -2), at(half, -1)];
+  const isSide = b[1] - a[1] > STEEP * distance2(a, b);
+  if (!isSide || Math.abs(b[1] - height) > RUN_ON_MM) return half;
+  let kept = half.length;
+  while (kept > 2 && at(half, kept - 2)[1] >= height) kept--;
+  return [...half.slice(0, kept - 1), at(risen(half.slice(0, kept), height), -1)];
 }
 
 type Topped = {
@@ -265,19 +299,33 @@ function insetEdge(edge: FrameEdge, inset: (p: FrameEdgePoint) => number): Vec2[
 const CORNER_POINTS = 60;
 const RUN_ON_MM = 25;
 
-/** One edge after another: cut back to where they cross, or run on to where they would. */
-function joinAtCorner(before: Vec2[], next: Vec2[]): Vec2[] {
-  if (before.length < 2 || next.length < 2) return [...before, ...next];
+type Joined = { readonly points: Vec2[]; readonly corner?: Vec2 };
+
+/** One edge after another: cut back to where they cross, or either run on to where they would. */
+function joinAtCorner(before: Vec2[], next: Vec2[]): Joined {
+  const [end, begin] = [before[before.length - 1], next[0]];
+  if (!end || !begin) return { points: [...before, ...next] };
+  if (before.length < 2 || next.length < 2) return { points: [...before, ...next], corner: end };
+  const found = cornerOf(before, next, 0) ?? cornerOf(before, next, RUN_ON_MM);
+  if (!found) return { points: [...before, ...next], corner: end };
+  const { i, j, corner } = found;
+  return { points: [...before.slice(0, i), corner, ...next.slice(j)], corner };
+}
+
+type Found = { readonly i: number; readonly j: number; readonly corner: Vec2 };
+
+/** Where two edges cross, each run on by no more than a length beyond the ends that face one another. */
+function cornerOf(before: readonly Vec2[], next: readonly Vec2[], beyondMm: number): Found | undefined {
   const last = before.length - 1;
   for (let i = last; i > Math.max(0, last - CORNER_POINTS); i--) {
     for (let j = 1; j < Math.min(next.length, CORNER_POINTS); j++) {
       const found = crossLines(at(before, i - 1), at(before, i), at(next, j - 1), at(next, j));
-      if (found && found.w >= 0 && found.w <= 1 && found.v >= 0 && found.v <= 1)
-        return [...before.slice(0, i), found.point, ...next.slice(j)];
+      if (!found || found.w < 0 || found.v > 1) continue;
+      const { w, v, point } = found;
+      const isPast = w > 1 && (i < last || distance2(point, at(before, last)) >= beyondMm);
+      const isShort = v < 0 && (j > 1 || distance2(point, at(next, 0)) >= beyondMm);
+      if (!isPast && !isShort) return { i, j, corner: point };
     }
   }
-  const found = crossLines(at(before, -2), at(before, -1), at(next, 0), at(next, 1));
-  const end = at(before, -1);
-  const isNearEnd = found && Math.hypot(found.point[0] - end[0], found.point[1] - end[1]) < RUN_ON_MM;
-  return isNearEnd && found.w >= 1 && found.v <= 0 ? [...before, found.point, ...next] : [...before, ...next];
+  return undefined;
 }

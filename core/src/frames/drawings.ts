@@ -16,7 +16,7 @@ import {
   type SheetHead,
 } from '../formats';
 import { at, boundsOf, lerp2, simplify, type Region, type Vec2 } from '../geometry';
-import { formatWithUnit, type Notation } from '../measure';
+import { formatThickness, formatWithUnit, type Notation } from '../measure';
 import { planeMark, type Panel } from '../panels';
 import type { Marks } from '../stage';
 import { asSeen, cutAsSeen, isSolid, reaches, type Frame } from './frame';
@@ -25,6 +25,8 @@ import type { MemberRun } from './member';
 import { frameMaterial } from './material';
 import type { RollingBevel } from './rolling-bevel';
 import { planeOf } from './section';
+import { platesOfFrame } from './timber/plates';
+import { handWords } from './timber/words';
 
 /** A frame's blank, seen from its station face, with the edge of the station face where that differs. */
 function frameDrawing(frame: Frame, notation: Notation): Drawing {
@@ -42,11 +44,38 @@ function frameDrawing(frame: Frame, notation: Notation): Drawing {
       closedPath('cut', outline),
       ...holes.map((hole) => closedPath('cut', hole)),
       ...faceCurves(frame).map((curve) => openPath(curve)),
+      ...timberLines(frame).map((line) => openPath(line)),
       ...(frame.hand === 'across' ? [straightPath([0, low], [0, high])] : []),
     ],
     texts: wordsOf(frame, cut, notation),
   };
 }
+
+/** Of a frame of timber where two pieces meet, and what the plates cover, as it is seen. */
+export function timberLines(frame: Pick<Frame, 'face' | 'timbered' | 'hand'>): Vec2[][] {
+  const { joints = [], plates = [] } = frame.timbered ?? {};
+  const over = (ring: readonly Vec2[]) => ring.map(([y, z]): Vec2 => [-y, z]);
+  const rims = plates.flatMap(({ outline, isPair }) => {
+    const rim = [...outline, ...outline.slice(0, 1)];
+    return isPair && frame.hand === 'across' ? [rim, over(rim)] : [rim];
+  });
+  return [...joints.map(([a, b]) => [a, b]), ...rims].map((line) => line.map((p) => asSeen(frame, p)));
+}
+
+/** The plates over a timber frame's joints, each once: they are as good on the one face as on the other. */
+const plateDrawings = (frame: Frame, notation: Notation): Drawing[] =>
+  platesOfFrame(frame).map(({ id, name, faces, isPair, outline, thicknessMm }) => {
+    const heightMm = TEXT_MM * 0.55;
+    const [x, y] = roomInside({ outline, holes: [] }, { wide: 6 * heightMm, high: heightMm }, at(outline, 0));
+    return {
+      name: id,
+      title: name,
+      hand: handWords({ isPair }, faces.length),
+      material: `${formatThickness(thicknessMm, notation)} plywood`,
+      paths: [closedPath('cut', outline)],
+      texts: [{ at: [x, y], heightMm, text: name }],
+    };
+  });
 
 /** Its name, its face and its place: under one another, or where the middle is cut out smaller, two of them. */
 function wordsOf(frame: Frame, cut: Region, notation: Notation): DrawnText[] {
@@ -176,7 +205,10 @@ export type FramesWhole = {
 };
 
 export const framesDrawings = ({ project, values }: FramesWhole): Drawing[] =>
-  values.frames.frames.map((frame) => frameDrawing(frame, project.notation));
+  values.frames.frames.flatMap((frame) => [
+    frameDrawing(frame, project.notation),
+    ...plateDrawings(frame, project.notation),
+  ]);
 
 const bevelCsv = ({ rows }: RollingBevel, notation: Notation): string =>
   csv(
@@ -193,6 +225,40 @@ const bevelCsv = ({ rows }: RollingBevel, notation: Notation): string =>
     ]),
   );
 
+/** All pieces of sawn timber, as they are cut; none where there are none. */
+function timberTables(frames: readonly Frame[], notation: Notation): ExportTable[] {
+  const rows = frames.flatMap((frame) =>
+    (frame.timbered?.timbers ?? []).map((timber) => [
+      frame.name,
+      timber.name,
+      timber.isPair ? 2 : 1,
+      ...[timber.lengthMm, timber.breadthMm, timber.thicknessMm].map((mm) => lengthCell(mm, notation)),
+      ...timber.ends.flatMap((end) => [
+        end.kind,
+        Number(end.faceDeg.toFixed(2)),
+        end.longOn ?? '',
+        Number(end.tiltDeg.toFixed(2)),
+        end.longFace === 'other' ? OTHER_FACE[frame.face] : end.longFace ? frame.face : '',
+      ]),
+      ...[timber.bevel?.fromDeg, timber.bevel?.toDeg, timber.bevel?.ripDeg].map((deg) =>
+        deg === undefined ? '' : Number(deg.toFixed(2)),
+      ),
+      lengthCell(timber.hollowMm, notation),
+    ]),
+  );
+  const end = (which: string) =>
+    ['ends', 'mitre_deg', 'long_edge', 'blade_deg', 'long_face'].map((w) => `${which}_${w}`);
+  const head = [
+    ...['frame', 'timber', 'qty'],
+    ...['length', 'breadth', 'thickness'].map((name) => lengthHead(name, notation)),
+    ...[...end('lower'), ...end('upper'), 'bevel_from_deg', 'bevel_to_deg', 'rip_deg'],
+    lengthHead('dressed_off', notation),
+  ];
+  return rows.length === 0 ? [] : [{ name: 'timbers', title: 'Timbers of the frames', csv: csv(head, rows) }];
+}
+
+const OTHER_FACE = { fore: 'aft', aft: 'fore' } as const;
+
 export const framesTables = ({ project, values }: FramesWhole): ExportTable[] => [
   ...values.frames.frames.map((frame) => ({
     name: frame.id,
@@ -204,4 +270,5 @@ export const framesTables = ({ project, values }: FramesWhole): ExportTable[] =>
     title: `${bevel.name}, its bevels`,
     csv: bevelCsv(bevel, project.notation),
   })),
+  ...timberTables(values.frames.frames, project.notation),
 ];

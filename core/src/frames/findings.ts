@@ -41,6 +41,13 @@ export const FRAMES_FINDINGS = {
       'Make an opening smaller, or move it.',
     { frame: 'Bulkhead 2', pieces: 2 },
   ),
+  'spall-nowhere': entry(
+    { frame: word, upMm: figure, fromMm: figure, toMm: figure },
+    ({ frame, upMm, fromMm, toMm }, { length }) =>
+      `${frame}: no cross-spall at ${length(upMm)}, for the part reaches from ${length(fromMm)} to ${length(toMm)}. ` +
+      'Set it between these, with room for its own breadth.',
+    { frame: 'Frame 1', upMm: 420, fromMm: 30, toMm: 405 },
+  ),
   'cut-outside': entry(
     { frame: word, cut: word },
     ({ frame, cut }) => `${frame}: ${cut} lies off the part. Set it nearer to the centreline.`,

@@ -5,7 +5,8 @@ import type { Panel, RoundedStrip } from '../panels';
 import { blankOf, type Blank, type EdgesMade } from './blank';
 import type { Notch } from './cuts';
 import { notchIn, type MemberRun } from './member';
-import type { FramePlan, Hand, School } from './schema';
+import type { FramePlan, FramesPart, Hand, School } from './schema';
+import { timberedFrame, type Timbered } from './timber/timbers';
 import { frameAt, placeInBoat, type FrameEdge, type FrameSection } from './section';
 
 /** What a frame is, where the boat's own way is said. */
@@ -22,6 +23,8 @@ export type Frame = Omit<FrameSection, 'edges'> & {
   readonly edges: readonly MadeEdge[];
   /** What is cut, by the frame's own plane, y to starboard: of a pair the starboard part. */
   readonly cut: Region;
+  /** Of sawn timber what it is put together from; absent: it is one piece of plywood. */
+  readonly timbered?: Timbered;
   /** How many openings are cut in it. */
   readonly openings: number;
   /** Into how many pieces it falls, of which `cut` is the largest. */
@@ -54,7 +57,7 @@ export type FrameMaking = {
   readonly gap: number;
   /** Those that run along the hull. */
   readonly members?: readonly MemberRun[];
-};
+} & Pick<FramesPart, 'sawn' | 'moulds'>;
 
 /** What a plan's frame is in a boat that is built so. */
 export function kindOf({ kind }: Pick<FramePlan, 'kind'>, school: School): FrameKind {
@@ -103,7 +106,13 @@ export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: Fr
     edges,
     notchesIn(section, making.members ?? []),
   );
-  const cut = blank.regions[0];
+  const isTimber = !SHEET_KINDS.includes(kind);
+  const settings = kind === 'mould' ? making.moulds : making.sawn;
+  const timbered = isTimber
+    ? timberedFrame({ section, blank, hand: plan.bounds.hand, made: edges, settings })
+    : undefined;
+  const regions = timbered?.regions ?? blank.regions;
+  const cut = regions[0];
   if (!cut) return { ok: false, why: 'nothing-left' };
   const { hand } = plan.bounds;
   const reach = reachOf(plan);
@@ -112,7 +121,7 @@ export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: Fr
     id: plan.id,
     name: plan.name,
     kind,
-    material: SHEET_KINDS.includes(kind) ? 'plywood' : 'timber',
+    material: isTimber ? 'timber' : 'plywood',
     hand,
     reach,
     edges: section.edges.map((edge) => ({
@@ -122,7 +131,8 @@ export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: Fr
     })),
     cut,
     openings: plan.openings.length,
-    pieces: blank.regions.length,
+    pieces: regions.length,
+    ...(timbered && { timbered: timbered.made }),
     areaM2: (netArea(cut) * (hand === 'pair' ? 2 : 1)) / 1e6,
   };
   return { ok: true, frame, blank };
@@ -155,7 +165,7 @@ export const asSeen = ({ face }: Pick<Frame, 'face'>, [y, z]: Vec2): Vec2 => (fa
 
 /** Whether its middle is left in, and no opening is cut in it: room for words. */
 export const isSolid = ({ kind, openings }: Pick<Frame, 'kind' | 'openings'>): boolean =>
-  kind !== 'ring' && openings === 0;
+  kind === 'bulkhead' && openings === 0;
 
 /** What is cut, as it is seen from the station face. */
 export function cutAsSeen(frame: Pick<Frame, 'face' | 'cut'>): Region {

@@ -1,5 +1,5 @@
 export { SCHOOLS } from './schema';
-export type { FramePlan, FramesPart, Limber, Member, Opening, School } from './schema';
+export type { FramePlan, FramesPart, Limber, Member, Opening, School, TimberSettings } from './schema';
 export { plainOutline } from './blank';
 export { asSeen, cutAsSeen } from './frame';
 export type { Frame } from './frame';
@@ -19,7 +19,10 @@ export {
   plainOpening,
   widestRoom,
 } from './plans';
-export { faceCurves, framesDrawings, marksOfFrame } from './drawings';
+export { platesOfFrame } from './timber/plates';
+export { bevelWords, endWords, ORDER_OF_WORK } from './timber/words';
+export type { Timber, Timbered } from './timber/timbers';
+export { faceCurves, framesDrawings, marksOfFrame, timberLines } from './drawings';
 export type { FramesWhole } from './drawings';
 export type { RollingBevel } from './rolling-bevel';
 export { rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';

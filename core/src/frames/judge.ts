@@ -106,17 +106,14 @@ function shapeOne(plan: FramePlan, panels: readonly Panel[], making: FramesMakin
 const placeOf = ({ id, x }: Pick<FramePlan, 'id' | 'x'>) => ({ stage: 'frames', part: frameThing(id), x }) as const;
 
 /** Openings and holes too near to an edge or to one another, or where there is nothing to cut. */
-function judgeCuts(
-  plan: FramePlan,
-  frame: Frame,
-  { base, cuts, ring }: Blank,
-  { keep, members = [] }: FramesMaking,
-): FramesFinding[] {
+function judgeCuts(plan: FramePlan, frame: Frame, { base, cuts, ring }: Blank, making: FramesMaking): FramesFinding[] {
+  const { keep, members = [] } = making;
   const where = placeOf(plan);
   const cutName = (cut: Pick<Cut, 'of' | 'id'>) => nameOfCut(plan, members, cut);
   const found: FramesFinding[] = [];
   if (frame.pieces > 1)
     found.push({ severity: 'stop', code: 'frame-in-pieces', where, data: { frame: plan.name, pieces: frame.pieces } });
+  found.push(...judgeSpall(frame, making));
   for (const { id } of outOfReach(base, plan.limbers)) {
     const data = { frame: plan.name, cut: cutName({ of: 'limbers', id }) };
     found.push({ severity: 'check', code: 'cut-outside', where, data });
@@ -156,6 +153,15 @@ function judgeCuts(
     }
   });
   return saidOnce(found);
+}
+
+/** A cross-spall that is wanted at a height to which the part does not reach. */
+function judgeSpall(frame: Frame, { sawn, moulds }: FramesMaking): FramesFinding[] {
+  const upMm = (frame.kind === 'mould' ? moulds : sawn).spall.height;
+  if (upMm === null || !frame.timbered || frame.timbered.spall || frame.hand !== 'across') return [];
+  const [fromMm, toMm] = heightsOf(frame);
+  const data = { frame: frame.name, upMm, fromMm, toMm };
+  return [{ severity: 'check', code: 'spall-nowhere', where: placeOf(frame), data }];
 }
 
 /** What is true of both of a pair is said once: of the same cuts, in the same words. */

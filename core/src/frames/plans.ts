@@ -3,7 +3,10 @@ import { boundsOf, type Outline } from '../geometry';
 import type { LinesPart } from '../lines';
 import { usualIn, type Notation } from '../measure';
 import {
+  BLOCK_THICKNESS,
   BULKHEAD_THICKNESS,
+  GUSSET_LEG,
+  GUSSET_THICKNESS,
   HOLE_EDGE,
   MEMBER_DEPTH,
   MEMBER_WIDTH,
@@ -11,10 +14,12 @@ import {
   OPENING_CORNER,
   OPENING_EDGE,
   OPENING_SIZE,
+  PLANK_BREADTH,
   RING_BREADTH,
   RING_CORNER,
+  SAWN_BREADTH,
 } from './constants';
-import type { FramePlan, FramesPart, Member, Opening } from './schema';
+import type { FramePlan, FramesPart, Member, Opening, TimberSettings } from './schema';
 
 /** Where frames are kept in the project, for edits. */
 export const FRAMES_PATH = ['frames', 'frames'] as const;
@@ -130,6 +135,22 @@ export const plainMember = (
   clearance: NOTCH_ROOM.value,
   ...given,
 });
+
+/** The stock of sawn frames, and of moulds, in a new project. */
+export const timberIn = (notation: Notation): Pick<FramesPart, 'sawn' | 'moulds'> => ({
+  sawn: stockOf([SAWN_BREADTH.value, GUSSET_THICKNESS.value], 2, notation),
+  moulds: stockOf([PLANK_BREADTH.value, BLOCK_THICKNESS.value], 1, notation),
+});
+
+function stockOf([breadth, thickness]: readonly [number, number], faces: number, notation: Notation): TimberSettings {
+  const broad = usualIn(breadth, notation);
+  const leg = usualIn(GUSSET_LEG.value, notation);
+  return {
+    ...{ corner: 'mitred', floor: broad, side: broad },
+    plate: { thickness: usualIn(thickness, notation), leg, faces },
+    spall: { height: null, breadth: broad },
+  };
+}
 
 /** What is kept round cuts in a new project. */
 export const keptIn = (notation: Notation): FramesPart['keep'] => ({

@@ -3,7 +3,7 @@
  * degrees.
  */
 import { z } from 'zod';
-import { figureField, lengthField, lengthOrNone } from '../stage';
+import { countField, figureField, lengthField, lengthOrNone } from '../stage';
 
 /** How edges are made: filleted and taped, or bevelled on timber. */
 export const SCHOOLS = ['filleted', 'framed'] as const;
@@ -118,9 +118,32 @@ const memberSchema = z.object({
   clearance: lengthField('Room in the notch', 0, 10),
 });
 
+/** How two timbers meet at a corner: cut on the line between them; or one runs out to the skin. */
+export const TIMBER_CORNERS = ['mitred', 'floor', 'sides'] as const;
+
+/** The stock of sawn frames or of moulds, and how it is put together. */
+const timberSchema = z.object({
+  corner: z.enum(TIMBER_CORNERS),
+  floor: lengthField('Breadth of a floor timber', 10, 500),
+  side: lengthField('Breadth of a side timber', 10, 500),
+  plate: z.object({
+    thickness: lengthField('Thickness of a gusset', 1, 100),
+    leg: lengthField('Gusset along a timber', 10, 2000),
+    /** 0: none. */
+    faces: countField('Faces with a gusset', 0, 2),
+  }),
+  /** Across the face while the boat is built; its lower edge over the base line, null: none. */
+  spall: z.object({
+    height: height('Height of the cross-spall').nullable(),
+    breadth: lengthField('Breadth of the cross-spall', 10, 500),
+  }),
+});
+
 export const framesSchema = z.object({
   frames: z.array(framePlanSchema).max(60),
   members: z.array(memberSchema).max(40),
+  sawn: timberSchema,
+  moulds: timberSchema,
   /** Kept clear between a filleted bulkhead and the skin, all round. */
   filletGap: lengthField('Gap at the skin', 0, 10),
   /** How far apart the rows of a rolling bevel stand. */
@@ -139,5 +162,6 @@ export type FramePlan = z.infer<typeof framePlanSchema>;
 export type Opening = z.infer<typeof openingSchema>;
 export type Limber = z.infer<typeof limberSchema>;
 export type Member = z.infer<typeof memberSchema>;
+export type TimberSettings = z.infer<typeof timberSchema>;
 export type Hand = (typeof HANDS)[number];
 export type FramesPart = z.infer<typeof framesSchema>;

@@ -6,7 +6,7 @@ import { developPanels } from '../panels';
 import { tableOf } from './fixtures/table-of';
 import { cutOf } from './fixtures/cut-of';
 import { shapeFrames } from './judge';
-import { keptIn, plainFrame } from './plans';
+import { keptIn, plainFrame, timberIn } from './plans';
 import type { FramePlan } from './schema';
 import { frameAt } from './section';
 
@@ -16,7 +16,7 @@ const wedge = tableOf({
   chine: (x) => [0.1 * (x + 3000), 0],
   sheer: (x) => [0.12 * (x + 3000), 0.08 * (x + 3000)],
 });
-const making = { skin: 6, school: 'filleted' as const, gap: 1.5, keep: keptIn('mm') };
+const making = { skin: 6, school: 'filleted' as const, gap: 1.5, keep: keptIn('mm'), ...timberIn('mm') };
 const hull = drawLines(wedge).value;
 const panels = developPanels(hull, { thickness: 6 }).value;
 

@@ -10,11 +10,20 @@ import {
   type SheetTable,
 } from '../formats';
 import { at, type Vec2 } from '../geometry';
-import { formatDeg, formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
+import {
+  formatDeg,
+  formatFine,
+  formatScantling,
+  formatThickness,
+  formatWithUnit,
+  unitLabel,
+  type Notation,
+} from '../measure';
 import { faceCurves, toCut, type FramesWhole } from './drawings';
 import { asSeen, cutAsSeen, isSolid, type Frame } from './frame';
 import { frameMaterial } from './material';
 import type { RollingBevel } from './rolling-bevel';
+import { bevelWords, endWords, ORDER_OF_WORK } from './timber/words';
 
 const TABLE_MM = 104;
 /** Points of an edge listed: its ends and three between. */
@@ -66,12 +75,55 @@ function frameSheet(frame: Frame, head: SheetHead): PaperSheets {
     mark: { points: faceCurves(frame).flat(), words: `edge of the ${FACES[frame.face]}` },
     // on a part with its middle out the table alone has them: there is no room beside the edge
     corners: isSolid(frame) ? cornersOf(frame) : [],
-    tables: [edgesTable(frame, notation)],
+    tables: [edgesTable(frame, notation), ...timberSheetTables(frame, notation)],
     tableMm: TABLE_MM,
   });
 }
 
 const FACES = { fore: 'forward face', aft: 'after face' } as const;
+
+/** Of a frame of timber its pieces, their ends, and the order in which they are worked. */
+function timberSheetTables(frame: Frame, notation: Notation): SheetTable[] {
+  if (!frame.timbered) return [];
+  const { timbers, plates, spall } = frame.timbered;
+  const long = (mm: number) => formatFine(mm, notation);
+  const stock = (mm: number) => formatScantling(mm, notation);
+  const pieces: SheetTable = {
+    columns: [
+      { head: 'piece' },
+      { head: 'how many' },
+      { head: `long, ${unitLabel(notation)}`, isFigure: true },
+      { head: 'of' },
+    ],
+    rows: [
+      ...timbers.map((timber) => [
+        timber.name,
+        timber.isPair ? '2, a pair' : '1',
+        long(timber.lengthMm),
+        `${stock(timber.breadthMm)} × ${stock(timber.thicknessMm)}`,
+      ]),
+      ...plates.map(({ name, isPair, faces, thicknessMm }) => [
+        name,
+        String((isPair ? 2 : 1) * faces),
+        '',
+        `${formatThickness(thicknessMm, notation)} plywood`,
+      ]),
+      ...(spall ? [[`Cross-spall, ${long(spall.upMm)} up`, '1', long(spall.lengthMm), stock(spall.breadthMm)]] : []),
+    ],
+  };
+  const ends: SheetTable = {
+    columns: [{ head: 'its edge and ends' }, { head: '' }],
+    rows: timbers.flatMap((timber) => [
+      [timber.name, `outer edge: ${bevelWords(timber)}`],
+      ...timber.ends.map((end) => ['', endWords(end, frame, notation)]),
+    ]),
+  };
+  const order: SheetTable = {
+    columns: [{ head: 'order of work' }],
+    rows: ORDER_OF_WORK.map((words, i) => [`${i + 1}. ${words}`]),
+  };
+  return [pieces, ends, order];
+}
 
 /** Where edges begin and end. */
 const cornersOf = (frame: Frame): Vec2[] => {

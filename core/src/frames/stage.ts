@@ -8,7 +8,7 @@ import { framesDrawings, framesOnPanel, framesTables, membersOnPanel, type Frame
 import { FRAMES_FINDINGS } from './findings';
 import { runMembers, shapeFrames } from './judge';
 import { bevelsOf } from './rolling-bevel';
-import { framesAtStations, keptIn } from './plans';
+import { framesAtStations, keptIn, timberIn } from './plans';
 import { framesSchema, type School } from './schema';
 import { framesSheets } from './sheets';
 
@@ -33,15 +33,16 @@ export const framesStage = defineStage<{
     datum: { kind: 'fore', of: '' } as const,
     filletGap: usualIn(constants.FILLET_GAP.value, notation),
     keep: keptIn(notation),
+    ...timberIn(notation),
   }),
   catalogue: FRAMES_FINDINGS,
   constants,
-  run: ({ frames, members, bevelStep, filletGap: gap, keep }, { project, values }, remember) => {
+  run: ({ frames, members, bevelStep, filletGap: gap, keep, sawn, moulds }, { project, values }, remember) => {
     const { thickness, linesTo } = project.panels;
     const { panels, strips } = values.panels;
     const skin = depthOfInside({ thickness, linesTo });
     const runs = runMembers(values.lines, panels, members, { inside: skin, outside: thickness - skin }, remember);
-    const making = { skin, strips, school: project.school, gap, keep: { ...keep }, members: runs.value };
+    const making = { skin, strips, school: project.school, gap, keep, sawn, moulds, members: runs.value };
     const shaped = shapeFrames(values.lines, panels, frames, making, remember);
     return {
       value: { frames: shaped.value, members: runs.value, bevels: bevelsOf(values.lines, panels, bevelStep, remember) },

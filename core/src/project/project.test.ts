@@ -5,13 +5,14 @@ import { PROJECT_VERSION, projectSchema } from './document';
 import { applyEdits, refusalOf, resolvePath } from './edits';
 import { readProject } from './read-project';
 import { plainFrame, type FramePlan } from '../frames';
-import { keptIn } from '../frames/plans';
+import { keptIn, timberIn } from '../frames/plans';
 import version1 from './old-versions/version-1.json';
 import version2 from './old-versions/version-2.json';
 import version3 from './old-versions/version-3.json';
 import version4 from './old-versions/version-4.json';
 import version5 from './old-versions/version-5.json';
 import version6 from './old-versions/version-6.json';
+import version7 from './old-versions/version-7.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { PANEL_DEFAULTS } from '../panels/schema';
 
@@ -198,7 +199,12 @@ describe('readProject', () => {
       members: [],
       bevelStep: 300,
       datum: { kind: 'fore', of: '' },
+      ...timberIn('mm'),
     });
+  });
+  it('brings the frozen seventh version up: sawn frames and moulds have their stock', () => {
+    const read = readProject(version7);
+    expect(read.ok && read.project.frames).toEqual({ ...version7.frames, ...timberIn('mm') });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

@@ -4,7 +4,7 @@
  * Each has a stable id made from what it is, its thickness, and its outline with the face grain along x.
  */
 import { counterClockwise, hashOf, type Outline } from '../geometry';
-import { cutAsSeen, type Frame } from '../frames';
+import { cutAsSeen, platesOfFrame, type Frame } from '../frames';
 import type { JointedPanel } from '../joints';
 import type { Transom } from '../panels';
 import type { SheetsFinding, SheetsResult } from './findings';
@@ -64,8 +64,23 @@ export function listParts(input: PartInput): CutPart[] {
         grain: 'free',
       };
     });
-  return [...pieces, ...transoms, ...bulkheads].filter((part) => part.outline.length > 2);
+  return [...pieces, ...transoms, ...bulkheads, ...input.frames.flatMap(platesOf)].filter(
+    (part) => part.outline.length > 2,
+  );
 }
+
+/** The plywood over a timber frame’s joints: one for each face that has them. */
+const platesOf = (frame: Frame): CutPart[] =>
+  platesOfFrame(frame).flatMap(({ id, name, faces, outline, thicknessMm, isPair }) =>
+    faces.map((face): CutPart => ({
+      id: `${id}.${face}`,
+      name: faces.length > 1 ? `${name}, ${face}` : name,
+      thickness: thicknessMm,
+      isPair,
+      outline: counterClockwise(outline),
+      grain: 'free',
+    })),
+  );
 
 /**
  * What is laid out together. Batches with the same key are the same job, and a layout of the one is one of the other.

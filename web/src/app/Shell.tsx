@@ -25,7 +25,10 @@ export function Shell({ stage, children }: { readonly stage: StageName; readonly
     <Box
       sx={{
         display: 'grid',
-        gridTemplateRows: { xs: 'repeat(3, max-content) minmax(max-content, 1fr) max-content', md: 'auto auto 1fr auto' },
+        gridTemplateRows: {
+          xs: 'repeat(3, max-content) minmax(max-content, 1fr) max-content',
+          md: 'auto auto 1fr auto',
+        },
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '176px minmax(0, 1fr)' },
         height: '100dvh',
         overflow: { xs: 'auto', md: 'hidden' },

@@ -92,6 +92,15 @@ function tamsel(id: string): Project {
   };
 }
 
+/** Two and a half inches and an inch and three quarters; gussets of the skin’s own plywood. */
+const ORRIN_STOCK: Frames['sawn'] = {
+  corner: 'floor',
+  floor: 63.5,
+  side: 44.45,
+  plate: { thickness: 6, leg: 127, faces: 2 },
+  spall: { height: null, breadth: 44.45 },
+};
+
 function orrin(id: string): Project {
   const lines = linesOf(longitudinalsOf(ORRIN_TABLE));
   const base = newProject({ id, name: DEMO_NAMES.orrin, notation: 'ft-in-8ths', lines });
@@ -102,6 +111,7 @@ function orrin(id: string): Project {
     frames: {
       ...base.frames,
       frames: numbered('Frame', 20, [609.6, 1371.6, 2057.4]),
+      sawn: ORRIN_STOCK,
       members: [
         stringer({
           ...{ id: 'log', name: 'Chine log', line: 'chine', side: 'outside', isThrough: false },

@@ -1,6 +1,6 @@
 import { useTheme } from '@mui/material/styles';
 import { useMemo, type ReactNode } from 'react';
-import { asSeen, cutAsSeen, faceCurves, placeInPlane, type Frame } from '@kalotrope/core/frames';
+import { asSeen, cutAsSeen, faceCurves, placeInPlane, timberLines, type Frame } from '@kalotrope/core/frames';
 import { pointOnTape } from '@kalotrope/core/lines';
 import { formatDeg, formatWithUnit } from '@kalotrope/core/measure';
 import { selectNotation, selectPicked } from '../../state/selectors';
@@ -39,6 +39,9 @@ export function FrameDrawing({ frame, corner }: Props) {
             <PlyShape outline={cut.outline} holes={cut.holes} px={px} label={frame.name} />
             {skin.map((curve, i) => (
               <path key={i} d={pathOf(curve)} stroke={palette.text.secondary} strokeWidth={1.2 * px} />
+            ))}
+            {timberLines(frame).map((line, i) => (
+              <path key={i} d={pathOf(line)} stroke={palette.text.secondary} strokeWidth={px} />
             ))}
             {faceCurves(frame).map((curve, i) => (
               <path

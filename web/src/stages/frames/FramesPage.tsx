@@ -26,6 +26,7 @@ import { FramesStrip } from './FramesStrip';
 import { Members } from './Members';
 import { RollingBevels } from './RollingBevels';
 import { ShapeFields } from './ShapeFields';
+import { Timbers } from './Timbers';
 
 export default function FramesPage() {
   const derived = useAppSelector(selectDerived);
@@ -65,6 +66,7 @@ export default function FramesPage() {
         {plan && frame && <EdgeSchools plan={plan} frame={frame} />}
         {plan && frame && <CutFields plan={plan} frame={frame} members={members} />}
         {frame && <EdgeTable frame={frame} />}
+        {frame && <Timbers frame={frame} part={part} />}
         <Members part={part} runs={members} />
         <RollingBevels bevels={bevels} step={part.bevelStep} />
       </Slip>

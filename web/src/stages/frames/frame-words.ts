@@ -1,5 +1,5 @@
 /** What the choices of a frame are called. */
-import { framesStage, type FramePlan, type Member, type Opening } from '@kalotrope/core/frames';
+import { framesStage, type FramePlan, type Member, type Opening, type TimberSettings } from '@kalotrope/core/frames';
 
 export const DATUM_PATH = [framesStage.name, 'datum'];
 
@@ -45,9 +45,17 @@ export const PLACES: Readonly<Record<Member['on'], string>> = {
 export const SIDES: Readonly<Record<Member['side'], string>> = { inside: 'inside', outside: 'outside' };
 export const NOTCHED = { yes: 'notched for it', no: 'left whole' } as const;
 
+export const TIMBER_CORNERS: Readonly<Record<TimberSettings['corner'], string>> = {
+  mitred: 'mitred, both cut on the line between',
+  floor: 'the floor runs out to the skin',
+  sides: 'the sides run down to the bottom',
+};
+export const PLATE_FACES = { 0: 'none', 1: 'on one face', 2: 'on both faces' } as const;
+
 /** The parts of the slip, and the labels of what can always be set in them. */
 export const SHAPE_SECTION = 'Its shape';
 export const EDGE_SECTION = 'How its edges are made';
+export const TIMBER_SECTION = 'Its timbers';
 export const CUT_SECTION = 'Openings and limber holes';
 export const MEMBERS_SECTION = 'Members along the hull';
 export const BEVELS_SECTION = 'Bevels along a line';
