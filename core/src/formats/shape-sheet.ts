@@ -13,8 +13,8 @@ export type ShapeSheet = Omit<TitleOf, 'scale'> & {
   /** As it is cut; x athwart from the centreline, y up. */
   readonly cut: Outline;
   readonly holes?: readonly Outline[];
-  /** A line on it, and what the key calls it. */
-  readonly mark?: { readonly points: readonly Vec2[]; readonly words: string };
+  /** Lines on it, and what the key calls them. */
+  readonly mark?: { readonly lines: readonly (readonly Vec2[])[]; readonly words: string };
   /** The places that have their figures beside them. */
   readonly corners: readonly Vec2[];
   readonly tables: readonly SheetTable[];
@@ -52,7 +52,7 @@ export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
     {
       paths: [
         ...[cut, ...holes].map((points) => ({ kind: 'cut' as const, points, isClosed: true })),
-        ...(mark ? [{ kind: 'mark' as const, points: mark.points }] : []),
+        ...(mark?.lines ?? []).map((points) => ({ kind: 'mark' as const, points })),
         { kind: 'construction', points: centreline },
       ],
       texts: [

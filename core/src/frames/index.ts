@@ -20,8 +20,7 @@ export {
   widestRoom,
 } from './plans';
 export { platesOfFrame } from './timber/plates';
-export { bevelWords, endWords, ORDER_OF_WORK } from './timber/words';
-export type { Timber, Timbered } from './timber/timbers';
+export { bevelWords, endsWords, ORDER_OF_WORK } from './timber/words';
 export { faceCurves, framesDrawings, marksOfFrame, timberLines } from './drawings';
 export type { FramesWhole } from './drawings';
 export type { RollingBevel } from './rolling-bevel';

@@ -19,11 +19,12 @@ import {
   unitLabel,
   type Notation,
 } from '../measure';
-import { faceCurves, toCut, type FramesWhole } from './drawings';
+import { faceCurves, timberLines, toCut, type FramesWhole } from './drawings';
 import { asSeen, cutAsSeen, isSolid, type Frame } from './frame';
 import { frameMaterial } from './material';
 import type { RollingBevel } from './rolling-bevel';
-import { bevelWords, endWords, ORDER_OF_WORK } from './timber/words';
+import type { Timber } from './timber/timbers';
+import { endCells, ORDER_OF_WORK } from './timber/words';
 
 const TABLE_MM = 104;
 /** Points of an edge listed: its ends and three between. */
@@ -72,7 +73,10 @@ function frameSheet(frame: Frame, head: SheetHead): PaperSheets {
     material: frameMaterial(frame, notation),
     cut: outline,
     holes,
-    mark: { points: faceCurves(frame).flat(), words: `edge of the ${FACES[frame.face]}` },
+    mark: {
+      lines: [faceCurves(frame).flat(), ...timberLines(frame)],
+      words: `edge of the ${FACES[frame.face]}${frame.timbered ? ', joints, gussets' : ''}`,
+    },
     // on a part with its middle out the table alone has them: there is no room beside the edge
     corners: isSolid(frame) ? cornersOf(frame) : [],
     tables: [edgesTable(frame, notation), ...timberSheetTables(frame, notation)],
@@ -88,41 +92,49 @@ function timberSheetTables(frame: Frame, notation: Notation): SheetTable[] {
   const { timbers, plates, spall } = frame.timbered;
   const long = (mm: number) => formatFine(mm, notation);
   const stock = (mm: number) => formatScantling(mm, notation);
+  const figures = (heads: readonly string[]) => heads.map((head) => ({ head, isFigure: true }));
   const pieces: SheetTable = {
     columns: [
-      { head: 'piece' },
-      { head: 'how many' },
-      { head: `long, ${unitLabel(notation)}`, isFigure: true },
-      { head: 'of' },
+      ...[{ head: 'piece' }, { head: 'count' }, { head: 'long', isFigure: true }],
+      ...[{ head: 'of' }, ...figures(['rip', 'plane to'])],
     ],
     rows: [
       ...timbers.map((timber) => [
         timber.name,
-        timber.isPair ? '2, a pair' : '1',
+        timber.isPair ? 'a pair' : '1',
         long(timber.lengthMm),
         `${stock(timber.breadthMm)} × ${stock(timber.thicknessMm)}`,
+        ...edgeCells(timber),
       ]),
       ...plates.map(({ name, isPair, faces, thicknessMm }) => [
-        name,
-        String((isPair ? 2 : 1) * faces),
-        '',
-        `${formatThickness(thicknessMm, notation)} plywood`,
+        ...[name, String((isPair ? 2 : 1) * faces), ''],
+        ...[`${formatThickness(thicknessMm, notation)} plywood`, '', ''],
       ]),
-      ...(spall ? [[`Cross-spall, ${long(spall.upMm)} up`, '1', long(spall.lengthMm), stock(spall.breadthMm)]] : []),
+      ...(spall ? [[`Spall, ${long(spall.upMm)} up`, '1', long(spall.lengthMm), stock(spall.breadthMm), '', '']] : []),
     ],
   };
   const ends: SheetTable = {
-    columns: [{ head: 'its edge and ends' }, { head: '' }],
-    rows: timbers.flatMap((timber) => [
-      [timber.name, `outer edge: ${bevelWords(timber)}`],
-      ...timber.ends.map((end) => ['', endWords(end, frame, notation)]),
-    ]),
+    columns: [
+      ...[{ head: 'ends' }, { head: 'at' }],
+      ...[...figures(['mitre', 'rise']), { head: 'long' }, ...figures(['blade']), { head: 'long on' }],
+    ],
+    rows: timbers.flatMap((timber) =>
+      endCells(timber, frame, notation).map((cells, i) => [i === 0 ? timber.name : '', ...cells]),
+    ),
   };
   const order: SheetTable = {
     columns: [{ head: 'order of work' }],
     rows: ORDER_OF_WORK.map((words, i) => [`${i + 1}. ${words}`]),
   };
   return [pieces, ends, order];
+}
+
+/** The saw's tilt for the outer edge, and the bevel to which the rest of it is planed. */
+function edgeCells({ bevel }: Timber): string[] {
+  if (!bevel) return ['square', ''];
+  const { fromDeg, toDeg, ripDeg } = bevel;
+  const furthest = Math.abs(fromDeg - ripDeg) > Math.abs(toDeg - ripDeg) ? fromDeg : toDeg;
+  return [formatDeg(ripDeg), formatDeg(furthest)];
 }
 
 /** Where edges begin and end. */

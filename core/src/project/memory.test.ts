@@ -16,7 +16,7 @@ import { CATALOGUE, sentence } from './sentences';
 
 const SEED = 41;
 /** The demo of slips is the first boat with three figures wrong. */
-const BOATS = DEMO_IDS.filter((id) => id !== 'slips');
+const BOATS: readonly DemoId[] = DEMO_IDS.filter((id) => id !== 'slips');
 
 /** A demo with something in every list and at every choice that it leaves empty: its second line is the rounded one. */
 function filled(demo: DemoId): Project {

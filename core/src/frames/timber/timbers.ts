@@ -334,7 +334,7 @@ function named(runs: readonly TimberRun[], laid: readonly Laid[], asked: Timbere
     return [
       {
         id: isOne ? kind : `${kind}.${number}`,
-        name: isOne ? `${NAMES[kind]} timber` : `${NAMES[kind]} timber ${number}`,
+        name: isOne ? NAMES[kind] : `${NAMES[kind]} ${number}`,
         isPair: !run.isAcross && (hand === 'across' || hand === 'pair'),
         region: hand === 'port' ? mirroredRegion(region) : region,
         lengthMm: Math.max(...stand) - Math.min(...stand),

@@ -12,16 +12,48 @@ const KIND_WORDS: Readonly<Record<EndKind, string>> = {
   bound: 'where the part ends',
 };
 
+const SHORT: Readonly<Record<EndKind, string>> = {
+  centre: 'centreline',
+  mitre: 'the other',
+  timber: 'on the other',
+  skin: 'skin',
+  top: 'top',
+  bound: 'its end',
+};
+
+/** A row a kind of end: where, mitre, its rise over the breadth, which edge is long, blade, which face is long. */
+export function endCells({ ends }: Pick<Timber, 'ends'>, frame: Pick<Frame, 'face'>, notation: Notation): string[][] {
+  const rows = ends.map((end) => {
+    const { kind, faceDeg, longOn, riseMm, tiltDeg, longFace } = end;
+    return [
+      SHORT[kind],
+      ...(longOn ? [formatDeg(faceDeg), formatFine(riseMm, notation), EDGES[longOn]] : ['square', '', '']),
+      ...(longFace ? [formatDeg(tiltDeg), longerFace(longFace, frame)] : ['', '']),
+    ];
+  });
+  const [low, high] = rows;
+  return low && low.join() === high?.join() ? [[`both, ${low[0] ?? ''}`, ...low.slice(1)]] : rows;
+}
+
+const EDGES = { outer: 'outside', inner: 'inside' } as const;
+const longerFace = (which: 'station' | 'other', { face }: Pick<Frame, 'face'>): string =>
+  (which === 'other' ? OTHER[face] : face).toUpperCase();
+
 const OTHER = { fore: 'aft', aft: 'fore' } as const;
 
+/** Of a timber whose ends are alike once. */
+export function endsWords({ ends }: Pick<Timber, 'ends'>, frame: Pick<Frame, 'face'>, notation: Notation): string[] {
+  const [low, high] = ends.map((end) => endWords(end, frame, notation));
+  return low === high ? [`both ends, ${low}`] : [`one end, ${low}`, `other end, ${high}`];
+}
+
 /** `at the skin: 18.4°, 23.3 over its breadth, long inside; blade 5.4°, long on the AFT face`. */
-export function endWords(end: TimberEnd, { face }: Pick<Frame, 'face'>, notation: Notation): string {
+function endWords(end: TimberEnd, frame: Pick<Frame, 'face'>, notation: Notation): string {
   const { kind, faceDeg, longOn, riseMm, tiltDeg, longFace } = end;
   const mitre = longOn
-    ? `${formatDeg(faceDeg)}, ${formatFine(riseMm, notation)} over its breadth, long ${longOn === 'outer' ? 'outside' : 'inside'}`
+    ? `${formatDeg(faceDeg)}, ${formatFine(riseMm, notation)} over its breadth, long ${EDGES[longOn]}`
     : 'square';
-  const longer = longFace === 'other' ? OTHER[face] : face;
-  const blade = longFace ? `; blade ${formatDeg(tiltDeg)}, long on the ${longer.toUpperCase()} face` : '';
+  const blade = longFace ? `; blade ${formatDeg(tiltDeg)}, long on the ${longerFace(longFace, frame)} face` : '';
   return `${KIND_WORDS[kind]}: ${mitre}${blade}`;
 }
 
@@ -43,10 +75,10 @@ export const handWords = ({ isPair }: { readonly isPair: boolean }, each = 1): s
 
 /** In which order a timber is worked, so that no cut spoils an earlier one. */
 export const ORDER_OF_WORK: readonly string[] = [
-  'plane the stock to its thickness and breadth; mark the station face',
-  'mark the larger face out from the pattern, a straight edge along the stock’s own',
-  'rip the bevel while the stock is long and its edges straight, then plane what is left',
-  'set the mitre, then the blade; cut both ends with the station face as it is named',
-  'lay all pieces on the pattern, glue and fasten the plates over the joints, FORE up',
-  'bore limber holes and cut notches when the frame is whole; leave its head long until it stands true',
+  'plane to thickness and breadth; mark the station face',
+  'mark out on the larger face, from the pattern',
+  'rip the bevel while the stock is long; plane what is left',
+  'set the mitre, then the blade; cut both ends',
+  'lay all on the pattern; glue and fasten the gussets',
+  'then bore and notch; leave heads long until it stands true',
 ];

@@ -1,8 +1,9 @@
 /** What a frame of sawn timber, or a mould, is put together from: its stock, and each piece with its ends and bevels. */
+import Typography from '@mui/material/Typography';
 import type { EditValue } from '@kalotrope/core/findings';
 import {
   bevelWords,
-  endWords,
+  endsWords,
   framesStage,
   ORDER_OF_WORK,
   type Frame,
@@ -34,7 +35,9 @@ export function Timbers({ frame, part }: Props) {
       </p>
       <Stock stock={part[key]} of={key} />
       <Pieces frame={frame} />
-      <h3>In this order, and no cut spoils an earlier one</h3>
+      <Typography variant="subtitle2" component="h3">
+        In this order, and no cut spoils an earlier one
+      </Typography>
       <ol className="quiet">
         {ORDER_OF_WORK.map((words) => (
           <li key={words}>{words}</li>
@@ -120,7 +123,9 @@ function Pieces({ frame }: { readonly frame: Frame }) {
             : []),
         ]}
       />
-      <h3>Edges and ends</h3>
+      <Typography variant="subtitle2" component="h3">
+        Edges and ends
+      </Typography>
       <dl className="quiet">
         {timbers.map((timber) => (
           <div key={timber.id}>
@@ -129,8 +134,8 @@ function Pieces({ frame }: { readonly frame: Frame }) {
             {timber.hollowMm >= SEEN_MM && (
               <dd>dress up to {formatWithUnit(timber.hollowMm, notation)} off it, to the curve of the skin</dd>
             )}
-            {timber.ends.map((end, i) => (
-              <dd key={i}>{endWords(end, frame, notation)}</dd>
+            {endsWords(timber, frame, notation).map((words) => (
+              <dd key={words}>{words}</dd>
             ))}
           </div>
         ))}
