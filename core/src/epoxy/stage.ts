@@ -35,6 +35,7 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole & Epox
       panels,
       transoms,
       frames: values.frames.frames,
+      girders: values.frames.girders,
       jointed: values.joints,
       school: project.school,
       part: { ...part },

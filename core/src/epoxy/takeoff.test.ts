@@ -55,6 +55,7 @@ describe('the take-off of a box', () => {
     panels,
     transoms,
     frames: [],
+    girders: [],
     jointed: [],
     school: 'filleted',
     part,
@@ -84,7 +85,16 @@ describe('the take-off of a box', () => {
     const halves = developPanels(hull, { thickness: 6, splits: [split] }).value;
     expect(halves.map(({ partOf }) => partOf?.part)).toEqual(['half', undefined]);
     const { lines } = hull;
-    const cut = takeOff({ lines, panels: halves, transoms, frames: [], jointed: [], school: 'filleted', part });
+    const cut = takeOff({
+      lines,
+      panels: halves,
+      transoms,
+      frames: [],
+      girders: [],
+      jointed: [],
+      school: 'filleted',
+      part,
+    });
     const sheathed = cut.value.lines.filter(({ group }) => group === 'sheathing');
     expect(sheathed.reduce((sum, { clothM2 }) => sum + clothM2, 0)).toBeCloseTo(2, 6);
     expect(cut.findings[1]).toMatchObject({ code: 'sheathed-up-to', data: { line: 'chine', bare: 'side' } });
@@ -122,7 +132,7 @@ describe('the take-off of a sharp-ended punt of several chines', () => {
   };
   const hull = drawLines(wedge).value;
   const panels = developPanels(hull, { thickness: 4 }).value;
-  const none = { transoms: [], frames: [], jointed: [], school: 'filleted' as const };
+  const none = { transoms: [], frames: [], girders: [], jointed: [], school: 'filleted' as const };
   const taken = (own: Partial<EpoxyPart>) => takeOff({ lines: hull.lines, panels, ...none, part: { ...part, ...own } });
 
   it('fillets and tapes the stem, once, by its own length', () => {

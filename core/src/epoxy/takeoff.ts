@@ -7,7 +7,7 @@
  */
 import { at, cross3, distance2, dot3, unit3, type Vec3 } from '../geometry';
 import type { Assumption } from '../findings';
-import type { Frame, School } from '../frames';
+import type { Frame, Girder, School } from '../frames';
 import type { JointedPanel } from '../joints';
 import { CENTRELINE_MM, type Hull } from '../lines';
 import { toDeg, toRad } from '../measure';
@@ -90,6 +90,7 @@ export type TakeoffInput = {
   readonly panels: readonly Panel[];
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
+  readonly girders: readonly Girder[];
   readonly jointed: readonly JointedPanel[];
   readonly school: School;
   readonly part: EpoxyPart;
@@ -141,7 +142,7 @@ export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
   return { value, findings, assumed };
 }
 
-function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
+function findSeams({ panels, transoms, frames, girders, school }: TakeoffInput): Seam[] {
   const seams: Seam[] = [];
   const all = sharedStretches(panels);
   for (const shared of all) {
@@ -156,7 +157,13 @@ function findSeams({ panels, transoms, frames, school }: TakeoffInput): Seam[] {
     const angleDeg = length > 0 ? toDeg(turned / length) : BULKHEAD_ANGLE_DEG.value;
     seams.push({ id: transom.id, kind: 'transom', name: transom.name, length, angleDeg, isFilleted });
   }
-  return [...seams, ...frames.flatMap(bulkheadSeam)];
+  return [...seams, ...frames.flatMap(bulkheadSeam), ...girders.flatMap(girderSeam)];
+}
+
+/** Along the skin under a girder, on both its faces. */
+function girderSeam({ id, name, school, seamMm: length }: Girder): Seam[] {
+  if (school !== 'filleted') return [];
+  return [{ id, kind: 'bulkhead', name, length, angleDeg: BULKHEAD_ANGLE_DEG.value, isFilleted: true }];
 }
 
 /** Along the edges that are filleted; none where no edge is. */
@@ -283,7 +290,7 @@ function sheathingLines({ lines, panels, part }: TakeoffInput): TakeoffLine[] {
   });
 }
 
-function sealingLines({ panels, transoms, frames, part }: TakeoffInput): TakeoffLine[] {
+function sealingLines({ panels, transoms, frames, girders, part }: TakeoffInput): TakeoffLine[] {
   const rate = part.sealingCoats === 0 ? 0 : SEAL_FIRST_COAT.value + (part.sealingCoats - 1) * SEAL_NEXT_COAT.value;
   const line = (item: string, faceM2: number): TakeoffLine => ({
     ...none,
@@ -297,7 +304,8 @@ function sealingLines({ panels, transoms, frames, part }: TakeoffInput): Takeoff
   const bulkheads = frames
     .filter(({ material }) => material === 'plywood')
     .map(({ name, areaM2 }) => line(name, 2 * areaM2));
-  return [...skin, ...ends, ...bulkheads];
+  const along = girders.map(({ name, areaM2 }) => line(name, 2 * areaM2));
+  return [...skin, ...ends, ...bulkheads, ...along];
 }
 
 function scarfLines({ jointed, part }: TakeoffInput): TakeoffLine[] {

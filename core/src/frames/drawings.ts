@@ -24,6 +24,7 @@ import type { FramesValue } from './judge';
 import type { MemberRun } from './member';
 import { frameMaterial } from './material';
 import type { RollingBevel } from './rolling-bevel';
+import { girderDrawings } from './girder/drawings';
 import { planeOf } from './section';
 import { platesOfFrame } from './timber/plates';
 import { handWords } from './timber/words';
@@ -205,10 +206,9 @@ export type FramesWhole = {
 };
 
 export const framesDrawings = ({ project, values }: FramesWhole): Drawing[] =>
-  values.frames.frames.flatMap((frame) => [
-    frameDrawing(frame, project.notation),
-    ...plateDrawings(frame, project.notation),
-  ]);
+  values.frames.frames
+    .flatMap((frame) => [frameDrawing(frame, project.notation), ...plateDrawings(frame, project.notation)])
+    .concat(values.frames.girders.flatMap((girder) => girderDrawings(girder, project.notation)));
 
 const bevelCsv = ({ rows }: RollingBevel, notation: Notation): string =>
   csv(

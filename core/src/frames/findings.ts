@@ -73,6 +73,25 @@ export const FRAMES_FINDINGS = {
       `${frame}: ${cut} and ${other} are ${length(nearMm)} apart, for ${length(leastMm)} at least. Move one of them.`,
     { frame: 'Bulkhead 2', cut: 'opening 1', other: 'limber hole 2', nearMm: 4, leastMm: 60 },
   ),
+  'girder-nowhere': entry(
+    { girder: word },
+    ({ girder }) =>
+      `Nothing is left of ${girder}: it stands over no skin, or its top lies under it. Move it inward, or make it higher.`,
+    { girder: 'Girder 1' },
+  ),
+  'girder-short': entry(
+    { girder: word, fromMm: figure, toMm: figure },
+    ({ girder, fromMm, toMm }, { length }) =>
+      `${girder} reaches from ${length(fromMm)} to ${length(toMm)}: beyond, its top or the hull ends it. ` +
+      'Let it begin and end between these, or make it higher.',
+    { girder: 'Girder 1', fromMm: 620, toMm: 3410 },
+  ),
+  'girder-in-pieces': entry(
+    { girder: word, pieces: figure },
+    ({ girder, pieces }) =>
+      `What is cut in ${girder} parts it into ${pieces} pieces. Make an opening smaller, or let it stand between frames.`,
+    { girder: 'Girder 1', pieces: 2 },
+  ),
   'member-nowhere': entry(
     { member: word },
     ({ member }) =>

@@ -1,8 +1,11 @@
 export { SCHOOLS } from './schema';
-export type { FramePlan, FramesPart, Limber, Member, Opening, School, TimberSettings } from './schema';
+export type { FramePlan, FramesPart, GirderPlan, Limber, Member, Opening, School, TimberSettings } from './schema';
 export { plainOutline } from './blank';
 export { asSeen, cutAsSeen } from './frame';
 export type { Frame } from './frame';
+export { girderPieces, faceWord } from './girder/drawings';
+export { placeOnGirder } from './girder/girder';
+export type { Girder } from './girder/girder';
 export { datumOf } from './datum';
 export { offerLimbers } from './limbers';
 export type { FramesValue } from './judge';
@@ -10,11 +13,13 @@ export type { MemberRun } from './member';
 export { frameAt, placeInBoat, placeInPlane } from './section';
 export {
   FRAMES_PATH,
+  GIRDERS_PATH,
   MEMBERS_PATH,
   copyOf,
   freeId,
   oneMore,
   plainFrame,
+  plainGirder,
   plainMember,
   plainOpening,
   widestRoom,
@@ -27,4 +32,4 @@ export type { RollingBevel } from './rolling-bevel';
 export { rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';
 export { evenSpacing } from './spacing';
 export { framesStage } from './stage';
-export { frameOfThing, frameThing, memberOfThing, memberThing } from './things';
+export { frameOfThing, frameThing, girderOfThing, girderThing, memberOfThing, memberThing } from './things';

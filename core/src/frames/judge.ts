@@ -17,6 +17,7 @@ import { makeAnew, type Remember } from '../stage';
 import type { Blank } from './blank';
 import { outOfReach, type Cut } from './cuts';
 import type { FramesFinding, FramesResult } from './findings';
+import type { Girder } from './girder/girder';
 import { shapeFrame, type Frame, type FrameMaking } from './frame';
 import { runMember, type MemberRun, type SkinFaces } from './member';
 import type { RollingBevel } from './rolling-bevel';
@@ -30,6 +31,8 @@ export type FramesMaking = FrameMaking & { readonly keep: FramesPart['keep'] };
 export type FramesValue = {
   readonly frames: readonly Frame[];
   readonly members: readonly MemberRun[];
+  /** Parts that stand along the boat. */
+  readonly girders: readonly Girder[];
   /** Along every line that panels meet on, and a straight stem or stern. */
   readonly bevels: readonly RollingBevel[];
 };

@@ -19,7 +19,7 @@ import {
   RING_CORNER,
   SAWN_BREADTH,
 } from './constants';
-import type { FramePlan, FramesPart, Member, Opening, TimberSettings } from './schema';
+import type { FramePlan, FramesPart, GirderPlan, Member, Opening, TimberSettings } from './schema';
 
 /** Where frames are kept in the project, for edits. */
 export const FRAMES_PATH = ['frames', 'frames'] as const;
@@ -135,6 +135,39 @@ export const plainMember = (
   clearance: NOTCH_ROOM.value,
   ...given,
 });
+
+/** Where girders are kept in the project, for edits. */
+export const GIRDERS_PATH = ['frames', 'girders'] as const;
+
+/** Of a usual girder this share of the hull's length is left free at each end. */
+const GIRDER_ENDS = 0.2;
+/** So much over the deepest place of the hull it reaches to begin with. */
+const GIRDER_UP = 150;
+
+/** One more, on the centreline, along the middle of the hull. */
+export function plainGirder(
+  taken: readonly GirderPlan[],
+  { fromX, toX }: Ends,
+  given: Partial<GirderPlan> = {},
+): GirderPlan {
+  const ends = GIRDER_ENDS * (toX - fromX);
+  return {
+    id: freeId('girder', taken),
+    name: `Girder ${taken.length + 1}`,
+    hand: 'centre',
+    from: whole(fromX + ends),
+    to: whole(toX - ends),
+    out: 0,
+    outAft: 0,
+    width: BULKHEAD_THICKNESS.value,
+    school: null,
+    top: { kind: 'straight', fore: GIRDER_UP, aft: GIRDER_UP, below: 0 },
+    halving: 'frame',
+    clearance: NOTCH_ROOM.value,
+    openings: [],
+    ...given,
+  };
+}
 
 /** The stock of sawn frames, and of moulds, in a new project. */
 export const timberIn = (notation: Notation): Pick<FramesPart, 'sawn' | 'moulds'> => ({

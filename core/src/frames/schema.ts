@@ -139,9 +139,40 @@ const timberSchema = z.object({
   }),
 });
 
+/** On the centreline, or beside it. */
+export const GIRDER_HANDS = ['centre', 'pair', 'starboard', 'port'] as const;
+/** Where a girder and a frame cross: the frame goes over it, it goes over the frame, or it stands between frames. */
+export const HALVINGS = ['frame', 'girder', 'between'] as const;
+export const GIRDER_TOPS = ['straight', 'sheer'] as const;
+
+const girderSchema = z.object({
+  id: z.string().min(1).max(40),
+  name: z.string().min(1).max(60),
+  hand: z.enum(GIRDER_HANDS),
+  from: lengthField('Begins at', -100_000, 100_000),
+  to: lengthField('Ends at', -100_000, 100_000),
+  /** Its inner face from the centreline, at its fore end and at its after end. */
+  out: lengthField('Out, at its fore end', 0, 5000),
+  outAft: lengthField('Out, at its after end', 0, 5000),
+  width: lengthField('Thickness of a girder', 1, 200),
+  school: schoolSchema,
+  top: z.object({
+    kind: z.enum(GIRDER_TOPS),
+    fore: height('Height at its fore end'),
+    aft: height('Height at its after end'),
+    below: lengthField('Lower than the sheer', 0, 5000),
+  }),
+  halving: z.enum(HALVINGS),
+  clearance: lengthField('Room in a slot', 0, 10),
+  /** Their `out` is along the girder from its fore end. */
+  openings: z.array(openingSchema).max(20),
+});
+
 export const framesSchema = z.object({
   frames: z.array(framePlanSchema).max(60),
   members: z.array(memberSchema).max(40),
+  /** Parts that stand along the boat. */
+  girders: z.array(girderSchema).max(20),
   sawn: timberSchema,
   moulds: timberSchema,
   /** Kept clear between a filleted bulkhead and the skin, all round. */
@@ -162,6 +193,7 @@ export type FramePlan = z.infer<typeof framePlanSchema>;
 export type Opening = z.infer<typeof openingSchema>;
 export type Limber = z.infer<typeof limberSchema>;
 export type Member = z.infer<typeof memberSchema>;
+export type GirderPlan = z.infer<typeof girderSchema>;
 export type TimberSettings = z.infer<typeof timberSchema>;
 export type Hand = (typeof HANDS)[number];
 export type FramesPart = z.infer<typeof framesSchema>;

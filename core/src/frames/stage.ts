@@ -4,8 +4,10 @@ import { depthOfInside, type Panel, type PanelsPart, type PanelsValue } from '..
 import { usualIn } from '../measure';
 import { defineStage } from '../stage';
 import * as constants from './constants';
+import { girdersOnPanel } from './girder/drawings';
 import { framesDrawings, framesOnPanel, framesTables, membersOnPanel, type FramesWhole } from './drawings';
 import { FRAMES_FINDINGS } from './findings';
+import { shapeGirders } from './girder/girders';
 import { runMembers, shapeFrames } from './judge';
 import { bevelsOf } from './rolling-bevel';
 import { framesAtStations, keptIn, timberIn } from './plans';
@@ -29,6 +31,7 @@ export const framesStage = defineStage<{
   begin: ({ lines }, notation) => ({
     frames: framesAtStations(lines),
     members: [],
+    girders: [],
     bevelStep: usualIn(constants.BEVEL_STEP.value, notation),
     datum: { kind: 'fore', of: '' } as const,
     filletGap: usualIn(constants.FILLET_GAP.value, notation),
@@ -37,23 +40,38 @@ export const framesStage = defineStage<{
   }),
   catalogue: FRAMES_FINDINGS,
   constants,
-  run: ({ frames, members, bevelStep, filletGap: gap, keep, sawn, moulds }, { project, values }, remember) => {
+  run: ({ frames, members, girders, bevelStep, filletGap: gap, keep, sawn, moulds }, { project, values }, remember) => {
     const { thickness, linesTo } = project.panels;
     const { panels, strips } = values.panels;
     const skin = depthOfInside({ thickness, linesTo });
     const runs = runMembers(values.lines, panels, members, { inside: skin, outside: thickness - skin }, remember);
     const making = { skin, strips, school: project.school, gap, keep, sawn, moulds, members: runs.value };
     const shaped = shapeFrames(values.lines, panels, frames, making, remember);
+    const standing = shapeGirders(
+      values.lines,
+      panels,
+      { plans: girders, frames: shaped.value },
+      { skin, school: project.school, gap },
+      remember,
+    );
     return {
-      value: { frames: shaped.value, members: runs.value, bevels: bevelsOf(values.lines, panels, bevelStep, remember) },
-      findings: [...shaped.findings, ...runs.findings],
+      value: {
+        ...standing.value,
+        members: runs.value,
+        bevels: bevelsOf(values.lines, panels, bevelStep, remember),
+      },
+      findings: [...shaped.findings, ...standing.findings, ...runs.findings],
       assumed: [],
     };
   },
   drawings: framesDrawings,
   sheets: framesSheets,
   marksOn: (panel, { values: { frames } }) => {
-    const marks = [framesOnPanel(panel, frames.frames), membersOnPanel(panel, frames.members)];
+    const marks = [
+      framesOnPanel(panel, frames.frames),
+      girdersOnPanel(panel, frames.girders),
+      membersOnPanel(panel, frames.members),
+    ];
     return { paths: marks.flatMap(({ paths }) => paths), texts: marks.flatMap(({ texts }) => texts) };
   },
   tables: framesTables,

@@ -11,6 +11,14 @@ export const memberThing = (id: string): Thing => ({ kind: MEMBER, id });
 export const memberOfThing = (thing: Thing | null): string | undefined =>
   thing?.kind === MEMBER ? thing.id : undefined;
 
+const GIRDER = 'girder';
+
+export const girderThing = (id: string): Thing => ({ kind: GIRDER, id });
+
+/** The girder that a picked thing is. */
+export const girderOfThing = (thing: Thing | null): string | undefined =>
+  thing?.kind === GIRDER ? thing.id : undefined;
+
 export const frameThing = (id: string): Thing => ({ kind: FRAME, id });
 
 /** The frame that a picked thing is. */

@@ -17,6 +17,7 @@ const input: PartInput = {
   jointed: derived.joints.value,
   transoms: derived.panels.value.transoms,
   frames: derived.frames.value.frames,
+  girders: derived.frames.value.girders,
   thickness: 6,
   transomThickness: 9,
 };

@@ -4,7 +4,7 @@
  * Each has a stable id made from what it is, its thickness, and its outline with the face grain along x.
  */
 import { counterClockwise, hashOf, type Outline } from '../geometry';
-import { cutAsSeen, platesOfFrame, type Frame } from '../frames';
+import { cutAsSeen, girderPieces, platesOfFrame, type Frame, type Girder } from '../frames';
 import type { JointedPanel } from '../joints';
 import type { Transom } from '../panels';
 import type { SheetsFinding, SheetsResult } from './findings';
@@ -26,6 +26,7 @@ export type PartInput = {
   readonly jointed: readonly JointedPanel[];
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
+  readonly girders: readonly Girder[];
   readonly thickness: number;
   readonly transomThickness: number;
 };
@@ -64,7 +65,13 @@ export function listParts(input: PartInput): CutPart[] {
         grain: 'free',
       };
     });
-  return [...pieces, ...transoms, ...bulkheads, ...input.frames.flatMap(platesOf)].filter(
+  const girders = input.girders.flatMap((girder) =>
+    girderPieces(girder).map(({ id, name, isPair, region: { outline, holes } }): CutPart => ({
+      ...{ id, name, isPair, thickness: girder.width, outline: counterClockwise(outline), grain: 'along' },
+      ...(holes.length > 0 && { holes }),
+    })),
+  );
+  return [...pieces, ...transoms, ...bulkheads, ...girders, ...input.frames.flatMap(platesOf)].filter(
     (part) => part.outline.length > 2,
   );
 }

@@ -37,6 +37,7 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
       jointed: values.joints,
       transoms: values.panels.transoms,
       frames: values.frames.frames,
+      girders: values.frames.girders,
       thickness,
       transomThickness,
     });
