@@ -1,7 +1,7 @@
 /** What is derived with a memory is what is derived without one, whatever was changed: every leaf of every project. */
 import { describe, expect, it } from 'vitest';
 import { faultOf } from '../findings/catalogue';
-import type { FramePlan } from '../frames';
+import { plainGirder, type FramePlan } from '../frames';
 import { at, random } from '../geometry';
 import { DIMENSION_KEYS } from '../lines/starter-kinds';
 import { panelIdOf, panelInputs } from '../panels';
@@ -42,6 +42,7 @@ function filled(demo: DemoId): Project {
     },
     frames: {
       ...frames,
+      girders: [busyGirder],
       sawn: { ...frames.sawn, corner: 'floor', spall: { height: 200, breadth: 50 } },
       moulds: { ...frames.moulds, spall: { height: 250, breadth: 60 } },
       frames: frames.frames.map((frame, i) => ({ ...frame, ...[{}, busyFrame(split.id)][i] })),
@@ -77,6 +78,17 @@ const busyFrame = (panel: string): Partial<FramePlan> => ({
   openings: [{ id: 'o', shape: 'rounded', out: 0, up: 300, width: 80, height: 60, corner: 10, isPair: true }],
   limbers: [{ id: 'l', out: 120, diameter: 25, setIn: 10, isPair: true }],
 });
+
+/** Through the frames, aslant, with a hole in it. */
+const busyGirder = plainGirder(
+  [],
+  { fromX: 0, toX: 2600 },
+  {
+    ...{ hand: 'pair', from: 900, to: 2300, out: 60, outAft: 160, school: 'framed' },
+    top: { kind: 'straight', fore: 330, aft: 300, below: 5 },
+    openings: [{ id: 'o', shape: 'oval', out: 200, up: 260, width: 60, height: 40, corner: 0, isPair: false }],
+  },
+);
 
 const set = (project: Project, { edit }: Leaf): Project => {
   const made = applyEdits(project, [edit]);

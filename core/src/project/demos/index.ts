@@ -1,5 +1,5 @@
 /** The demo boats: invented, for an invented place. See bench/draw-demo-lines.ts for how their lines were drawn. */
-import { plainFrame, plainMember } from '../../frames';
+import { plainFrame, plainGirder, plainMember } from '../../frames';
 import { linesOf } from '../../lines';
 import { longitudinalsOf, newProject } from '../defaults';
 import type { Project } from '../document';
@@ -136,6 +136,16 @@ function veyra(id: string): Project {
       ...base.frames,
       frames: numbered('Bulkhead', 9, [900, 2000, 3200, 4300], [{}, RING, RING]),
       members: [stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 35, depth: 18 })],
+      girders: [
+        plainGirder(
+          [],
+          { fromX: 0, toX: 5200 },
+          {
+            ...{ name: 'Centre girder', from: 1500, to: 3700 },
+            top: { kind: 'straight', fore: 200, aft: 200, below: 0 },
+          },
+        ),
+      ],
     },
   };
 }

@@ -1,18 +1,18 @@
 /** The hull as a thing: sheets with their thickness, what stands in them, and its shadow on the floor. */
-import type { Frame, MemberRun } from '@kalotrope/core/frames';
+import type { Frame, Girder, MemberRun } from '@kalotrope/core/frames';
 import { pointOnTape } from '@kalotrope/core/lines';
 import { transomOfThing, transomThing, type Field, type FoldedRuling, type Transom } from '@kalotrope/core/panels';
 import { useTheme } from '@mui/material/styles';
 import { memo, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { EdgesGeometry, type Mesh } from 'three';
-import { frameThing } from '@kalotrope/core/frames';
+import { frameThing, girderThing } from '@kalotrope/core/frames';
 import { isSameThing } from '../../state/picked';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectPicked, selectProject } from '../../state/selectors';
 import { useTape } from '../../state/bench';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { useRested } from '../../controls/use-rested';
-import { frameBody, memberBodies, transomBody } from './bodies';
+import { frameBody, girderBody, memberBodies, transomBody } from './bodies';
 import { graphics } from './graphics';
 import { groundShadow, type Floor } from './ground';
 import { PanelShell } from './PanelShell';
@@ -40,6 +40,7 @@ const ON_ITS_KEEL = [-Math.PI / 2, 0, 0] as const;
 const LIFT = 0.3;
 const NO_FRAMES: readonly Frame[] = [];
 const NO_MEMBERS: readonly MemberRun[] = [];
+const NO_GIRDERS: readonly Girder[] = [];
 
 export function HullScene({ field, folded, marks, isLarge, isSeenThrough, apart }: SceneProps) {
   const { thickness, transomThickness } = useAppSelector((state) => selectProject(state)?.panels) ?? NO_SHEETS;
@@ -51,6 +52,9 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, apart 
   const span = useFollowed(useHullSpan());
   const members = useDeferredValue(
     useFollowed(useAppSelector((state) => selectDerived(state)?.frames.value.members ?? NO_MEMBERS)),
+  );
+  const girders = useDeferredValue(
+    useFollowed(useAppSelector((state) => selectDerived(state)?.frames.value.girders ?? NO_GIRDERS)),
   );
   const { length } = span;
   const place = useMemo(() => [-span.middle, -span.high / 2, 0] as const, [span.middle, span.high]);
@@ -88,6 +92,7 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, apart 
           />
         ))}
       {isWhole && apart === 0 && members.length > 0 && <MemberBodies runs={members} />}
+      {isWhole && girders.map((girder) => <GirderBody key={girder.id} girder={girder} by={out * length * LIFT} />)}
       {isWhole && frames.map((frame) => <FrameBody key={frame.id} frame={frame} by={out * length * LIFT} />)}
       {isWhole && apart === 0 && marks && <SkinMarks marks={marks} panels={panels} />}
       {isWhole && apart === 0 && <Bead size={length / 130} />}
@@ -120,6 +125,24 @@ const FrameBody = memo(function FrameBody({ frame, by }: BodyProps<{ readonly fr
   const thing = useMemo(() => frameThing(frame.id), [frame.id]);
   const isPicked = useAppSelector((state) => isSameThing(selectPicked(state), thing));
   const geometry = useMemo(() => frameBody(frame), [frame]);
+  return (
+    <group position={[0, 0, by]}>
+      <Body
+        geometry={geometry}
+        colour={isPicked ? PICKED : BODY}
+        edge={isPicked ? theme.palette.secondary.main : INK}
+        onPick={() => dispatch(picked(thing))}
+      />
+    </group>
+  );
+});
+
+const GirderBody = memo(function GirderBody({ girder, by }: BodyProps<{ readonly girder: Girder }>) {
+  const dispatch = useAppDispatch();
+  const theme = useTheme();
+  const thing = useMemo(() => girderThing(girder.id), [girder.id]);
+  const isPicked = useAppSelector((state) => isSameThing(selectPicked(state), thing));
+  const geometry = useMemo(() => girderBody(girder), [girder]);
   return (
     <group position={[0, 0, by]}>
       <Body

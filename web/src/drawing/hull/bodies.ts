@@ -1,5 +1,5 @@
 /** Frames and transoms as bodies in the round: their outline, as thick as they are. */
-import { placeInBoat, type Frame, type MemberRun } from '@kalotrope/core/frames';
+import { placeInBoat, placeOnGirder, type Frame, type Girder, type MemberRun } from '@kalotrope/core/frames';
 import { at, simplify, type Vec2, type Vec3 } from '@kalotrope/core/geometry';
 import { transomTriangles, type Transom } from '@kalotrope/core/panels';
 import { GRAIN_MM } from './grain';
@@ -29,6 +29,33 @@ export function frameBody(frame: Frame): BufferGeometry {
   });
   const geometry = new ExtrudeGeometry(shapes, { depth: frame.width, bevelEnabled: false });
   return grained(geometry.applyMatrix4(axesOf(frame)));
+}
+
+/** All pieces of a girder, of a pair both. */
+export function girderBody({ plane, faces, hand, pieces }: Girder): BufferGeometry {
+  const ring = (points: readonly Vec2[]) =>
+    simplify([...points, ...points.slice(0, 1)], UNSEEN_MM)
+      .slice(0, -1)
+      .map(([s, z]) => new Vector2(s, z));
+  const shapes = pieces.map(({ outline, holes }) => {
+    const shape = new Shape(ring(outline));
+    shape.holes = holes.map((hole) => new Path(ring(hole)));
+    return shape;
+  });
+  const body = new ExtrudeGeometry(shapes, { depth: faces[1] - faces[0], bevelEnabled: false });
+  const place = (on: Vec2, out: number) => new Vector3(...placeOnGirder(plane, on, out));
+  const from = place([0, 0], 0);
+  const axes = [place([1, 0], 0).sub(from), place([0, 1], 0).sub(from), place([0, 0], 1).sub(from)] as const;
+  body.applyMatrix4(new Matrix4().makeBasis(...axes).setPosition(place([0, 0], faces[0])));
+  const over = new Matrix4().makeScale(1, -1, 1);
+  if (hand === 'port') body.applyMatrix4(over);
+  if (hand !== 'pair') return alongGrain(body);
+  const both = [body.toNonIndexed(), body.clone().applyMatrix4(over).toNonIndexed()];
+  const position = both.flatMap((one) => [...one.getAttribute('position').array]);
+  const pair = new BufferGeometry();
+  pair.setAttribute('position', new BufferAttribute(new Float32Array(position), 3));
+  pair.computeVertexNormals();
+  return alongGrain(pair);
 }
 
 /** Rings of a member drawn: closer ones are not seen. */

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { frameOfThing, framesStage, type Frame } from '@kalotrope/core/frames';
+import { frameOfThing, framesStage, girderOfThing, type Frame } from '@kalotrope/core/frames';
 import {
   formatDeg,
   formatFine,
@@ -23,6 +23,8 @@ import { CutFields } from './CutFields';
 import { EdgeSchools } from './EdgeSchools';
 import { FrameFields } from './FrameFields';
 import { FramesStrip } from './FramesStrip';
+import { GirderDrawing } from './GirderDrawing';
+import { Girders } from './Girders';
 import { Members } from './Members';
 import { RollingBevels } from './RollingBevels';
 import { ShapeFields } from './ShapeFields';
@@ -33,7 +35,8 @@ export default function FramesPage() {
   const project = useAppSelector(selectProject);
   const choice = useAppSelector(selectPicked);
   if (!derived || !project) return null;
-  const { frames, members, bevels } = derived.frames.value;
+  const { frames, members, girders, bevels } = derived.frames.value;
+  const girder = girders.find(({ id }) => id === girderOfThing(choice));
   const part = project.frames;
   const plans = part.frames;
   const plan = plans.find(({ id }) => id === frameOfThing(choice)) ?? plans[0];
@@ -42,7 +45,9 @@ export default function FramesPage() {
     <>
       <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
         <FramesStrip plans={plans} frames={frames} picked={plan?.id} />
-        {frame ? (
+        {girder ? (
+          <GirderDrawing girder={girder} corner={<InTheRound />} />
+        ) : frame ? (
           <FrameDrawing frame={frame} corner={<InTheRound />} />
         ) : (
           <Typography sx={{ flex: 1, p: 3 }}>
@@ -68,6 +73,7 @@ export default function FramesPage() {
         {frame && <EdgeTable frame={frame} />}
         {frame && <Timbers frame={frame} part={part} />}
         <Members part={part} runs={members} />
+        <Girders part={part} girders={girders} />
         <RollingBevels bevels={bevels} step={part.bevelStep} />
       </Slip>
     </>

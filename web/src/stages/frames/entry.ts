@@ -1,6 +1,15 @@
 /** Frames, as the bench shows it. */
 import { lazy } from 'react';
-import { frameOfThing, framesStage, memberOfThing, memberThing, frameThing, placeInBoat } from '@kalotrope/core/frames';
+import {
+  frameOfThing,
+  framesStage,
+  girderOfThing,
+  girderThing,
+  memberOfThing,
+  memberThing,
+  frameThing,
+  placeInBoat,
+} from '@kalotrope/core/frames';
 import { layTape } from '@kalotrope/core/lines';
 import { plural } from '../../controls/words';
 import type { StageEntry } from '../../state/stage-entry';
@@ -15,6 +24,7 @@ export const framesEntry: StageEntry = {
   things: ({ derived: { frames } }) => [
     ...frames.value.frames.map(({ id, name }) => ({ label: `Frame: ${name}`, pick: frameThing(id) })),
     ...frames.value.members.map(({ id, name }) => ({ label: `Member: ${name}`, pick: memberThing(id) })),
+    ...frames.value.girders.map(({ id, name }) => ({ label: `Girder: ${name}`, pick: girderThing(id) })),
   ],
   settings: ({ frames }) => [
     ...(frames.frames.length > 0
@@ -26,7 +36,8 @@ export const framesEntry: StageEntry = {
     { label: BEVEL_STEP, section: BEVELS_SECTION },
   ],
   steps: ({ derived: { derived } }) => (derived?.frames.value.frames ?? []).map(({ id }) => frameThing(id)),
-  pickAt: ({ part }) => (part && (frameOfThing(part) ?? memberOfThing(part)) !== undefined ? part : undefined),
+  pickAt: ({ part }) =>
+    part && (frameOfThing(part) ?? memberOfThing(part) ?? girderOfThing(part)) !== undefined ? part : undefined,
   tape: (derived, picked) => {
     const frame = derived.frames.value.frames.find(({ id }) => id === frameOfThing(picked));
     return (

@@ -1,5 +1,12 @@
 /** What the choices of a frame are called. */
-import { framesStage, type FramePlan, type Member, type Opening, type TimberSettings } from '@kalotrope/core/frames';
+import {
+  framesStage,
+  type FramePlan,
+  type GirderPlan,
+  type Member,
+  type Opening,
+  type TimberSettings,
+} from '@kalotrope/core/frames';
 
 export const DATUM_PATH = [framesStage.name, 'datum'];
 
@@ -52,12 +59,29 @@ export const TIMBER_CORNERS: Readonly<Record<TimberSettings['corner'], string>> 
 };
 export const PLATE_FACES = { 0: 'none', 1: 'on one face', 2: 'on both faces' } as const;
 
+export const GIRDER_HANDS: Readonly<Record<GirderPlan['hand'], string>> = {
+  centre: 'on the centreline',
+  pair: 'a pair, port and starboard',
+  starboard: 'starboard only',
+  port: 'port only',
+};
+export const GIRDER_TOPS: Readonly<Record<GirderPlan['top']['kind'], string>> = {
+  straight: 'straight between two heights',
+  sheer: 'along the sheer',
+};
+export const HALVINGS: Readonly<Record<GirderPlan['halving'], string>> = {
+  frame: 'halved, the frame goes over it',
+  girder: 'halved, it goes over the frame',
+  between: 'in pieces between them',
+};
+
 /** The parts of the slip, and the labels of what can always be set in them. */
 export const SHAPE_SECTION = 'Its shape';
 export const EDGE_SECTION = 'How its edges are made';
 export const TIMBER_SECTION = 'Its timbers';
 export const CUT_SECTION = 'Openings and limber holes';
 export const MEMBERS_SECTION = 'Members along the hull';
+export const GIRDERS_SECTION = 'Girders along the boat';
 export const BEVELS_SECTION = 'Bevels along a line';
 export const SHAPE_LABELS = {
   rake: 'Rake, top aft, °',
