@@ -15,7 +15,7 @@ import {
   type ExportTable,
   type SheetHead,
 } from '../formats';
-import { at, boundsOf, lerp2, simplify, type Region, type Vec2 } from '../geometry';
+import { at, boundsOf, lerp2, simplify, type Region, type Vec2, type Vec3 } from '../geometry';
 import { formatThickness, formatWithUnit, type Notation } from '../measure';
 import { planeMark, type Panel } from '../panels';
 import type { Marks } from '../stage';
@@ -140,6 +140,48 @@ export function marksOfFrame(panel: Panel, frame: Frame): FrameMark[] {
     .filter(({ curve }) => curve.length > 1);
 }
 
+/**
+ * On a panel's outside face the line over the middle of what timber stands behind it, for screws that are driven from
+ * there: undefined where none does. A mould's are drawn again, and a bulkhead takes none in its edge.
+ */
+export function outsideLine(panel: Panel, frame: Frame, thickness: number): readonly Vec2[] | undefined {
+  if (frame.material !== 'timber' || frame.kind === 'mould') return undefined;
+  const { normal, level } = planeOf(frame);
+  const middle = level + ((frame.face === 'fore' ? 1 : -1) * frame.width) / 2;
+  const reach = (place: Vec3) => reaches(frame.reach, place);
+  const line = planeMark(panel, { normal, level: middle }, reach, (panel.insideMm ?? 0) - thickness);
+  return line.length > 1 ? line : undefined;
+}
+
+/** Lines on a panel's outside face: over the middle of frames' timbers, and of members inside. */
+export function outsideOfPanel(panel: Panel, { frames, members }: FramesValue, thickness: number): Marks {
+  const over = frames.flatMap((frame) => {
+    const line = outsideLine(panel, frame, thickness);
+    return line ? [{ name: frame.name, line }] : [];
+  });
+  // a member stands square to the skin: its middle is the same on either face
+  const along = members.flatMap(({ marks }) =>
+    marks
+      .filter((mark) => mark.panel === panel.id)
+      .map(({ near, far }) => near.map((p, i) => lerp2(p, at(far, i), 0.5))),
+  );
+  const thin = { layerName: OUTSIDE, widthMm: THIN_MM };
+  return {
+    paths: [...over.map(({ line }) => line), ...along].map((line) => ({
+      ...openPath(simplify(line, MARK_OFF_MM)),
+      ...thin,
+    })),
+    texts: over.map(({ name, line }): DrawnText => {
+      const [x, y] = at(line, line.length >> 1);
+      return { at: [x + WORD_OFF_MM, y], heightMm: TEXT_MM * 0.55, text: `${name}, outside`, layerName: OUTSIDE };
+    }),
+  };
+}
+
+const OUTSIDE = 'OUTSIDE';
+const THIN_MM = 0.18;
+const WORD_OFF_MM = 4;
+
 /** Where members lie on a panel's inside face, between two lines; the name stands along the upper one. */
 export function membersOnPanel(panel: Panel, members: readonly MemberRun[]): Marks {
   const marks = members.flatMap(({ name, marks: own }) =>
@@ -200,7 +242,7 @@ const frameCsv = (frame: Frame, notation: Notation): string =>
 
 /** What the frames are drawn from. */
 export type FramesWhole = {
-  readonly project: { readonly notation: Notation };
+  readonly project: { readonly notation: Notation; readonly panels: { readonly thickness: number } };
   readonly values: { readonly frames: FramesValue };
   readonly sheetHead: SheetHead;
 };

@@ -5,7 +5,7 @@ import { distanceToSegment } from '../geometry/polyline';
 import { applyEdits, createDerive, demoProject, DEMO_IDS, type Project } from '../project';
 import { faceAt } from '../panels';
 import { sectionBy } from '../surface';
-import { framesDrawings, marksOfFrame } from './drawings';
+import { framesDrawings, marksOfFrame, outsideLine } from './drawings';
 import { asSeen, cutAsSeen } from './frame';
 import { placeInBoat, placeInPlane, planeOf } from './section';
 
@@ -82,6 +82,26 @@ describe.each(boats)('the frames of $name', ({ derived, project }) => {
           }
         });
       }
+  });
+
+  it('of timber are marked on the outside over their middle, within 0.1 mm', () => {
+    const lines = frames.flatMap((frame) =>
+      panels.flatMap((panel) => {
+        const line = outsideLine(panel, frame, project.panels.thickness);
+        return line ? [{ frame, panel, line }] : [];
+      }),
+    );
+    expect(lines.length > 0).toBe(project.school === 'framed');
+    for (const { frame, panel, line } of lines) {
+      const { normal, level } = planeOf(frame);
+      const wanted = level + ((frame.face === 'fore' ? 1 : -1) * frame.width) / 2;
+      for (const flat of inner(line)) {
+        const face = faceAt(panel, flat);
+        if (!face) throw new Error(`${frame.name}: off ${panel.name}`);
+        const place = sub3(face.space, scale3(face.normal, (panel.insideMm ?? 0) - project.panels.thickness));
+        expect(Math.abs(dot3(place, normal) - wanted)).toBeLessThan(0.1);
+      }
+    }
   });
 
   it('are seen from their station face: a place to starboard on the left of a forward one', () => {

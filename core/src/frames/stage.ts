@@ -5,7 +5,14 @@ import { usualIn } from '../measure';
 import { defineStage } from '../stage';
 import * as constants from './constants';
 import { girdersOnPanel } from './girder/drawings';
-import { framesDrawings, framesOnPanel, framesTables, membersOnPanel, type FramesWhole } from './drawings';
+import {
+  framesDrawings,
+  framesOnPanel,
+  framesTables,
+  membersOnPanel,
+  outsideOfPanel,
+  type FramesWhole,
+} from './drawings';
 import { FRAMES_FINDINGS } from './findings';
 import { shapeGirders } from './girder/girders';
 import { runMembers, shapeFrames } from './judge';
@@ -66,11 +73,12 @@ export const framesStage = defineStage<{
   },
   drawings: framesDrawings,
   sheets: framesSheets,
-  marksOn: (panel, { values: { frames } }) => {
+  marksOn: (panel, { project, values: { frames } }) => {
     const marks = [
       framesOnPanel(panel, frames.frames),
       girdersOnPanel(panel, frames.girders),
       membersOnPanel(panel, frames.members),
+      outsideOfPanel(panel, frames, project.panels.thickness),
     ];
     return { paths: marks.flatMap(({ paths }) => paths), texts: marks.flatMap(({ texts }) => texts) };
   },

@@ -69,6 +69,12 @@ export const WORDS: readonly Word[] = [
     picture: 'ring',
   },
   {
+    id: 'cross-spall',
+    word: 'Cross-spall',
+    meaning: 'A board across a frame that keeps it to its breadth while the boat is built, and is taken out after.',
+    picture: 'timbers',
+  },
+  {
     id: 'curvature-comb',
     word: 'Curvature comb',
     meaning: 'Teeth set on a line, the longer the sharper it bends there: humps and flats stand out.',
@@ -126,6 +132,12 @@ export const WORDS: readonly Word[] = [
     forms: ['kerf'],
   },
   {
+    id: 'girder',
+    word: 'Girder',
+    meaning: 'An upright part that stands along the boat on the bottom, halved into the frames that it crosses.',
+    picture: 'timbers',
+  },
+  {
     id: 'grain',
     word: 'Grain',
     meaning: 'Which way the wood of the outer plies runs; a panel bends more easily across it and is stiffer along it.',
@@ -136,6 +148,12 @@ export const WORDS: readonly Word[] = [
     word: 'Guide line',
     meaning: 'A line that bounds no panel: a deck edge, a waterline, the outline of a stem.',
     picture: 'profile',
+  },
+  {
+    id: 'gusset',
+    word: 'Gusset',
+    meaning: 'A plate over the joint of two timbers, which carries what the joint would not.',
+    picture: 'timbers',
   },
   {
     id: 'half-breadth',

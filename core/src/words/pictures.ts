@@ -152,6 +152,54 @@ function ringAndBulkhead(): Picture {
   };
 }
 
+function timbers(): Picture {
+  const right: Point[] = [
+    [240, 190],
+    [352, 190],
+    [400, 50],
+  ];
+  const over = (points: readonly Point[]) => points.map(([x, y]): Point => [480 - x, y]);
+  const floor: Point[] = [
+    [128, 190],
+    [352, 190],
+    [360, 166],
+    [120, 166],
+  ];
+  const side: Point[] = [
+    [360, 166],
+    [400, 50],
+    [378, 50],
+    [338, 166],
+  ];
+  const gusset: Point[] = [
+    [300, 166],
+    [300, 190],
+    [352, 190],
+    [376, 120],
+    [354, 120],
+  ];
+  return {
+    title: 'A frame of sawn timber, with what holds it together',
+    width: WIDTH,
+    height: 236,
+    paths: [
+      closed('part', ...floor),
+      closed('part', ...side),
+      closed('part', ...over(side)),
+      closed('glue', ...gusset),
+      closed('glue', ...over(gusset)),
+      closed('glue', [234, 190], [246, 190], [246, 130], [234, 130]),
+      closed('thin', [98, 66], [382, 66], [386, 84], [94, 84]),
+      open('edge', ...over(right).reverse(), ...right),
+    ],
+    labels: [
+      label('Cross-spall', [240, 56], 'cross-spall', 'middle'),
+      label('Gusset', [292, 150], 'gusset', 'end'),
+      label('Girder', [240, 122], 'girder', 'middle'),
+    ],
+  };
+}
+
 function section(): Picture {
   const half: Point[] = [
     [240, 176],
@@ -367,6 +415,7 @@ function sheet(): Picture {
 
 export const PICTURES = {
   ring: ringAndBulkhead(),
+  timbers: timbers(),
   profile: profile(),
   section: section(),
   body: body(),

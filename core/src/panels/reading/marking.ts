@@ -187,15 +187,16 @@ export function stationMarks(panel: Panel, stations: readonly { label: string; x
 
 /**
  * The curve in which a plane meets the panel's inside face, on the flat, where what stands there reaches; empty where
- * it misses it.
+ * it misses it. On another face, so far inside of the lines' surface, where that is given.
  */
 export const planeMark = (
   panel: Panel,
   plane: Plane,
   reaches: (place: Vec3) => boolean = () => true,
+  insideMm = panel.insideMm,
 ): readonly Vec2[] =>
   onPanel(
-    sectionBy(panel.rulings, plane, panel.insideMm).flatMap(({ space, flat }) => (reaches(space) ? [flat] : [])),
+    sectionBy(panel.rulings, plane, insideMm).flatMap(({ space, flat }) => (reaches(space) ? [flat] : [])),
     panel.outline,
   );
 
