@@ -98,3 +98,36 @@ test('on a phone the tape stays at the foot of the screen, and nothing lies unde
   expect(tapeBox!.y + tapeBox!.height).toBeCloseTo(844, 0); // both are on the page: just scrolled to
   expect(lastBox!.y + lastBox!.height).toBeLessThanOrEqual(tapeBox!.y + 1);
 });
+
+test('a frame of timber has its pieces; a girder is added, picked, halved, and stands on the sheets', async ({
+  page,
+}) => {
+  await openFrames(page);
+  await choose(page, 'What it is', 'sawn frame, timber');
+  await unfold(page, 'Its timbers', 'Girders along the boat', 'Screws through the skin');
+  const pieces = slip(page).getByRole('table', { name: 'Pieces' });
+  await expect(pieces.getByRole('row', { name: /^Floor 2/ })).toBeVisible();
+  await expect(pieces.getByRole('row', { name: /^Butt block 2/ })).toBeVisible();
+  await choose(page, 'At the corners', 'the floor runs out to the skin');
+  await expect(
+    slip(page)
+      .getByText(/at the skin: .* long inside/)
+      .first(),
+  ).toBeVisible();
+  await slip(page).getByRole('button', { name: 'Add a girder' }).click();
+  await expect(page.getByRole('img', { name: 'Girder 1' })).toBeVisible();
+  await choose(page, 'At the frames', 'in pieces between them');
+  await expect(slip(page).getByRole('row', { name: /^Girder 1 1 [23]/ })).toBeVisible();
+  await type(page, 'Screws every, 0: none', '100');
+  await expect(
+    slip(page)
+      .getByRole('table', { name: /^Screws/ })
+      .getByRole('row'),
+  ).not.toHaveCount(0);
+  await type(page, 'Height, fore end', '1');
+  await type(page, 'Height, after end', '1');
+  await expect(slip(page).getByText(/Nothing is left of Girder 1/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take out girder 1' }).click();
+  await expect(slip(page).getByText(/Nothing is left of Girder 1/)).toBeHidden();
+  await expectNoFaults(page);
+});

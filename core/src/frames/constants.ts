@@ -19,4 +19,5 @@ export const PLANK_BREADTH = house(100, 'mm', 'of a mould: the cheapest straight
 export const GUSSET_THICKNESS = house(9, 'mm', 'as strong as the joint of 20 mm timber that it covers');
 export const BLOCK_THICKNESS = house(18, 'mm', 'of a mould: takes a screw, and can be any leftover');
 export const GUSSET_LEG = house(150, 'mm', 'about twice the breadth of the timber, for four screws and the glue');
+export const SCREW_ENDS = house(25, 'mm', 'nearer to its end a timber splits');
 export const BEVEL_STEP = house(300, 'mm', 'a hand’s span on the log; between, a bevel rolls evenly');

@@ -15,7 +15,7 @@ import {
   type ExportTable,
   type SheetHead,
 } from '../formats';
-import { at, boundsOf, lerp2, simplify, type Region, type Vec2, type Vec3 } from '../geometry';
+import { at, boundsOf, lerp2, simplify, type Region, type Vec2 } from '../geometry';
 import { formatThickness, formatWithUnit, type Notation } from '../measure';
 import { planeMark, type Panel } from '../panels';
 import type { Marks } from '../stage';
@@ -26,6 +26,7 @@ import { frameMaterial } from './material';
 import type { RollingBevel } from './rolling-bevel';
 import { girderDrawings } from './girder/drawings';
 import { planeOf } from './section';
+import type { ScrewRow } from './screws';
 import { platesOfFrame } from './timber/plates';
 import { handWords } from './timber/words';
 
@@ -140,48 +141,6 @@ export function marksOfFrame(panel: Panel, frame: Frame): FrameMark[] {
     .filter(({ curve }) => curve.length > 1);
 }
 
-/**
- * On a panel's outside face the line over the middle of what timber stands behind it, for screws that are driven from
- * there: undefined where none does. A mould's are drawn again, and a bulkhead takes none in its edge.
- */
-export function outsideLine(panel: Panel, frame: Frame, thickness: number): readonly Vec2[] | undefined {
-  if (frame.material !== 'timber' || frame.kind === 'mould') return undefined;
-  const { normal, level } = planeOf(frame);
-  const middle = level + ((frame.face === 'fore' ? 1 : -1) * frame.width) / 2;
-  const reach = (place: Vec3) => reaches(frame.reach, place);
-  const line = planeMark(panel, { normal, level: middle }, reach, (panel.insideMm ?? 0) - thickness);
-  return line.length > 1 ? line : undefined;
-}
-
-/** Lines on a panel's outside face: over the middle of frames' timbers, and of members inside. */
-export function outsideOfPanel(panel: Panel, { frames, members }: FramesValue, thickness: number): Marks {
-  const over = frames.flatMap((frame) => {
-    const line = outsideLine(panel, frame, thickness);
-    return line ? [{ name: frame.name, line }] : [];
-  });
-  // a member stands square to the skin: its middle is the same on either face
-  const along = members.flatMap(({ marks }) =>
-    marks
-      .filter((mark) => mark.panel === panel.id)
-      .map(({ near, far }) => near.map((p, i) => lerp2(p, at(far, i), 0.5))),
-  );
-  const thin = { layerName: OUTSIDE, widthMm: THIN_MM };
-  return {
-    paths: [...over.map(({ line }) => line), ...along].map((line) => ({
-      ...openPath(simplify(line, MARK_OFF_MM)),
-      ...thin,
-    })),
-    texts: over.map(({ name, line }): DrawnText => {
-      const [x, y] = at(line, line.length >> 1);
-      return { at: [x + WORD_OFF_MM, y], heightMm: TEXT_MM * 0.55, text: `${name}, outside`, layerName: OUTSIDE };
-    }),
-  };
-}
-
-const OUTSIDE = 'OUTSIDE';
-const THIN_MM = 0.18;
-const WORD_OFF_MM = 4;
-
 /** Where members lie on a panel's inside face, between two lines; the name stands along the upper one. */
 export function membersOnPanel(panel: Panel, members: readonly MemberRun[]): Marks {
   const marks = members.flatMap(({ name, marks: own }) =>
@@ -267,6 +226,19 @@ const bevelCsv = ({ rows }: RollingBevel, notation: Notation): string =>
     ]),
   );
 
+/** Rows of screws; none where there are none. */
+function screwTables(rows: readonly ScrewRow[], notation: Notation): ExportTable[] {
+  if (rows.length === 0) return [];
+  const lengths = ['spacing', 'length_at_most'].map((name) => lengthHead(name, notation));
+  const cells = rows.map(({ panelName, into, count, spacingMm, lengthMm }) => [
+    ...[panelName, into, count],
+    ...[spacingMm, lengthMm].map((mm) => lengthCell(mm, notation)),
+  ]);
+  return [
+    { name: 'screws', title: 'Screws through the skin', csv: csv(['panel', 'into', 'count', ...lengths], cells) },
+  ];
+}
+
 /** All pieces of sawn timber, as they are cut; none where there are none. */
 function timberTables(frames: readonly Frame[], notation: Notation): ExportTable[] {
   const rows = frames.flatMap((frame) =>
@@ -313,4 +285,5 @@ export const framesTables = ({ project, values }: FramesWhole): ExportTable[] =>
     csv: bevelCsv(bevel, project.notation),
   })),
   ...timberTables(values.frames.frames, project.notation),
+  ...screwTables(values.frames.screws, project.notation),
 ];

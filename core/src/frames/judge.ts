@@ -21,6 +21,7 @@ import type { Girder } from './girder/girder';
 import { shapeFrame, type Frame, type FrameMaking } from './frame';
 import { runMember, type MemberRun, type SkinFaces } from './member';
 import type { RollingBevel } from './rolling-bevel';
+import type { ScrewRow } from './screws';
 import type { FramePlan, FramesPart, Member } from './schema';
 import { placeInBoat } from './section';
 import { frameThing, memberThing } from './things';
@@ -31,6 +32,7 @@ export type FramesMaking = FrameMaking & { readonly keep: FramesPart['keep'] };
 export type FramesValue = {
   readonly frames: readonly Frame[];
   readonly members: readonly MemberRun[];
+  readonly screws: readonly ScrewRow[];
   /** Parts that stand along the boat. */
   readonly girders: readonly Girder[];
   /** Along every line that panels meet on, and a straight stem or stern. */

@@ -5,7 +5,8 @@ import { distanceToSegment } from '../geometry/polyline';
 import { applyEdits, createDerive, demoProject, DEMO_IDS, type Project } from '../project';
 import { faceAt } from '../panels';
 import { sectionBy } from '../surface';
-import { framesDrawings, marksOfFrame, outsideLine } from './drawings';
+import { framesDrawings, marksOfFrame } from './drawings';
+import { outsideLine } from './outside';
 import { asSeen, cutAsSeen } from './frame';
 import { placeInBoat, placeInPlane, planeOf } from './section';
 

@@ -171,6 +171,11 @@ const girderSchema = z.object({
 export const framesSchema = z.object({
   frames: z.array(framePlanSchema).max(60),
   members: z.array(memberSchema).max(40),
+  /** Through the skin into the timber behind it; every 0: none. */
+  screws: z.object({
+    spacing: lengthOrNone('Screws every', 20, 1000),
+    ends: lengthField('First screw from an end', 5, 500),
+  }),
   /** Parts that stand along the boat. */
   girders: z.array(girderSchema).max(20),
   sawn: timberSchema,

@@ -5,18 +5,13 @@ import { usualIn } from '../measure';
 import { defineStage } from '../stage';
 import * as constants from './constants';
 import { girdersOnPanel } from './girder/drawings';
-import {
-  framesDrawings,
-  framesOnPanel,
-  framesTables,
-  membersOnPanel,
-  outsideOfPanel,
-  type FramesWhole,
-} from './drawings';
+import { framesDrawings, framesOnPanel, framesTables, membersOnPanel, type FramesWhole } from './drawings';
 import { FRAMES_FINDINGS } from './findings';
 import { shapeGirders } from './girder/girders';
 import { runMembers, shapeFrames } from './judge';
 import { bevelsOf } from './rolling-bevel';
+import { outsideOfPanel } from './outside';
+import { screwRows } from './screws';
 import { framesAtStations, keptIn, timberIn } from './plans';
 import { framesSchema, type School } from './schema';
 import { framesSheets } from './sheets';
@@ -39,6 +34,7 @@ export const framesStage = defineStage<{
     frames: framesAtStations(lines),
     members: [],
     girders: [],
+    screws: { spacing: 0, ends: usualIn(constants.SCREW_ENDS.value, notation) },
     bevelStep: usualIn(constants.BEVEL_STEP.value, notation),
     datum: { kind: 'fore', of: '' } as const,
     filletGap: usualIn(constants.FILLET_GAP.value, notation),
@@ -47,7 +43,11 @@ export const framesStage = defineStage<{
   }),
   catalogue: FRAMES_FINDINGS,
   constants,
-  run: ({ frames, members, girders, bevelStep, filletGap: gap, keep, sawn, moulds }, { project, values }, remember) => {
+  run: (
+    { frames, members, girders, screws, bevelStep, filletGap: gap, keep, sawn, moulds },
+    { project, values },
+    remember,
+  ) => {
     const { thickness, linesTo } = project.panels;
     const { panels, strips } = values.panels;
     const skin = depthOfInside({ thickness, linesTo });
@@ -65,6 +65,10 @@ export const framesStage = defineStage<{
       value: {
         ...standing.value,
         members: runs.value,
+        screws: remember('screws', screwRows, panels, {
+          ...{ frames: standing.value.frames, members: runs.value },
+          ...{ thickness, screws: { ...screws } },
+        }),
         bevels: bevelsOf(values.lines, panels, bevelStep, remember),
       },
       findings: [...shaped.findings, ...standing.findings, ...runs.findings],

@@ -200,12 +200,18 @@ describe('readProject', () => {
       bevelStep: 300,
       datum: { kind: 'fore', of: '' },
       girders: [],
+      screws: { spacing: 0, ends: 25 },
       ...timberIn('mm'),
     });
   });
   it('brings the frozen seventh version up: sawn frames and moulds have their stock', () => {
     const read = readProject(version7);
-    expect(read.ok && read.project.frames).toEqual({ ...version7.frames, girders: [], ...timberIn('mm') });
+    expect(read.ok && read.project.frames).toEqual({
+      ...version7.frames,
+      girders: [],
+      screws: { spacing: 0, ends: 25 },
+      ...timberIn('mm'),
+    });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

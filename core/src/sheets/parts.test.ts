@@ -204,6 +204,6 @@ describe('a laid-out sheet, as it is cut from', () => {
     for (const { radius, layer } of circles) expect([radius, layer]).toEqual([1.5, 'HOLES']);
     const layers = new Set(read?.entities.map(({ layer }) => layer));
     for (const layer of layers)
-      expect(['CUT', 'MARK', 'TEXT', 'HOLES', 'FRAMES', 'MEMBERS', 'OUTSIDE', 'WATERLINE']).toContain(layer);
+      expect(['CUT', 'MARK', 'TEXT', 'HOLES', 'FRAMES', 'MEMBERS', 'OUTSIDE', 'SCREWS', 'WATERLINE']).toContain(layer);
   });
 });

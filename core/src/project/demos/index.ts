@@ -112,6 +112,7 @@ function orrin(id: string): Project {
       ...base.frames,
       frames: numbered('Frame', 20, [609.6, 1371.6, 2057.4]),
       sawn: ORRIN_STOCK,
+      screws: { spacing: 101.6, ends: 25.4 },
       members: [
         stringer({
           ...{ id: 'log', name: 'Chine log', line: 'chine', side: 'outside', isThrough: false },

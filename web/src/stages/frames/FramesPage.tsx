@@ -27,6 +27,7 @@ import { GirderDrawing } from './GirderDrawing';
 import { Girders } from './Girders';
 import { Members } from './Members';
 import { RollingBevels } from './RollingBevels';
+import { Screws } from './Screws';
 import { ShapeFields } from './ShapeFields';
 import { Timbers } from './Timbers';
 
@@ -35,7 +36,7 @@ export default function FramesPage() {
   const project = useAppSelector(selectProject);
   const choice = useAppSelector(selectPicked);
   if (!derived || !project) return null;
-  const { frames, members, girders, bevels } = derived.frames.value;
+  const { frames, members, girders, screws, bevels } = derived.frames.value;
   const girder = girders.find(({ id }) => id === girderOfThing(choice));
   const part = project.frames;
   const plans = part.frames;
@@ -74,6 +75,7 @@ export default function FramesPage() {
         {frame && <Timbers frame={frame} part={part} />}
         <Members part={part} runs={members} />
         <Girders part={part} girders={girders} />
+        <Screws part={part} rows={screws} />
         <RollingBevels bevels={bevels} step={part.bevelStep} />
       </Slip>
     </>

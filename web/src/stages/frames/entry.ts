@@ -14,7 +14,16 @@ import { layTape } from '@kalotrope/core/lines';
 import { plural } from '../../controls/words';
 import type { StageEntry } from '../../state/stage-entry';
 import { waitsForLines } from '../../state/waits';
-import { BEVEL_STEP, BEVELS_SECTION, EDGE_SECTION, SHAPE_LABELS, SHAPE_SECTION, WHOLE_PART } from './frame-words';
+import {
+  BEVEL_STEP,
+  BEVELS_SECTION,
+  EDGE_SECTION,
+  SCREW_LABELS,
+  SCREWS_SECTION,
+  SHAPE_LABELS,
+  SHAPE_SECTION,
+  WHOLE_PART,
+} from './frame-words';
 
 export const framesEntry: StageEntry = {
   stage: framesStage.name,
@@ -33,6 +42,7 @@ export const framesEntry: StageEntry = {
           { label: WHOLE_PART, section: EDGE_SECTION },
         ]
       : []),
+    ...Object.values(SCREW_LABELS).map((label) => ({ label, section: SCREWS_SECTION })),
     { label: BEVEL_STEP, section: BEVELS_SECTION },
   ],
   steps: ({ derived: { derived } }) => (derived?.frames.value.frames ?? []).map(({ id }) => frameThing(id)),
