@@ -70,6 +70,10 @@ export function blankOf(
 export const plainOutline = (section: FrameSection): Outline =>
   bothHalves(joinedHalf(section, () => (p) => Math.max(0, p.otherFaceOffset)).half, []);
 
+/** The edge of the other face at the skin, from the centreline up. */
+export const otherFaceHalf = (section: FrameSection): readonly Vec2[] =>
+  joinedHalf(section, () => (p) => p.otherFaceOffset).half;
+
 /** The section within which a plate of a thickness on either face stands clear of the skin. */
 export const outlineForPlates = (section: FrameSection, thickness: number): Outline =>
   bothHalves(

@@ -15,7 +15,17 @@ import {
   type ExportTable,
   type SheetHead,
 } from '../formats';
-import { at, boundsOf, lerp2, simplify, type Region, type Vec2 } from '../geometry';
+import {
+  at,
+  boundsOf,
+  distance2,
+  lerp2,
+  pointAtLength,
+  polylineLength,
+  simplify,
+  type Region,
+  type Vec2,
+} from '../geometry';
 import { formatThickness, formatWithUnit, type Notation } from '../measure';
 import { planeMark, type Panel } from '../panels';
 import type { Marks } from '../stage';
@@ -24,6 +34,7 @@ import type { FramesValue } from './judge';
 import type { MemberRun } from './member';
 import { frameMaterial } from './material';
 import type { RollingBevel } from './rolling-bevel';
+import { bevelStick } from './bevel-stick';
 import { girderDrawings } from './girder/drawings';
 import { planeOf } from './section';
 import type { ScrewRow } from './screws';
@@ -47,10 +58,50 @@ function frameDrawing(frame: Frame, notation: Notation): Drawing {
       ...holes.map((hole) => closedPath('cut', hole)),
       ...faceCurves(frame).map((curve) => openPath(curve)),
       ...timberLines(frame).map((line) => openPath(line)),
+      ...bevelLines(frame).map((line) => ({ ...openPath(line), widthMm: THIN_MM })),
       ...(frame.hand === 'across' ? [straightPath([0, low], [0, high])] : []),
     ],
     texts: wordsOf(frame, cut, notation),
   };
+}
+
+/** Thinner than what is marked to work to. */
+const THIN_MM = 0.18;
+/** Of a broken line: what is drawn, and what is left out. */
+const DASH_MM = [12, 6] as const;
+/** Between the strokes across what is taken off; where less is, none is drawn. */
+const HATCH_MM = 20;
+const LEAST_TAKEN_MM = 0.5;
+
+/** The other face's edge as a broken line, and strokes across what is taken off between the two. */
+export function bevelLines(frame: Pick<Frame, 'face' | 'outline' | 'hand' | 'otherFace'>): Vec2[][] {
+  const { otherFace } = frame;
+  if (!otherFace) return [];
+  return faceCurves(frame, otherFace).flatMap((curve, i) => {
+    const station = faceCurves(frame)[i] ?? [];
+    const long = polylineLength(curve);
+    const dashes = Array.from({ length: Math.ceil(long / (DASH_MM[0] + DASH_MM[1])) }, (_, k): Vec2[] => {
+      const from = k * (DASH_MM[0] + DASH_MM[1]);
+      return [pointAtLength(curve, from), pointAtLength(curve, Math.min(long, from + DASH_MM[0]))];
+    });
+    const strokes = Array.from({ length: Math.floor(long / HATCH_MM) }, (_, k) => {
+      const p = pointAtLength(curve, (k + 0.5) * HATCH_MM);
+      return [p, nearestOn(station, p)];
+    });
+    return [...dashes, ...strokes.filter(([a, b]) => a && b && distance2(a, b) > LEAST_TAKEN_MM)];
+  });
+}
+
+function nearestOn(line: readonly Vec2[], p: Vec2): Vec2 {
+  let best = at(line, 0);
+  for (let i = 1; i < line.length; i++) {
+    const [a, b] = [at(line, i - 1), at(line, i)];
+    const long2 = distance2(a, b) ** 2;
+    const w = long2 > 0 ? ((p[0] - a[0]) * (b[0] - a[0]) + (p[1] - a[1]) * (b[1] - a[1])) / long2 : 0;
+    const on = lerp2(a, b, Math.min(1, Math.max(0, w)));
+    if (distance2(on, p) < distance2(best, p)) best = on;
+  }
+  return best;
 }
 
 /** Of a frame of timber where two pieces meet, and what the plates cover, as it is seen. */
@@ -209,7 +260,10 @@ export type FramesWhole = {
 export const framesDrawings = ({ project, values }: FramesWhole): Drawing[] =>
   values.frames.frames
     .flatMap((frame) => [frameDrawing(frame, project.notation), ...plateDrawings(frame, project.notation)])
-    .concat(values.frames.girders.flatMap((girder) => girderDrawings(girder, project.notation)));
+    .concat(
+      values.frames.bevels.map((bevel) => bevelStick(bevel, project.notation)),
+      values.frames.girders.flatMap((girder) => girderDrawings(girder, project.notation)),
+    );
 
 const bevelCsv = ({ rows }: RollingBevel, notation: Notation): string =>
   csv(

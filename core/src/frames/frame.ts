@@ -2,7 +2,7 @@
 import { at, distance2, lerp2, netArea, type Region, type Vec2, type Vec3 } from '../geometry';
 import { toRad } from '../measure';
 import type { Panel, RoundedStrip } from '../panels';
-import { blankOf, type Blank, type EdgesMade } from './blank';
+import { blankOf, otherFaceHalf, type Blank, type EdgesMade } from './blank';
 import type { Notch } from './cuts';
 import { notchIn, type MemberRun } from './member';
 import type { FramePlan, FramesPart, Hand, School } from './schema';
@@ -21,6 +21,8 @@ export type Frame = Omit<FrameSection, 'edges'> & {
   /** Where along the skin it reaches; heights over the base line, absent: as far as the hull. */
   readonly reach: Reach;
   readonly edges: readonly MadeEdge[];
+  /** The edge of the face that is not the station's, where any is bevelled: starboard half, from the centreline up. */
+  readonly otherFace?: readonly Vec2[];
   /** What is cut, by the frame's own plane, y to starboard: of a pair the starboard part. */
   readonly cut: Region;
   /** Of sawn timber what it is put together from; absent: it is one piece of plywood. */
@@ -116,6 +118,7 @@ export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: Fr
   if (!cut) return { ok: false, why: 'nothing-left' };
   const { hand } = plan.bounds;
   const reach = reachOf(plan);
+  const isBevelled = section.edges.some(({ panel }) => edges.schoolOf(panel) === 'framed');
   const frame: Frame = {
     ...section,
     id: plan.id,
@@ -129,6 +132,7 @@ export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: Fr
       school: edges.schoolOf(edge.panel),
       seamMm: seamLength(edge, section, reach),
     })),
+    ...(isBevelled && { otherFace: otherFaceHalf(section) }),
     cut,
     openings: plan.openings.length,
     pieces: regions.length,

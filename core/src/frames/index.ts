@@ -26,7 +26,7 @@ export {
 } from './plans';
 export { platesOfFrame } from './timber/plates';
 export { bevelWords, endsWords, ORDER_OF_WORK } from './timber/words';
-export { faceCurves, framesDrawings, marksOfFrame, timberLines } from './drawings';
+export { faceCurves, framesDrawings, bevelLines, marksOfFrame, timberLines } from './drawings';
 export type { FramesWhole } from './drawings';
 export type { RollingBevel } from './rolling-bevel';
 export { rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';

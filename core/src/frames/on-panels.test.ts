@@ -5,7 +5,7 @@ import { distanceToSegment } from '../geometry/polyline';
 import { applyEdits, createDerive, demoProject, DEMO_IDS, type Project } from '../project';
 import { faceAt } from '../panels';
 import { sectionBy } from '../surface';
-import { framesDrawings, marksOfFrame } from './drawings';
+import { bevelLines, framesDrawings, marksOfFrame } from './drawings';
 import { outsideLine } from './outside';
 import { asSeen, cutAsSeen } from './frame';
 import { placeInBoat, placeInPlane, planeOf } from './section';
@@ -105,6 +105,18 @@ describe.each(boats)('the frames of $name', ({ derived, project }) => {
     }
   });
 
+  it('have the other face’s edge drawn broken where they are bevelled, and strokes across what is taken off', () => {
+    for (const frame of frames) {
+      const lines = bevelLines(frame);
+      const isBevelled = frame.edges.some(({ school }) => school === 'framed');
+      expect(lines.length > 0).toBe(isBevelled);
+      const most = Math.max(...frame.edges.flatMap(({ points }) => points.map((p) => Math.abs(p.otherFaceOffset))));
+      // strokes are as long as what is taken off; the rest are dashes
+      const strokes = lines.filter(([a, b]) => Math.hypot(a![0] - b![0], a![1] - b![1]) < most + 0.1);
+      if (isBevelled && most > 1) expect(strokes.length).toBeGreaterThan(10);
+    }
+  });
+
   it('are seen from their station face: a place to starboard on the left of a forward one', () => {
     for (const frame of frames) {
       const seen = cutAsSeen(frame);
@@ -190,7 +202,8 @@ it('a pair is drawn, listed and laid out as two hands, and a single hand as its 
   expect(parts.map(({ isPair }) => isPair)).toEqual([true, false, false]);
   const sheetHead = { boat: '', revision: 1, notation: 'mm', paper: 'A4', date: '' } as never; // not looked at
   const drawings = framesDrawings({ project: made.project, values: { frames: derived.frames.value }, sheetHead });
-  expect(drawings.map(({ hand }) => hand)).toEqual([
+  const ofFrames = drawings.filter(({ name }) => name.startsWith('frame'));
+  expect(ofFrames.map(({ hand }) => hand)).toEqual([
     '1 starboard, 1 port (mirrored), FORE face',
     '1 starboard, FORE face',
     '1 port, AFT face',

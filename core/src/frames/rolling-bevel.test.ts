@@ -3,6 +3,7 @@ import { at } from '../geometry';
 import { bendLines, type LinesTable } from '../lines';
 import { developPanels } from '../panels';
 import { tableOf } from './fixtures/table-of';
+import { bevelStick } from './bevel-stick';
 import { ripOf, rollingBevel } from './rolling-bevel';
 
 const bevelsOf = (lines: LinesTable, line: string) => {
@@ -90,4 +91,23 @@ it('a line that is none, or that no panel runs along, has no bevel', () => {
   const panels = developPanels(hull, { thickness: 6 }).value;
   expect(rollingBevel(hull, panels, { line: 'knuckle', step: 300 })).toBeUndefined();
   expect(rollingBevel(hull, panels, { line: 'stern', step: 300 })).toBeUndefined();
+});
+
+describe('a bevel stick', () => {
+  it('has a line for every row, each leaving square by its bevel, and says which is which', () => {
+    const bevel = bevelsOf(wedge, 'sheer');
+    const { paths, texts, name } = bevelStick(bevel, 'mm');
+    expect(name).toBe('stick-sheer');
+    const lines = paths.filter(({ layer }) => layer === 'mark').map(({ points }) => points);
+    expect(lines).toHaveLength(bevel.rows.length);
+    lines.forEach((line, i) => {
+      const [[x0, y0], [x1, y1]] = [at(line, 0), at(line, -1)];
+      expect((Math.atan2(x1 - x0, y1 - y0) * 180) / Math.PI).toBeCloseTo(at(bevel.rows, i).bevelDeg, 6);
+    });
+    expect(texts.slice(1).map(({ text }) => text)).toContain('st. 3');
+    // within the strip, and no line over the next
+    const [strip] = paths;
+    for (const line of lines)
+      for (const [x] of line) expect(x).toBeLessThan(Math.max(...strip!.points.map((p) => p[0])));
+  });
 });

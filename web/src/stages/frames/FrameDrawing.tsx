@@ -1,6 +1,14 @@
 import { useTheme } from '@mui/material/styles';
 import { useMemo, type ReactNode } from 'react';
-import { asSeen, cutAsSeen, faceCurves, placeInPlane, timberLines, type Frame } from '@kalotrope/core/frames';
+import {
+  asSeen,
+  bevelLines,
+  cutAsSeen,
+  faceCurves,
+  placeInPlane,
+  timberLines,
+  type Frame,
+} from '@kalotrope/core/frames';
 import { pointOnTape } from '@kalotrope/core/lines';
 import { formatDeg, formatWithUnit } from '@kalotrope/core/measure';
 import { selectNotation, selectPicked } from '../../state/selectors';
@@ -42,6 +50,9 @@ export function FrameDrawing({ frame, corner }: Props) {
             ))}
             {timberLines(frame).map((line, i) => (
               <path key={i} d={pathOf(line)} stroke={palette.text.secondary} strokeWidth={px} />
+            ))}
+            {bevelLines(frame).map((line, i) => (
+              <path key={i} d={pathOf(line)} stroke={palette.text.secondary} strokeWidth={0.8 * px} />
             ))}
             {faceCurves(frame).map((curve, i) => (
               <path
