@@ -76,7 +76,8 @@ export const FRAMES_FINDINGS = {
   'girder-nowhere': entry(
     { girder: word },
     ({ girder }) =>
-      `Nothing is left of ${girder}: it stands over no skin, or its top lies under it. Move it inward, or make it higher.`,
+      `Nothing is left of ${girder}: it stands over no skin, or its top lies under it. ` +
+      'Move it inward, or make it higher.',
     { girder: 'Girder 1' },
   ),
   'girder-short': entry(
@@ -89,7 +90,8 @@ export const FRAMES_FINDINGS = {
   'girder-in-pieces': entry(
     { girder: word, pieces: figure },
     ({ girder, pieces }) =>
-      `What is cut in ${girder} parts it into ${pieces} pieces. Make an opening smaller, or let it stand between frames.`,
+      `What is cut in ${girder} parts it into ${pieces} pieces. ` +
+      'Make an opening smaller, or let it stand between frames.',
     { girder: 'Girder 1', pieces: 2 },
   ),
   'member-nowhere': entry(

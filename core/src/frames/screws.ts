@@ -2,8 +2,8 @@
  * Screws through the skin into the timber behind it: where each goes on the panel's outside, and how long.
  *
  * Method (methods: fastenings): along every line over the middle of a timber, evenly, to a whole number of gaps; none
- * where another timber's notch is, or the end of one. Length: two and a half times the skin, or so much that 2 mm of the
- * timber are left before its far face, whichever is less.
+ * where another timber's notch is. Length: two and a half times the skin, or so much that 2 mm of the timber are
+ * left before its far face, whichever is less.
  */
 import { at, contains, lerp2, placeAtLength, polylineLength, type Vec2 } from '../geometry';
 import type { Panel } from '../panels';

@@ -4,8 +4,8 @@
  * Method: it stands upright over a straight line in plan, between two planes a thickness apart. Where each meets the
  * inside of the skin is found ruling by ruling, as a frame's section is (surface/section.ts, here run by run: a plane
  * along the boat leaves a panel and comes back to it). Of the runs that lie over one another the highest is the inside,
- * for the hull stands over its own chines. Filleted, it is cut to the higher of its two faces, less the gap; on timber to
- * the lower, leaving the bevel. Its top is a straight line between two heights, or follows the sheer.
+ * for the hull stands over its own chines. Filleted, it is cut to the higher of its two faces, less the gap; on timber
+ * to the lower, leaving the bevel. Its top is a straight line between two heights, or follows the sheer.
  * Conventions: its own plane, s aft along it from its fore end, z up from the base line. Of a pair the starboard one.
  * Accuracy: exact at the rulings, some 20 mm apart; between them straight.
  */

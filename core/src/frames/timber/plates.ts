@@ -1,7 +1,7 @@
 import type { Frame } from '../frame';
 import type { Plate } from './timbers';
 
-/** The plates of a frame as parts of the boat: with ids and names that no other frame's have, and the faces they lie on. */
+/** The plates of a frame as parts of the boat: with ids and names that no other frame's have, and their faces. */
 export const platesOfFrame = (
   frame: Pick<Frame, 'id' | 'name' | 'timbered' | 'face'>,
 ): (Omit<Plate, 'faces'> & { readonly faces: readonly ('fore' | 'aft')[] })[] =>

@@ -4,8 +4,8 @@
  *
  * Method: a timber is the strip of straight stock along a run (runs.ts), cut off at both ends by the lines that bound
  * it, and within what is cut of the whole part. At a corner two timbers meet on the line between their outer and inner
- * edges' crossings; or one runs out to the skin, and the other stands on it. Which line ends a timber is found along the
- * stock's middle. An end at the skin is a compound mitre (compound-mitre.ts), every other is square through the stock.
+ * edges' crossings; or one runs out to the skin, and the other stands on it. Which line ends a timber is found along
+ * the stock's middle. An end at the skin is a compound mitre (compound-mitre.ts), every other is square through the stock.
  * A plate covers a joint so far along both timbers on the inside, straight across the corner, within the smaller of
  * both faces as it is at the plate's own.
  * Conventions: the frame's own plane, the starboard half; outlines on the larger face, as the part is marked out.
@@ -31,7 +31,7 @@ import type { FrameEdge, FrameSection } from '../section';
 import { compoundMitre } from './compound-mitre';
 import { dot2, timberRuns, type TimberRun } from './runs';
 
-/** What ends a timber: the centreline, the line between two, another timber, the skin, or the part's own top or bound. */
+/** What ends a timber: the centreline, the line between two, another timber, the skin, the part's top or its bound. */
 export type EndKind = 'centre' | 'mitre' | 'timber' | 'skin' | 'top' | 'bound';
 
 export type TimberEnd = {

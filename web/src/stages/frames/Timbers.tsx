@@ -1,4 +1,4 @@
-/** What a frame of sawn timber, or a mould, is put together from: its stock, and each piece with its ends and bevels. */
+/** What a frame of sawn timber, or a mould, is put together from: its stock; each piece with its ends and bevels. */
 import Typography from '@mui/material/Typography';
 import type { EditValue } from '@kalotrope/core/findings';
 import {
