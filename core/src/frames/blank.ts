@@ -26,6 +26,7 @@ import {
   type Vec2,
 } from '../geometry';
 import { cutsIn, type Cut, type Notch } from './cuts';
+import { reliefsOf } from './relief';
 import type { FramePlan, School } from './schema';
 import type { FrameEdge, FrameEdgePoint, FrameSection } from './section';
 
@@ -39,6 +40,8 @@ export type EdgesMade = {
   readonly schoolOf: (panel: string) => School;
   /** Kept clear at a filleted edge. */
   readonly gap: number;
+  /** Of the cutter for which the inner corners of notches are relieved; absent: none. */
+  readonly relief?: number;
 };
 
 export type Blank = {
@@ -60,7 +63,9 @@ export function blankOf(
   const base = baseOf(section, plan, edges);
   const cuts = cutsIn(base, plan, notches);
   const ring = plan.ring ? ringOpening(base, { ...plan, ring: plan.ring }) : [];
-  const away = [...ring, ...cuts.map(({ outline }) => outline)];
+  const notched = cuts.filter(({ of }) => of === 'members');
+  const reliefs = notched.flatMap(({ outline }) => reliefsOf(outline, base.outlines, edges.relief ?? 0));
+  const away = [...ring, ...cuts.map(({ outline }) => outline), ...reliefs];
   const regions =
     away.length === 0 ? base.outlines.map((outline) => ({ outline, holes: [] })) : differenceOf(base.outlines, away);
   return { base, cuts, ring, regions: plan.bounds.hand === 'port' ? regions.map(mirroredRegion) : regions };

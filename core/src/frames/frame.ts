@@ -57,6 +57,8 @@ export type FrameMaking = {
   readonly strips?: readonly RoundedStrip[];
   readonly school: School;
   readonly gap: number;
+  /** Of the cutter for which inner corners are relieved; absent: none. */
+  readonly relief?: number;
   /** Those that run along the hull. */
   readonly members?: readonly MemberRun[];
 } & Pick<FramesPart, 'sawn' | 'moulds'>;
@@ -78,11 +80,15 @@ function notchesIn(section: FrameSection, members: readonly MemberRun[]): Notch[
 }
 
 /** How each edge of a plan's frame is made. A mould is glued to nothing: it is planed to the skin. */
-export function edgesMade(plan: Pick<FramePlan, 'kind' | 'school' | 'edges'>, { school, gap }: FrameMaking): EdgesMade {
+export function edgesMade(
+  plan: Pick<FramePlan, 'kind' | 'school' | 'edges'>,
+  { school, gap, relief = 0 }: FrameMaking,
+): EdgesMade {
   const own = plan.school ?? school;
   const isMould = plan.kind === 'mould';
   return {
     gap,
+    relief,
     schoolOf: (panel) => (isMould ? 'framed' : (plan.edges.find(({ id }) => id === panel)?.school ?? own)),
   };
 }

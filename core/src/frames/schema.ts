@@ -186,6 +186,8 @@ export const framesSchema = z.object({
   bevelStep: lengthField('Bevels every', 10, 5000),
   /** What a frame's place is measured from on screen; `of` names the station or the frame. */
   datum: z.object({ kind: z.enum(DATUM_KINDS), of: z.string().max(60) }),
+  /** Inner corners of notches and slots are relieved for a cutter of this radius; 0: cut by hand, square. */
+  relief: lengthOrNone('Radius of the cutter', 1, 20),
   /** The least that is kept round what is cut in a part, and the least radius in a corner. */
   keep: z.object({
     opening: lengthField('Plywood round an opening', 0, 500),

@@ -34,6 +34,7 @@ export const framesStage = defineStage<{
     frames: framesAtStations(lines),
     members: [],
     girders: [],
+    relief: 0,
     screws: { spacing: 0, ends: usualIn(constants.SCREW_ENDS.value, notation) },
     bevelStep: usualIn(constants.BEVEL_STEP.value, notation),
     datum: { kind: 'fore', of: '' } as const,
@@ -44,7 +45,7 @@ export const framesStage = defineStage<{
   catalogue: FRAMES_FINDINGS,
   constants,
   run: (
-    { frames, members, girders, screws, bevelStep, filletGap: gap, keep, sawn, moulds },
+    { frames, members, girders, screws, relief, bevelStep, filletGap: gap, keep, sawn, moulds },
     { project, values },
     remember,
   ) => {
@@ -52,13 +53,13 @@ export const framesStage = defineStage<{
     const { panels, strips } = values.panels;
     const skin = depthOfInside({ thickness, linesTo });
     const runs = runMembers(values.lines, panels, members, { inside: skin, outside: thickness - skin }, remember);
-    const making = { skin, strips, school: project.school, gap, keep, sawn, moulds, members: runs.value };
+    const making = { skin, strips, school: project.school, gap, relief, keep, sawn, moulds, members: runs.value };
     const shaped = shapeFrames(values.lines, panels, frames, making, remember);
     const standing = shapeGirders(
       values.lines,
       panels,
       { plans: girders, frames: shaped.value },
-      { skin, school: project.school, gap },
+      { skin, school: project.school, gap, relief },
       remember,
     );
     return {

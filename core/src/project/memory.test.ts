@@ -44,6 +44,7 @@ function filled(demo: DemoId): Project {
       ...frames,
       girders: [busyGirder],
       screws: { spacing: 90, ends: 20 },
+      relief: 3,
       sawn: { ...frames.sawn, corner: 'floor', spall: { height: 200, breadth: 50 } },
       moulds: { ...frames.moulds, spall: { height: 250, breadth: 60 } },
       frames: frames.frames.map((frame, i) => ({ ...frame, ...[{}, busyFrame(split.id)][i] })),

@@ -200,6 +200,7 @@ describe('readProject', () => {
       bevelStep: 300,
       datum: { kind: 'fore', of: '' },
       girders: [],
+      relief: 0,
       screws: { spacing: 0, ends: 25 },
       ...timberIn('mm'),
     });
@@ -209,6 +210,7 @@ describe('readProject', () => {
     expect(read.ok && read.project.frames).toEqual({
       ...version7.frames,
       girders: [],
+      relief: 0,
       screws: { spacing: 0, ends: 25 },
       ...timberIn('mm'),
     });

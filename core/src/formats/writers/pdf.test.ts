@@ -28,7 +28,9 @@ describe('a drawing on one page', () => {
     expect(pages).toHaveLength(1);
     const [page] = pages as [(typeof pages)[number]];
     // the square, and of a part its two dimensions with their ticks
-    const isPart = ['chine-sheer', 'keel-chine', 'transom', 'frame'].some((part) => drawing.name.startsWith(part));
+    const isPart = ['chine-sheer', 'keel-chine', 'transom', 'frame', 'stick'].some((part) =>
+      drawing.name.startsWith(part),
+    );
     expect(page.paths).toHaveLength(drawing.paths.length + (isPart ? 7 : 1));
     const [first] = drawing.paths as [Drawing['paths'][number]];
     const [dx, dy] = [page.paths[0]![0]![0] - first.points[0]![0], page.paths[0]![0]![1] - first.points[0]![1]];

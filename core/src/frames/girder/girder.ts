@@ -45,6 +45,8 @@ export type GirderMaking = {
   readonly skin: number;
   readonly school: School;
   readonly gap: number;
+  /** Of the cutter for which inner corners of slots are relieved; absent: none. */
+  readonly relief?: number;
 };
 
 /** A place of its inner face, so far along and up, and so far outward of it. */

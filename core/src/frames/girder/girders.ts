@@ -31,14 +31,14 @@ export function shapeGirders(
     }
     const crossings = frames.flatMap((frame) => crossingOf(bare, frame, plan.clearance) ?? []);
     for (const { frame, slots: own } of crossings) slots.set(frame, [...(slots.get(frame) ?? []), ...own]);
-    const girder = remember(`girder ${plan.id} slotted`, slottedGirder, bare, crossings);
+    const girder = remember(`girder ${plan.id} slotted`, slottedGirder, bare, crossings, making.relief ?? 0);
     findings.push(...judged(plan, girder));
     return [girder];
   });
   const slotted = frames.map((frame) => {
     const own = slots.get(frame.id);
     if (!own || own.length === 0) return frame;
-    const halved = remember(`frame ${frame.id} slotted`, slotFrame, frame, own);
+    const halved = remember(`frame ${frame.id} slotted`, slotFrame, frame, own, making.relief ?? 0);
     if (halved.pieces > frame.pieces) {
       const where = { stage: 'frames', part: frameThing(frame.id), x: frame.x } as const;
       const data = { frame: frame.name, pieces: halved.pieces };
@@ -49,8 +49,8 @@ export function shapeGirders(
   return { value: { girders, frames: slotted }, findings, assumed: [] };
 }
 
-function slotFrame(frame: Frame, slots: readonly Slot[]): Frame {
-  const regions = slottedCut(frame.cut, slots);
+function slotFrame(frame: Frame, slots: readonly Slot[], relief: number): Frame {
+  const regions = slottedCut(frame.cut, slots, relief);
   return { ...frame, cut: regions[0] ?? frame.cut, pieces: frame.pieces - 1 + regions.length };
 }
 

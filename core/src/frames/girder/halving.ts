@@ -8,6 +8,7 @@
  */
 import { at, convexHull, differenceOf, type Outline, type Region, type Vec2 } from '../../geometry';
 import type { Frame } from '../frame';
+import { reliefsOf } from '../relief';
 import { placeInPlane } from '../section';
 import { alongAtX, placeOnGirder, withPieces, type Girder } from './girder';
 
@@ -157,15 +158,18 @@ function uprightOf({ outline, holes }: Region, x: number): (readonly [number, nu
 }
 
 /** A girder with its slots. */
-export function slottedGirder(girder: Girder, crossings: readonly Crossing[]): Girder {
+export function slottedGirder(girder: Girder, crossings: readonly Crossing[], relief = 0): Girder {
   if (crossings.length === 0) return girder;
   const pieces = girder.pieces.flatMap(({ outline, holes }) =>
-    differenceOf([outline], [...holes, ...crossings.map(({ own }) => own)]),
+    differenceOf([outline], [...holes, ...crossings.flatMap(({ own }) => [own, ...reliefsOf(own, [outline], relief)])]),
   );
   const foremost = ({ outline }: Region) => Math.min(...outline.map(([s]) => s));
   return withPieces({ ...girder, pieces: pieces.sort((a, b) => foremost(a) - foremost(b)) });
 }
 
 /** What is left of a frame's cut with its slots, largest first. */
-export const slottedCut = ({ outline, holes }: Region, slots: readonly Slot[]): Region[] =>
-  differenceOf([outline], [...holes, ...slots.map((slot) => slot.outline)]);
+export const slottedCut = ({ outline, holes }: Region, slots: readonly Slot[], relief = 0): Region[] =>
+  differenceOf(
+    [outline],
+    [...holes, ...slots.flatMap((slot) => [slot.outline, ...reliefsOf(slot.outline, [outline], relief)])],
+  );

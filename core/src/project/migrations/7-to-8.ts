@@ -2,7 +2,7 @@ import type { Json, Migration } from './migration';
 
 /**
  * Sawn frames and moulds got their stock: till then each was one piece of timber. Girders and screws, of which there
- * were none.
+ * were none; corners of notches, which were square.
  */
 export const from7To8: Migration = (before) => ({
   ...before,
@@ -10,6 +10,7 @@ export const from7To8: Migration = (before) => ({
   frames: {
     ...(before['frames'] as Json | undefined),
     girders: [],
+    relief: 0,
     screws: { spacing: 0, ends: 25 },
     sawn: stock(70, { thickness: 9, leg: 150, faces: 2 }),
     moulds: stock(100, { thickness: 18, leg: 150, faces: 1 }),

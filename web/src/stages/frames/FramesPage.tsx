@@ -25,6 +25,7 @@ import { FrameFields } from './FrameFields';
 import { FramesStrip } from './FramesStrip';
 import { GirderDrawing } from './GirderDrawing';
 import { Girders } from './Girders';
+import { Kept } from './Kept';
 import { Members } from './Members';
 import { RollingBevels } from './RollingBevels';
 import { Screws } from './Screws';
@@ -76,6 +77,7 @@ export default function FramesPage() {
         <Members part={part} runs={members} />
         <Girders part={part} girders={girders} />
         <Screws part={part} rows={screws} />
+        <Kept part={part} />
         <RollingBevels bevels={bevels} step={part.bevelStep} />
       </Slip>
     </>

@@ -18,6 +18,9 @@ import {
   BEVEL_STEP,
   BEVELS_SECTION,
   EDGE_SECTION,
+  KEPT_LABELS,
+  KEPT_SECTION,
+  RELIEF,
   SCREW_LABELS,
   SCREWS_SECTION,
   SHAPE_LABELS,
@@ -42,6 +45,7 @@ export const framesEntry: StageEntry = {
           { label: WHOLE_PART, section: EDGE_SECTION },
         ]
       : []),
+    ...[...Object.values(KEPT_LABELS), RELIEF].map((label) => ({ label, section: KEPT_SECTION })),
     ...Object.values(SCREW_LABELS).map((label) => ({ label, section: SCREWS_SECTION })),
     { label: BEVEL_STEP, section: BEVELS_SECTION },
   ],

@@ -81,6 +81,13 @@ export const EDGE_SECTION = 'How its edges are made';
 export const TIMBER_SECTION = 'Its timbers';
 export const CUT_SECTION = 'Openings and limber holes';
 export const MEMBERS_SECTION = 'Members along the hull';
+export const KEPT_SECTION = 'Room round cuts, and the cutter';
+export const KEPT_LABELS = {
+  opening: 'Plywood round an opening',
+  hole: 'Plywood round a hole',
+  corner: 'Least corner of an opening',
+} as const;
+export const RELIEF = 'Cutter’s radius, 0: by hand';
 export const SCREWS_SECTION = 'Screws through the skin';
 export const SCREW_LABELS = { spacing: 'Screws every, 0: none', ends: 'First from an end' } as const;
 export const GIRDERS_SECTION = 'Girders along the boat';
