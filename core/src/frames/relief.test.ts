@@ -42,6 +42,12 @@ it('a square tool of the cutter’s width reaches into every corner, however the
     expect(contains(left.outline, at(turned([corner], 0.7), 0))).toBe(false);
 });
 
+it('is none so near to an edge that what is left would break off', () => {
+  const high = SLOT.map(([x, y]): Vec2 => [x, y === 40 ? 96 : y]);
+  expect(reliefsOf(high, [PART], 3)).toEqual([]);
+  expect(differenceOf([PART], [high])).toHaveLength(1);
+});
+
 it('is none at a radius of nought, nor at corners off the part, nor on a round', () => {
   expect(reliefsOf(SLOT, [PART], 0)).toEqual([]);
   expect(
