@@ -1,9 +1,9 @@
 /**
- * Corners relieved for a cutter: a round tool leaves its own radius in every inner corner of a slot, and a square timber
- * would not go in. A hole of the tool's radius that passes through the corner lets it.
+ * Corners relieved for a cutter: a round tool leaves its own radius in every inner corner of a slot, and a square
+ * timber would not go in. A hole of the tool's radius that passes through the corner lets it.
  *
- * Method (derived here): its middle stands so far from the corner as the radius, on the line that halves the angle, into
- * the slot; so its rim passes through the corner itself and takes no more of the part than it must.
+ * Method (derived here): its middle stands so far from the corner as the radius, on the line that halves the angle,
+ * into the slot; so its rim passes through the corner itself and takes no more of the part than it must.
  */
 import { at, contains, counterClockwise, distanceToSegment, type Outline, type Vec2 } from '../geometry';
 

@@ -1,4 +1,8 @@
 import { useTheme } from '@mui/material/styles';
+import type { Box } from '@kalotrope/core/geometry';
+import { formatWithUnit } from '@kalotrope/core/measure';
+import { selectNotation } from '../state/selectors';
+import { useAppSelector } from '../state/store';
 
 type Props = {
   readonly from: readonly [number, number];
@@ -28,5 +32,23 @@ export function Dimension({ from, to, text, px }: Props) {
         {text}
       </text>
     </g>
+  );
+}
+
+type OverallProps = { readonly box: Box; readonly px: number };
+
+/** Under a part, clear of the tip of a V; and beside it. */
+const UNDER_PX = 26;
+const BESIDE_PX = 16;
+
+/** A part's breadth under it and its height beside it. */
+export function Overall({ box: { minX, maxX, minY, maxY }, px }: OverallProps) {
+  const notation = useAppSelector(selectNotation);
+  const [low, left] = [minY - UNDER_PX * px, minX - BESIDE_PX * px];
+  return (
+    <>
+      <Dimension from={[minX, low]} to={[maxX, low]} text={formatWithUnit(maxX - minX, notation)} px={px} />
+      <Dimension from={[left, minY]} to={[left, maxY]} text={formatWithUnit(maxY - minY, notation)} px={px} />
+    </>
   );
 }

@@ -5,7 +5,8 @@
  * Method: a timber is the strip of straight stock along a run (runs.ts), cut off at both ends by the lines that bound
  * it, and within what is cut of the whole part. At a corner two timbers meet on the line between their outer and inner
  * edges' crossings; or one runs out to the skin, and the other stands on it. Which line ends a timber is found along
- * the stock's middle. An end at the skin is a compound mitre (compound-mitre.ts), every other is square through the stock.
+ * the stock's middle. An end at the skin is a compound mitre (compound-mitre.ts), every other is square
+ * through the stock.
  * A plate covers a joint so far along both timbers on the inside, straight across the corner, within the smaller of
  * both faces as it is at the plate's own.
  * Conventions: the frame's own plane, the starboard half; outlines on the larger face, as the part is marked out.

@@ -1,10 +1,11 @@
 /** The hull as a thing: sheets with their thickness, what stands in them, and its shadow on the floor. */
+import type { Thing } from '@kalotrope/core/findings';
 import type { Frame, Girder, MemberRun } from '@kalotrope/core/frames';
 import { pointOnTape } from '@kalotrope/core/lines';
 import { transomOfThing, transomThing, type Field, type FoldedRuling, type Transom } from '@kalotrope/core/panels';
 import { useTheme } from '@mui/material/styles';
 import { memo, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
-import { EdgesGeometry, type Mesh } from 'three';
+import { EdgesGeometry, type BufferGeometry, type Mesh } from 'three';
 import { frameThing, girderThing } from '@kalotrope/core/frames';
 import { isSameThing } from '../../state/picked';
 import { picked } from '../../state/screen-slice';
@@ -120,29 +121,22 @@ const INK = '#3B2C18';
 type BodyProps<T> = T & { readonly by: number };
 
 const FrameBody = memo(function FrameBody({ frame, by }: BodyProps<{ readonly frame: Frame }>) {
-  const dispatch = useAppDispatch();
-  const theme = useTheme();
   const thing = useMemo(() => frameThing(frame.id), [frame.id]);
-  const isPicked = useAppSelector((state) => isSameThing(selectPicked(state), thing));
   const geometry = useMemo(() => frameBody(frame), [frame]);
-  return (
-    <group position={[0, 0, by]}>
-      <Body
-        geometry={geometry}
-        colour={isPicked ? PICKED : BODY}
-        edge={isPicked ? theme.palette.secondary.main : INK}
-        onPick={() => dispatch(picked(thing))}
-      />
-    </group>
-  );
+  return <Part thing={thing} geometry={geometry} by={by} />;
 });
 
 const GirderBody = memo(function GirderBody({ girder, by }: BodyProps<{ readonly girder: Girder }>) {
+  const thing = useMemo(() => girderThing(girder.id), [girder.id]);
+  const geometry = useMemo(() => girderBody(girder), [girder]);
+  return <Part thing={thing} geometry={geometry} by={by} />;
+});
+
+/** A part that stands in the hull, lifted out so far; picked by a click. */
+function Part({ thing, geometry, by }: BodyProps<{ readonly thing: Thing; readonly geometry: BufferGeometry }>) {
   const dispatch = useAppDispatch();
   const theme = useTheme();
-  const thing = useMemo(() => girderThing(girder.id), [girder.id]);
   const isPicked = useAppSelector((state) => isSameThing(selectPicked(state), thing));
-  const geometry = useMemo(() => girderBody(girder), [girder]);
   return (
     <group position={[0, 0, by]}>
       <Body
@@ -153,7 +147,7 @@ const GirderBody = memo(function GirderBody({ girder, by }: BodyProps<{ readonly
       />
     </group>
   );
-});
+}
 
 /** All members, of pairs both. */
 const MemberBodies = memo(function MemberBodies({ runs }: { readonly runs: readonly MemberRun[] }) {

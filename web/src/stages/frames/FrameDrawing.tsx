@@ -10,19 +10,17 @@ import {
   type Frame,
 } from '@kalotrope/core/frames';
 import { pointOnTape } from '@kalotrope/core/lines';
-import { formatDeg, formatWithUnit } from '@kalotrope/core/measure';
-import { selectNotation, selectPicked } from '../../state/selectors';
+import { formatDeg } from '@kalotrope/core/measure';
+import { selectPicked } from '../../state/selectors';
 import { useTape } from '../../state/bench';
 import { useAppSelector } from '../../state/store';
-import { Dimension } from '../../drawing/Dimension';
+import { Overall } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { COLOURS } from '../../drawing/colours';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 
 type Props = { readonly frame: Frame; readonly corner: ReactNode };
 
-/** Under the part, clear of the tip of a V. */
-const DIMENSION_PX = 26;
 /** From the edge to what is said of it. */
 const LABEL_PX = 30;
 const FACE_WORDS = { fore: 'FORE face', aft: 'AFT face' } as const;
@@ -33,7 +31,6 @@ const FACE_WORDS = { fore: 'FORE face', aft: 'AFT face' } as const;
  */
 export function FrameDrawing({ frame, corner }: Props) {
   const { palette } = useTheme();
-  const notation = useAppSelector(selectNotation);
   const cut = useMemo(() => cutAsSeen(frame), [frame]);
   const skin = useMemo(() => faceCurves(frame, frame.skin), [frame]);
   const box = useMemo(() => boxAround([...skin.flat(), ...cut.outline]), [skin, cut]);
@@ -79,18 +76,7 @@ export function FrameDrawing({ frame, corner }: Props) {
             >
               {FACE_WORDS[frame.face]}
             </text>
-            <Dimension
-              from={[box.minX, box.minY - DIMENSION_PX * px]}
-              to={[box.maxX, box.minY - DIMENSION_PX * px]}
-              text={formatWithUnit(box.maxX - box.minX, notation)}
-              px={px}
-            />
-            <Dimension
-              from={[box.minX - 16 * px, box.minY]}
-              to={[box.minX - 16 * px, box.maxY]}
-              text={formatWithUnit(box.maxY - box.minY, notation)}
-              px={px}
-            />
+            <Overall box={box} px={px} />
             <Bead frame={frame} px={px} />
           </g>
         </>

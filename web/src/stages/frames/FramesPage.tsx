@@ -54,7 +54,7 @@ export default function FramesPage() {
         ) : (
           <Typography sx={{ flex: 1, p: 3 }}>
             {plan
-              ? `${plan.name} cannot be drawn: it stands beyond the hull, or its bounds leave nothing. See Look here first.`
+              ? `${plan.name} cannot be drawn: it is beyond the hull, or its bounds leave nothing. See Look here first.`
               : 'No frame stands in this hull. Add one where the boat needs it.'}
           </Typography>
         )}
