@@ -30,7 +30,7 @@ import { reliefsOf } from './relief';
 import type { FramePlan, School } from './schema';
 import type { FrameEdge, FrameEdgePoint, FrameSection } from './section';
 
-export type BlankPlan = Pick<FramePlan, 'bounds' | 'top' | 'proud' | 'openings' | 'limbers'> & {
+export type BlankPlan = Pick<FramePlan, 'bounds' | 'top' | 'proud' | 'openings' | 'limbers' | 'slots'> & {
   /** Of a ring frame, else null. */
   readonly ring: FramePlan['ring'] | null;
 };
@@ -63,7 +63,7 @@ export function blankOf(
   const base = baseOf(section, plan, edges);
   const cuts = cutsIn(base, plan, notches);
   const ring = plan.ring ? ringOpening(base, { ...plan, ring: plan.ring }) : [];
-  const notched = cuts.filter(({ of }) => of === 'members');
+  const notched = cuts.filter(({ of }) => of === 'members' || of === 'slots');
   const reliefs = notched.flatMap(({ outline }) => reliefsOf(outline, base.outlines, edges.relief ?? 0));
   const away = [...ring, ...cuts.map(({ outline }) => outline), ...reliefs];
   const regions =

@@ -21,3 +21,8 @@ export const BLOCK_THICKNESS = house(18, 'mm', 'of a mould: takes a screw, and c
 export const GUSSET_LEG = house(150, 'mm', 'about twice the breadth of the timber, for four screws and the glue');
 export const SCREW_ENDS = house(25, 'mm', 'nearer to its end a timber splits');
 export const BEVEL_STEP = house(300, 'mm', 'a hand’s span on the log; between, a bevel rolls evenly');
+export const BOTTOM_TIMBER = house(
+  { breadth: 45, depth: 20 },
+  'mm',
+  'under a seam: each board’s edge has a row of screws, and a rank of feet does not bend it',
+);

@@ -19,6 +19,7 @@ import {
   at,
   boundsOf,
   distance2,
+  footOn,
   lerp2,
   pointAtLength,
   polylineLength,
@@ -38,7 +39,7 @@ import { bevelStick } from './bevel-stick';
 import { girderDrawings } from './girder/drawings';
 import { planeOf } from './section';
 import type { ScrewRow } from './screws';
-import { platesOfFrame } from './timber/plates';
+import { plyPartsOfFrame, rimsOfGirder, type PlyPart } from './ply-parts';
 import { handWords } from './timber/words';
 
 /** A frame's blank, seen from its station face, with the edge of the station face where that differs. */
@@ -57,7 +58,7 @@ function frameDrawing(frame: Frame, notation: Notation): Drawing {
       closedPath('cut', outline),
       ...holes.map((hole) => closedPath('cut', hole)),
       ...faceCurves(frame).map((curve) => openPath(curve)),
-      ...timberLines(frame).map((line) => openPath(line)),
+      ...fittedLines(frame).map((line) => openPath(line)),
       ...bevelLines(frame).map((line) => ({ ...openPath(line), widthMm: THIN_MM })),
       ...(frame.hand === 'across' ? [straightPath([0, low], [0, high])] : []),
     ],
@@ -80,55 +81,63 @@ export function bevelLines(frame: Pick<Frame, 'face' | 'outline' | 'hand' | 'oth
   return faceCurves(frame, otherFace).flatMap((curve, i) => {
     const station = faceCurves(frame)[i] ?? [];
     const long = polylineLength(curve);
-    const dashes = Array.from({ length: Math.ceil(long / (DASH_MM[0] + DASH_MM[1])) }, (_, k): Vec2[] => {
-      const from = k * (DASH_MM[0] + DASH_MM[1]);
-      return [pointAtLength(curve, from), pointAtLength(curve, Math.min(long, from + DASH_MM[0]))];
-    });
     const strokes = Array.from({ length: Math.floor(long / HATCH_MM) }, (_, k) => {
       const p = pointAtLength(curve, (k + 0.5) * HATCH_MM);
-      return [p, nearestOn(station, p)];
+      return [p, footOn(station, p)];
     });
-    return [...dashes, ...strokes.filter(([a, b]) => a && b && distance2(a, b) > LEAST_TAKEN_MM)];
+    return [...dashesOf(curve), ...strokes.filter(([a, b]) => a && b && distance2(a, b) > LEAST_TAKEN_MM)];
   });
 }
 
-function nearestOn(line: readonly Vec2[], p: Vec2): Vec2 {
-  let best = at(line, 0);
-  for (let i = 1; i < line.length; i++) {
-    const [a, b] = [at(line, i - 1), at(line, i)];
-    const long2 = distance2(a, b) ** 2;
-    const w = long2 > 0 ? ((p[0] - a[0]) * (b[0] - a[0]) + (p[1] - a[1]) * (b[1] - a[1])) / long2 : 0;
-    const on = lerp2(a, b, Math.min(1, Math.max(0, w)));
-    if (distance2(on, p) < distance2(best, p)) best = on;
-  }
-  return best;
-}
+type Fitted = Pick<Frame, 'face' | 'timbered' | 'hand' | 'cleats' | 'rims'>;
 
-/** Of a frame of timber where two pieces meet, and what the plates cover, as it is seen. */
-export function timberLines(frame: Pick<Frame, 'face' | 'timbered' | 'hand'>): Vec2[][] {
+/**
+ * Of a frame of timber where two pieces meet, and what plates and doublers cover; and cleats, those of the other face as broken
+ * lines: as it is seen.
+ */
+export function fittedLines(frame: Fitted): Vec2[][] {
   const { joints = [], plates = [] } = frame.timbered ?? {};
-  const over = (ring: readonly Vec2[]) => ring.map(([y, z]): Vec2 => [-y, z]);
-  const rims = plates.flatMap(({ outline, isPair }) => {
-    const rim = [...outline, ...outline.slice(0, 1)];
-    return isPair && frame.hand === 'across' ? [rim, over(rim)] : [rim];
-  });
-  return [...joints.map(([a, b]) => [a, b]), ...rims].map((line) => line.map((p) => asSeen(frame, p)));
+  const doublers = frame.rims.flatMap(({ region, isPair }) =>
+    region.holes.length > 0 ? [{ outline: region.outline, isPair }] : [],
+  );
+  const rims = [...plates, ...doublers].flatMap(({ outline, isPair }) => onBothSides(frame, { outline, isPair }));
+  const cleats = frame.cleats.flatMap(({ face, pieces }) =>
+    pieces
+      .flatMap((piece) => onBothSides(frame, piece))
+      .flatMap((rim) => (face === frame.face ? [rim] : dashesOf(rim))),
+  );
+  return [...joints.map(([a, b]) => [a, b]), ...rims, ...cleats].map((line) => line.map((p) => asSeen(frame, p)));
 }
 
-/** The plates over a timber frame's joints, each once: they are as good on the one face as on the other. */
-const plateDrawings = (frame: Frame, notation: Notation): Drawing[] =>
-  platesOfFrame(frame).map(({ id, name, faces, isPair, outline, thicknessMm }) => {
-    const heightMm = TEXT_MM * 0.55;
-    const [x, y] = roomInside({ outline, holes: [] }, { wide: 6 * heightMm, high: heightMm }, at(outline, 0));
-    return {
-      name: id,
-      title: name,
-      hand: handWords({ isPair }, faces.length),
-      material: `${formatThickness(thicknessMm, notation)} plywood`,
-      paths: [closedPath('cut', outline)],
-      texts: [{ at: [x, y], heightMm, text: name }],
-    };
+type OnOneSide = { readonly outline: readonly Vec2[]; readonly isPair: boolean };
+
+/** As closed lines; mirrored on the other side too, where the part has one. */
+function onBothSides({ hand }: Pick<Frame, 'hand'>, { outline, isPair }: OnOneSide): Vec2[][] {
+  const rim = [...outline, ...outline.slice(0, 1)];
+  return isPair && hand === 'across' ? [rim, rim.map(([y, z]): Vec2 => [-y, z])] : [rim];
+}
+
+function dashesOf(line: readonly Vec2[]): Vec2[][] {
+  const long = polylineLength(line);
+  return Array.from({ length: Math.ceil(long / (DASH_MM[0] + DASH_MM[1])) }, (_, k): Vec2[] => {
+    const from = k * (DASH_MM[0] + DASH_MM[1]);
+    return [pointAtLength(line, from), pointAtLength(line, Math.min(long, from + DASH_MM[0]))];
   });
+}
+
+/** A part that goes on another, once: a gusset is as good on the one face as on the other. */
+export function plyPartDrawing({ id, name, faces, isPair, region, thicknessMm }: PlyPart, notation: Notation): Drawing {
+  const heightMm = TEXT_MM * 0.55;
+  const [x, y] = roomInside(region, { wide: 6 * heightMm, high: heightMm }, at(region.outline, 0));
+  return {
+    name: id,
+    title: name,
+    hand: handWords({ isPair }, Math.max(1, faces.length)),
+    material: `${formatThickness(thicknessMm, notation)} plywood`,
+    paths: [region.outline, ...region.holes].map((ring) => closedPath('cut', ring)),
+    texts: [{ at: [x, y], heightMm, text: name }],
+  };
+}
 
 /** Its name, its face and its place: under one another, or where the middle is cut out smaller, two of them. */
 function wordsOf(frame: Frame, cut: Region, notation: Notation): DrawnText[] {
@@ -259,10 +268,16 @@ export type FramesWhole = {
 
 export const framesDrawings = ({ project, values }: FramesWhole): Drawing[] =>
   values.frames.frames
-    .flatMap((frame) => [frameDrawing(frame, project.notation), ...plateDrawings(frame, project.notation)])
+    .flatMap((frame) => [
+      frameDrawing(frame, project.notation),
+      ...plyPartsOfFrame(frame).map((part) => plyPartDrawing(part, project.notation)),
+    ])
     .concat(
       values.frames.bevels.map((bevel) => bevelStick(bevel, project.notation)),
-      values.frames.girders.flatMap((girder) => girderDrawings(girder, project.notation)),
+      values.frames.girders.flatMap((girder) => [
+        ...girderDrawings(girder, project.notation),
+        ...rimsOfGirder(girder).map((part) => plyPartDrawing(part, project.notation)),
+      ]),
     );
 
 const bevelCsv = ({ rows }: RollingBevel, notation: Notation): string =>
@@ -327,6 +342,22 @@ function timberTables(frames: readonly Frame[], notation: Notation): ExportTable
 
 const OTHER_FACE = { fore: 'aft', aft: 'fore' } as const;
 
+/** All cleats, a row for each piece; none where there are none. */
+function cleatTables(frames: readonly Frame[], notation: Notation): ExportTable[] {
+  const rows = frames.flatMap((frame) =>
+    frame.cleats.flatMap(({ along, face, pieces, breadthMm, depthMm, bevel }) =>
+      pieces.map(({ lengthMm, isPair }) => [
+        ...[frame.name, along, face, isPair ? 2 : 1],
+        ...[lengthMm, breadthMm, depthMm].map((mm) => lengthCell(mm, notation)),
+        ...[bevel?.fromDeg, bevel?.toDeg].map((deg) => (deg === undefined ? '' : Number(deg.toFixed(2)))),
+      ]),
+    ),
+  );
+  const lengths = ['length', 'breadth', 'depth'].map((name) => lengthHead(name, notation));
+  const head = ['frame', 'along', 'face', 'qty', ...lengths, 'bevel_from_deg', 'bevel_to_deg'];
+  return rows.length === 0 ? [] : [{ name: 'cleats', title: 'Cleats on the frames', csv: csv(head, rows) }];
+}
+
 export const framesTables = ({ project, values }: FramesWhole): ExportTable[] => [
   ...values.frames.frames.map((frame) => ({
     name: frame.id,
@@ -339,5 +370,6 @@ export const framesTables = ({ project, values }: FramesWhole): ExportTable[] =>
     csv: bevelCsv(bevel, project.notation),
   })),
   ...timberTables(values.frames.frames, project.notation),
+  ...cleatTables(values.frames.frames, project.notation),
   ...screwTables(values.frames.screws, project.notation),
 ];

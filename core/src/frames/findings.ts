@@ -94,6 +94,33 @@ export const FRAMES_FINDINGS = {
       'Make an opening smaller, or let it stand between frames.',
     { girder: 'Girder 1', pieces: 2 },
   ),
+  'planked-nowhere': entry(
+    {},
+    () =>
+      'The bottom cannot be planked athwart: the panel chosen is not there, or is one of a pair. ' +
+      'Choose one that spans the centreline, or none.',
+    {},
+  ),
+  'planked-many': entry(
+    { seams: figure, most: figure },
+    ({ seams, most }) =>
+      `The planked bottom has ${seams} seams; timbers are worked out for ${most} at most, so it has none. ` +
+      'Take broader boards, or set the depth of the timbers to 0.',
+    { seams: 80, most: 60 },
+  ),
+  'doubler-off': entry(
+    { frame: word, cut: word },
+    ({ frame, cut }) =>
+      `${frame}: the doubler round ${cut} reaches over the part's edge. Make it narrower, or move the opening.`,
+    { frame: 'Bulkhead 2', cut: 'opening 1' },
+  ),
+  'cleat-nowhere': entry(
+    { frame: word, cleat: figure },
+    ({ frame, cleat }) =>
+      `${frame}: nothing is left of cleat ${cleat}: the part has no such edge, or the cleat lies off it. ` +
+      'Choose another edge, or set it in less.',
+    { frame: 'Bulkhead 2', cleat: 1 },
+  ),
   'member-nowhere': entry(
     { member: word },
     ({ member }) =>

@@ -3,9 +3,11 @@ import { at, distance2, lerp2, netArea, type Region, type Vec2, type Vec3 } from
 import { toRad } from '../measure';
 import type { Panel, RoundedStrip } from '../panels';
 import { blankOf, otherFaceHalf, type Blank, type EdgesMade } from './blank';
+import { cleatsOf, type Cleat } from './cleats';
 import type { Notch } from './cuts';
 import { notchIn, type MemberRun } from './member';
-import type { FramePlan, FramesPart, Hand, School } from './schema';
+import { rimsOf, type Rim } from './rims';
+import type { FramePlan, FramesPart, Hand, School, TimberSettings } from './schema';
 import { timberedFrame, type Timbered } from './timber/timbers';
 import { frameAt, placeInBoat, type FrameEdge, type FrameSection } from './section';
 
@@ -27,6 +29,11 @@ export type Frame = Omit<FrameSection, 'edges'> & {
   readonly cut: Region;
   /** Of sawn timber what it is put together from; absent: it is one piece of plywood. */
   readonly timbered?: Timbered;
+  /** Doublers and lids of its openings. */
+  readonly rims: readonly Rim[];
+  readonly cleats: readonly Cleat[];
+  /** It follows from a seam of a planked bottom: nothing is decided of it by itself. */
+  readonly isUnderSeam: boolean;
   /** How many openings are cut in it. */
   readonly openings: number;
   /** Into how many pieces it falls, of which `cut` is the largest. */
@@ -98,7 +105,10 @@ export type Shaped =
   | { readonly ok: true; readonly frame: Frame; readonly blank: Blank }
   | { readonly ok: false; readonly why: 'no-section' | 'nothing-left' };
 
-export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: FrameMaking): Shaped {
+/** A plan; of a timber under a seam of the bottom, which no builder placed, with stock of its own. */
+export type TimberedPlan = FramePlan & { readonly stock?: TimberSettings };
+
+export function shapeFrame(plan: TimberedPlan, panels: readonly Panel[], making: FrameMaking): Shaped {
   const { width, face, lining } = plan;
   const rakeRad = toRad(plan.rakeDeg);
   const section = frameAt(panels, plan.x, {
@@ -115,7 +125,7 @@ export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: Fr
     notchesIn(section, making.members ?? []),
   );
   const isTimber = !SHEET_KINDS.includes(kind);
-  const settings = kind === 'mould' ? making.moulds : making.sawn;
+  const settings = plan.stock ?? (kind === 'mould' ? making.moulds : making.sawn);
   const timbered = isTimber
     ? timberedFrame({ section, blank, hand: plan.bounds.hand, made: edges, settings })
     : undefined;
@@ -140,6 +150,12 @@ export function shapeFrame(plan: FramePlan, panels: readonly Panel[], making: Fr
     })),
     ...(isBevelled && { otherFace: otherFaceHalf(section) }),
     cut,
+    rims: rimsOf(plan, plan.openings, ({ isPair }) => hand === 'pair' || (hand === 'across' && isPair)),
+    cleats: cleatsOf(plan.cleats, {
+      ...{ section, blank, hand },
+      isBevelled: (panel) => edges.schoolOf(panel) === 'framed',
+    }),
+    isUnderSeam: plan.stock !== undefined,
     openings: plan.openings.length,
     pieces: regions.length,
     ...(timbered && { timbered: timbered.made }),

@@ -1,5 +1,16 @@
-export { SCHOOLS } from './schema';
-export type { FramePlan, FramesPart, GirderPlan, Limber, Member, Opening, School, TimberSettings } from './schema';
+export { SCHOOLS, TOP_EDGE } from './schema';
+export type {
+  CleatPlan,
+  FramePlan,
+  FramesPart,
+  GirderPlan,
+  Limber,
+  Member,
+  Opening,
+  School,
+  SlotPlan,
+  TimberSettings,
+} from './schema';
 export { plainOutline } from './blank';
 export { asSeen, cutAsSeen } from './frame';
 export type { Frame } from './frame';
@@ -22,12 +33,16 @@ export {
   plainGirder,
   plainMember,
   plainOpening,
+  plainCleat,
+  plainSlot,
   widestRoom,
 } from './plans';
-export { platesOfFrame } from './timber/plates';
+export { plyPartsOfFrame, rimsOfGirder } from './ply-parts';
+export type { PlyPart } from './ply-parts';
 export { bevelWords, endsWords, ORDER_OF_WORK } from './timber/words';
-export { faceCurves, framesDrawings, bevelLines, marksOfFrame, timberLines } from './drawings';
+export { faceCurves, framesDrawings, bevelLines, marksOfFrame, fittedLines } from './drawings';
 export type { FramesWhole } from './drawings';
+export type { Planked } from './planked/boards';
 export type { RollingBevel } from './rolling-bevel';
 export { rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';
 export { evenSpacing } from './spacing';

@@ -3,7 +3,9 @@ import {
   at,
   boundsOf,
   contains,
+  differenceOf,
   distanceToSegment,
+  netArea,
   segmentsCross,
   simplify,
   solidDistance,
@@ -18,8 +20,9 @@ import type { Blank } from './blank';
 import { outOfReach, type Cut } from './cuts';
 import type { FramesFinding, FramesResult } from './findings';
 import type { Girder } from './girder/girder';
-import { shapeFrame, type Frame, type FrameMaking } from './frame';
+import { shapeFrame, type Frame, type FrameMaking, type TimberedPlan } from './frame';
 import { runMember, type MemberRun, type SkinFaces } from './member';
+import type { Planked } from './planked/boards';
 import type { RollingBevel } from './rolling-bevel';
 import type { ScrewRow } from './screws';
 import type { FramePlan, FramesPart, Member } from './schema';
@@ -37,6 +40,8 @@ export type FramesValue = {
   readonly girders: readonly Girder[];
   /** Along every line that panels meet on, and a straight stem or stern. */
   readonly bevels: readonly RollingBevel[];
+  /** A bottom laid across the boat; absent: none. */
+  readonly planked?: Planked;
 };
 
 /** The members along the hull, each remembered by itself; one that cannot run is left out, and told. */
@@ -71,7 +76,7 @@ export function runMembers(
 export function shapeFrames(
   { fromX, toX }: Pick<Hull, 'fromX' | 'toX'>,
   panels: readonly Panel[],
-  plans: readonly FramePlan[],
+  plans: readonly TimberedPlan[],
   making: FramesMaking,
   remember: Remember = makeAnew,
 ): FramesResult<readonly Frame[]> {
@@ -88,7 +93,7 @@ type Judged = { readonly frame: Frame | undefined; readonly findings: readonly F
 /** A bow worth saying: under this, a plane leaves as much. */
 const BOW_WORTH_SAYING_MM = 1;
 
-function shapeOne(plan: FramePlan, panels: readonly Panel[], making: FramesMaking, ends: Ends): Judged {
+function shapeOne(plan: TimberedPlan, panels: readonly Panel[], making: FramesMaking, ends: Ends): Judged {
   const where = placeOf(plan);
   const shaped = shapeFrame(plan, panels, making);
   if (!shaped.ok) {
@@ -119,8 +124,8 @@ function judgeCuts(plan: FramePlan, frame: Frame, { base, cuts, ring }: Blank, m
   if (frame.pieces > 1)
     found.push({ severity: 'stop', code: 'frame-in-pieces', where, data: { frame: plan.name, pieces: frame.pieces } });
   found.push(...judgeSpall(frame, making));
-  for (const { id } of outOfReach(base, plan.limbers)) {
-    const data = { frame: plan.name, cut: cutName({ of: 'limbers', id }) };
+  for (const cut of outOfReach(base, plan)) {
+    const data = { frame: plan.name, cut: cutName(cut) };
     found.push({ severity: 'check', code: 'cut-outside', where, data });
   }
   for (const { id, shape, corner } of plan.openings)
@@ -157,7 +162,31 @@ function judgeCuts(plan: FramePlan, frame: Frame, { base, cuts, ring }: Blank, m
       found.push({ severity: 'check', code: 'cuts-near', where, data });
     }
   });
-  return saidOnce(found);
+  return [...saidOnce(found), ...judgeFitted(plan, frame, base.outlines)];
+}
+
+/** Doublers that reach over the part's edge, and cleats of which nothing is left. */
+function judgeFitted(plan: FramePlan, frame: Frame, outlines: readonly Outline[]): FramesFinding[] {
+  const where = placeOf(plan);
+  const off = plan.openings.flatMap(({ id }, i): FramesFinding[] => {
+    const doubler = frame.rims.find((rim) => rim.id === `${plan.id}.${id}.doubler`);
+    if (!doubler || differenceOf([doubler.region.outline], outlines).every((left) => netArea(left) < DUST_MM))
+      return [];
+    return [
+      {
+        severity: 'check',
+        code: 'doubler-off',
+        where,
+        data: { frame: plan.name, cut: `${CUT_NAMES.openings} ${i + 1}` },
+      },
+    ];
+  });
+  const lost = plan.cleats.flatMap(({ id }, i): FramesFinding[] =>
+    frame.cleats.some((cleat) => cleat.id === id)
+      ? []
+      : [{ severity: 'check', code: 'cleat-nowhere', where, data: { frame: plan.name, cleat: i + 1 } }],
+  );
+  return [...off, ...lost];
 }
 
 /** A cross-spall that is wanted at a height to which the part does not reach. */
@@ -190,13 +219,15 @@ const leastBeside = ({ of }: Cut, { opening, hole }: FramesPart['keep']): number
 
 /** A notch and a half-moon are cut out of the edge. */
 const isMeantAtEdge = ({ limbers }: FramePlan, { of, id }: Cut): boolean =>
-  of === 'members' || (of === 'limbers' && limbers.find((limber) => limber.id === id)?.setIn === 0);
+  of === 'members' || of === 'slots' || (of === 'limbers' && limbers.find((limber) => limber.id === id)?.setIn === 0);
+
+const CUT_NAMES = { openings: 'opening', limbers: 'limber hole', slots: 'slot' } as const;
 
 /** `Opening 2`, as it is listed; of a notch the member's name. */
 function nameOfCut(plan: FramePlan, members: readonly MemberRun[], { of, id }: Pick<Cut, 'of' | 'id'>): string {
   if (of === 'members') return `the notch for ${members.find((run) => run.id === id)?.name ?? id}`;
   const place = plan[of].findIndex((one) => one.id === id) + 1;
-  return `${of === 'openings' ? 'opening' : 'limber hole'} ${place}`;
+  return `${CUT_NAMES[of]} ${place}`;
 }
 
 /**
@@ -223,6 +254,20 @@ function rimDistance(whole: Outline, cut: Outline, limitMm: number): number {
 /** Whether two boxes are further from each other than a limit, along either axis. */
 const isApart = (a: Box, b: Box, limitMm: number): boolean =>
   a.minX - b.maxX > limitMm || b.minX - a.maxX > limitMm || a.minY - b.maxY > limitMm || b.minY - a.maxY > limitMm;
+
+/** A bottom that cannot be planked as it is asked, and timbers too many to be worked out. */
+export function judgePlanked(
+  { panel, depth }: Pick<FramesPart['planked'], 'panel' | 'depth'>,
+  laid: Planked | undefined,
+  most: number,
+): FramesFinding[] {
+  if (panel === '') return [];
+  if (!laid) return [{ severity: 'check', code: 'planked-nowhere', where: { stage: 'frames' }, data: {} }];
+  const seams = laid.seams.length;
+  if (seams <= most || depth === 0) return [];
+  const where = { stage: 'frames', panel } as const;
+  return [{ severity: 'check', code: 'planked-many', where, data: { seams, most } }];
+}
 
 type Standing = Pick<Frame, 'x' | 'width' | 'face' | 'rakeRad'>;
 

@@ -2,8 +2,10 @@
 import { boundsOf, type Outline } from '../geometry';
 import type { LinesPart } from '../lines';
 import { usualIn, type Notation } from '../measure';
+import { SHEET_SIZE } from '../panels';
 import {
   BLOCK_THICKNESS,
+  BOTTOM_TIMBER,
   BULKHEAD_THICKNESS,
   GUSSET_LEG,
   GUSSET_THICKNESS,
@@ -19,7 +21,17 @@ import {
   RING_CORNER,
   SAWN_BREADTH,
 } from './constants';
-import type { FramePlan, FramesPart, GirderPlan, Member, Opening, TimberSettings } from './schema';
+import {
+  TOP_EDGE,
+  type CleatPlan,
+  type FramePlan,
+  type FramesPart,
+  type GirderPlan,
+  type Member,
+  type Opening,
+  type SlotPlan,
+  type TimberSettings,
+} from './schema';
 
 /** Where frames are kept in the project, for edits. */
 export const FRAMES_PATH = ['frames', 'frames'] as const;
@@ -41,6 +53,8 @@ export const plainFrame = (given: Needed & Partial<FramePlan>): FramePlan => ({
   proud: { skin: 0, top: 0 },
   openings: [],
   limbers: [],
+  slots: [],
+  cleats: [],
   ...given,
 });
 
@@ -185,6 +199,15 @@ function stockOf([breadth, thickness]: readonly [number, number], faces: number,
   };
 }
 
+/** How a planked bottom is laid once a panel is chosen for it. */
+export const plankedIn = (notation: Notation): FramesPart['planked'] => ({
+  panel: '',
+  board: usualIn(SHEET_SIZE.value.height, notation),
+  from: 'aft',
+  breadth: usualIn(BOTTOM_TIMBER.value.breadth, notation),
+  depth: usualIn(BOTTOM_TIMBER.value.depth, notation),
+});
+
 /** What is kept round cuts in a new project. */
 export const keptIn = (notation: Notation): FramesPart['keep'] => ({
   opening: usualIn(OPENING_EDGE.value, notation),
@@ -210,5 +233,30 @@ export function plainOpening(taken: readonly Opening[], cut: Outline, notation: 
     height,
     corner: usualIn(Math.min(RING_CORNER.value, width / 2, height / 2), notation),
     isPair: false,
+    doubler: 0,
+    lid: 0,
   };
 }
+
+/** One more slot: for a usual member, in the top beside the centreline. */
+export const plainSlot = (taken: readonly SlotPlan[], notation: Notation): SlotPlan => ({
+  id: freeId('slot', taken),
+  edge: 'top',
+  out: usualIn(SLOT_OUT, notation),
+  width: usualIn(MEMBER_DEPTH.value, notation) + 2 * NOTCH_ROOM.value,
+  depth: usualIn(MEMBER_WIDTH.value, notation),
+  isPair: true,
+});
+
+/** Out from the centreline, to begin with. */
+const SLOT_OUT = 150;
+
+/** One more cleat: along the top, for a deck that lies on it. */
+export const plainCleat = (taken: readonly CleatPlan[], notation: Notation): CleatPlan => ({
+  id: freeId('cleat', taken),
+  edge: TOP_EDGE,
+  face: 'aft',
+  setIn: 0,
+  breadth: usualIn(MEMBER_WIDTH.value, notation),
+  depth: usualIn(MEMBER_DEPTH.value, notation),
+});

@@ -37,6 +37,38 @@ const openingSchema = z.object({
   corner: lengthField('Radius of its corners', 0, 2500),
   /** The same again on the other side. */
   isPair: z.boolean(),
+  /** A ring of the part's own plywood round it, so broad; 0: none. */
+  doubler: lengthOrNone('Breadth of a doubler', 5, 500),
+  /** A lid that lies over its rim by so much; 0: none. */
+  lid: lengthOrNone('A lid laps the rim by', 3, 300),
+});
+
+/** Cut in by hand, from an edge: as wide along the edge, and as deep square to it, as what goes through. */
+export const SLOT_EDGES = ['skin', 'top'] as const;
+const slotSchema = z.object({
+  id: z.string().min(1).max(40),
+  edge: z.enum(SLOT_EDGES),
+  /** Its middle along the edge, out from the centreline. */
+  out: lengthField('Out from the centreline', 0, 5000),
+  width: lengthField('Width along the edge', 1, 1000),
+  depth: lengthField('Depth of the slot', 1, 1000),
+  isPair: z.boolean(),
+});
+
+/** The edge that lies on no panel. */
+export const TOP_EDGE = 'top';
+
+/** A strip of timber along an edge, on a face of the part: what a deck, a sole or the skin is fastened to. */
+const cleatSchema = z.object({
+  id: z.string().min(1).max(40),
+  /** The panel that the edge lies on, or `top`. */
+  edge: z.string().min(1).max(120),
+  face: z.enum(['fore', 'aft']),
+  /** From the edge, for what lies between it and the cleat. */
+  setIn: lengthField('Set in from the edge', 0, 500),
+  /** Its true section: along the face, and square to it. */
+  breadth: lengthField('Breadth of the cleat', 3, 300),
+  depth: lengthField('Depth of the cleat', 3, 300),
 });
 
 const limberSchema = z.object({
@@ -93,6 +125,8 @@ const framePlanSchema = z.object({
   }),
   openings: z.array(openingSchema).max(20),
   limbers: z.array(limberSchema).max(20),
+  slots: z.array(slotSchema).max(20),
+  cleats: z.array(cleatSchema).max(12),
 });
 
 /** Which panel a member lies on: the one above its line or below it; or along the centreline. */
@@ -168,8 +202,28 @@ const girderSchema = z.object({
   openings: z.array(openingSchema).max(20),
 });
 
+/**
+ * Which face of a frame stands on its line: as each is told; the face that needs no bevel, the skin touching the edge
+ * nearer to the boat's end; or the other, which leaves wood to take off.
+ */
+export const STANDING_RULES = ['each', 'no-bevel', 'to-bevel'] as const;
+
+/** A bottom laid across the boat in strips or sheets, its seams square to the centreline. */
+const plankedSchema = z.object({
+  /** The panel so laid; empty: none. */
+  panel: z.string().max(120),
+  /** From seam to seam, along the bottom. */
+  board: lengthField('Breadth of a board', 20, 5000),
+  from: z.enum(['fore', 'aft']),
+  /** Of the timber under each seam: along the boat, and up from the bottom; a depth of 0: none. */
+  breadth: lengthField('Breadth of a bottom timber', 10, 500),
+  depth: lengthOrNone('Depth of a bottom timber', 3, 500),
+});
+
 export const framesSchema = z.object({
   frames: z.array(framePlanSchema).max(60),
+  standing: z.enum(STANDING_RULES),
+  planked: plankedSchema,
   members: z.array(memberSchema).max(40),
   /** Through the skin into the timber behind it; every 0: none. */
   screws: z.object({
@@ -199,6 +253,10 @@ export const framesSchema = z.object({
 export type FramePlan = z.infer<typeof framePlanSchema>;
 export type Opening = z.infer<typeof openingSchema>;
 export type Limber = z.infer<typeof limberSchema>;
+export type SlotPlan = z.infer<typeof slotSchema>;
+export type CleatPlan = z.infer<typeof cleatSchema>;
+export type PlankedPlan = z.infer<typeof plankedSchema>;
+export type StandingRule = (typeof STANDING_RULES)[number];
 export type Member = z.infer<typeof memberSchema>;
 export type GirderPlan = z.infer<typeof girderSchema>;
 export type TimberSettings = z.infer<typeof timberSchema>;

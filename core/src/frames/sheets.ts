@@ -19,7 +19,7 @@ import {
   unitLabel,
   type Notation,
 } from '../measure';
-import { faceCurves, timberLines, toCut, type FramesWhole } from './drawings';
+import { faceCurves, fittedLines, toCut, type FramesWhole } from './drawings';
 import { asSeen, cutAsSeen, isSolid, type Frame } from './frame';
 import { frameMaterial } from './material';
 import type { RollingBevel } from './rolling-bevel';
@@ -74,15 +74,22 @@ function frameSheet(frame: Frame, head: SheetHead): PaperSheets {
     cut: outline,
     holes,
     mark: {
-      lines: [faceCurves(frame).flat(), ...timberLines(frame)],
-      words: `edge of the ${FACES[frame.face]}${frame.timbered ? ', joints, gussets' : ''}`,
+      lines: [faceCurves(frame).flat(), ...fittedLines(frame)],
+      words: [`edge of the ${FACES[frame.face]}`, ...fittedWords(frame)].join(', '),
     },
     // on a part with its middle out the table alone has them: there is no room beside the edge
     corners: isSolid(frame) ? cornersOf(frame) : [],
-    tables: [edgesTable(frame, notation), ...timberSheetTables(frame, notation)],
+    tables: [edgesTable(frame, notation), ...timberSheetTables(frame, notation), ...cleatSheetTables(frame, notation)],
     tableMm: TABLE_MM,
   });
 }
+
+/** What else is marked on it. */
+const fittedWords = ({ timbered, rims, cleats }: Frame): string[] => [
+  ...(timbered ? ['joints, gussets'] : []),
+  ...(rims.some(({ region }) => region.holes.length > 0) ? ['doubler'] : []),
+  ...(cleats.length > 0 ? ['cleats'] : []),
+];
 
 const FACES = { fore: 'forward face', aft: 'after face' } as const;
 
@@ -128,6 +135,26 @@ function timberSheetTables(frame: Frame, notation: Notation): SheetTable[] {
   };
   return [pieces, ends, order];
 }
+
+/** Of what its cleats are sawn, on which face they go, and how far in. */
+const cleatSheetTables = ({ cleats }: Frame, notation: Notation): SheetTable[] =>
+  cleats.length === 0
+    ? []
+    : [
+        {
+          columns: [
+            ...[{ head: 'cleat along' }, { head: 'on' }, { head: 'count' }],
+            ...['long', 'of', 'bevel'].map((head) => ({ head, isFigure: true })),
+          ],
+          rows: cleats.flatMap(({ along, face, pieces, breadthMm, depthMm, bevel }) =>
+            pieces.map(({ lengthMm, isPair }) => [
+              ...[along, FACES[face], isPair ? 'a pair' : '1', formatFine(lengthMm, notation)],
+              `${formatScantling(breadthMm, notation)} × ${formatScantling(depthMm, notation)}`,
+              bevel ? `${formatDeg(bevel.fromDeg)} to ${formatDeg(bevel.toDeg)}` : 'square',
+            ]),
+          ),
+        },
+      ];
 
 /** The saw's tilt for the outer edge, and the bevel to which the rest of it is planed. */
 function edgeCells({ bevel }: Timber): string[] {

@@ -8,18 +8,24 @@ import { girdersOnPanel } from './girder/drawings';
 import { framesDrawings, framesOnPanel, framesTables, membersOnPanel, type FramesWhole } from './drawings';
 import { FRAMES_FINDINGS } from './findings';
 import { shapeGirders } from './girder/girders';
-import { runMembers, shapeFrames } from './judge';
+import { judgePlanked, runMembers, shapeFrames } from './judge';
+import { bottomTimbers, layBoards } from './planked/boards';
+import { seamsOnPanel } from './planked/drawings';
 import { bevelsOf } from './rolling-bevel';
 import { outsideOfPanel } from './outside';
 import { screwRows } from './screws';
-import { framesAtStations, keptIn, timberIn } from './plans';
+import { framesAtStations, keptIn, plankedIn, timberIn } from './plans';
 import { framesSchema, type School } from './schema';
 import { framesSheets } from './sheets';
+import { standOn, widestAt } from './standing';
 
 type Before = {
   readonly project: { readonly school: School; readonly panels: Pick<PanelsPart, 'thickness' | 'linesTo'> };
   readonly values: { readonly lines: Hull; readonly panels: PanelsValue };
 };
+
+/** Timbers under a planked bottom are worked out one by one, as frames are. */
+const MOST_TIMBERS = 60;
 
 export const framesStage = defineStage<{
   others: { readonly lines: LinesPart };
@@ -32,6 +38,8 @@ export const framesStage = defineStage<{
   schema: framesSchema,
   begin: ({ lines }, notation) => ({
     frames: framesAtStations(lines),
+    standing: 'each' as const,
+    planked: plankedIn(notation),
     members: [],
     girders: [],
     relief: 0,
@@ -45,7 +53,7 @@ export const framesStage = defineStage<{
   catalogue: FRAMES_FINDINGS,
   constants,
   run: (
-    { frames, members, girders, screws, relief, bevelStep, filletGap: gap, keep, sawn, moulds },
+    { frames, standing, planked, members, girders, screws, relief, bevelStep, filletGap: gap, keep, sawn, moulds },
     { project, values },
     remember,
   ) => {
@@ -54,8 +62,16 @@ export const framesStage = defineStage<{
     const skin = depthOfInside({ thickness, linesTo });
     const runs = runMembers(values.lines, panels, members, { inside: skin, outside: thickness - skin }, remember);
     const making = { skin, strips, school: project.school, gap, relief, keep, sawn, moulds, members: runs.value };
-    const shaped = shapeFrames(values.lines, panels, frames, making, remember);
-    const standing = shapeGirders(
+    const widest = standing === 'each' ? 0 : remember('widest', widestAt, values.lines);
+    const stood = frames.map((plan) => remember(`standing ${plan.id}`, standOn, plan, standing, widest));
+    const { panel, board, from, breadth, depth } = planked;
+    const laid = panel === '' ? undefined : remember('boards', layBoards, panels, { panel, board, from });
+    const hasTimbers = laid !== undefined && laid.seams.length <= MOST_TIMBERS;
+    const under = hasTimbers
+      ? remember('bottom timbers', bottomTimbers, panels, laid, stood, { breadth, depth, skin })
+      : [];
+    const shaped = shapeFrames(values.lines, panels, [...stood, ...under], making, remember);
+    const girded = shapeGirders(
       values.lines,
       panels,
       { plans: girders, frames: shaped.value },
@@ -64,15 +80,21 @@ export const framesStage = defineStage<{
     );
     return {
       value: {
-        ...standing.value,
+        ...girded.value,
+        ...(laid && { planked: laid }),
         members: runs.value,
         screws: remember('screws', screwRows, panels, {
-          ...{ frames: standing.value.frames, members: runs.value },
+          ...{ frames: girded.value.frames, members: runs.value },
           ...{ thickness, screws: { ...screws } },
         }),
         bevels: bevelsOf(values.lines, panels, bevelStep, remember),
       },
-      findings: [...shaped.findings, ...standing.findings, ...runs.findings],
+      findings: [
+        ...shaped.findings,
+        ...girded.findings,
+        ...runs.findings,
+        ...judgePlanked({ panel, depth }, laid, MOST_TIMBERS),
+      ],
       assumed: [],
     };
   },
@@ -84,6 +106,7 @@ export const framesStage = defineStage<{
       girdersOnPanel(panel, frames.girders),
       membersOnPanel(panel, frames.members),
       outsideOfPanel(panel, frames, project.panels.thickness),
+      seamsOnPanel(panel, frames.planked),
     ];
     return { paths: marks.flatMap(({ paths }) => paths), texts: marks.flatMap(({ texts }) => texts) };
   },

@@ -19,6 +19,7 @@ export {
   solidDistance,
   turned,
   unionOf,
+  upright,
   widened,
 } from './polygon';
 export type { Box, Outline, Region } from './polygon';
@@ -29,6 +30,7 @@ export {
   crossLines,
   crossings,
   distanceToSegment,
+  footOn,
   placeAtLength,
   pointAtLength,
   polylineLength,

@@ -196,3 +196,16 @@ export const widened = (outline: Outline, delta: number): Outline[] =>
 /** The sum of every point of `a` with every point of `pattern`, boundaries only: inner rings may be false holes. */
 export const minkowskiSum = (a: Outline, pattern: Outline): Outline[] =>
   Clipper.union(Clipper.minkowskiSum(toGrid(pattern), toGrid(a), true), FillRule.NonZero).map(fromGrid);
+
+/** Where an upright line lies inside an outline, from below. */
+export function upright(outline: Outline, x: number): (readonly [number, number])[] {
+  const heights = outline
+    .flatMap((a, i): number[] => {
+      const b = at(outline, (i + 1) % outline.length);
+      return a[0] <= x === b[0] <= x ? [] : [a[1] + ((x - a[0]) / (b[0] - a[0])) * (b[1] - a[1])];
+    })
+    .sort((p, q) => p - q);
+  return heights.flatMap((low, i) =>
+    i % 2 === 0 && i + 1 < heights.length ? [[low, at(heights, i + 1)] as const] : [],
+  );
+}

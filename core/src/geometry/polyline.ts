@@ -111,3 +111,16 @@ export function runsInside(
   }
   return runs;
 }
+
+/** The place of a line that is nearest to a point. */
+export function footOn(line: readonly Vec2[], p: Vec2): Vec2 {
+  let best = at(line, 0);
+  for (let i = 1; i < line.length; i++) {
+    const [a, b] = [at(line, i - 1), at(line, i)];
+    const long2 = distance2(a, b) ** 2;
+    const w = long2 > 0 ? ((p[0] - a[0]) * (b[0] - a[0]) + (p[1] - a[1]) * (b[1] - a[1])) / long2 : 0;
+    const on = lerp2(a, b, Math.min(1, Math.max(0, w)));
+    if (distance2(on, p) < distance2(best, p)) best = on;
+  }
+  return best;
+}

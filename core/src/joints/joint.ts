@@ -10,7 +10,7 @@
  * finding. Pieces come first: each carries half the scarf past the joint's middle, and its taper is marked.
  */
 import { area, at, boundsOf, counterClockwise, crossings, intersectionOf, type Outline, type Vec2 } from '../geometry';
-import { marksOfFrame, type Frame } from '../frames';
+import { marksOfFrame, type Frame, type Planked } from '../frames';
 import { SHEET_SIZE, type Panel, type SheetInStock } from '../panels';
 import type { JointsFinding, JointsResult } from './findings';
 import { matesAlong } from './mates';
@@ -70,11 +70,17 @@ const COST = { nearFrame: 10, notStaggered: 10, inBend: 4 };
 /** What is short by less is not short: figures carry some dust. */
 const DUST_MM = 1e-6;
 
+type JointsAsked = {
+  readonly frames: readonly Frame[];
+  readonly thickness: number;
+  readonly sheet: SheetSize;
+  readonly part: JointsPart;
+  /** A bottom laid across in boards is not joined along. */
+  readonly planked?: Planked;
+};
+
 /** Joints for all panels, from the lowest up, each staggered from those before it. */
-export function planJoints(
-  panels: readonly Panel[],
-  options: { frames: readonly Frame[]; thickness: number; sheet: SheetSize; part: JointsPart },
-): JointsResult<readonly JointedPanel[]> {
+export function planJoints(panels: readonly Panel[], options: JointsAsked): JointsResult<readonly JointedPanel[]> {
   const findings: JointsFinding[] = [];
   const jointed: JointedPanel[] = [];
   panels.forEach((panel, i) =>
@@ -93,16 +99,16 @@ function neighbourBelow(panel: Panel | undefined, jointed: readonly JointedPanel
 function jointPanel(
   panel: Panel,
   below: Neighbour | undefined,
-  {
-    frames,
-    thickness,
-    sheet,
-    part,
-  }: { frames: readonly Frame[]; thickness: number; sheet: SheetSize; part: JointsPart },
+  { frames, thickness, sheet, part, planked }: JointsAsked,
   findings: JointsFinding[],
 ): JointedPanel {
   const box = boundsOf(panel.outline);
   const length = box.maxX - box.minX;
+  if (planked?.panel === panel.id) {
+    const { id, name, spansCentreline } = panel;
+    const pieces = planked.boards.map((board) => ({ ...board, outline: counterClockwise(board.outline) }));
+    return { panel: id, name, spansCentreline, joints: [], pieces, length };
+  }
   const scarf = part.scarfRatio * thickness;
   const usable = sheet.width - 2 * sheet.margin;
   const depth = box.maxY - box.minY;

@@ -30,7 +30,11 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; pan
     const { thickness } = project.panels;
     const { stock, margin } = project.sheets;
     const sheet = sheetForSkin({ stock, margin }, thickness);
-    return planJoints(values.panels.panels, { frames: values.frames.frames, thickness, sheet, part: { ...part } });
+    const { frames, planked } = values.frames;
+    return planJoints(values.panels.panels, {
+      ...{ frames, thickness, sheet, part: { ...part } },
+      ...(planked && { planked }),
+    });
   },
   sheets: jointsSheets,
   marksOn: (panel, { values }) => jointsOnPanel(panel, values.joints),

@@ -25,6 +25,8 @@ function filled(demo: DemoId): Project {
   const hull = createDerive()(project).lines.value;
   const view = { widthPx: 800, heightPx: 400, left: -100, top: 700, mmPerPx: 6, turnDeg: 0, opacity: 0.5 };
   const rounding = { radiusFore: 60, radiusAft: 90, layers: 2, layerThickness: 3, sag: 5 };
+  // the flat-bottomed boat’s bottom is laid across; elsewhere the choice is refused
+  const bottom = panelIdOf(at(panelInputs(hull), 0));
   const split = { id: panelIdOf(at(panelInputs(hull), 1)), fore: 0.4, middle: 0.5, aft: 0.6 };
   return {
     ...project,
@@ -45,6 +47,8 @@ function filled(demo: DemoId): Project {
       girders: [busyGirder],
       screws: { spacing: 90, ends: 20 },
       relief: 3,
+      standing: 'no-bevel',
+      planked: { ...frames.planked, panel: bottom },
       sawn: { ...frames.sawn, corner: 'floor', spall: { height: 200, breadth: 50 } },
       moulds: { ...frames.moulds, spall: { height: 250, breadth: 60 } },
       frames: frames.frames.map((frame, i) => ({ ...frame, ...[{}, busyFrame(split.id)][i] })),
@@ -77,7 +81,14 @@ const busyFrame = (panel: string): Partial<FramePlan> => ({
   ...{ kind: 'ring', rakeDeg: 3, lining: 4, bounds: { hand: 'across', inner: 10, outer: 900, bottom: -50 } },
   ...{ top: { kind: 'rise', mm: 40, below: 10 }, ring: { breadth: 60, floor: 80, beam: 50, corner: 30 } },
   edges: [{ id: panel, school: 'framed' }],
-  openings: [{ id: 'o', shape: 'rounded', out: 0, up: 300, width: 80, height: 60, corner: 10, isPair: true }],
+  openings: [
+    {
+      ...{ id: 'o', shape: 'rounded', out: 0, up: 300, width: 80, height: 60, corner: 10 },
+      ...{ isPair: true, doubler: 20, lid: 10 },
+    },
+  ],
+  slots: [{ id: 's', edge: 'top', out: 60, width: 20, depth: 15, isPair: true }],
+  cleats: [{ id: 'c', edge: 'top', face: 'fore', setIn: 6, breadth: 20, depth: 20 }],
   limbers: [{ id: 'l', out: 120, diameter: 25, setIn: 10, isPair: true }],
 });
 
@@ -88,7 +99,12 @@ const busyGirder = plainGirder(
   {
     ...{ hand: 'pair', from: 900, to: 2300, out: 60, outAft: 160, school: 'framed' },
     top: { kind: 'straight', fore: 330, aft: 300, below: 5 },
-    openings: [{ id: 'o', shape: 'oval', out: 200, up: 260, width: 60, height: 40, corner: 0, isPair: false }],
+    openings: [
+      {
+        ...{ id: 'o', shape: 'oval', out: 200, up: 260, width: 60, height: 40, corner: 0 },
+        ...{ isPair: false, doubler: 15, lid: 8 },
+      },
+    ],
   },
 );
 

@@ -13,6 +13,7 @@ import version4 from './old-versions/version-4.json';
 import version5 from './old-versions/version-5.json';
 import version6 from './old-versions/version-6.json';
 import version7 from './old-versions/version-7.json';
+import version8 from './old-versions/version-8.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { PANEL_DEFAULTS } from '../panels/schema';
 
@@ -36,6 +37,9 @@ describe.each(['tamsel', 'orrin'] as const)('the demo %s', (id) => {
     expect(nulls).not.toContain('null');
   });
 });
+
+/** What frames got after the eighth version. */
+const LATER = { standing: 'each', planked: { panel: '', board: 1220, from: 'aft', breadth: 45, depth: 20 } };
 
 describe('derive', () => {
   it('recomputes only what an edit touches', () => {
@@ -203,6 +207,7 @@ describe('readProject', () => {
       relief: 0,
       screws: { spacing: 0, ends: 25 },
       ...timberIn('mm'),
+      ...LATER,
     });
   });
   it('brings the frozen seventh version up: sawn frames and moulds have their stock', () => {
@@ -213,6 +218,20 @@ describe('readProject', () => {
       relief: 0,
       screws: { spacing: 0, ends: 25 },
       ...timberIn('mm'),
+      ...LATER,
+    });
+  });
+  it('brings the frozen eighth version up: no slots, cleats, doublers or lids, frames stand as each is told', () => {
+    const read = readProject(version8);
+    const bare = { doubler: 0, lid: 0 };
+    expect(read.ok && read.project.frames).toEqual({
+      ...version8.frames,
+      ...LATER,
+      frames: version8.frames.frames.map((frame) => ({ ...frame, slots: [], cleats: [] })),
+      girders: version8.frames.girders.map((girder) => ({
+        ...girder,
+        openings: girder.openings.map((opening) => ({ ...opening, ...bare })),
+      })),
     });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {

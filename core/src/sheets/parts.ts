@@ -4,7 +4,15 @@
  * Each has a stable id made from what it is, its thickness, and its outline with the face grain along x.
  */
 import { counterClockwise, hashOf, type Outline } from '../geometry';
-import { cutAsSeen, girderPieces, platesOfFrame, type Frame, type Girder } from '../frames';
+import {
+  cutAsSeen,
+  girderPieces,
+  plyPartsOfFrame,
+  rimsOfGirder,
+  type Frame,
+  type Girder,
+  type PlyPart,
+} from '../frames';
 import type { JointedPanel } from '../joints';
 import type { Transom } from '../panels';
 import type { SheetsFinding, SheetsResult } from './findings';
@@ -71,23 +79,21 @@ export function listParts(input: PartInput): CutPart[] {
       ...(holes.length > 0 && { holes }),
     })),
   );
-  return [...pieces, ...transoms, ...bulkheads, ...girders, ...input.frames.flatMap(platesOf)].filter(
-    (part) => part.outline.length > 2,
-  );
+  const small = [...input.frames.flatMap(plyPartsOfFrame), ...input.girders.flatMap(rimsOfGirder)].flatMap(cutOf);
+  return [...pieces, ...transoms, ...bulkheads, ...girders, ...small].filter((part) => part.outline.length > 2);
 }
 
-/** The plywood over a timber frame’s joints: one for each face that has them. */
-const platesOf = (frame: Frame): CutPart[] =>
-  platesOfFrame(frame).flatMap(({ id, name, faces, outline, thicknessMm, isPair }) =>
-    faces.map((face): CutPart => ({
-      id: `${id}.${face}`,
-      name: faces.length > 1 ? `${name}, ${face}` : name,
-      thickness: thicknessMm,
-      isPair,
-      outline: counterClockwise(outline),
-      grain: 'free',
-    })),
-  );
+/** The plywood that goes on another part: one for each face that has it. */
+const cutOf = ({ id, name, faces, region: { outline, holes }, thicknessMm, isPair }: PlyPart): CutPart[] =>
+  (faces.length > 0 ? faces : [null]).map((face) => ({
+    id: face ? `${id}.${face}` : id,
+    name: faces.length > 1 ? `${name}, ${face}` : name,
+    thickness: thicknessMm,
+    isPair,
+    outline: counterClockwise(outline),
+    ...(holes.length > 0 && { holes }),
+    grain: 'free',
+  }));
 
 /**
  * What is laid out together. Batches with the same key are the same job, and a layout of the one is one of the other.

@@ -1,11 +1,10 @@
 /** What is drawn and cut of girders: each piece as it is seen from its inner face, and both its faces on the panels. */
 import { closedPath, openPath, roomInside, TEXT_MM, type Drawing, type DrawnText } from '../../formats';
-import { at, lerp2, mirrored, simplify, type Region, type Vec2 } from '../../geometry';
+import { at, lerp2, mirrored, simplify, upright, type Region, type Vec2 } from '../../geometry';
 import { formatThickness, type Notation } from '../../measure';
 import type { Panel } from '../../panels';
 import type { Marks } from '../../stage';
 import { standing, type Girder } from './girder';
-import { upright } from './halving';
 import { runsOnPanel, type RunPoint } from './profile';
 
 export type GirderPiece = {

@@ -15,6 +15,7 @@ import { toDeg } from '../../measure';
 import type { Panel } from '../../panels';
 import type { LaidRuling } from '../../surface';
 import { outlineOfOpening } from '../cuts';
+import { rimsOf, type Rim } from '../rims';
 import type { GirderPlan, School } from '../schema';
 import { insideRuns, type ProfilePoint } from './profile';
 
@@ -34,6 +35,8 @@ export type Girder = Pick<GirderPlan, 'id' | 'name' | 'width' | 'hand' | 'halvin
   readonly whole: Outline;
   /** What is cut: of one piece, or of as many as stand between frames, from forward aft. */
   readonly pieces: readonly Region[];
+  /** Doublers and lids of its openings. */
+  readonly rims: readonly Rim[];
   /** Of one face of all pieces, both of a pair together. */
   readonly areaM2: number;
   /** Along the skin, both of a pair together. */
@@ -95,6 +98,7 @@ export function shapeGirder(
     ...{ id, name, width, hand, halving, plane, faces, school, whole },
     edge: inner.map(({ s, z, across }) => ({ s, z, bevelDeg: toDeg(Math.asin(Math.max(-1, Math.min(1, across)))) })),
     pieces: own,
+    rims: rimsOf(plan, plan.openings, () => isPair),
     areaM2: 0,
     seamMm: (isPair ? 2 : 1) * lengthOf(edge),
   });

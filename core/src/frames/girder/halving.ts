@@ -6,7 +6,7 @@
  * aslant needs a wider slot. Both are widened by a clearance. What they share is the height over which both are there;
  * the lower half is cut out of the one that goes over, from below, and the upper half out of the other, from above.
  */
-import { at, convexHull, differenceOf, type Outline, type Region, type Vec2 } from '../../geometry';
+import { at, convexHull, differenceOf, upright, type Outline, type Region, type Vec2 } from '../../geometry';
 import type { Frame } from '../frame';
 import { reliefsOf } from '../relief';
 import { placeInPlane } from '../section';
@@ -135,20 +135,7 @@ function sharedHeights(
   return undefined;
 }
 
-/** Where an upright line lies inside an outline, from below. */
-export function upright(outline: Outline, x: number): (readonly [number, number])[] {
-  const heights = outline
-    .flatMap((a, i): number[] => {
-      const b = at(outline, (i + 1) % outline.length);
-      return a[0] <= x === b[0] <= x ? [] : [a[1] + ((x - a[0]) / (b[0] - a[0])) * (b[1] - a[1])];
-    })
-    .sort((p, q) => p - q);
-  return heights.flatMap((low, i) =>
-    i % 2 === 0 && i + 1 < heights.length ? [[low, at(heights, i + 1)] as const] : [],
-  );
-}
-
-/** Likewise in what is solid of a region. */
+/** Where an upright line lies in what is solid of a region, from below. */
 function uprightOf({ outline, holes }: Region, x: number): (readonly [number, number])[] {
   const gone = holes.flatMap((hole) => upright(hole, x));
   return upright(outline, x).flatMap(([low, high]) => {

@@ -50,10 +50,11 @@ const TAMSEL_FRAMES: readonly Given[] = [
     openings: [
       {
         ...{ id: 'opening.1', shape: 'rounded', out: 0, up: 415, width: 300, height: 180, corner: 40 },
-        isPair: false,
+        ...{ isPair: false, doubler: 40, lid: 25 },
       },
     ],
     limbers: [MIDDLE_LIMBER],
+    cleats: [{ id: 'cleat.1', edge: 'top', face: 'fore', setIn: 0, breadth: 30, depth: 20 }],
   },
   { kind: 'ring', ring: { breadth: 80, floor: 110, beam: 0, corner: 60 }, limbers: [MIDDLE_LIMBER] },
   {
@@ -61,10 +62,11 @@ const TAMSEL_FRAMES: readonly Given[] = [
     openings: [
       {
         ...{ id: 'opening.1', shape: 'oval', out: 320, up: 245, width: 180, height: 100, corner: 0 },
-        isPair: true,
+        ...{ isPair: true, doubler: 0, lid: 0 },
       },
     ],
     limbers: [MIDDLE_LIMBER],
+    cleats: [{ id: 'cleat.1', edge: 'top', face: 'aft', setIn: 0, breadth: 30, depth: 20 }],
   },
 ];
 
@@ -112,6 +114,7 @@ function orrin(id: string): Project {
       ...base.frames,
       frames: numbered('Frame', 20, [609.6, 1371.6, 2057.4]),
       sawn: ORRIN_STOCK,
+      planked: { panel: 'chine-chine', board: 609.6, from: 'aft', breadth: 44.45, depth: 19.05 },
       screws: { spacing: 101.6, ends: 25.4 },
       members: [
         stringer({

@@ -6,6 +6,16 @@ import { from4To5 } from './4-to-5';
 import { from5To6 } from './5-to-6';
 import { from6To7 } from './6-to-7';
 import { from7To8 } from './7-to-8';
+import { from8To9 } from './8-to-9';
 import type { Migration } from './migration';
 
-export const MIGRATIONS: readonly Migration[] = [from1To2, from2To3, from3To4, from4To5, from5To6, from6To7, from7To8];
+export const MIGRATIONS: readonly Migration[] = [
+  from1To2,
+  from2To3,
+  from3To4,
+  from4To5,
+  from5To6,
+  from6To7,
+  from7To8,
+  from8To9,
+];

@@ -6,11 +6,13 @@ import {
   freeId,
   offerLimbers,
   plainOpening,
+  plainSlot,
   type Frame,
   type FramePlan,
   type Limber,
   type MemberRun,
   type Opening,
+  type SlotPlan,
 } from '@kalotrope/core/frames';
 import type { ReactNode } from 'react';
 import { Section } from '../../controls/Section';
@@ -21,7 +23,7 @@ import { selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { FrameLength } from './FrameLength';
 import { useFrameEdit } from './frame-edit';
-import { CUT_SECTION, SHAPES } from './frame-words';
+import { CUT_SECTION, SHAPES, SLOT_EDGES } from './frame-words';
 
 /** The most of either that a frame takes. */
 const MOST = 20;
@@ -32,19 +34,22 @@ export function CutFields({ plan, frame, members }: Props) {
   const dispatch = useAppDispatch();
   const notation = useAppSelector(selectNotation);
   const { set } = useFrameEdit(plan);
-  const { openings, limbers } = plan;
+  const { openings, limbers, slots } = plan;
   const offered = offerLimbers(frame, members, limbers, notation);
   const addLimbers = () => {
     set('limber holes', ['limbers'])([...limbers, ...offered]);
     if (offered.length === 0) dispatch(said('There are limber holes at the lowest points already.'));
   };
   return (
-    <Section title={CUT_SECTION} aside={plural(openings.length + limbers.length, 'cut')}>
+    <Section title={CUT_SECTION} aside={plural(openings.length + limbers.length + slots.length, 'cut')}>
       {openings.map((opening, i) => (
         <OpeningFields key={opening.id} plan={plan} opening={opening} number={i + 1} />
       ))}
       {limbers.map((limber, i) => (
         <LimberFields key={limber.id} plan={plan} limber={limber} number={i + 1} />
+      ))}
+      {slots.map((slot, i) => (
+        <SlotFields key={slot.id} plan={plan} slot={slot} number={i + 1} />
       ))}
       <div className="no-print">
         <Button
@@ -61,6 +66,12 @@ export function CutFields({ plan, frame, members }: Props) {
           title="At the lowest points that water can reach, clear of a fillet"
         >
           Let the water through
+        </Button>
+        <Button
+          disabled={slots.length >= MOST}
+          onClick={() => set('slot', ['slots'])([...slots, plainSlot(slots, notation)])}
+        >
+          Add a slot
         </Button>
         {limbers.length > 0 && (
           <Button
@@ -120,7 +131,7 @@ function OpeningFields({
 }) {
   const { set } = useFrameEdit(plan);
   const what = `opening ${number}`;
-  const field = (key: 'out' | 'up' | 'width' | 'height' | 'corner', label: string) => (
+  const field = (key: 'out' | 'up' | 'width' | 'height' | 'corner' | 'doubler' | 'lid', label: string) => (
     <FrameLength plan={plan} label={label} mm={opening[key]} what={what} path={['openings', opening.id, key]} />
   );
   return (
@@ -137,6 +148,8 @@ function OpeningFields({
       {field('width', 'Wide')}
       {field('height', 'High')}
       {opening.shape === 'rounded' && field('corner', 'Corners, radius')}
+      {field('doubler', 'Doubler round it, 0: none')}
+      {field('lid', 'Lid laps by, 0: none')}
       {field('out', 'Middle, out')}
       {field('up', 'Middle, up')}
       {opening.out > 0 && plan.bounds.hand === 'across' && (
@@ -170,6 +183,42 @@ function LimberFields({
       {field('setIn', 'In from the edge, 0: half-moon')}
       {limber.out > 0 && plan.bounds.hand === 'across' && (
         <PairField isPair={limber.isPair} onChange={set(what, ['limbers', limber.id, 'isPair'])} />
+      )}
+    </OneOfList>
+  );
+}
+
+/** For something that goes through, placed by hand. */
+function SlotFields({
+  plan,
+  slot,
+  number,
+}: {
+  readonly plan: FramePlan;
+  readonly slot: SlotPlan;
+  readonly number: number;
+}) {
+  const { set } = useFrameEdit(plan);
+  const what = `slot ${number}`;
+  const field = (key: 'out' | 'width' | 'depth', label: string) => (
+    <FrameLength plan={plan} label={label} mm={slot[key]} what={what} path={['slots', slot.id, key]} />
+  );
+  return (
+    <OneOfList
+      title={`Slot ${number}`}
+      onRemove={() => set(`${what} out`, ['slots'])(plan.slots.filter(({ id }) => id !== slot.id))}
+    >
+      <SelectField
+        label="Cut in from"
+        value={slot.edge}
+        names={SLOT_EDGES}
+        onChange={set(what, ['slots', slot.id, 'edge'])}
+      />
+      {field('out', 'Middle, out')}
+      {field('width', 'Along the edge')}
+      {field('depth', 'Deep')}
+      {slot.out > 0 && plan.bounds.hand === 'across' && (
+        <PairField isPair={slot.isPair} onChange={set(what, ['slots', slot.id, 'isPair'])} />
       )}
     </OneOfList>
   );

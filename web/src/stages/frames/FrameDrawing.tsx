@@ -6,7 +6,7 @@ import {
   cutAsSeen,
   faceCurves,
   placeInPlane,
-  timberLines,
+  fittedLines,
   type Frame,
 } from '@kalotrope/core/frames';
 import { pointOnTape } from '@kalotrope/core/lines';
@@ -45,7 +45,7 @@ export function FrameDrawing({ frame, corner }: Props) {
             {skin.map((curve, i) => (
               <path key={i} d={pathOf(curve)} stroke={palette.text.secondary} strokeWidth={1.2 * px} />
             ))}
-            {timberLines(frame).map((line, i) => (
+            {fittedLines(frame).map((line, i) => (
               <path key={i} d={pathOf(line)} stroke={palette.text.secondary} strokeWidth={px} />
             ))}
             {bevelLines(frame).map((line, i) => (

@@ -11,7 +11,7 @@ import { picked } from '../../state/screen-slice';
 import { selectDerived } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { useFrameEdit } from './frame-edit';
-import { DATUM_PATH, FACES, kindNames } from './frame-words';
+import { DATUM_PATH, FACES, kindNames, STANDING, STANDING_PATH } from './frame-words';
 
 type Props = { readonly plan: FramePlan; readonly part: FramesPart; readonly isFramedBoat: boolean };
 
@@ -44,14 +44,36 @@ export function FrameFields({ plan, part, isFramedBoat }: Props) {
           onChange={set('kind', ['kind'])}
         />
       </Box>
-      <Box sx={{ display: 'grid', mb: 1 }}>
-        <SelectField label="Which face that is" value={plan.face} names={FACES} onChange={set('face', ['face'])} />
+      <Box sx={{ display: 'grid', gap: 1.25, mb: 1 }}>
+        <FaceFields plan={plan} part={part} />
       </Box>
     </>
   );
 }
 
 type PlaceProps = Pick<Props, 'plan' | 'part'>;
+
+/** Which face stands on the line; where a rule says it for all, what it says of this one. */
+function FaceFields({ plan, part: { standing } }: PlaceProps) {
+  const dispatch = useAppDispatch();
+  const { set } = useFrameEdit(plan);
+  const frame = useAppSelector((state) => selectDerived(state)?.frames.value.frames.find(({ id }) => id === plan.id));
+  return (
+    <>
+      {standing === 'each' ? (
+        <SelectField label="Which face that is" value={plan.face} names={FACES} onChange={set('face', ['face'])} />
+      ) : (
+        <p className="quiet">That is its {FACES[frame?.face ?? plan.face]}.</p>
+      )}
+      <SelectField
+        label="On the lines stands"
+        value={standing}
+        names={STANDING}
+        onChange={(value) => dispatch(edited({ label: 'Face on the lines', edits: [{ path: STANDING_PATH, value }] }))}
+      />
+    </>
+  );
+}
 
 /** How far from the datum; what is refused is said of the place itself, which is told from the stem. */
 function PlaceField({ plan, part }: PlaceProps) {

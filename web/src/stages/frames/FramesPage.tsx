@@ -19,6 +19,7 @@ import { plural } from '../../controls/words';
 import { useAppSelector } from '../../state/store';
 import { InTheRound } from '../../drawing/hull/InTheRound';
 import { FrameDrawing } from './FrameDrawing';
+import { Cleats } from './Cleats';
 import { CutFields } from './CutFields';
 import { EdgeSchools } from './EdgeSchools';
 import { FrameFields } from './FrameFields';
@@ -27,6 +28,7 @@ import { GirderDrawing } from './GirderDrawing';
 import { Girders } from './Girders';
 import { Kept } from './Kept';
 import { Members } from './Members';
+import { PlankedBottom } from './PlankedBottom';
 import { RollingBevels } from './RollingBevels';
 import { Screws } from './Screws';
 import { ShapeFields } from './ShapeFields';
@@ -37,7 +39,7 @@ export default function FramesPage() {
   const project = useAppSelector(selectProject);
   const choice = useAppSelector(selectPicked);
   if (!derived || !project) return null;
-  const { frames, members, girders, screws, bevels } = derived.frames.value;
+  const { frames, members, girders, screws, bevels, planked } = derived.frames.value;
   const girder = girders.find(({ id }) => id === girderOfThing(choice));
   const part = project.frames;
   const plans = part.frames;
@@ -72,10 +74,12 @@ export default function FramesPage() {
         {plan && <ShapeFields plan={plan} frame={frame} />}
         {plan && frame && <EdgeSchools plan={plan} frame={frame} />}
         {plan && frame && <CutFields plan={plan} frame={frame} members={members} />}
+        {plan && frame && <Cleats plan={plan} frame={frame} />}
         {frame && <EdgeTable frame={frame} />}
         {frame && <Timbers frame={frame} part={part} />}
         <Members part={part} runs={members} />
         <Girders part={part} girders={girders} />
+        <PlankedBottom part={part} planked={planked} frames={frames} />
         <Screws part={part} rows={screws} />
         <Kept part={part} />
         <RollingBevels bevels={bevels} step={part.bevelStep} />

@@ -9,6 +9,7 @@ import {
   memberThing,
   frameThing,
   placeInBoat,
+  type FramesValue,
 } from '@kalotrope/core/frames';
 import { layTape } from '@kalotrope/core/lines';
 import { plural } from '../../controls/words';
@@ -20,6 +21,8 @@ import {
   EDGE_SECTION,
   KEPT_LABELS,
   KEPT_SECTION,
+  PLANKED_PANEL,
+  PLANKED_SECTION,
   RELIEF,
   SCREW_LABELS,
   SCREWS_SECTION,
@@ -28,13 +31,16 @@ import {
   WHOLE_PART,
 } from './frame-words';
 
+/** Those that the builder placed. */
+const placedIn = ({ frames }: FramesValue) => frames.filter(({ isUnderSeam }) => !isUnderSeam);
+
 export const framesEntry: StageEntry = {
   stage: framesStage.name,
   title: framesStage.title,
   question: 'What do I cut, and at what bevel?',
   Page: lazy(() => import('./FramesPage')),
   things: ({ derived: { frames } }) => [
-    ...frames.value.frames.map(({ id, name }) => ({ label: `Frame: ${name}`, pick: frameThing(id) })),
+    ...placedIn(frames.value).map(({ id, name }) => ({ label: `Frame: ${name}`, pick: frameThing(id) })),
     ...frames.value.members.map(({ id, name }) => ({ label: `Member: ${name}`, pick: memberThing(id) })),
     ...frames.value.girders.map(({ id, name }) => ({ label: `Girder: ${name}`, pick: girderThing(id) })),
   ],
@@ -46,10 +52,11 @@ export const framesEntry: StageEntry = {
         ]
       : []),
     ...[...Object.values(KEPT_LABELS), RELIEF].map((label) => ({ label, section: KEPT_SECTION })),
+    { label: PLANKED_PANEL, section: PLANKED_SECTION },
     ...Object.values(SCREW_LABELS).map((label) => ({ label, section: SCREWS_SECTION })),
     { label: BEVEL_STEP, section: BEVELS_SECTION },
   ],
-  steps: ({ derived: { derived } }) => (derived?.frames.value.frames ?? []).map(({ id }) => frameThing(id)),
+  steps: ({ derived: { derived } }) => (derived ? placedIn(derived.frames.value) : []).map(({ id }) => frameThing(id)),
   pickAt: ({ part }) =>
     part && (frameOfThing(part) ?? memberOfThing(part) ?? girderOfThing(part)) !== undefined ? part : undefined,
   tape: (derived, picked) => {
@@ -65,6 +72,6 @@ export const framesEntry: StageEntry = {
   },
   hasTape: true,
   waitsFor: waitsForLines,
-  status: ({ derived }) => plural(derived.frames.value.frames.length, 'frame'),
+  status: ({ derived }) => plural(placedIn(derived.frames.value).length, 'frame'),
   drawingsOf: [framesStage.name],
 };

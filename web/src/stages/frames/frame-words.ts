@@ -1,14 +1,18 @@
 /** What the choices of a frame are called. */
 import {
   framesStage,
+  type CleatPlan,
   type FramePlan,
+  type FramesPart,
   type GirderPlan,
   type Member,
   type Opening,
+  type SlotPlan,
   type TimberSettings,
 } from '@kalotrope/core/frames';
 
 export const DATUM_PATH = [framesStage.name, 'datum'];
+export const STANDING_PATH = [framesStage.name, 'standing'];
 
 type Kind = FramePlan['kind'];
 const KINDS: Readonly<Record<Exclude<Kind, 'usual'>, string>> = {
@@ -24,6 +28,17 @@ export const kindNames = (isFramed: boolean) => (isFramed ? USUAL_FRAMED : USUAL
 export const FACES: Readonly<Record<FramePlan['face'], string>> = {
   fore: 'forward face; thickness goes aft',
   aft: 'after face; thickness goes forward',
+};
+export const STANDING: Readonly<Record<FramesPart['standing'], string>> = {
+  each: 'as each frame is told',
+  'no-bevel': 'the face that needs no bevel',
+  'to-bevel': 'the other, to be bevelled',
+};
+export const SLOT_EDGES: Readonly<Record<SlotPlan['edge'], string>> = { skin: 'the skin', top: 'the top' };
+export const CLEAT_FACES: Readonly<Record<CleatPlan['face'], string>> = { fore: 'forward face', aft: 'after face' };
+export const ENDS: Readonly<Record<FramesPart['planked']['from'], string>> = {
+  fore: 'the fore end',
+  aft: 'the after end',
 };
 export const HANDS: Readonly<Record<FramePlan['bounds']['hand'], string>> = {
   across: 'right across',
@@ -79,7 +94,10 @@ export const HALVINGS: Readonly<Record<GirderPlan['halving'], string>> = {
 export const SHAPE_SECTION = 'Its shape';
 export const EDGE_SECTION = 'How its edges are made';
 export const TIMBER_SECTION = 'Its timbers';
-export const CUT_SECTION = 'Openings and limber holes';
+export const CUT_SECTION = 'Openings, holes and slots';
+export const CLEAT_SECTION = 'Cleats on it';
+export const PLANKED_SECTION = 'A bottom planked athwart';
+export const PLANKED_PANEL = 'Panel laid across';
 export const MEMBERS_SECTION = 'Members along the hull';
 export const KEPT_SECTION = 'Room round cuts, and the cutter';
 export const KEPT_LABELS = {
