@@ -5,7 +5,8 @@
  * −d); the surface is developable where det(C', r, r') = 0, which gives d' = a'·(b'd − h')/(1 + a·b'). Going up it is
  * r = (e, g, 1), and g' = e'·(b' − h'g)/(1 − h'e). With the fore-and-aft leans a(x), e(x) chosen, deadrise d and
  * flare g follow by integration (Runge-Kutta); the keel is where the bottom rulings reach the centreline, the sheer
- * where the side rulings reach its chosen height. Run: npx tsx bench/draw-demo-lines.ts tamsel|orrin
+ * where the side rulings reach its chosen height. The slender hull is three cones, each through the line before:
+ * exact whatever the curves. Run: npx tsx bench/draw-demo-lines.ts tamsel|orrin|ilven
  */
 import { MM_PER_INCH, formatLength } from '@kalotrope/core/measure';
 
@@ -99,23 +100,65 @@ const DESIGNS: Record<string, Design> = {
   },
 };
 
+/** Of the slender hull: from its upper chine down to the lower one, from that to the keel, and up to the sheer. */
+const APEXES = {
+  bilge: [3739, -600, -1000],
+  bottom: [3739, -3000, -950],
+  side: [2839, 0, -4300],
+} as const satisfies Record<string, Point>;
+const towards = (p: Point, apex: Point, share: number): Point => [
+  p[0] + share * (apex[0] - p[0]),
+  p[1] + share * (apex[1] - p[1]),
+  p[2] + share * (apex[2] - p[2]),
+];
+/** All run on past the transom, and are cut off by its plane. */
+const PAST = 1.15;
+const TRANSOM = { x: 6303, lean: 0.18 };
+
+function slender(): Record<string, Point[]> {
+  const ws = Array.from({ length: STEPS + 1 }, (_, i) => (i / STEPS) * PAST);
+  const upper = ws.map((w): Point => [
+    179 + 6070 * w,
+    270 * (1 - left(w) ** 2.4) - 70 * w ** 3,
+    178 + 150 * left(w) ** 2.2 + 40 * w * w,
+  ]);
+  const lower = upper.map((p, i) => towards(p, APEXES.bilge, 0.14 * (1 - left(ws[i] ?? 0) ** 1.7)));
+  const keel = lower.map((p) => towards(p, APEXES.bottom, p[1] / (p[1] - APEXES.bottom[1])));
+  const sheer = upper.map((p, i) => {
+    const w = ws[i] ?? 0;
+    const height = 530 + 110 * left(w) ** 2 + 10 * w * w;
+    return towards(p, APEXES.side, -(height - p[2]) / (p[2] - APEXES.side[2]));
+  });
+  const cut = (line: readonly Point[]): Point[] => {
+    const k = line.findIndex(([x, , z]) => x > TRANSOM.x + TRANSOM.lean * z);
+    const [a, b] = [line[k - 1], line[k]];
+    if (!a || !b) throw new Error('a line does not reach the transom');
+    const off = ([x, , z]: Point) => x - TRANSOM.x - TRANSOM.lean * z;
+    return [...line.slice(0, k), towards(a, b, off(a) / (off(a) - off(b)))];
+  };
+  return { keel: cut(keel), 'lower-chine': cut(lower), 'upper-chine': cut(upper), sheer: cut(sheer) };
+}
+
+const SLENDER = 'ilven';
 const name = process.argv[2] ?? 'tamsel';
 const design = DESIGNS[name];
-if (!design) throw new Error(`No such demo: ${name}; there are ${Object.keys(DESIGNS).join(', ')}`);
+if (!design && name !== SLENDER)
+  throw new Error(`No such demo: ${name}; there are ${[...Object.keys(DESIGNS), SLENDER].join(', ')}`);
+const stations = design?.stations ?? Array.from({ length: 9 }, (_, i) => 640 * (i + 1));
 const imperial = name === 'orrin';
 const round = (v: number) =>
   imperial ? (Math.round(v / (MM_PER_INCH / 16)) * MM_PER_INCH) / 16 : Math.round(v * 10) / 10;
 const show = (v: number) => (imperial ? formatLength(round(v), 'ft-in-8ths') : String(round(v)));
 console.log(`# units=${imperial ? 'ft-in-8ths' : 'mm'}`);
 console.log('line,station,x,half_breadth,height');
-for (const [line, points] of Object.entries(trace(design))) {
+for (const [line, points] of Object.entries(design ? trace(design) : slender())) {
   if (!points) continue;
   const [first, last] = [points[0], points[points.length - 1]];
   if (!first || !last) continue;
   const bow = name === 'orrin' ? 'bow' : 'stem';
   const rows: [string, Point][] = [
     [bow, first],
-    ...design.stations.flatMap((x, i): [string, Point][] => {
+    ...stations.flatMap((x, i): [string, Point][] => {
       const p = atX(points, x);
       return p ? [[String(i + 1), p]] : [];
     }),

@@ -122,7 +122,7 @@ function cardParts(derived: Derived, options: CardOptions): CardPart[] {
   const flat = [
     ...transoms.map(({ id, name, outline }) => ({ id: id as string, name, outline })),
     ...derived.frames.value.frames
-      .filter(({ hand }) => hand === 'across')
+      .filter(({ hand, isUnderSeam }) => hand === 'across' && !isUnderSeam)
       .map((frame) => ({ id: frame.id, name: frame.name, outline: plainOutline(frame) })),
   ].map(({ id, name, outline }): RawPart => {
     const edge = outline.map((p) => small(p, options.scale));

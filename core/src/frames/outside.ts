@@ -9,15 +9,20 @@ import { planeOf } from './section';
 
 /**
  * On a panel's outside face the line over the middle of what timber stands behind it, for screws that are driven from
- * there: undefined where none does. A mould's are drawn again, and a bulkhead takes none in its edge.
+ * there; over a timber under a seam a line on either side of the seam, in the middle of what each board lies on. None
+ * where no timber stands: a mould's are drawn again, and a bulkhead takes none in its edge.
  */
-export function outsideLine(panel: Panel, frame: Frame, thickness: number): readonly Vec2[] | undefined {
-  if (frame.material !== 'timber' || frame.kind === 'mould') return undefined;
+export function outsideLines(panel: Panel, frame: Frame, thickness: number): (readonly Vec2[])[] {
+  if (frame.material !== 'timber' || frame.kind === 'mould') return [];
   const { normal, level } = planeOf(frame);
-  const middle = level + ((frame.face === 'fore' ? 1 : -1) * frame.width) / 2;
   const reach = (place: Vec3) => reaches(frame.reach, place);
-  const line = planeMark(panel, { normal, level: middle }, reach, (panel.insideMm ?? 0) - thickness);
-  return line.length > 1 ? line : undefined;
+  const shares = frame.isUnderSeam ? [1 / 4, 3 / 4] : [1 / 2];
+  return shares
+    .map((share) => {
+      const through = level + (frame.face === 'fore' ? 1 : -1) * share * frame.width;
+      return planeMark(panel, { normal, level: through }, reach, (panel.insideMm ?? 0) - thickness);
+    })
+    .filter((line) => line.length > 1);
 }
 
 export type OnOutside = {
@@ -28,10 +33,9 @@ export type OnOutside = {
 
 /** Lines on a panel's outside face: over the middle of frames' timbers, and of members inside. */
 export function outsideOfPanel(panel: Panel, { frames, members, screws }: OnOutside, thickness: number): Marks {
-  const over = frames.flatMap((frame) => {
-    const line = outsideLine(panel, frame, thickness);
-    return line ? [{ name: frame.name, line }] : [];
-  });
+  const over = frames.flatMap((frame) =>
+    outsideLines(panel, frame, thickness).map((line, i) => ({ name: i === 0 ? frame.name : '', line })),
+  );
   // a member stands square to the skin: its middle is the same on either face
   const along = members.flatMap(({ marks }) =>
     marks
@@ -47,10 +51,12 @@ export function outsideOfPanel(panel: Panel, { frames, members, screws }: OnOuts
       })),
       ...screws.filter((row) => row.panel === panel.id).flatMap(({ places }) => places.map(pilot)),
     ],
-    texts: over.map(({ name, line }): DrawnText => {
-      const [x, y] = at(line, line.length >> 1);
-      return { at: [x + WORD_OFF_MM, y], heightMm: TEXT_MM * 0.55, text: `${name}, outside`, layerName: OUTSIDE };
-    }),
+    texts: over
+      .filter(({ name }) => name !== '')
+      .map(({ name, line }): DrawnText => {
+        const [x, y] = at(line, line.length >> 1);
+        return { at: [x + WORD_OFF_MM, y], heightMm: TEXT_MM * 0.55, text: `${name}, outside`, layerName: OUTSIDE };
+      }),
   };
 }
 

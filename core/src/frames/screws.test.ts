@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { at, distance2, polylineLength } from '../geometry';
 import { createDerive, demoProject, type Project } from '../project';
-import { outsideLine } from './outside';
+import { outsideLines } from './outside';
 import { screwLength } from './screws';
 
 const project = demoProject('orrin', 'x');
@@ -10,7 +10,8 @@ const rowsOf = (screws: Project['frames']['screws']) => derive({ ...project, fra
 
 describe('screws through the skin', () => {
   const derived = rowsOf({ spacing: 100, ends: 25 });
-  const { screws, frames } = derived.frames.value;
+  const { screws, frames: all, planked } = derived.frames.value;
+  const frames = all.filter(({ isUnderSeam }) => !isUnderSeam);
   const { panels } = derived.panels.value;
 
   it('are none where none are wanted', () => expect(rowsOf({ spacing: 0, ends: 25 }).frames.value.screws).toEqual([]));
@@ -21,7 +22,7 @@ describe('screws through the skin', () => {
   it('stand on the line over the middle of each frame, evenly, the first as far from its end as was asked', () => {
     for (const frame of frames)
       for (const panel of panels) {
-        const line = outsideLine(panel, frame, 6);
+        const [line] = outsideLines(panel, frame, 6);
         const row = screws.find((one) => one.panel === panel.id && one.into === frame.name);
         if (!line || !row) throw new Error(`no screws of ${frame.name} in ${panel.name}`);
         const gaps = (polylineLength(line) - 50) / row.spacingMm;
@@ -36,11 +37,21 @@ describe('screws through the skin', () => {
   });
   it('of a frame leave out where a member’s notch is', () => {
     const side = panels.find((panel) => !panel.spansCentreline)!;
-    const line = outsideLine(side, frames[0]!, 6)!;
+    const line = outsideLines(side, frames[0]!, 6)[0]!;
     const row = screws.find((one) => one.panel === side.id && one.into === frames[0]!.name)!;
     // as many as the line has room for, less the one in the clamp's notch at the sheer
     const all = Math.round((polylineLength(line) - 50) / row.spacingMm) + 1;
     expect(row.places).toHaveLength(all - 1);
+  });
+  it('over a seam stand in two rows, each in the middle of what its board lies on', () => {
+    const bottom = panels.find(({ id }) => id === planked?.panel);
+    const [timber] = all.filter(({ isUnderSeam }) => isUnderSeam);
+    const seam = planked?.seams[0];
+    if (!bottom || !timber || !seam) throw new Error('no seam');
+    const rows = screws.filter(({ panel, into }) => panel === bottom.id && into === timber.name);
+    const off = rows.map(({ places }) => at(places, 0)[0] - seam.ends[0][0]);
+    // a quarter of 1¾ inches; a row runs a little aslant of the seam where the bottom is bent
+    expect(off.map((mm) => Math.round(mm))).toEqual([-11, 11]);
   });
   it('of a line too short for both its ends are none', () => {
     const { screws: few } = rowsOf({ spacing: 100, ends: 400 }).frames.value;

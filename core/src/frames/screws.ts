@@ -9,7 +9,7 @@ import { at, contains, lerp2, placeAtLength, polylineLength, type Vec2 } from '.
 import type { Panel } from '../panels';
 import type { Frame } from './frame';
 import type { MemberRun } from './member';
-import { outsideLine } from './outside';
+import { outsideLines } from './outside';
 import type { FramesPart } from './schema';
 import { evenSpacing } from './spacing';
 
@@ -66,9 +66,9 @@ function rowsOn(panel: Panel, { frames, members, thickness, screws }: ScrewsAske
   };
   const notches = bands.filter(({ run }) => run.isThrough).map(({ near, far }) => [...near, ...[...far].reverse()]);
   const athwart = frames.flatMap((frame) => {
-    const line = outsideLine(panel, frame, thickness);
     const timber = Math.min(...(frame.timbered?.timbers ?? []).map(({ breadthMm }) => breadthMm));
-    return line && Number.isFinite(timber) ? row(frame.name, line, timber, notches) : [];
+    if (!Number.isFinite(timber)) return [];
+    return outsideLines(panel, frame, thickness).flatMap((line) => row(frame.name, line, timber, notches));
   });
   const along = bands.flatMap(({ run, near, far }) =>
     row(

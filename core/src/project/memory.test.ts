@@ -15,8 +15,10 @@ import { leafKinds, leavesOf, type Leaf } from './fixtures/leaves';
 import { CATALOGUE, sentence } from './sentences';
 
 const SEED = 41;
+/** The slender hull has nothing that is not filled in with the others, and takes as long as two of them. */
+const TRIED: readonly DemoId[] = DEMO_IDS.filter((id) => id !== 'ilven');
 /** The demo of slips is the first boat with three figures wrong. */
-const BOATS: readonly DemoId[] = DEMO_IDS.filter((id) => id !== 'slips');
+const BOATS: readonly DemoId[] = TRIED.filter((id) => id !== 'slips');
 
 /** A demo with something in every list and at every choice that it leaves empty: its second line is the rounded one. */
 function filled(demo: DemoId): Project {
@@ -152,7 +154,7 @@ function forgetful(stage: ChainStage<Project>): ChainStage<Project> {
 const pathsOf = (leaves: readonly Leaf[]) => leaves.map(({ edit }) => edit.path.join('.'));
 
 describe('the memory of what is derived', () => {
-  it.each(DEMO_IDS)(
+  it.each(TRIED)(
     'of %s: any kind of leaf changed gives what it gives anew, findings and sentences included',
     (demo) => {
       const project = demoProject(demo, 'x');

@@ -36,6 +36,7 @@ describe('the list of parts', () => {
       'frame.1',
       'frame.2',
       'frame.3',
+      ...['frame.1.opening.1.doubler', 'frame.1.opening.1.lid'],
     ]);
   });
   it('winds every outline the same way', () => {

@@ -3,18 +3,20 @@ import { plainFrame, plainGirder, plainMember } from '../../frames';
 import { linesOf } from '../../lines';
 import { longitudinalsOf, newProject } from '../defaults';
 import type { Project } from '../document';
+import { ILVEN_TABLE } from './ilven';
 import { ORRIN_TABLE } from './orrin';
 import { TAMSEL_TABLE } from './tamsel';
 import { VEYRA_TABLE } from './veyra';
 
-export type DemoId = 'tamsel' | 'orrin' | 'veyra' | 'slips';
-export const DEMO_IDS: readonly DemoId[] = ['tamsel', 'orrin', 'veyra', 'slips'];
+export type DemoId = 'tamsel' | 'orrin' | 'veyra' | 'ilven' | 'slips';
+export const DEMO_IDS: readonly DemoId[] = ['tamsel', 'orrin', 'veyra', 'ilven', 'slips'];
 
 /** The name of each, as the list of projects has it. */
 export const DEMO_NAMES: Readonly<Record<DemoId, string>> = {
   tamsel: 'Tamsel 430',
   orrin: 'Orrin pram',
   veyra: 'Veyra 520',
+  ilven: 'Ilven 640',
   slips: 'Tamsel table with slips',
 };
 
@@ -22,6 +24,7 @@ export const DEMO_NAMES: Readonly<Record<DemoId, string>> = {
 export function demoProject(demo: DemoId, id: string): Project {
   if (demo === 'slips') return slips(id);
   if (demo === 'veyra') return veyra(id);
+  if (demo === 'ilven') return ilven(id);
   return demo === 'tamsel' ? tamsel(id) : orrin(id);
 }
 
@@ -147,6 +150,51 @@ function veyra(id: string): Project {
           {
             ...{ name: 'Centre girder', from: 1500, to: 3700 },
             top: { kind: 'straight', fore: 200, aft: 200, below: 0 },
+          },
+        ),
+      ],
+    },
+  };
+}
+
+/** Ends are decked: a camber under the deck's plywood. */
+const DECKED: Given = { top: { kind: 'rise', mm: 25, below: 6 }, limbers: [MIDDLE_LIMBER] };
+/** A sole lies level on the floors of the middle ones, over the centre girder. */
+const SOLE_MM = 190;
+const FLOOR: Given = {
+  ...{ kind: 'ring', ring: { breadth: 60, floor: 150, beam: 0, corner: 50 } },
+  limbers: [{ ...MIDDLE_LIMBER, out: 32, isPair: true, setIn: 12 }],
+};
+
+function ilven(id: string): Project {
+  const lines = linesOf(longitudinalsOf(ILVEN_TABLE));
+  const base = newProject({ id, name: DEMO_NAMES.ilven, notation: 'mm', lines });
+  const xs = Array.from({ length: 9 }, (_, i) => 640 * (i + 1));
+  const batten = { width: 30, depth: 18, from: 500 };
+  return {
+    ...base,
+    note:
+      'One of the two slender hulls of the carrier for nets and hides: decked ends, a level sole between, stringers ' +
+      'right through.',
+    panels: {
+      ...base.panels,
+      roundedChines: [{ id: 'lower-chine', radiusFore: 25, radiusAft: 130, layers: 4, layerThickness: 1.5, sag: 2 }],
+    },
+    frames: {
+      ...base.frames,
+      frames: numbered('Bulkhead', 9, xs, [DECKED, DECKED, FLOOR, FLOOR, FLOOR, FLOOR, FLOOR, DECKED, DECKED]),
+      members: [
+        stringer({ ...batten, id: 'stringer.1', name: 'Bilge stringer', line: 'upper-chine', on: 'below', away: 30 }),
+        stringer({ ...batten, id: 'stringer.2', name: 'Side stringer', line: 'upper-chine', away: 130 }),
+        stringer({ ...batten, id: 'stringer.3', name: 'Sheer stringer', line: 'sheer', on: 'below' }),
+      ],
+      girders: [
+        plainGirder(
+          [],
+          { fromX: 0, toX: 6400 },
+          {
+            ...{ name: 'Centre girder', from: 2300, to: 4600 },
+            top: { kind: 'straight', fore: SOLE_MM, aft: SOLE_MM, below: 0 },
           },
         ),
       ],

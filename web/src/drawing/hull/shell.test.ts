@@ -54,7 +54,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the hull of %s in the round'
       const count = panel.rulings.length;
       const k = Math.floor(count / 2);
       const { p, q } = at(panel.rulings, k);
-      if (distance3(p, q) < 150) continue;
+      if (distance3(p, q) < 200) continue;
       const red = (row: number) => geometry.getAttribute('color').getX(count * ROWS + k * ROWS + row);
       expect(red(0)).toBeLessThan(0.8 * red(Math.floor(ROWS / 2)));
     }
@@ -79,6 +79,8 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the hull of %s in the round'
       const geometry = frameBody(frame);
       geometry.computeBoundingBox();
       const { min, max } = geometry.boundingBox!; // just computed
+      // of one that leans the body leans too
+      if (frame.rakeRad !== 0) continue;
       expect(max.x - min.x).toBeCloseTo(frame.width, 3);
       expect(frame.face === 'fore' ? min.x : max.x).toBeCloseTo(frame.x, 3);
       expect(max.y).toBeCloseTo(Math.max(...frame.cut.outline.map(([y]) => y)), 2);
