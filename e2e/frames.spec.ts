@@ -54,7 +54,7 @@ test('a frame is named, copied, measured from another, and made into a ring', as
 test('an opening too near the edge is told, and so is a limber hole off the part', async ({ page }) => {
   await openFrames(page);
   await page.getByRole('slider', { name: 'Bulkhead 3' }).press('Enter');
-  await unfold(page, 'Openings and limber holes');
+  await unfold(page, 'Openings, holes and slots');
   await slip(page).getByRole('button', { name: 'Take out opening 1' }).click();
   await slip(page).getByRole('button', { name: 'Add an opening' }).click();
   await expect(slip(page).getByText('Nothing wrong that can be seen from here.')).toBeVisible();
@@ -130,4 +130,47 @@ test('a frame of timber has its pieces; a girder is added, picked, halved, and s
   await page.getByRole('button', { name: 'Take out girder 1' }).click();
   await expect(slip(page).getByText(/Nothing is left of Girder 1/)).toBeHidden();
   await expectNoFaults(page);
+});
+
+test('a shape traced from a photo becomes a part, with a cleat along its top', async ({ page }) => {
+  await openFrames(page);
+  // any picture will do: the rectangle is where it is said to be
+  const photo = await page.screenshot();
+  await page.getByText('Shapes taken off a boat').click();
+  await page.getByRole('button', { name: 'Add a shape' }).click();
+  await page.getByRole('button', { name: 'Trace a photo' }).click();
+  await page
+    .getByLabel('A photo of the template')
+    .setInputFiles({ name: 'template.png', mimeType: 'image/png', buffer: photo });
+  const picture = page.getByRole('img', { name: 'The photo' });
+  await expect(picture).toBeVisible();
+  const box = await picture.boundingBox();
+  if (!box) throw new Error('no picture');
+  const clickAt = (x: number, y: number) => picture.click({ position: { x: x * box.width, y: y * box.height } });
+  // a rectangle with its lower inner corner on the centreline, 300 mm by 200
+  for (const [x, y] of [
+    [0.1, 0.9],
+    [0.7, 0.9],
+    [0.7, 0.3],
+    [0.1, 0.3],
+  ] as const)
+    await clickAt(x, y);
+  await page.getByLabel('Rectangle, athwart').fill('300');
+  await page.getByLabel('Rectangle, up').fill('200');
+  await page.getByLabel('Rectangle, up').press('Enter');
+  for (const [x, y] of [
+    [0.1, 0.9],
+    [0.7, 0.9],
+    [0.7, 0.3],
+  ] as const)
+    await clickAt(x, y);
+  await expect(page.getByRole('status').filter({ hasText: '3 so far' })).toBeVisible();
+  await page.getByRole('button', { name: 'Use these points' }).click();
+  await page.getByRole('group', { name: 'Point 2' }).getByLabel('corner').check();
+  await page.getByLabel('Cut to').click();
+  await page.getByRole('option', { name: 'Shape 1' }).click();
+  await expect(page.getByRole('img', { name: 'Bulkhead 1' })).toContainText('Shape 1 2');
+  // 300 out from the centreline, less the gap of 1.5 on either side
+  await page.getByText('Cleats on it').click();
+  await expect(page.getByRole('table', { name: /Cleats/ })).toContainText('597.0');
 });

@@ -40,6 +40,8 @@ export type EdgesMade = {
   readonly schoolOf: (panel: string) => School;
   /** Kept clear at a filleted edge. */
   readonly gap: number;
+  /** Between the section and the part, where that is not off the section already. */
+  readonly lining?: number;
   /** Of the cutter for which the inner corners of notches are relieved; absent: none. */
   readonly relief?: number;
 };
@@ -138,9 +140,9 @@ const rectangle = ([x0, y0]: Vec2, [x1, y1]: Vec2): Outline => [
 type Inset = (p: FrameEdgePoint) => number;
 
 /** How far inward an edge is cut, as it is made. */
-function madeInset({ panel }: FrameEdge, { schoolOf, gap }: EdgesMade, proud: number): Inset {
+function madeInset({ panel }: FrameEdge, { schoolOf, gap, lining = 0 }: EdgesMade, proud: number): Inset {
   const isFilleted = schoolOf(panel) === 'filleted';
-  return (p) => (isFilleted ? Math.max(0, p.otherFaceOffset) + gap : Math.min(0, p.otherFaceOffset)) - proud;
+  return (p) => (isFilleted ? Math.max(0, p.otherFaceOffset) + gap : Math.min(0, p.otherFaceOffset)) + lining - proud;
 }
 
 /** The edges moved inward and joined at their corners, from the centreline up. */

@@ -26,3 +26,5 @@ export const BOTTOM_TIMBER = house(
   'mm',
   'under a seam: each board’s edge has a row of screws, and a rank of feet does not bend it',
 );
+export const FAIRED_BY = house(2, 'mm', 'what a rule held inside a boat is read to; a batten takes the rest out');
+export const CHAIN_OFF = house(1, 'mm', 'what a chain of links may stand off the curve: filled with the glue');

@@ -40,6 +40,7 @@ import { girderDrawings } from './girder/drawings';
 import { planeOf } from './section';
 import type { ScrewRow } from './screws';
 import { plyPartsOfFrame, rimsOfGirder, type PlyPart } from './ply-parts';
+import type { Taken } from './taken/shape';
 import { handWords } from './timber/words';
 
 /** A frame's blank, seen from its station face, with the edge of the station face where that differs. */
@@ -358,6 +359,19 @@ function cleatTables(frames: readonly Frame[], notation: Notation): ExportTable[
   return rows.length === 0 ? [] : [{ name: 'cleats', title: 'Cleats on the frames', csv: csv(head, rows) }];
 }
 
+/** Of shapes taken off a boat each point as it was measured and as it was faired; none where there are none. */
+function takenTables(taken: readonly Taken[], notation: Notation): ExportTable[] {
+  const rows = taken.flatMap(({ name, points }) =>
+    points.map(({ measured, faired }, i) => [
+      ...[name, i + 1],
+      ...[...measured, ...faired].map((mm) => lengthCell(mm, notation)),
+    ]),
+  );
+  const lengths = ['measured_out', 'measured_up', 'faired_out', 'faired_up'].map((name) => lengthHead(name, notation));
+  const head = ['shape', 'point', ...lengths];
+  return rows.length === 0 ? [] : [{ name: 'shapes-taken', title: 'Shapes taken off a boat', csv: csv(head, rows) }];
+}
+
 export const framesTables = ({ project, values }: FramesWhole): ExportTable[] => [
   ...values.frames.frames.map((frame) => ({
     name: frame.id,
@@ -371,5 +385,6 @@ export const framesTables = ({ project, values }: FramesWhole): ExportTable[] =>
   })),
   ...timberTables(values.frames.frames, project.notation),
   ...cleatTables(values.frames.frames, project.notation),
+  ...takenTables(values.frames.taken, project.notation),
   ...screwTables(values.frames.screws, project.notation),
 ];

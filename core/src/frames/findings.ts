@@ -94,6 +94,25 @@ export const FRAMES_FINDINGS = {
       'Make an opening smaller, or let it stand between frames.',
     { girder: 'Girder 1', pieces: 2 },
   ),
+  'frame-no-shape': entry(
+    { frame: word },
+    ({ frame }) =>
+      `${frame} is cut to a shape that was not taken, or of which less than two points are left. ` +
+      'Choose another shape, or the hull.',
+    { frame: 'Bulkhead 2' },
+  ),
+  'taken-apart': entry(
+    { shape: word, point: figure },
+    ({ shape, point }) => `${shape}: the two distances of point ${point} do not meet. Measure them again.`,
+    { shape: 'Shape 1', point: 3 },
+  ),
+  'taken-unfair': entry(
+    { shape: word, point: figure, offMm: figure },
+    ({ shape, point, offMm }, { length }) =>
+      `${shape}: point ${point} lies ${length(offMm)} off the curve through its neighbours. ` +
+      'Measure it again, or say that a corner is there.',
+    { shape: 'Shape 1', point: 4, offMm: 12 },
+  ),
   'planked-nowhere': entry(
     {},
     () =>

@@ -9,6 +9,7 @@ import { notchIn, type MemberRun } from './member';
 import { rimsOf, type Rim } from './rims';
 import type { FramePlan, FramesPart, Hand, School, TimberSettings } from './schema';
 import { timberedFrame, type Timbered } from './timber/timbers';
+import { sectionOfTaken, type Taken } from './taken/shape';
 import { frameAt, placeInBoat, type FrameEdge, type FrameSection } from './section';
 
 /** What a frame is, where the boat's own way is said. */
@@ -68,6 +69,8 @@ export type FrameMaking = {
   readonly relief?: number;
   /** Those that run along the hull. */
   readonly members?: readonly MemberRun[];
+  /** Shapes taken off a hull, with the bevel of their edge. */
+  readonly shapes?: readonly (Taken & { readonly bevelDeg: number })[];
 } & Pick<FramesPart, 'sawn' | 'moulds'>;
 
 /** What a plan's frame is in a boat that is built so. */
@@ -88,34 +91,28 @@ function notchesIn(section: FrameSection, members: readonly MemberRun[]): Notch[
 
 /** How each edge of a plan's frame is made. A mould is glued to nothing: it is planed to the skin. */
 export function edgesMade(
-  plan: Pick<FramePlan, 'kind' | 'school' | 'edges'>,
+  plan: Pick<FramePlan, 'kind' | 'school' | 'edges' | 'shape' | 'lining'>,
   { school, gap, relief = 0 }: FrameMaking,
 ): EdgesMade {
   const own = plan.school ?? school;
   const isMould = plan.kind === 'mould';
   return {
-    gap,
-    relief,
+    ...{ gap, relief, lining: plan.shape === '' ? 0 : plan.lining },
     schoolOf: (panel) => (isMould ? 'framed' : (plan.edges.find(({ id }) => id === panel)?.school ?? own)),
   };
 }
 
-/** What came of a plan. `no-section`: no panel is cut there; `nothing-left`: its bounds leave nothing. */
+/** What came of a plan. `no-section`: no panel is cut there; `no-shape`: the shape it is cut to was not taken; `nothing-left`: its bounds leave nothing. */
 export type Shaped =
   | { readonly ok: true; readonly frame: Frame; readonly blank: Blank }
-  | { readonly ok: false; readonly why: 'no-section' | 'nothing-left' };
+  | { readonly ok: false; readonly why: 'no-section' | 'no-shape' | 'nothing-left' };
 
 /** A plan; of a timber under a seam of the bottom, which no builder placed, with stock of its own. */
 export type TimberedPlan = FramePlan & { readonly stock?: TimberSettings };
 
 export function shapeFrame(plan: TimberedPlan, panels: readonly Panel[], making: FrameMaking): Shaped {
-  const { width, face, lining } = plan;
-  const rakeRad = toRad(plan.rakeDeg);
-  const section = frameAt(panels, plan.x, {
-    ...{ skin: making.skin + lining, width, face, rakeRad },
-    ...(making.strips && { strips: making.strips }),
-  });
-  if (!section) return { ok: false, why: 'no-section' };
+  const section = plan.shape === '' ? sectionOfHull(plan, panels, making) : sectionOfShape(plan, making);
+  if (!section) return { ok: false, why: plan.shape === '' ? 'no-section' : 'no-shape' };
   const kind = kindOf(plan, plan.school ?? making.school);
   const edges = edgesMade(plan, making);
   const blank = blankOf(
@@ -162,6 +159,24 @@ export function shapeFrame(plan: TimberedPlan, panels: readonly Panel[], making:
     areaM2: (netArea(cut) * (hand === 'pair' ? 2 : 1)) / 1e6,
   };
   return { ok: true, frame, blank };
+}
+
+function sectionOfHull(
+  { x, width, face, lining, rakeDeg }: FramePlan,
+  panels: readonly Panel[],
+  { skin, strips }: FrameMaking,
+): FrameSection | undefined {
+  const options = { skin: skin + lining, width, face, rakeRad: toRad(rakeDeg) };
+  return frameAt(panels, x, { ...options, ...(strips && { strips }) });
+}
+
+/** It was taken on the inside of the skin: only a lining is still to come off. */
+function sectionOfShape(
+  { shape, x, width, face, rakeDeg }: FramePlan,
+  { shapes = [] }: FrameMaking,
+): FrameSection | undefined {
+  const taken = shapes.find(({ id }) => id === shape);
+  return taken && sectionOfTaken(taken, taken.bevelDeg, { x, width, face, rakeRad: toRad(rakeDeg) });
 }
 
 function reachOf({ bounds: { hand, inner, outer, bottom }, top }: FramePlan): Reach {

@@ -9,6 +9,7 @@ export type {
   Opening,
   School,
   SlotPlan,
+  TakenShape,
   TimberSettings,
 } from './schema';
 export { plainOutline } from './blank';
@@ -34,7 +35,10 @@ export {
   plainMember,
   plainOpening,
   plainCleat,
+  nextPoint,
+  plainShape,
   plainSlot,
+  TAKEN_PATH,
   widestRoom,
 } from './plans';
 export { plyPartsOfFrame, rimsOfGirder } from './ply-parts';
@@ -46,5 +50,10 @@ export type { Planked } from './planked/boards';
 export type { RollingBevel } from './rolling-bevel';
 export { rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';
 export { evenSpacing } from './spacing';
+export { CHAIN_OFF } from './constants';
+export { photoReader } from './taken/measured';
+export type { PhotoCorners } from './taken/measured';
+export { chainFor, compareShapes } from './taken/shape';
+export type { Taken } from './taken/shape';
 export { framesStage } from './stage';
 export { frameOfThing, frameThing, girderOfThing, girderThing, memberOfThing, memberThing } from './things';

@@ -27,6 +27,7 @@ import type { RollingBevel } from './rolling-bevel';
 import type { ScrewRow } from './screws';
 import type { FramePlan, FramesPart, Member } from './schema';
 import { placeInBoat } from './section';
+import type { Taken } from './taken/shape';
 import { frameThing, memberThing } from './things';
 
 export type FramesMaking = FrameMaking & { readonly keep: FramesPart['keep'] };
@@ -40,6 +41,8 @@ export type FramesValue = {
   readonly girders: readonly Girder[];
   /** Along every line that panels meet on, and a straight stem or stern. */
   readonly bevels: readonly RollingBevel[];
+  /** Shapes taken off a hull. */
+  readonly taken: readonly Taken[];
   /** A bottom laid across the boat; absent: none. */
   readonly planked?: Planked;
 };
@@ -98,10 +101,11 @@ function shapeOne(plan: TimberedPlan, panels: readonly Panel[], making: FramesMa
   const shaped = shapeFrame(plan, panels, making);
   if (!shaped.ok) {
     const data = { frame: plan.name, xMm: plan.x, fromMm: ends.fromX, toMm: ends.toX };
+    const codes = { 'no-shape': 'frame-no-shape', 'nothing-left': 'frame-empty' } as const;
     const finding: FramesFinding =
       shaped.why === 'no-section'
         ? { severity: 'stop', code: 'frame-outside', where, data }
-        : { severity: 'stop', code: 'frame-empty', where, data: { frame: plan.name } };
+        : { severity: 'stop', code: codes[shaped.why], where, data: { frame: plan.name } };
     return { frame: undefined, findings: [finding] };
   }
   const { frame, blank } = shaped;

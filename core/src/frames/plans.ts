@@ -7,6 +7,7 @@ import {
   BLOCK_THICKNESS,
   BOTTOM_TIMBER,
   BULKHEAD_THICKNESS,
+  FAIRED_BY,
   GUSSET_LEG,
   GUSSET_THICKNESS,
   HOLE_EDGE,
@@ -30,6 +31,7 @@ import {
   type Member,
   type Opening,
   type SlotPlan,
+  type TakenShape,
   type TimberSettings,
 } from './schema';
 
@@ -41,6 +43,7 @@ type Needed = Pick<FramePlan, 'id' | 'name' | 'x'>;
 /** A frame of which no more is decided than where it stands: the whole section, upright, as the boat is built. */
 export const plainFrame = (given: Needed & Partial<FramePlan>): FramePlan => ({
   kind: 'usual',
+  shape: '',
   rakeDeg: 0,
   width: BULKHEAD_THICKNESS.value,
   face: 'fore',
@@ -260,3 +263,27 @@ export const plainCleat = (taken: readonly CleatPlan[], notation: Notation): Cle
   breadth: usualIn(MEMBER_WIDTH.value, notation),
   depth: usualIn(MEMBER_DEPTH.value, notation),
 });
+
+/** Where taken shapes are kept in the project, for edits. */
+export const TAKEN_PATH = ['frames', 'taken'] as const;
+
+/** One more shape: from a plumb line on the centreline, no point of it measured yet. */
+export const plainShape = (taken: readonly TakenShape[], notation: Notation): TakenShape => ({
+  id: freeId('shape', taken),
+  name: `Shape ${taken.length + 1}`,
+  ...{ way: 'plumb', plumb: 0, points: [], corner: 0, bevelDeg: 0 },
+  ...{ first: { out: 0, up: 0 }, second: { out: 0, up: usualIn(SECOND_POINT_UP, notation) } },
+  fairBy: FAIRED_BY.value,
+});
+
+/** Of two fixed points the upper one, to begin with. */
+const SECOND_POINT_UP = 500;
+/** Between two heights, where there are no two to go by. */
+const HEIGHT_STEP = 50;
+
+/** The next point of a shape: as much higher as the last was than the one before it, and as far out. */
+export function nextPoint(points: TakenShape['points']): TakenShape['points'][number] {
+  const [last, before] = [points[points.length - 1], points[points.length - 2]];
+  const step = last && before && last.a > before.a ? last.a - before.a : HEIGHT_STEP;
+  return { id: freeId('point', points), a: last ? last.a + step : 0, b: last?.b ?? 0, isCorner: false };
+}

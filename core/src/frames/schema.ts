@@ -85,6 +85,8 @@ const framePlanSchema = z.object({
   id: z.string().min(1).max(40),
   name: z.string().min(1).max(60),
   kind: z.enum(FRAME_KINDS),
+  /** The taken shape that it is cut to; empty: the hull's own section. */
+  shape: z.string().max(40),
   /** Where the station face passes the base line. */
   x: lengthField('Station face', -100_000, 100_000),
   /** The top leans aft by this. */
@@ -202,6 +204,41 @@ const girderSchema = z.object({
   openings: z.array(openingSchema).max(20),
 });
 
+/** How points were taken: offsets from a plumb line at heights; or distances from two fixed points. */
+export const TAKEN_WAYS = ['plumb', 'two'] as const;
+
+const fixedPoint = z.object({
+  out: lengthField('Out from the centreline', -5000, 5000),
+  up: height('Up from the base line'),
+});
+
+/** A shape that was taken off a hull as it is, from the centreline up. */
+const takenSchema = z.object({
+  id: z.string().min(1).max(40),
+  name: z.string().min(1).max(60),
+  way: z.enum(TAKEN_WAYS),
+  /** The plumb line, out from the centreline. */
+  plumb: lengthField('The plumb line, out', -5000, 5000),
+  first: fixedPoint,
+  second: fixedPoint,
+  /** By plumb line: height and offset; by two points: the distance from either. */
+  points: z
+    .array(
+      z.object({
+        id: z.string().min(1).max(40),
+        a: lengthField('Measured', -20_000, 20_000),
+        b: lengthField('Measured', -20_000, 20_000),
+        isCorner: z.boolean(),
+      }),
+    )
+    .max(60),
+  /** No point is moved further; 0: none at all. */
+  fairBy: lengthOrNone('Faired by at most', 0.1, 50),
+  /** In every corner, such as a fillet; 0: sharp. */
+  corner: lengthOrNone('Radius in a corner', 1, 1000),
+  bevelDeg: figureField('Bevel of its edge', { min: -60, max: 60, unit: '°' }),
+});
+
 /**
  * Which face of a frame stands on its line: as each is told; the face that needs no bevel, the skin touching the edge
  * nearer to the boat's end; or the other, which leaves wood to take off.
@@ -221,6 +258,7 @@ const plankedSchema = z.object({
 });
 
 export const framesSchema = z.object({
+  taken: z.array(takenSchema).max(20),
   frames: z.array(framePlanSchema).max(60),
   standing: z.enum(STANDING_RULES),
   planked: plankedSchema,
@@ -256,6 +294,7 @@ export type Limber = z.infer<typeof limberSchema>;
 export type SlotPlan = z.infer<typeof slotSchema>;
 export type CleatPlan = z.infer<typeof cleatSchema>;
 export type PlankedPlan = z.infer<typeof plankedSchema>;
+export type TakenShape = z.infer<typeof takenSchema>;
 export type StandingRule = (typeof STANDING_RULES)[number];
 export type Member = z.infer<typeof memberSchema>;
 export type GirderPlan = z.infer<typeof girderSchema>;

@@ -18,6 +18,8 @@ import { framesAtStations, keptIn, plankedIn, timberIn } from './plans';
 import { framesSchema, type School } from './schema';
 import { framesSheets } from './sheets';
 import { standOn, widestAt } from './standing';
+import { judgeTaken } from './taken/judge';
+import { takeShape } from './taken/shape';
 
 type Before = {
   readonly project: { readonly school: School; readonly panels: Pick<PanelsPart, 'thickness' | 'linesTo'> };
@@ -38,6 +40,7 @@ export const framesStage = defineStage<{
   schema: framesSchema,
   begin: ({ lines }, notation) => ({
     frames: framesAtStations(lines),
+    taken: [],
     standing: 'each' as const,
     planked: plankedIn(notation),
     members: [],
@@ -53,7 +56,21 @@ export const framesStage = defineStage<{
   catalogue: FRAMES_FINDINGS,
   constants,
   run: (
-    { frames, standing, planked, members, girders, screws, relief, bevelStep, filletGap: gap, keep, sawn, moulds },
+    {
+      frames,
+      taken,
+      standing,
+      planked,
+      members,
+      girders,
+      screws,
+      relief,
+      bevelStep,
+      filletGap: gap,
+      keep,
+      sawn,
+      moulds,
+    },
     { project, values },
     remember,
   ) => {
@@ -61,7 +78,22 @@ export const framesStage = defineStage<{
     const { panels, strips } = values.panels;
     const skin = depthOfInside({ thickness, linesTo });
     const runs = runMembers(values.lines, panels, members, { inside: skin, outside: thickness - skin }, remember);
-    const making = { skin, strips, school: project.school, gap, relief, keep, sawn, moulds, members: runs.value };
+    const shapes = taken.flatMap((shape) => {
+      const made = remember(`taken ${shape.id}`, takeShape, shape);
+      return made ? [{ ...made, bevelDeg: shape.bevelDeg }] : [];
+    });
+    const making = {
+      shapes,
+      skin,
+      strips,
+      school: project.school,
+      gap,
+      relief,
+      keep,
+      sawn,
+      moulds,
+      members: runs.value,
+    };
     const widest = standing === 'each' ? 0 : remember('widest', widestAt, values.lines);
     const stood = frames.map((plan) => remember(`standing ${plan.id}`, standOn, plan, standing, widest));
     const { panel, board, from, breadth, depth } = planked;
@@ -82,6 +114,7 @@ export const framesStage = defineStage<{
       value: {
         ...girded.value,
         ...(laid && { planked: laid }),
+        taken: shapes,
         members: runs.value,
         screws: remember('screws', screwRows, panels, {
           ...{ frames: girded.value.frames, members: runs.value },
@@ -93,6 +126,7 @@ export const framesStage = defineStage<{
         ...shaped.findings,
         ...girded.findings,
         ...runs.findings,
+        ...judgeTaken(taken, shapes),
         ...judgePlanked({ panel, depth }, laid, MOST_TIMBERS),
       ],
       assumed: [],

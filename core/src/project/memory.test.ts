@@ -50,6 +50,13 @@ function filled(demo: DemoId): Project {
       screws: { spacing: 90, ends: 20 },
       relief: 3,
       standing: 'no-bevel',
+      taken: [
+        {
+          ...{ id: 't', name: 'T', way: 'two', plumb: 0, fairBy: 2, corner: 20, bevelDeg: 5 },
+          ...{ first: { out: 0, up: 0 }, second: { out: 0, up: 400 } },
+          points: [200, 300, 400].map((a, i) => ({ id: `p${i}`, a, b: 500 - 100 * i, isCorner: i === 1 })),
+        },
+      ],
       planked: { ...frames.planked, panel: bottom },
       sawn: { ...frames.sawn, corner: 'floor', spall: { height: 200, breadth: 50 } },
       moulds: { ...frames.moulds, spall: { height: 250, breadth: 60 } },

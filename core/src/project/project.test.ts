@@ -39,7 +39,7 @@ describe.each(['tamsel', 'orrin'] as const)('the demo %s', (id) => {
 });
 
 /** What frames got after the eighth version. */
-const LATER = { standing: 'each', planked: { panel: '', board: 1220, from: 'aft', breadth: 45, depth: 20 } };
+const LATER = { taken: [], standing: 'each', planked: { panel: '', board: 1220, from: 'aft', breadth: 45, depth: 20 } };
 
 describe('derive', () => {
   it('recomputes only what an edit touches', () => {
@@ -214,7 +214,7 @@ describe('readProject', () => {
     const read = readProject(version7);
     expect(read.ok && read.project.frames).toEqual({
       ...version7.frames,
-      frames: version7.frames.frames.map((frame) => ({ ...frame, slots: [], cleats: [] })),
+      frames: version7.frames.frames.map((frame) => ({ ...frame, shape: '', slots: [], cleats: [] })),
       girders: [],
       relief: 0,
       screws: { spacing: 0, ends: 25 },
@@ -228,7 +228,7 @@ describe('readProject', () => {
     expect(read.ok && read.project.frames).toEqual({
       ...version8.frames,
       ...LATER,
-      frames: version8.frames.frames.map((frame) => ({ ...frame, slots: [], cleats: [] })),
+      frames: version8.frames.frames.map((frame) => ({ ...frame, shape: '', slots: [], cleats: [] })),
       girders: version8.frames.girders.map((girder) => ({
         ...girder,
         openings: girder.openings.map((opening) => ({ ...opening, ...bare })),

@@ -69,6 +69,12 @@ export const WORDS: readonly Word[] = [
     picture: 'ring',
   },
   {
+    id: 'cleat',
+    word: 'Cleat',
+    meaning: 'A strip of timber along the edge of a part, for a deck, a sole or the skin to be fastened to.',
+    picture: 'ring',
+  },
+  {
     id: 'cross-spall',
     word: 'Cross-spall',
     meaning: 'A board across a frame that keeps it to its breadth while the boat is built, and is taken out after.',
@@ -85,6 +91,12 @@ export const WORDS: readonly Word[] = [
     word: 'Deadrise',
     meaning: 'How far the bottom rises from the keel outward, as an angle from level.',
     picture: 'section',
+  },
+  {
+    id: 'doubler',
+    word: 'Doubler',
+    meaning: 'A second layer of plywood where a part is weakened, such as a ring round an opening.',
+    picture: 'ring',
   },
   {
     id: 'fair',

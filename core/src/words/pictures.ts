@@ -138,6 +138,10 @@ function ringAndBulkhead(): Picture {
       }),
       closed('glue', [228, 182], [240, 186], [252, 182], [252, 164], [228, 164]),
       closed('thin', ...arc([196, 160], 7, 0, 360)),
+      // an opening with its doubler, and a cleat under the top
+      closed('glue', [152, 84], [204, 84], [204, 122], [152, 122]),
+      closed('thin', [160, 91], [196, 91], [196, 115], [160, 115]),
+      closed('glue', ...camber.slice(3, -2), ...[...camber.slice(3, -2)].reverse().map(([x, y]): Point => [x, y + 9])),
     ],
     labels: [
       label('Camber', [190, 26], 'camber', 'middle'),
@@ -147,6 +151,8 @@ function ringAndBulkhead(): Picture {
       label('Keelson', [240, 208], 'keelson', 'middle'),
       label('Limber hole', [130, 208], 'limber-hole', 'middle'),
       label('Ring frame', [288, 80], 'ring-frame', 'middle'),
+      label('Cleat', [70, 44], 'cleat'),
+      label('Doubler', [178, 138], 'doubler', 'middle'),
       label('Mould: the same, not left in', [20, 230], 'mould'),
     ],
   };

@@ -2,7 +2,7 @@ import type { Json, Migration } from './migration';
 
 /**
  * Frames got slots by hand and cleats, openings a doubler and a lid; one rule may say which face stands on the line; a
- * bottom may be planked athwart. There was none of these.
+ * bottom may be planked athwart; a part may be cut to a shape taken off a hull. There was none of these.
  */
 export const from8To9: Migration = (before) => {
   const part = before['frames'] as Json | undefined;
@@ -11,8 +11,9 @@ export const from8To9: Migration = (before) => {
     version: 9,
     frames: {
       ...part,
-      frames: eachOf(part?.['frames'], (frame) => ({ ...withRims(frame), slots: [], cleats: [] })),
+      frames: eachOf(part?.['frames'], (frame) => ({ ...withRims(frame), shape: '', slots: [], cleats: [] })),
       girders: eachOf(part?.['girders'], withRims),
+      taken: [],
       standing: 'each',
       planked: { panel: '', board: 1220, from: 'aft', breadth: 45, depth: 20 },
     },

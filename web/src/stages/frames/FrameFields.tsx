@@ -11,7 +11,7 @@ import { picked } from '../../state/screen-slice';
 import { selectDerived } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { useFrameEdit } from './frame-edit';
-import { DATUM_PATH, FACES, kindNames, STANDING, STANDING_PATH } from './frame-words';
+import { CUT_TO, DATUM_PATH, FACES, kindNames, STANDING, STANDING_PATH } from './frame-words';
 
 type Props = { readonly plan: FramePlan; readonly part: FramesPart; readonly isFramedBoat: boolean };
 
@@ -46,12 +46,31 @@ export function FrameFields({ plan, part, isFramedBoat }: Props) {
       </Box>
       <Box sx={{ display: 'grid', gap: 1.25, mb: 1 }}>
         <FaceFields plan={plan} part={part} />
+        {(part.taken.length > 0 || plan.shape !== '') && <CutTo plan={plan} part={part} />}
       </Box>
     </>
   );
 }
 
 type PlaceProps = Pick<Props, 'plan' | 'part'>;
+
+/** The hull's own section, or a shape that was taken off a boat. */
+function CutTo({ plan, part: { taken } }: PlaceProps) {
+  const { set } = useFrameEdit(plan);
+  const isGone = plan.shape !== '' && !taken.some(({ id }) => id === plan.shape);
+  return (
+    <SelectField
+      label={CUT_TO}
+      value={plan.shape}
+      names={{
+        '': 'the hull',
+        ...Object.fromEntries(taken.map(({ id, name }) => [id, name])),
+        ...(isGone ? { [plan.shape]: 'a shape that is gone' } : {}),
+      }}
+      onChange={set('what it is cut to', ['shape'])}
+    />
+  );
+}
 
 /** Which face stands on the line; where a rule says it for all, what it says of this one. */
 function FaceFields({ plan, part: { standing } }: PlaceProps) {

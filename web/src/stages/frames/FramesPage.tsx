@@ -32,6 +32,7 @@ import { PlankedBottom } from './PlankedBottom';
 import { RollingBevels } from './RollingBevels';
 import { Screws } from './Screws';
 import { ShapeFields } from './ShapeFields';
+import { TakenShapes } from './TakenShapes';
 import { Timbers } from './Timbers';
 
 export default function FramesPage() {
@@ -39,7 +40,7 @@ export default function FramesPage() {
   const project = useAppSelector(selectProject);
   const choice = useAppSelector(selectPicked);
   if (!derived || !project) return null;
-  const { frames, members, girders, screws, bevels, planked } = derived.frames.value;
+  const { frames, members, girders, screws, bevels, planked, taken } = derived.frames.value;
   const girder = girders.find(({ id }) => id === girderOfThing(choice));
   const part = project.frames;
   const plans = part.frames;
@@ -80,6 +81,7 @@ export default function FramesPage() {
         <Members part={part} runs={members} />
         <Girders part={part} girders={girders} />
         <PlankedBottom part={part} planked={planked} frames={frames} />
+        <TakenShapes part={part} taken={taken} />
         <Screws part={part} rows={screws} />
         <Kept part={part} />
         <RollingBevels bevels={bevels} step={part.bevelStep} />

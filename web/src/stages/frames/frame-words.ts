@@ -8,6 +8,7 @@ import {
   type Member,
   type Opening,
   type SlotPlan,
+  type TakenShape,
   type TimberSettings,
 } from '@kalotrope/core/frames';
 
@@ -33,6 +34,10 @@ export const STANDING: Readonly<Record<FramesPart['standing'], string>> = {
   each: 'as each frame is told',
   'no-bevel': 'the face that needs no bevel',
   'to-bevel': 'the other, to be bevelled',
+};
+export const TAKEN_WAYS: Readonly<Record<TakenShape['way'], string>> = {
+  plumb: 'a plumb line, at heights',
+  two: 'two fixed points',
 };
 export const SLOT_EDGES: Readonly<Record<SlotPlan['edge'], string>> = { skin: 'the skin', top: 'the top' };
 export const CLEAT_FACES: Readonly<Record<CleatPlan['face'], string>> = { fore: 'forward face', aft: 'after face' };
@@ -95,6 +100,9 @@ export const SHAPE_SECTION = 'Its shape';
 export const EDGE_SECTION = 'How its edges are made';
 export const TIMBER_SECTION = 'Its timbers';
 export const CUT_SECTION = 'Openings, holes and slots';
+export const TAKEN_SECTION = 'Shapes taken off a boat';
+export const BEVEL_OF_SHAPE = 'Bevel of its edge, °';
+export const CUT_TO = 'Cut to';
 export const CLEAT_SECTION = 'Cleats on it';
 export const PLANKED_SECTION = 'A bottom planked athwart';
 export const PLANKED_PANEL = 'Panel laid across';
