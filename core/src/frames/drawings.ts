@@ -34,7 +34,8 @@ import { asSeen, cutAsSeen, isSolid, reaches, type Frame } from './frame';
 import type { FramesValue } from './judge';
 import type { MemberRun } from './member';
 import { frameMaterial } from './material';
-import type { RollingBevel } from './rolling-bevel';
+import { plotOf } from './plotting';
+import { mitreDeg, type RollingBevel } from './rolling-bevel';
 import { bevelStick } from './bevel-stick';
 import { girderDrawings } from './girder/drawings';
 import { planeOf } from './section';
@@ -157,9 +158,15 @@ function wordsOf(frame: Frame, cut: Region, notation: Notation): DrawnText[] {
 
 const faceWord = ({ face }: Pick<Frame, 'face'>): string => (face === 'fore' ? 'FORE face' : 'AFT face');
 
-/** How many, and of which hand: a pair is drawn as its starboard part. */
-export const toCut = ({ hand }: Pick<Frame, 'hand'>): string =>
-  ({ across: '1 to cut', pair: '1 starboard, 1 port (mirrored)', starboard: '1 starboard', port: '1 port' })[hand];
+/** How many, and of which hand: a pair is drawn as its starboard part, and cut stacked where no edge is bevelled. */
+export function toCut({ hand, otherFace }: Pick<Frame, 'hand' | 'otherFace'>): string {
+  const stacked = otherFace ? '' : ', cut stacked';
+  const words = {
+    ...{ across: '1 to cut', pair: `1 starboard, 1 port (mirrored)${stacked}` },
+    ...{ starboard: '1 starboard', port: '1 port' },
+  };
+  return words[hand];
+}
 
 /** Beside the centreline, which would cross the words, or in the middle of a part to one side of it. */
 function wantedPlace(frame: Frame, cut: Region, under: number): Vec2 {
@@ -288,13 +295,26 @@ const bevelCsv = ({ rows }: RollingBevel, notation: Notation): string =>
       ...['along', 'x', 'half_breadth', 'height'].map((name) => lengthHead(name, notation)),
       'between_deg',
       'bevel_deg',
+      'sheet_edges_mitred_deg',
     ],
     rows.map(({ station, s, at: place, dihedralDeg, bevelDeg }) => [
       station ?? '',
       ...[s, ...place].map((mm) => lengthCell(mm, notation)),
-      ...[dihedralDeg, bevelDeg].map((deg) => Number(deg.toFixed(2))),
+      ...[dihedralDeg, bevelDeg, mitreDeg(dihedralDeg)].map((deg) => Number(deg.toFixed(2))),
     ]),
   );
+
+/** To plot a part by hand. */
+function plotCsv(frame: Frame, notation: Notation): string {
+  const lengths = ['out', 'up', 'other_face_out', 'other_face_up'].map((name) => lengthHead(name, notation));
+  return csv(
+    ['point', ...lengths],
+    plotOf(frame).points.map(({ number, out, up, other }) => [
+      ...[number, lengthCell(out, notation), lengthCell(up, notation)],
+      ...(other ? [lengthCell(other.out, notation), lengthCell(other.up, notation)] : ['', '']),
+    ]),
+  );
+}
 
 /** Rows of screws; none where there are none. */
 function screwTables(rows: readonly ScrewRow[], notation: Notation): ExportTable[] {
@@ -377,6 +397,11 @@ export const framesTables = ({ project, values }: FramesWhole): ExportTable[] =>
     name: frame.id,
     title: `${frame.name}, its edges and bevels`,
     csv: frameCsv(frame, project.notation),
+  })),
+  ...values.frames.frames.map((frame) => ({
+    name: `${frame.id}-points`,
+    title: `${frame.name}, points to plot by hand`,
+    csv: plotCsv(frame, project.notation),
   })),
   ...values.frames.bevels.map((bevel) => ({
     name: `bevels-${bevel.line}`,

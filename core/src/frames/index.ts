@@ -48,7 +48,7 @@ export { faceCurves, framesDrawings, bevelLines, marksOfFrame, fittedLines } fro
 export type { FramesWhole } from './drawings';
 export type { Planked } from './planked/boards';
 export type { RollingBevel } from './rolling-bevel';
-export { rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';
+export { mitreDeg, rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';
 export { evenSpacing } from './spacing';
 export { CHAIN_OFF } from './constants';
 export { photoReader } from './taken/measured';

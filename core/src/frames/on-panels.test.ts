@@ -206,7 +206,7 @@ it('a pair is drawn, listed and laid out as two hands, and a single hand as its 
   const drawings = framesDrawings({ project: made.project, values: { frames: derived.frames.value }, sheetHead });
   const ofFrames = drawings.filter(({ name }) => name.startsWith('frame'));
   expect(ofFrames.map(({ hand }) => hand)).toEqual([
-    '1 starboard, 1 port (mirrored), FORE face',
+    '1 starboard, 1 port (mirrored), cut stacked, FORE face',
     '1 starboard, FORE face',
     '1 port, AFT face',
   ]);

@@ -43,6 +43,12 @@ export type RollingBevel = {
   readonly wedgeMm: number;
 };
 
+/**
+ * Off square, of the edges of two sheets that meet at an inside angle, planed so that they meet face to face. A sheet
+ * that butts against the inside of the other is planed by the bevel of a log there.
+ */
+export const mitreDeg = (dihedralDeg: number): number => (180 - dihedralDeg) / 2;
+
 export type RollingBevelAsked = {
   /** A line of the hull, or `stem` or `stern` where the sides end on each other straight. */
   readonly line: string;

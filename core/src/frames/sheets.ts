@@ -22,7 +22,8 @@ import {
 import { faceCurves, fittedLines, toCut, type FramesWhole } from './drawings';
 import { asSeen, cutAsSeen, isSolid, type Frame } from './frame';
 import { frameMaterial } from './material';
-import type { RollingBevel } from './rolling-bevel';
+import { plotOf } from './plotting';
+import { mitreDeg, type RollingBevel } from './rolling-bevel';
 import type { Timber } from './timber/timbers';
 import { endCells, ORDER_OF_WORK } from './timber/words';
 
@@ -55,12 +56,14 @@ const bevelTable = ({ name, rows, ripDeg, leftToPlaneDeg }: RollingBevel, notati
     { head: `from its fore end, ${unitLabel(notation)}`, isFigure: true },
     { head: 'between', isFigure: true },
     { head: 'bevel', isFigure: true },
+    { head: 'sheets mitred', isFigure: true },
   ],
   rows: rows.map(({ station, s, dihedralDeg, bevelDeg }) => [
     stationWord(station),
     formatFine(s, notation),
     formatDeg(dihedralDeg),
     formatDeg(bevelDeg),
+    formatDeg(mitreDeg(dihedralDeg)),
   ]),
 });
 
@@ -79,7 +82,12 @@ function frameSheet(frame: Frame, head: SheetHead): PaperSheets {
     },
     // on a part with its middle out the table alone has them: there is no room beside the edge
     corners: isSolid(frame) ? cornersOf(frame) : [],
-    tables: [edgesTable(frame, notation), ...timberSheetTables(frame, notation), ...cleatSheetTables(frame, notation)],
+    tables: [
+      edgesTable(frame, notation),
+      ...timberSheetTables(frame, notation),
+      ...cleatSheetTables(frame, notation),
+      plotTable(frame, notation),
+    ],
     tableMm: TABLE_MM,
   });
 }
@@ -135,6 +143,29 @@ function timberSheetTables(frame: Frame, notation: Notation): SheetTable[] {
   };
   return [pieces, ends, order];
 }
+
+/** Points to plot it by, and the board that takes it. */
+function plotTable(frame: Frame, notation: Notation): SheetTable {
+  const { points, isHalf, board } = plotOf(frame);
+  const size = [board.longMm, board.broadMm].map((mm) => formatFine(mm, notation)).join(' × ');
+  const isBevelled = points.some(({ other }) => other);
+  const figures = (...heads: string[]) => heads.map((head) => ({ head, isFigure: true }));
+  return {
+    columns: [
+      { head: `${isHalf ? 'one half, ' : ''}board ${size}` },
+      ...figures('out', 'up'),
+      ...(isBevelled ? figures(`${OTHER[frame.face]} face out`, 'up') : []),
+    ],
+    rows: points.map(({ number, out, up, other }) => [
+      ...[String(number), formatFine(out, notation), formatFine(up, notation)],
+      ...(isBevelled
+        ? [other ? formatFine(other.out, notation) : '', other ? formatFine(other.up, notation) : '']
+        : []),
+    ]),
+  };
+}
+
+const OTHER = { fore: 'after', aft: 'forward' } as const;
 
 /** Of what its cleats are sawn, on which face they go, and how far in. */
 const cleatSheetTables = ({ cleats }: Frame, notation: Notation): SheetTable[] =>

@@ -42,12 +42,15 @@ export const girderDrawings = (girder: Girder, notation: Notation): Drawing[] =>
     return {
       name: id,
       title: name,
-      hand: `${HAND_WORDS[girder.hand]}, ${faceWord(girder)} face`,
+      hand: `${HAND_WORDS[girder.hand]}${isStacked(girder) ? ', cut stacked' : ''}, ${faceWord(girder)} face`,
       material: `${formatThickness(girder.width, notation)} plywood`,
       paths: [region.outline, ...region.holes].map((ring) => closedPath('cut', ring)),
       texts: words.map((text, i): DrawnText => ({ at: [x, y + (1 - i) * 1.3 * heightMm], heightMm, text })),
     };
   });
+
+/** A pair without bevels is cut in one go, or the one traced from the other. */
+const isStacked = ({ hand, school }: Girder) => hand === 'pair' && school === 'filleted';
 
 export const faceWord = ({ hand }: Pick<Girder, 'hand'>): string => (hand === 'centre' ? 'PORT' : 'INNER');
 

@@ -1,6 +1,6 @@
 /** The bevels of a log, a keelson, a clamp or a stem all along it: what to rip, and what is left to plane. */
 import { useState } from 'react';
-import { framesStage, type RollingBevel } from '@kalotrope/core/frames';
+import { framesStage, mitreDeg, type RollingBevel } from '@kalotrope/core/frames';
 import { formatDeg, formatFine, formatSmall, unitLabel } from '@kalotrope/core/measure';
 import { Figure } from '../../controls/Figure';
 import { LengthField } from '../../controls/LengthField';
@@ -17,7 +17,7 @@ import { BEVEL_STEP, BEVELS_SECTION } from './frame-words';
 const STEP_PATH = [framesStage.name, 'bevelStep'];
 const COLUMNS = [
   { name: 'at' },
-  ...['from its fore end', 'between', 'bevel'].map((name) => ({ name, isFigure: true })),
+  ...['from its fore end', 'between', 'bevel', 'sheets mitred'].map((name) => ({ name, isFigure: true })),
 ];
 
 type Props = { readonly bevels: readonly RollingBevel[]; readonly step: number };
@@ -69,7 +69,8 @@ function OneBevel({ bevel }: { readonly bevel: RollingBevel }) {
             (isOnCentreline
               ? 'Between the two sides, and from square; each side takes half of what is missing to straight. '
               : 'Between the two faces that the piece lies against, and from square. ') +
-            `Lengths in ${unitLabel(notation)}.`
+            'Sheets mitred: off square, where their own edges are planed to meet face to face; one that butts on the ' +
+            `inside of the other takes the bevel. Lengths in ${unitLabel(notation)}.`
           }
         />
       </p>
@@ -78,7 +79,13 @@ function OneBevel({ bevel }: { readonly bevel: RollingBevel }) {
         columns={COLUMNS}
         rows={rows.map(({ s, station, dihedralDeg, bevelDeg }) => ({
           key: s,
-          cells: [station ?? '', formatFine(s, notation), formatDeg(dihedralDeg), formatDeg(bevelDeg)],
+          cells: [
+            station ?? '',
+            formatFine(s, notation),
+            formatDeg(dihedralDeg),
+            formatDeg(bevelDeg),
+            formatDeg(mitreDeg(dihedralDeg)),
+          ],
         }))}
       />
     </>
