@@ -77,7 +77,7 @@ const HATCH_MM = 20;
 const LEAST_TAKEN_MM = 0.5;
 
 /** The other face's edge as a broken line, and strokes across what is taken off between the two. */
-export function bevelLines(frame: Pick<Frame, 'face' | 'outline' | 'hand' | 'otherFace'>): Vec2[][] {
+export function bevelLines(frame: Faced & Pick<Frame, 'otherFace'>): Vec2[][] {
   const { otherFace } = frame;
   if (!otherFace) return [];
   return faceCurves(frame, otherFace).flatMap((curve, i) => {
@@ -179,7 +179,8 @@ function wantedPlace(frame: Frame, cut: Region, under: number): Vec2 {
  * Of a frame the edge of the station face at the skin, or another curve of its starboard half, as it is seen from that
  * face: on both sides, or on the part's own.
  */
-export function faceCurves(frame: Pick<Frame, 'face' | 'outline' | 'hand'>, half = frame.outline): Vec2[][] {
+export function faceCurves(frame: Faced, whole = frame.outline): Vec2[][] {
+  const half = upTo(whole, boundsOf(frame.cut.outline).maxY + OVER_TOP_MM);
   const starboard = half.map((p) => asSeen(frame, p));
   const port = half.map(([y, z]) => asSeen(frame, [-y, z]));
   switch (frame.hand) {
@@ -190,6 +191,19 @@ export function faceCurves(frame: Pick<Frame, 'face' | 'outline' | 'hand'>, half
     default:
       return [starboard];
   }
+}
+
+type Faced = Pick<Frame, 'face' | 'outline' | 'hand' | 'cut'>;
+
+/** Over a part's top the hull's own edge goes on for no longer. */
+export const OVER_TOP_MM = 20;
+
+/** What of a line, from the centreline up, comes before it first passes a height. */
+function upTo(half: readonly Vec2[], height: number): readonly Vec2[] {
+  const k = half.findIndex(([, z]) => z > height);
+  if (k < 1) return half;
+  const [a, b] = [at(half, k - 1), at(half, k)];
+  return [...half.slice(0, k), lerp2(a, b, (height - a[1]) / (b[1] - a[1]))];
 }
 
 export type FrameMark = { readonly label: string; readonly curve: readonly Vec2[] };

@@ -115,7 +115,8 @@ describe.each(boats)('the frames of $name', ({ derived, project }) => {
       const most = Math.max(...frame.edges.flatMap(({ points }) => points.map((p) => Math.abs(p.otherFaceOffset))));
       // strokes are as long as what is taken off; the rest are dashes
       const strokes = lines.filter(([a, b]) => Math.hypot(a![0] - b![0], a![1] - b![1]) < most + 0.1);
-      if (isBevelled && most > 1) expect(strokes.length).toBeGreaterThan(10);
+      // over a bottom timber's low top the side's edge goes on for a hand's breadth only
+      if (isBevelled && most > 1 && !frame.isUnderSeam) expect(strokes.length).toBeGreaterThan(10);
     }
   });
 

@@ -30,6 +30,8 @@ export type Plot = {
 const OFF_MM = 0.3;
 /** A point as near to the centreline stands on it. */
 const ON_CENTRELINE_MM = 0.01;
+/** What is cut to a face lies on its edge: to the chords that both are drawn by. */
+const ON_EDGE_MM = 1;
 /** A point of the other face is looked for so near. */
 const NEAR_MM = 60;
 
@@ -103,7 +105,8 @@ function otherAt(
   station: readonly Vec2[],
   other: readonly Vec2[],
 ): Vec2 | undefined {
-  if (distance2(footOn(station, p), p) > NEAR_MM) return undefined;
+  // an edge that is square through, as the inside of a timber, lies off both
+  if (![station, other].some((line) => distance2(footOn(line, p), p) < ON_EDGE_MM)) return undefined;
   const corners = other.filter(
     (q, i) => i > 0 && i < other.length - 1 && isSharp(at(other, i - 1), q, at(other, i + 1)),
   );

@@ -9,7 +9,7 @@ import {
   type SheetHead,
   type SheetTable,
 } from '../formats';
-import { at, type Vec2 } from '../geometry';
+import { at, boundsOf, type Vec2 } from '../geometry';
 import {
   formatDeg,
   formatFine,
@@ -19,7 +19,7 @@ import {
   unitLabel,
   type Notation,
 } from '../measure';
-import { faceCurves, fittedLines, toCut, type FramesWhole } from './drawings';
+import { faceCurves, fittedLines, OVER_TOP_MM, toCut, type FramesWhole } from './drawings';
 import { asSeen, cutAsSeen, isSolid, type Frame } from './frame';
 import { frameMaterial } from './material';
 import { plotOf } from './plotting';
@@ -147,21 +147,22 @@ function timberSheetTables(frame: Frame, notation: Notation): SheetTable[] {
 /** Points to plot it by, and the board that takes it. */
 function plotTable(frame: Frame, notation: Notation): SheetTable {
   const { points, isHalf, board } = plotOf(frame);
-  const size = [board.longMm, board.broadMm].map((mm) => formatFine(mm, notation)).join(' × ');
   const isBevelled = points.some(({ other }) => other);
+  const lengths = (...mm: number[]) => mm.map((one) => formatFine(one, notation));
   const figures = (...heads: string[]) => heads.map((head) => ({ head, isFigure: true }));
   return {
     columns: [
-      { head: `${isHalf ? 'one half, ' : ''}board ${size}` },
+      { head: isHalf ? 'points of one half' : 'points' },
       ...figures('out', 'up'),
       ...(isBevelled ? figures(`${OTHER[frame.face]} face out`, 'up') : []),
     ],
-    rows: points.map(({ number, out, up, other }) => [
-      ...[String(number), formatFine(out, notation), formatFine(up, notation)],
-      ...(isBevelled
-        ? [other ? formatFine(other.out, notation) : '', other ? formatFine(other.up, notation) : '']
-        : []),
-    ]),
+    rows: [
+      ...points.map(({ number, out, up, other }) => [
+        ...[String(number), ...lengths(out, up)],
+        ...(isBevelled ? (other ? lengths(other.out, other.up) : ['', '']) : []),
+      ]),
+      ['least board', ...lengths(board.longMm, board.broadMm), ...(isBevelled ? ['', ''] : [])],
+    ],
   };
 }
 
@@ -208,16 +209,18 @@ const onDrawnSide = (frame: Frame, [y, z]: Vec2): Vec2 =>
   frame.hand === 'across' ? [y, z] : asSeen(frame, [frame.hand === 'port' ? -y : y, z]);
 
 /** Bevel from square; plus: the other face is smaller. */
-const edgesTable = ({ edges }: Frame, notation: Notation): SheetTable => ({
+const edgesTable = ({ edges, cut }: Frame, notation: Notation): SheetTable => ({
   columns: [
     { head: `in ${unitLabel(notation)}, on` },
     ...['out', 'up', 'bevel', 'other face in'].map((head) => ({ head, isFigure: true })),
   ],
   rows: edges.flatMap((edge) =>
-    SHARES.map((share) => {
+    SHARES.flatMap((share) => {
       const { y, z, bevelDeg, otherFaceOffset } = at(edge.points, Math.round(share * (edge.points.length - 1)));
+      // of a part that ends lower than the sheer not what lies over it
+      if (z > boundsOf(cut.outline).maxY + OVER_TOP_MM) return [];
       const figures = [y, z].map((mm) => formatFine(mm, notation));
-      return [edge.panelName, ...figures, formatDeg(bevelDeg), formatFine(otherFaceOffset, notation)];
+      return [[edge.panelName, ...figures, formatDeg(bevelDeg), formatFine(otherFaceOffset, notation)]];
     }),
   ),
 });
