@@ -13,7 +13,7 @@ import { selectDerived, selectPicked, selectProject } from '../../state/selector
 import { useTape } from '../../state/bench';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { useRested } from '../../controls/use-rested';
-import { frameBody, girderBody, memberBodies, transomBody } from './bodies';
+import { fittedBody, frameBody, girderBody, memberBodies, transomBody } from './bodies';
 import { graphics } from './graphics';
 import { groundShadow, type Floor } from './ground';
 import { PanelShell } from './PanelShell';
@@ -123,7 +123,13 @@ type BodyProps<T> = T & { readonly by: number };
 const FrameBody = memo(function FrameBody({ frame, by }: BodyProps<{ readonly frame: Frame }>) {
   const thing = useMemo(() => frameThing(frame.id), [frame.id]);
   const geometry = useMemo(() => frameBody(frame), [frame]);
-  return <Part thing={thing} geometry={geometry} by={by} />;
+  const fitted = useMemo(() => fittedBody(frame), [frame]);
+  return (
+    <>
+      <Part thing={thing} geometry={geometry} by={by} />
+      {fitted && <Part thing={thing} geometry={fitted} by={by} />}
+    </>
+  );
 });
 
 const GirderBody = memo(function GirderBody({ girder, by }: BodyProps<{ readonly girder: Girder }>) {

@@ -1,34 +1,77 @@
 /** Frames and transoms as bodies in the round: their outline, as thick as they are. */
-import { placeInBoat, placeOnGirder, type Frame, type Girder, type MemberRun } from '@kalotrope/core/frames';
-import { at, simplify, type Vec2, type Vec3 } from '@kalotrope/core/geometry';
+import {
+  placeInBoat,
+  placeOnGirder,
+  plyPartsOfFrame,
+  type Frame,
+  type Girder,
+  type MemberRun,
+} from '@kalotrope/core/frames';
+import { at, simplify, type Region, type Vec2, type Vec3 } from '@kalotrope/core/geometry';
 import { transomTriangles, type Transom } from '@kalotrope/core/panels';
 import { GRAIN_MM } from './grain';
 import { BufferAttribute, BufferGeometry, ExtrudeGeometry, Matrix4, Path, Shape, Vector2, Vector3 } from 'three';
 
-/** The frame's own axes in the boat: athwart, up along its plane, and aft square to it. */
-function axesOf(frame: Frame): Matrix4 {
+/** The frame's own axes in the boat: athwart, up along its plane, and aft square to it from so far aft of the plane. */
+function axesOf(frame: Frame, aftMm: number): Matrix4 {
   const at = (place: Vec2, aft = 0) => new Vector3(...placeInBoat(frame, place, aft));
   const from = at([0, 0]);
   const axes = [at([1, 0]).sub(from), at([0, 1]).sub(from), at([0, 0], 1).sub(from)] as const;
-  const foremost = at([0, 0], frame.face === 'fore' ? 0 : -frame.width);
-  return new Matrix4().makeBasis(...axes).setPosition(foremost);
+  return new Matrix4().makeBasis(...axes).setPosition(at([0, 0], aftMm));
 }
+
+/** Of its two faces the forward one, from the plane that it stands on. */
+const foremostOf = ({ face, width }: Pick<Frame, 'face' | 'width'>): number => (face === 'fore' ? 0 : -width);
 
 /** What of an outline may be left out of its body. */
 const UNSEEN_MM = 0.4;
 
 export function frameBody(frame: Frame): BufferGeometry {
+  const shapes = shapesOf(frame.cut, frame.hand === 'pair');
+  const geometry = new ExtrudeGeometry(shapes, { depth: frame.width, bevelEnabled: false });
+  return grained(geometry.applyMatrix4(axesOf(frame, foremostOf(frame))));
+}
+
+/** A region, and its mirror image where there are two of it. */
+function shapesOf({ outline, holes }: Region, isPair: boolean): Shape[] {
   const ring = (points: readonly Vec2[], side: 1 | -1) =>
     simplify([...points, ...points.slice(0, 1)], UNSEEN_MM)
       .slice(0, -1)
       .map(([y, z]) => new Vector2(side * y, z));
-  const shapes = (frame.hand === 'pair' ? ([1, -1] as const) : ([1] as const)).map((side) => {
-    const shape = new Shape(ring(frame.cut.outline, side));
-    shape.holes = frame.cut.holes.map((hole) => new Path(ring(hole, side)));
+  return (isPair ? ([1, -1] as const) : ([1] as const)).map((side) => {
+    const shape = new Shape(ring(outline, side));
+    shape.holes = holes.map((hole) => new Path(ring(hole, side)));
     return shape;
   });
-  const geometry = new ExtrudeGeometry(shapes, { depth: frame.width, bevelEnabled: false });
-  return grained(geometry.applyMatrix4(axesOf(frame)));
+}
+
+/** What lies on a frame's faces: cleats, gussets, and doublers on its station face. Undefined where nothing does. */
+export function fittedBody(frame: Frame): BufferGeometry | undefined {
+  const fitted = [
+    ...frame.cleats.flatMap(({ face, depthMm, pieces }) =>
+      pieces.map(({ outline, isPair }) => ({ region: { outline, holes: [] }, isPair, thick: depthMm, faces: [face] })),
+    ),
+    ...plyPartsOfFrame(frame).flatMap(({ region, isPair, thicknessMm, faces }) => {
+      const isLid = faces.length === 0 && region.holes.length === 0;
+      return isLid ? [] : [{ region, isPair, thick: thicknessMm, faces: faces.length > 0 ? faces : [frame.face] }];
+    }),
+  ];
+  const bodies = fitted.flatMap(({ region, isPair, thick, faces }) =>
+    faces.map((face) => {
+      const body = new ExtrudeGeometry(shapesOf(region, isPair), { depth: thick, bevelEnabled: false });
+      const from = face === 'fore' ? foremostOf(frame) - thick : foremostOf(frame) + frame.width;
+      return body.applyMatrix4(axesOf(frame, from));
+    }),
+  );
+  return bodies.length === 0 ? undefined : grained(merged(bodies));
+}
+
+function merged(bodies: readonly BufferGeometry[]): BufferGeometry {
+  const position = bodies.flatMap((body) => [...body.toNonIndexed().getAttribute('position').array]);
+  const made = new BufferGeometry();
+  made.setAttribute('position', new BufferAttribute(new Float32Array(position), 3));
+  made.computeVertexNormals();
+  return made;
 }
 
 /** All pieces of a girder, of a pair both. */
@@ -50,12 +93,7 @@ export function girderBody({ plane, faces, hand, pieces }: Girder): BufferGeomet
   const over = new Matrix4().makeScale(1, -1, 1);
   if (hand === 'port') body.applyMatrix4(over);
   if (hand !== 'pair') return alongGrain(body);
-  const both = [body.toNonIndexed(), body.clone().applyMatrix4(over).toNonIndexed()];
-  const position = both.flatMap((one) => [...one.getAttribute('position').array]);
-  const pair = new BufferGeometry();
-  pair.setAttribute('position', new BufferAttribute(new Float32Array(position), 3));
-  pair.computeVertexNormals();
-  return alongGrain(pair);
+  return alongGrain(merged([body, body.clone().applyMatrix4(over)]));
 }
 
 /** Rings of a member drawn: closer ones are not seen. */

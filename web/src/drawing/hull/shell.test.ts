@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { at, cross3, distance3, dot3, sub3, unit3, type Vec3 } from '@kalotrope/core/geometry';
 import { createDerive, DEMO_IDS, demoProject } from '@kalotrope/core/project';
-import { frameBody, transomBody } from './bodies';
+import { fittedBody, frameBody, transomBody } from './bodies';
 import { ACROSS, emptyShell, fillShell, outlineOf } from './shell';
 import { takeApart } from './take-apart';
 
@@ -72,6 +72,26 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the hull of %s in the round'
       if (at(panels, i).maxTwist.value < 0.1) expect(Math.max(...off)).toBeLessThan(1);
       const lengths = at(panels, i).rulings.map(({ p, q }) => distance3(p, q));
       shape.forEach(({ p, q }, k) => expect(distance3(p, q)).toBeCloseTo(at(lengths, k), 3));
+    }
+  });
+  it('has cleats, gussets and doublers on the faces that they go on, as thick as they are', () => {
+    for (const frame of frames.value.frames) {
+      const body = fittedBody(frame);
+      const doublers = frame.rims.filter(({ region }) => region.holes.length > 0);
+      const plates = frame.timbered?.plates ?? [];
+      const both = plates.some(({ faces }) => faces > 1);
+      expect(body !== undefined).toBe(frame.cleats.length + doublers.length + plates.length > 0);
+      if (!body || frame.rakeRad !== 0) continue;
+      const [near, far] = frame.face === 'fore' ? [frame.x, frame.x + frame.width] : [frame.x - frame.width, frame.x];
+      const on = (face: 'fore' | 'aft') => [
+        ...frame.cleats.filter((cleat) => cleat.face === face).map(({ depthMm }) => depthMm),
+        ...(frame.face === face ? doublers.map(({ thicknessMm }) => thicknessMm) : []),
+        ...(both || frame.face === face ? plates.map(({ thicknessMm }) => thicknessMm) : []),
+      ];
+      body.computeBoundingBox();
+      const { min, max } = body.boundingBox!; // just computed
+      expect(min.x).toBeCloseTo(on('fore').length > 0 ? near - Math.max(...on('fore')) : far, 3);
+      expect(max.x).toBeCloseTo(on('aft').length > 0 ? far + Math.max(...on('aft')) : near, 3);
     }
   });
   it('has frames and transoms as thick as they are', () => {
