@@ -102,7 +102,10 @@ export function edgesMade(
   };
 }
 
-/** What came of a plan. `no-section`: no panel is cut there; `no-shape`: the shape it is cut to was not taken; `nothing-left`: its bounds leave nothing. */
+/**
+ * What came of a plan. `no-section`: no panel is cut there; `no-shape`: the shape it is cut to was not taken;
+ * `nothing-left`: its bounds leave nothing.
+ */
 export type Shaped =
   | { readonly ok: true; readonly frame: Frame; readonly blank: Blank }
   | { readonly ok: false; readonly why: 'no-section' | 'no-shape' | 'nothing-left' };

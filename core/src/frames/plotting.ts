@@ -1,9 +1,9 @@
 /**
  * Points of a part to plot by hand, in the order of plotting, and the least board that takes the drawing.
  *
- * Method: of the outline as it is cut the fewest points between whose straight lines or a batten's no place is further
- * off than a fine pencil (Douglas and Peucker), from the lowest at the centreline outward, up, and back over the top; of
- * a part that is the same on both sides, one side. Where the edge is bevelled, the other face's point square in from it.
+ * Method: of the outline as it is cut the fewest points between whose straight lines no place is further off than a
+ * fine pencil (Douglas and Peucker), from the lowest at the centreline outward, up, and back over the top; of a part
+ * that is the same on both sides, one side. Where the edge is bevelled, the other face's point across from it.
  * Conventions: out from the centreline and up from the board's lower edge, on which the lowest point stands.
  */
 import { at, boundsOf, counterClockwise, distance2, footOn, simplify, type Vec2 } from '../geometry';

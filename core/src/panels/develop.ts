@@ -95,8 +95,8 @@ export function assembleSkin(
   remember: Remember = makeAnew,
 ): PanelsResult<PanelsValue> {
   const { value: panels, findings: ofPanels, cylinder } = developPanels(hull, part, remember);
-  const { thickness, linesTo, meeting, roundedChines } = part;
-  const skin: Skin = { thickness, linesTo, meeting, roundedChines };
+  const { thickness, linesTo, meeting, roundedChines, outsideLogs } = part;
+  const skin: Skin = { thickness, linesTo, meeting, roundedChines, ...(outsideLogs && { outsideLogs }) };
   const shared = sharedStretches(panels);
   const cut = panels.map((panel) => {
     const own = shared.filter(({ above, below }) => above.panel === panel || below?.panel === panel);

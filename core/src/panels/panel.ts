@@ -27,6 +27,8 @@ export type EdgeAllowance = {
   readonly stretches: readonly { readonly line: string; readonly from: number; readonly longerBy: number }[];
   /** How far the edge stands back, least and most along it; negative: it runs past. */
   readonly setback: { readonly least: number; readonly most: number };
+  /** It runs past the corner, under a timber on the outside of what it meets: fastened to that, not stitched. */
+  readonly isOverLog?: boolean;
 };
 
 export type Panel = {

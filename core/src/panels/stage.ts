@@ -2,6 +2,7 @@
 import type { Hull } from '../lines';
 import { defineStage } from '../stage';
 import * as constants from './constants';
+import type { OutsideLog } from './cut/cut';
 import { assembleSkin, type StockForStrips } from './develop';
 import { panelsDrawings, panelsSheets, panelsTables, panelsTriangles, type PanelsWhole } from './drawings';
 import { PANELS_FINDINGS } from './findings';
@@ -12,10 +13,29 @@ type Before = {
     readonly sheets: StockForStrips;
     /** A transom that stands between the panels has its edges made as frames have. */
     readonly school: string;
-    readonly frames: { readonly filletGap: number };
+    /** Timbers along the hull: one in a corner on the outside has the panel below it run on under it. */
+    readonly frames: { readonly filletGap: number; readonly members: readonly LongTimber[] };
   };
   readonly values: { readonly lines: Hull };
 };
+
+type LongTimber = {
+  readonly line: string;
+  readonly on: 'above' | 'below' | 'centre';
+  readonly side: 'inside' | 'outside';
+  readonly away: number;
+  readonly depth: number;
+  readonly from: number | null;
+  readonly to: number | null;
+};
+
+/** Those that lie in a corner on the outside, from end to end. */
+const outsideLogs = (members: readonly LongTimber[]): OutsideLog[] =>
+  members.flatMap(({ line, on, side, away, depth, from, to }) =>
+    side === 'outside' && on !== 'centre' && away === 0 && from === null && to === null
+      ? [{ line, on, depthMm: depth }]
+      : [],
+  );
 
 export const panelsStage = defineStage<{ before: Before; whole: PanelsWhole }>()({
   name: 'panels',
@@ -29,7 +49,7 @@ export const panelsStage = defineStage<{ before: Before; whole: PanelsWhole }>()
     const { transomFit, transomEnds } = part;
     const settings = {
       ...{ thickness, transomThickness, linesTo, meeting, roundedChines, splits, transomRadius },
-      ...{ transomFit, transomEnds },
+      ...{ transomFit, transomEnds, outsideLogs: outsideLogs(project.frames.members) },
       transomGap: transomFit === 'between' && project.school === 'filleted' ? project.frames.filletGap : null,
     };
     // only the strips of rounded chines are cut from what is in stock

@@ -11,6 +11,7 @@
 import { area, at, distance2, intersectionOf, lerp2, lerp3, type Outline, type Vec2, type Vec3 } from '../../geometry';
 import { toDeg } from '../../measure';
 import type { Panel } from '../../panels';
+import { wholeEnds } from '../../surface';
 import type { TimberedPlan } from '../frame';
 import { plainFrame } from '../plans';
 import type { FramePlan, PlankedPlan } from '../schema';
@@ -44,9 +45,10 @@ export function layBoards(
 ): Planked | undefined {
   const panel = panels.find((one) => one.id === id);
   if (!panel?.spansCentreline || panel.rulings.length < 2) return undefined;
-  const middles = panel.rulings.map(({ flatP, flatQ, p, q }) => ({
-    flat: lerp2(flatP, flatQ, 0.5),
-    space: lerp3(p, q, 0.5),
+  // by the ends that the rulings have on the lines, whatever the cut edges have lost or run past
+  const middles = panel.rulings.map((ruling) => ({
+    flat: lerp2(...wholeEnds(ruling), 0.5),
+    space: lerp3(ruling.p, ruling.q, 0.5),
   }));
   const [first, last] = [at(middles, 0).flat, at(middles, -1).flat];
   const long = distance2(first, last);

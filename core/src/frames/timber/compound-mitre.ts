@@ -4,8 +4,8 @@
  * Method: a timber has its length along `along`, lies on the saw with the face square to `through` down or up, and is
  * as broad as goes `across`. The plane in which it ends has the unit normal n, pointing off the timber. Its trace on
  * the face has the direction square to (n·along, n·across), so it leaves square by atan(n·across / n·along); on the
- * edge, likewise, by atan(n·through / n·along). With the mitre set, the blade's own plane holds the trace; the angle between
- * n and the face is what it tilts: atan(n·through / √((n·along)² + (n·across)²)).
+ * edge, likewise, by atan(n·through / n·along). With the mitre set, the blade's own plane holds the trace; the angle
+ * between n and the face is what it tilts: atan(n·through / √((n·along)² + (n·across)²)).
  */
 import { toDeg } from '../../measure';
 

@@ -18,6 +18,35 @@ const panelsOf = (curves: readonly ((w: number) => Vec3)[]): Panel[] => [
 ];
 const skin = (part: Partial<Skin>): Skin => ({ thickness: 6, linesTo: 'outside', meeting: 'stitched', ...part });
 
+describe('a timber in the corner on the outside', () => {
+  // a flat bottom, 1 m wide, under sides that flare by an angle; the timber is 20 deep, the skin 6
+  const flaring = (deg: number) =>
+    panelsOf([(w) => [3000 * w, 500, 0], (w) => [3000 * w, 500 + 400 * Math.tan(toRad(deg)), 400]]);
+  const breadths = (deg: number, part: Partial<Skin>) =>
+    cutPanels(flaring(deg), skin(part)).map(({ areaM2 }) => (areaM2 * 1e6) / 3000);
+  const log = { line: 'line0', on: 'above' as const, depthMm: 20 };
+  it.each([0, 15, 30])(
+    'of sides that flare by %i° has the bottom run out under it, to where its outer face meets the bottom’s inside',
+    (deg) => {
+      // the side's outside is (500, 0) + s·(sin, cos); 20 off it the timber's outer face is at height 6:
+      // y = 500 + (20 + 6·sin)/cos
+      const out = (20 + 6 * Math.sin(toRad(deg))) / Math.cos(toRad(deg));
+      const [line] = flaring(deg).map(({ between: [lower] }) => lower);
+      const [bottom, side] = breadths(deg, { outsideLogs: [{ ...log, line: line ?? '' }] });
+      expect(bottom).toBeCloseTo(2 * (500 + out), 6);
+      // the side itself stays as it is
+      expect(side).toBeCloseTo(breadths(deg, {})[1] ?? 0, 9);
+    },
+  );
+  it('on the bottom has the side run down over it, and along another line does nothing', () => {
+    const [line] = flaring(0).map(({ between: [lower] }) => lower);
+    const [bottom, side] = breadths(0, { outsideLogs: [{ ...log, line: line ?? '', on: 'below' }] });
+    expect(bottom).toBeCloseTo(breadths(0, {})[0] ?? 0, 9);
+    expect(side).toBeCloseTo(400 + 20, 6);
+    expect(breadths(0, { outsideLogs: [{ ...log, line: 'nowhere' }] })).toEqual(breadths(0, {}));
+  });
+});
+
 describe('a box of flat plates', () => {
   // 3 m long, 1 m wide, 400 mm deep: bottom and side meet at a right angle
   const box = panelsOf([(w) => [3000 * w, 500, 100], (w) => [3000 * w, 500, 500]]);

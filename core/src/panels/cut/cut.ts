@@ -8,9 +8,11 @@
  * is left out. Where two panels meet at a turn φ of their normals, square edges that touch at the inner corners
  * ("stitched") stand back from the foot of the normal at the line by d·tan(φ/2), d being how deep the inner faces lie
  * under the lines; at a hollow corner the outer corners touch, and d is what lies over the lines. "Lapped": the upper
- * panel runs past to the outer corner, the lower stands back as before; the keel is stitched in either case. The top
- * edge and the ends at stem and transom have no allowance. Conventions: space coordinates stay those of the lines;
- * only what is flat changes.
+ * panel runs past to the outer corner, the lower stands back as before; the keel is stitched in either case. Where a
+ * timber lies in the corner on the outside of one panel, the other runs past to its outer face: out from the line by
+ * (o + d + h·cos φ)/sin φ, d being how deep the timber is, o and h how far the skin's outer face lies over the lines
+ * and the farther-reaching face of the other panel under them. The top edge and the ends at stem and transom have no
+ * allowance. Conventions: space coordinates stay those of the lines; only what is flat changes.
  */
 import { add3, at, cross3, distance2, dot3, length3, lerp3, scale3, sub3, unit3, type Vec3 } from '../../geometry';
 import { lengthBetween, matesOf, type Mate, type PanelEnd, type Shared } from '../neighbours';
@@ -25,7 +27,12 @@ export type Skin = {
   readonly meeting: Meeting;
   /** Along these lines the panels stand back to where the rounding begins. */
   readonly roundedChines?: readonly RoundedChine[];
+  /** Timbers in a corner on the skin's outside. */
+  readonly outsideLogs?: readonly OutsideLog[];
 };
+
+/** In the corner along a line, on the outside of the panel above it or below it; how deep it stands off the skin. */
+export type OutsideLog = { readonly line: string; readonly on: 'above' | 'below'; readonly depthMm: number };
 
 /** Thinner sheets are developed on the lines' own surface. */
 export const MIDDLE_FROM_MM = 5;
@@ -95,6 +102,12 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
   );
   const cutFlat = setEdgesBack(flat, { p: plan('P', setbackP), q: plan('Q', setbackQ) }, isRounded);
   const cut = withFlat(panel, cutFlat, { ends: endShares(flat, cutFlat), whole: flat });
+  const isOverLog = (k: 0 | 1) => {
+    const end = k === 0 ? 'P' : 'Q';
+    const { s, t } = at(rulings, rulings.length >> 1);
+    const mate = mateAt(end, k === 0 ? s : t);
+    return mate !== undefined && logBeside(end, panel, mate, skin) !== undefined;
+  };
   const allowance = (k: 0 | 1, setbacks: readonly number[]): EdgeAllowance => ({
     line: panel.edges[k].line,
     longerBy: cut.edges[k].length - panel.edges[k].length,
@@ -105,6 +118,7 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
       return [{ line, from, longerBy }];
     }),
     setback: { least: Math.min(...setbacks), most: Math.max(...setbacks) },
+    ...(isOverLog(k) && { isOverLog: true }),
   });
   return { ...cut, insideMm: depthOfInside(skin), allowances: [allowance(0, setbackP), allowance(1, setbackQ)] };
 }
@@ -127,12 +141,32 @@ function setbackOf(ruling: LaidRuling, end: PanelEnd, panel: Panel, mate: Mate |
   const corner = cornerAt(ruling, mate);
   if (!mate || !corner || corner.turnRad > SHARPEST_RAD) return 0;
   const inner = depthOfInside(skin);
+  const log = logBeside(end, panel, mate, skin);
+  if (log && !corner.isKeel && !corner.isHollow && corner.turnRad > SOFTEST_FOR_LOG_RAD)
+    return -reachOver(log, corner.turnRad, skin);
   const rounded = roundingAt(mate, skin);
   if (rounded && !corner.isKeel && !corner.isHollow)
     return Math.max(0, radiusOnLines(rounded, mate.t, skin)) * Math.tan(corner.turnRad / 2);
   const depth = corner.isHollow ? skin.thickness - inner : inner;
   const laps = skin.meeting === 'lapped' && end === 'P' && !corner.isKeel && !panel.spansCentreline && !corner.isHollow;
   return (laps ? inner - skin.thickness : depth) * Math.tan(corner.turnRad / 2);
+}
+
+/** Over a softer corner a log on one panel does not lie on the other. */
+const SOFTEST_FOR_LOG_RAD = Math.PI / 9;
+
+/** The log that lies on the outside of what a panel meets. */
+function logBeside(end: PanelEnd, panel: Panel, mate: Mate, { outsideLogs = [] }: Skin): OutsideLog | undefined {
+  const isBelow = end === 'Q' || panel.spansCentreline;
+  return outsideLogs.find(({ line, on }) => line === mate.line && (on === 'above') === isBelow);
+}
+
+/** Out from the line along the panel, to the log's outer face. */
+function reachOver({ depthMm }: OutsideLog, turnRad: number, skin: Skin): number {
+  const inner = depthOfInside(skin);
+  const outer = skin.thickness - inner;
+  const cos = Math.cos(turnRad);
+  return (outer + depthMm + (cos > 0 ? inner : -outer) * cos) / Math.sin(turnRad);
 }
 
 const roundingAt = (mate: Mate | undefined, skin: Skin): RoundedChine | undefined =>

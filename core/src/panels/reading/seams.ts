@@ -66,7 +66,8 @@ export type Stitch = {
 const CLEAR_OF_END_MM = 40;
 
 /**
- * The holes of one panel along the edges that it shares, but for a rounded chine, which is not stitched; the keel is
+ * The holes of one panel along the edges that it shares, but for a rounded chine and a timber on the outside, which are
+ * not stitched; the keel is
  * shared with the panel's own mirror. Along a line that several panels share in turn the numbers run on.
  */
 export function stitchesOf(
@@ -81,6 +82,7 @@ export function stitchesOf(
     .flatMap((shared) => {
       if (roundedChines.some(({ id }) => id === shared.line)) return [];
       const { above, below } = shared;
+      if (above.panel.allowances?.[0].isOverLog || below?.panel.allowances?.[1].isOverLog) return [];
       const places = evenPlaces(shared, stitches.spacing).filter(
         (t) => !isCutAway(above, t) && !(below && isCutAway(below, t)),
       );
