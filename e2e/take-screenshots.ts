@@ -74,6 +74,7 @@ for (const [demo, stage, isApart] of [
   ['tamsel', 'frames', false],
   ['orrin', 'panels', true],
   ['veyra', 'joints', false],
+  ['ilven', 'frames', false],
 ] as const) {
   await page.goto(`${base}/project/demo-${demo}/${stage}`);
   await page.getByRole('button', { name: 'Make the hull large' }).click();
