@@ -80,7 +80,8 @@ function PanelWithJoints({
   const dispatch = useAppDispatch();
   const { item: panel, box, dx, dy } = shelf;
   const [low, high] = [box.minY - dy, box.maxY - dy];
-  const frames = derived?.frames.value.frames ?? [];
+  const { frames = [], planked } = derived?.frames.value ?? {};
+  const seams = planked?.panel === panel.id ? planked.seams : [];
   return (
     <g transform={`translate(${dx} ${-dy})`} fill="none">
       <PlyShape
@@ -90,7 +91,11 @@ function PanelWithJoints({
         isPicked={panelOfThing(choice) === panel.id}
         onPick={() => dispatch(picked(panelThing(panel.id)))}
       />
+      {seams.map(({ ends }, i) => (
+        <path key={i} d={pathOf(ends)} stroke={palette.text.primary} strokeWidth={1.4 * px} />
+      ))}
       {frames
+        .filter(({ isUnderSeam }) => !isUnderSeam)
         .flatMap((frame) => marksOfFrame(panel, frame).slice(0, 1))
         .map((mark) => (
           <g key={mark.label}>
@@ -142,6 +147,7 @@ function PanelWithJoints({
       ))}
       <text x={box.minX - dx} y={-high - 8 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>
         {panel.name}
+        {seams.length > 0 && `, laid across in ${plural(seams.length + 1, 'board')}`}
       </text>
       {[0, ...jointed.joints.map((joint) => joint.u), jointed.length].slice(1).map((to, i, all) => (
         <Dimension

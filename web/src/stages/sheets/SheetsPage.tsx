@@ -196,19 +196,7 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
                       isPicked={pieceOfThing(choice) === placement.part}
                       onPick={() => dispatch(picked(pieceThing(placement.part)))}
                     />
-                    <text
-                      x={(box.minX + box.maxX) / 2}
-                      y={-(box.minY + box.maxY) / 2}
-                      fontSize={13 * px}
-                      textAnchor="middle"
-                      fill={palette.text.primary}
-                      stroke={palette.background.paper}
-                      strokeWidth={3 * px}
-                      paintOrder="stroke"
-                      pointerEvents="none"
-                    >
-                      {jobPartName(placement.part, parts)}
-                    </text>
+                    <PieceName name={jobPartName(placement.part, parts)} box={box} px={px} />
                   </g>
                 );
               })}
@@ -217,6 +205,44 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
         </>
       )}
     </DrawingSurface>
+  );
+}
+
+/** Of a letter of its height, across. */
+const LETTER_WIDE = 0.56;
+const NAME_PX = 13;
+
+/** Along the piece or up it, as it fits; one too small for its name is shown in the list when it is picked. */
+function PieceName({
+  name,
+  box,
+  px,
+}: {
+  readonly name: string;
+  readonly box: ReturnType<typeof boxAround>;
+  readonly px: number;
+}) {
+  const { palette } = useTheme();
+  const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY];
+  const [long, tall] = [LETTER_WIDE * NAME_PX * px * name.length, NAME_PX * px];
+  const isAlong = long < wide && tall < high;
+  if (!isAlong && !(long < high && tall < wide)) return null;
+  const [x, y] = [(box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2];
+  return (
+    <text
+      x={x}
+      y={y}
+      transform={isAlong ? undefined : `rotate(-90 ${x} ${y})`}
+      fontSize={NAME_PX * px}
+      textAnchor="middle"
+      fill={palette.text.primary}
+      stroke={palette.background.paper}
+      strokeWidth={3 * px}
+      paintOrder="stroke"
+      pointerEvents="none"
+    >
+      {name}
+    </text>
   );
 }
 
