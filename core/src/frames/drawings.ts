@@ -94,8 +94,8 @@ export function bevelLines(frame: Faced & Pick<Frame, 'otherFace'>): Vec2[][] {
 type Fitted = Pick<Frame, 'face' | 'timbered' | 'hand' | 'cleats' | 'rims'>;
 
 /**
- * Of a frame of timber where two pieces meet, and what plates and doublers cover; and cleats, those of the other face as
- * broken lines: as it is seen.
+ * Of a frame of timber where two pieces meet, and what plates and doublers cover; and cleats, those of the other face
+ * as broken lines: as it is seen.
  */
 export function fittedLines(frame: Fitted): Vec2[][] {
   const { joints = [], plates = [] } = frame.timbered ?? {};

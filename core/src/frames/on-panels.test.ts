@@ -87,7 +87,7 @@ describe.each(boats)('the frames of $name', ({ derived, project }) => {
       }
   });
 
-  it('of timber are marked on the outside over their middle, or the middles of what lies on them, within 0.1 mm', () => {
+  it('of timber are marked outside over their middle, or the middles of what lies on them, within 0.1 mm', () => {
     const lines = frames.flatMap((frame) =>
       panels.flatMap((panel) => {
         const drawn = outsideLines(panel, frame, project.panels.thickness);
