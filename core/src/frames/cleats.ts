@@ -16,6 +16,7 @@ import {
   footOn,
   intersectionOf,
   mirrored,
+  nearestIndex,
   unionOf,
   upright,
   type Outline,
@@ -78,20 +79,12 @@ type Edge = { readonly id: string; readonly name: string; readonly points: reado
 /** Every edge of the blank, the part on its left: along the skin from the centreline up, the top inward. */
 function edgesOf(base: Base, section: FrameSection): Edge[] {
   const { half, corners } = base;
-  const places = [0, ...corners.map((corner) => nearest(half, corner)), half.length - 1];
+  const places = [0, ...corners.map((corner) => nearestIndex(half, corner)), half.length - 1];
   const alongSkin = section.edges.map(({ panel, panelName }, i): Edge => ({
     ...{ id: panel, name: panelName },
     points: half.slice(places[i] ?? 0, (places[i + 1] ?? half.length - 1) + 1),
   }));
   return [...alongSkin, { id: TOP_EDGE, name: 'Top', points: topOf(base) }].filter(({ points }) => points.length > 1);
-}
-
-function nearest(points: readonly Vec2[], p: Vec2): number {
-  let best = 0;
-  points.forEach((q, i) => {
-    if (distance2(q, p) < distance2(at(points, best), p)) best = i;
-  });
-  return best;
 }
 
 /** Places at which the top is looked for. */

@@ -31,6 +31,7 @@ export {
   crossings,
   distanceToSegment,
   footOn,
+  nearestIndex,
   placeAtLength,
   pointAtLength,
   polylineLength,

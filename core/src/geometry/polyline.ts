@@ -124,3 +124,12 @@ export function footOn(line: readonly Vec2[], p: Vec2): Vec2 {
   }
   return best;
 }
+
+/** Which of a line's points is nearest to a point. */
+export function nearestIndex(points: readonly Vec2[], p: Vec2): number {
+  let best = 0;
+  points.forEach((q, i) => {
+    if (distance2(q, p) < distance2(at(points, best), p)) best = i;
+  });
+  return best;
+}

@@ -8,7 +8,7 @@
  * away. A bottom that is straight enough right across is one run.
  * Conventions: the starboard half from the centreline up; `along` goes outward and up, `out` to the skin.
  */
-import { at, distance2, distanceToSegment, type Vec2 } from '../../geometry';
+import { at, distance2, distanceToSegment, nearestIndex, type Vec2 } from '../../geometry';
 import type { Base } from '../blank';
 import type { TimberSettings } from '../schema';
 
@@ -38,7 +38,7 @@ export const dot2 = (a: Vec2, b: Vec2): number => a[0] * b[0] + a[1] * b[1];
 /** From the centreline up; none where the section has no edge. */
 export function timberRuns({ half, corners, isAcross }: Base, { floor, side }: TimberSettings): TimberRun[] {
   if (half.length < 2) return [];
-  const places = corners.map((corner) => nearest(half, corner));
+  const places = corners.map((corner) => nearestIndex(half, corner));
   const ends = [...new Set([0, ...places, half.length - 1])].sort((a, b) => a - b);
   const limit = Math.min(floor, side) * HOLLOW_SHARE;
   return ends.slice(1).flatMap((to, edge) =>
@@ -55,14 +55,6 @@ const rise = (points: readonly Vec2[]): number => {
   const heights = points.map(([, z]) => z);
   return Math.max(...heights) - Math.min(...heights);
 };
-
-function nearest(points: readonly Vec2[], p: Vec2): number {
-  let best = 0;
-  points.forEach((q, i) => {
-    if (distance2(q, p) < distance2(at(points, best), p)) best = i;
-  });
-  return best;
-}
 
 function straightParts(points: readonly Vec2[], limitMm: number): (readonly Vec2[])[] {
   const [a, b] = [at(points, 0), at(points, -1)];
