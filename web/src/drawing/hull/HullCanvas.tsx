@@ -20,6 +20,8 @@ export function HullCanvas({ view, ...scene }: Props) {
   const [length] = useState(() => lengthOf(store.getState()));
   const dpr = useFineness();
   const theme = useTheme();
+  // coarsely first: that is on screen sooner, and what it is drawn with is ready when the first edit comes
+  useLayoutEffect(moves, []);
   return (
     <Canvas
       frameloop="demand"

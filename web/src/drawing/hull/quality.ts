@@ -7,7 +7,7 @@ import { useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 import { graphics } from './graphics';
 
 /** Pixels of the picture to one of the screen: at rest, and while it moves, as finely as keeps up. */
-const RESTING = 2;
+const RESTING = 1.3;
 const MOVING = [0.75, 0.6, 0.5, 0.4, 0.3] as const;
 const REST_MS = 700;
 /** Thirty frames a second, and so quick that a finer picture would keep up too; judged over so many frames. */
