@@ -117,7 +117,7 @@ describe('a ring frame in a box', () => {
 describe('what is cut in a frame', () => {
   const opening = (given: object = {}) => ({
     ...{ id: 'o', shape: 'rounded' as const, out: 0, up: 200, width: 300, height: 160, corner: 40 },
-    ...{ isPair: false, doubler: 0, lid: 0 },
+    ...{ isPair: false, doubler: 0, lid: 0, lip: 0, room: 0 },
     ...given,
   });
   const limber = (given: object = {}) => ({ id: 'l', out: 120, diameter: 24, setIn: 20, isPair: true, ...given });
@@ -216,7 +216,7 @@ describe('what is cut in a frame', () => {
 it('what is true of both of a pair of openings is said once', () => {
   const pair: Opening = {
     ...{ id: 'o', shape: 'oval', out: 440, up: 200, width: 100, height: 80, corner: 0 },
-    ...{ isPair: true, doubler: 0, lid: 0 },
+    ...{ isPair: true, doubler: 0, lid: 0, lip: 0, room: 0 },
   };
   const { findings } = shapeFrames(hull, panels, [plan({ openings: [pair] })], {
     ...{ skin: 10, school: 'framed', gap: 0, keep: keptIn('mm'), ...timberIn('mm') },

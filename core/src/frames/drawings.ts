@@ -40,12 +40,14 @@ import { bevelStick } from './bevel-stick';
 import { girderDrawings } from './girder/drawings';
 import { planeOf } from './section';
 import type { ScrewRow } from './screws';
+import { pinPath, pinsOf, pinsOnFrame } from './pins';
 import { plyPartsOfFrame, rimsOfGirder, type PlyPart } from './ply-parts';
+import type { FramesPart } from './schema';
 import type { Taken } from './taken/shape';
 import { handWords } from './timber/words';
 
 /** A frame's blank, seen from its station face, with the edge of the station face where that differs. */
-function frameDrawing(frame: Frame, notation: Notation): Drawing {
+function frameDrawing(frame: Frame, { notation, frames: { pins } }: FramesWhole['project']): Drawing {
   const low = Math.min(...frame.outline.map((p) => p[1]));
   const high = Math.max(...frame.outline.map((p) => p[1]));
   const face = faceWord(frame);
@@ -62,6 +64,7 @@ function frameDrawing(frame: Frame, notation: Notation): Drawing {
       ...faceCurves(frame).map((curve) => openPath(curve)),
       ...fittedLines(frame).map((line) => openPath(line)),
       ...bevelLines(frame).map((line) => ({ ...openPath(line), widthMm: THIN_MM })),
+      ...pinsOnFrame(frame, pins).map((pin) => pinPath(pin, pins)),
       ...(frame.hand === 'across' ? [straightPath([0, low], [0, high])] : []),
     ],
     texts: wordsOf(frame, cut, notation),
@@ -128,7 +131,12 @@ function dashesOf(line: readonly Vec2[]): Vec2[][] {
 }
 
 /** A part that goes on another, once: a gusset is as good on the one face as on the other. */
-export function plyPartDrawing({ id, name, faces, isPair, region, thicknessMm }: PlyPart, notation: Notation): Drawing {
+function plyPartDrawing(
+  part: PlyPart,
+  under: readonly Region[],
+  { notation, frames: { pins } }: FramesWhole['project'],
+): Drawing {
+  const { id, name, faces, isPair, region, thicknessMm } = part;
   const heightMm = TEXT_MM * 0.55;
   const [x, y] = roomInside(region, { wide: 6 * heightMm, high: heightMm }, at(region.outline, 0));
   return {
@@ -136,7 +144,10 @@ export function plyPartDrawing({ id, name, faces, isPair, region, thicknessMm }:
     title: name,
     hand: handWords({ isPair }, Math.max(1, faces.length)),
     material: `${formatThickness(thicknessMm, notation)} plywood`,
-    paths: [region.outline, ...region.holes].map((ring) => closedPath('cut', ring)),
+    paths: [
+      ...[region.outline, ...region.holes].map((ring) => closedPath('cut', ring)),
+      ...pinsOf(part, under, pins).map((pin) => pinPath(pin, pins)),
+    ],
     texts: [{ at: [x, y], heightMm, text: name }],
   };
 }
@@ -208,6 +219,16 @@ function upTo(half: readonly Vec2[], height: number): readonly Vec2[] {
 
 export type FrameMark = { readonly label: string; readonly curve: readonly Vec2[] };
 
+/**
+ * What is done between a frame's two marks on a panel: timber is glued there, a filleted edge stays bare, its fillets
+ * lie on either side; a mould must come out again.
+ */
+export function touchWords({ kind, edges }: Pick<Frame, 'kind' | 'edges'>, panel: string): string {
+  if (kind === 'mould') return 'no glue';
+  const school = edges.find((edge) => edge.panel === panel)?.school ?? 'framed';
+  return school === 'framed' ? 'glue' : 'bare, fillets beside';
+}
+
 /** Where a frame's two faces touch a panel, on the flat; its name goes with the station face. */
 export function marksOfFrame(panel: Panel, frame: Frame): FrameMark[] {
   const { normal, level } = planeOf(frame);
@@ -236,7 +257,7 @@ export function membersOnPanel(panel: Panel, members: readonly MemberRun[]): Mar
       const k = Math.floor(near.length * NAME_AT);
       const [x, y] = lerp2(at(near, k), at(far, k), 0.5);
       const heightMm = TEXT_MM * 0.55;
-      return { at: [x, y - heightMm / 2], heightMm, text: name, layerName: 'MEMBERS' };
+      return { at: [x, y - heightMm / 2], heightMm, text: `${name}: glue`, layerName: 'MEMBERS' };
     }),
   };
 }
@@ -248,15 +269,17 @@ const NAME_AT = 0.3;
 
 /** Where frames touch a panel. */
 export function framesOnPanel(panel: Panel, frames: readonly Frame[]): Marks {
-  const marks = frames.flatMap((frame) => marksOfFrame(panel, frame));
+  const marks = frames.flatMap((frame) =>
+    marksOfFrame(panel, frame).map((mark) => ({ ...mark, touch: touchWords(frame, panel.id) })),
+  );
   return {
     paths: marks.map((mark) => ({ ...openPath(mark.curve), layerName: 'FRAMES' })),
     texts: marks
       .filter(({ label }) => label !== '')
-      .map(({ curve, label }): DrawnText => ({
+      .map(({ curve, label, touch }): DrawnText => ({
         at: at(curve, -1),
         heightMm: TEXT_MM * 0.55,
-        text: label,
+        text: `${label}: ${touch}`,
         layerName: 'FRAMES',
       })),
   };
@@ -283,7 +306,11 @@ const frameCsv = (frame: Frame, notation: Notation): string =>
 
 /** What the frames are drawn from. */
 export type FramesWhole = {
-  readonly project: { readonly notation: Notation; readonly panels: { readonly thickness: number } };
+  readonly project: {
+    readonly notation: Notation;
+    readonly panels: { readonly thickness: number };
+    readonly frames: Pick<FramesPart, 'pins'>;
+  };
   readonly values: { readonly frames: FramesValue };
   readonly sheetHead: SheetHead;
 };
@@ -291,14 +318,14 @@ export type FramesWhole = {
 export const framesDrawings = ({ project, values }: FramesWhole): Drawing[] =>
   values.frames.frames
     .flatMap((frame) => [
-      frameDrawing(frame, project.notation),
-      ...plyPartsOfFrame(frame).map((part) => plyPartDrawing(part, project.notation)),
+      frameDrawing(frame, project),
+      ...plyPartsOfFrame(frame).map((part) => plyPartDrawing(part, [frame.cut], project)),
     ])
     .concat(
       values.frames.bevels.map((bevel) => bevelStick(bevel, project.notation)),
       values.frames.girders.flatMap((girder) => [
-        ...girderDrawings(girder, project.notation),
-        ...rimsOfGirder(girder).map((part) => plyPartDrawing(part, project.notation)),
+        ...girderDrawings(girder, project),
+        ...rimsOfGirder(girder).map((part) => plyPartDrawing(part, girder.pieces, project)),
       ]),
     );
 

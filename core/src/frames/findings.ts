@@ -133,6 +133,18 @@ export const FRAMES_FINDINGS = {
       `${frame}: the doubler round ${cut} reaches over the part's edge. Make it narrower, or move the opening.`,
     { frame: 'Bulkhead 2', cut: 'opening 1' },
   ),
+  'lip-closes': entry(
+    { frame: word, cut: word },
+    ({ frame, cut }) => `${frame}: the lip of ${cut} closes it, so it has no doubler. Make the lip narrower.`,
+    { frame: 'Bulkhead 2', cut: 'opening 1' },
+  ),
+  'lid-loose': entry(
+    { frame: word, cut: word },
+    ({ frame, cut }) =>
+      `${frame}: the lid within ${cut} has nothing to lie on. ` +
+      'Give the opening a doubler, with a lip that is broader than the room round the lid.',
+    { frame: 'Bulkhead 2', cut: 'opening 1' },
+  ),
   'cleat-nowhere': entry(
     { frame: word, cleat: figure },
     ({ frame, cleat }) =>

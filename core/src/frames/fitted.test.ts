@@ -58,7 +58,7 @@ describe('a slot by hand, in a box', () => {
 describe('round an opening', () => {
   const opening = (given: Partial<Opening>): Opening => ({
     ...{ id: 'o', shape: 'rounded', out: 0, up: 200, width: 300, height: 160, corner: 0 },
-    ...{ isPair: false, doubler: 40, lid: 25 },
+    ...{ isPair: false, doubler: 40, lid: 25, lip: 0, room: 0 },
     ...given,
   });
   const rims = (given: Partial<Opening>, of: Partial<FramePlan> = {}) =>
@@ -74,7 +74,21 @@ describe('round an opening', () => {
     const half: Partial<FramePlan> = { bounds: { hand: 'pair', inner: 0, outer: null, bottom: null } };
     expect(rims({ out: 250, width: 100 }, half).map(({ isPair }) => isPair)).toEqual([true, true]);
   });
-  it('is none where they are nought', () => expect(rims({ doubler: 0, lid: 0 })).toEqual([]));
+  it('stands a lip into the opening, and lies a lid within with room all round', () => {
+    const [doubler, , within] = rims({ lip: 15, room: 2 });
+    expect(netArea(doubler!.region)).toBeCloseTo(380 * 240 - 270 * 130, 3);
+    expect(netArea(within!.region)).toBeCloseTo(296 * 156, 3);
+    expect([within!.id, within!.name.endsWith('lid within')]).toEqual(['f.o.lid-within', true]);
+  });
+  it('is told of a lid within that has nothing to lie on, and of a lip that closes the opening', () => {
+    const codes = (given: Partial<Opening>) =>
+      shaped({ openings: [opening({ corner: 30, ...given })] }).findings.map(({ code }) => code);
+    expect(codes({ lip: 15, room: 2 })).toEqual([]);
+    expect(codes({ lip: 2, room: 2 })).toEqual(['lid-loose']);
+    expect(codes({ doubler: 0, lip: 15, room: 2 })).toEqual(['lid-loose']);
+    expect(codes({ lip: 80 })).toEqual(['lip-closes']);
+  });
+  it('is none where they are nought', () => expect(rims({ doubler: 0, lid: 0, lip: 0, room: 0 })).toEqual([]));
   it('is told of a doubler over the edge', () =>
     expect(shaped({ openings: [opening({ up: 110 })] }).findings.map(({ code }) => code)).toEqual([
       ...['cut-sharp', 'cut-near-edge'],
@@ -117,7 +131,7 @@ describe('a cleat', () => {
   });
   it('is parted by an opening that reaches into it', () => {
     const gap = { id: 'o', shape: 'rounded', out: 0, up: 350, width: 200, height: 100, corner: 0 } as const;
-    const [made] = cleats({}, { openings: [{ ...gap, isPair: false, doubler: 0, lid: 0 }] });
+    const [made] = cleats({}, { openings: [{ ...gap, isPair: false, doubler: 0, lid: 0, lip: 0, room: 0 }] });
     expect(made!.pieces).toMatchObject([{ isPair: true, lengthMm: expect.closeTo(400, 3) as number }]);
   });
   it('of which nothing is left is told, and left out', () => {

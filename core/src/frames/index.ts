@@ -44,6 +44,7 @@ export {
 export { plyPartsOfFrame, rimsOfGirder } from './ply-parts';
 export type { PlyPart } from './ply-parts';
 export { bevelWords, endsWords, ORDER_OF_WORK } from './timber/words';
+export { pinsOnFrame } from './pins';
 export { faceCurves, framesDrawings, bevelLines, marksOfFrame, fittedLines } from './drawings';
 export type { FramesWhole } from './drawings';
 export type { Planked } from './planked/boards';

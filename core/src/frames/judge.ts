@@ -169,7 +169,7 @@ function judgeCuts(plan: FramePlan, frame: Frame, { base, cuts, ring }: Blank, m
   return [...saidOnce(found), ...judgeFitted(plan, frame, base.outlines)];
 }
 
-/** Doublers that reach over the part's edge, and cleats of which nothing is left. */
+/** Doublers that reach over the part's edge, lids with nothing to lie on, cleats of which nothing is left. */
 function judgeFitted(plan: FramePlan, frame: Frame, outlines: readonly Outline[]): FramesFinding[] {
   const where = placeOf(plan);
   const off = plan.openings.flatMap(({ id }, i): FramesFinding[] => {
@@ -185,12 +185,19 @@ function judgeFitted(plan: FramePlan, frame: Frame, outlines: readonly Outline[]
       },
     ];
   });
+  const loose = plan.openings.flatMap(({ id, doubler, lip, room }, i): FramesFinding[] => {
+    const data = { frame: plan.name, cut: `${CUT_NAMES.openings} ${i + 1}` };
+    if (doubler > 0 && !frame.rims.some((rim) => rim.id === `${plan.id}.${id}.doubler`))
+      return [{ severity: 'check', code: 'lip-closes', where, data }];
+    if (room === 0 || (doubler > 0 && lip > room)) return [];
+    return [{ severity: 'check', code: 'lid-loose', where, data }];
+  });
   const lost = plan.cleats.flatMap(({ id }, i): FramesFinding[] =>
     frame.cleats.some((cleat) => cleat.id === id)
       ? []
       : [{ severity: 'check', code: 'cleat-nowhere', where, data: { frame: plan.name, cleat: i + 1 } }],
   );
-  return [...off, ...lost];
+  return [...off, ...loose, ...lost];
 }
 
 /** A cross-spall that is wanted at a height to which the part does not reach. */

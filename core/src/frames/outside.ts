@@ -1,6 +1,6 @@
 /** What is marked on the outside of a panel: lines over the middle of what timber stands behind it, and screws. */
 import { openPath, TEXT_MM, type DrawnPath, type DrawnText } from '../formats';
-import { at, lerp2, simplify, type Vec2, type Vec3 } from '../geometry';
+import { at, lerp2, polylineLength, simplify, type Vec2, type Vec3 } from '../geometry';
 import { planeMark, type Panel } from '../panels';
 import type { Marks } from '../stage';
 import { reaches, type Frame } from './frame';
@@ -52,7 +52,7 @@ export function outsideOfPanel(panel: Panel, { frames, members, screws }: OnOuts
       ...screws.filter((row) => row.panel === panel.id).flatMap(({ places }) => places.map(pilot)),
     ],
     texts: over
-      .filter(({ name }) => name !== '')
+      .filter(({ name, line }) => name !== '' && polylineLength(line) > NAMED_FROM_MM)
       .map(({ name, line }): DrawnText => {
         const [x, y] = at(line, line.length >> 1);
         return { at: [x + WORD_OFF_MM, y], heightMm: TEXT_MM * 0.55, text: `${name}, outside`, layerName: OUTSIDE };
@@ -63,6 +63,8 @@ export function outsideOfPanel(panel: Panel, { frames, members, screws }: OnOuts
 const OUTSIDE = 'OUTSIDE';
 const THIN_MM = 0.18;
 const WORD_OFF_MM = 4;
+/** On a shorter line there is room for what is written at its inside alone. */
+const NAMED_FROM_MM = 60;
 /** What may be left out of a mark's curve: a tenth of a pencil line. */
 const MARK_OFF_MM = 0.05;
 /** As it is drawn: a pilot hole to be bored through the skin. */

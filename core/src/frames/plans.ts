@@ -236,8 +236,7 @@ export function plainOpening(taken: readonly Opening[], cut: Outline, notation: 
     height,
     corner: usualIn(Math.min(RING_CORNER.value, width / 2, height / 2), notation),
     isPair: false,
-    doubler: 0,
-    lid: 0,
+    ...{ doubler: 0, lid: 0, lip: 0, room: 0 },
   };
 }
 

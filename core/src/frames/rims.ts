@@ -1,8 +1,8 @@
 /**
- * What goes round an opening of a part: a doubler, a ring of its own plywood that stiffens the rim, and a lid that lies
- * over it.
+ * What goes round an opening of a part: a doubler, a ring of its own plywood that stiffens the rim, with a lip or
+ * without; a lid that lies over it, and one that lies within it, on the lip.
  *
- * Method: the opening widened, its corners kept as they are; the doubler without the opening. Conventions: the part's
+ * Method: the opening widened, or drawn in, its corners kept as they are; the doubler without the opening. Conventions: the part's
  * own plane; of a pair, and of an opening that is cut on both sides, the starboard one.
  */
 import { widened, type Outline, type Region } from '../geometry';
@@ -28,21 +28,26 @@ export const rimsOf = (
 ): Rim[] =>
   openings.flatMap((opening, i) => {
     const hole = outlineOfOpening(opening);
-    const rim = (what: 'doubler' | 'lid', byMm: number): Rim[] => {
-      const outline = byMm > 0 ? widened(hole, byMm)[0] : undefined;
+    const rim = (what: keyof typeof RIM_NAMES, byMm: number): Rim[] => {
+      const outline = byMm === 0 ? undefined : widened(hole, byMm)[0];
       if (!outline) return [];
+      const inner = what === 'doubler' ? widened(hole, -opening.lip)[0] : undefined;
+      // a lip that closes the opening leaves no ring
+      if (what === 'doubler' && !inner) return [];
       return [
         {
           id: `${id}.${opening.id}.${what}`,
-          name: `${name}, ${what}${openings.length > 1 ? ` ${i + 1}` : ''}`,
+          name: `${name}, ${RIM_NAMES[what]}${openings.length > 1 ? ` ${i + 1}` : ''}`,
           isPair: isOnBoth(opening),
-          region: { outline, holes: what === 'doubler' ? [holeIn(hole)] : [] },
+          region: { outline, holes: inner ? [holeIn(inner)] : [] },
           thicknessMm: width,
         },
       ];
     };
-    return [...rim('doubler', opening.doubler), ...rim('lid', opening.lid)];
+    return [...rim('doubler', opening.doubler), ...rim('lid', opening.lid), ...rim('lid-within', -opening.room)];
   });
+
+const RIM_NAMES = { doubler: 'doubler', lid: 'lid', 'lid-within': 'lid within' } as const;
 
 /** Holes go round the other way. */
 const holeIn = (outline: Outline): Outline => [...outline].reverse();

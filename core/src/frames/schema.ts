@@ -41,6 +41,10 @@ const openingSchema = z.object({
   doubler: lengthOrNone('Breadth of a doubler', 5, 500),
   /** A lid that lies over its rim by so much; 0: none. */
   lid: lengthOrNone('A lid laps the rim by', 3, 300),
+  /** The doubler stands into the opening by so much, for a lid to lie on; 0: level with the edge. */
+  lip: lengthOrNone('A lip in the opening', 3, 300),
+  /** A lid that lies within the opening, with so much room all round; 0: none. */
+  room: lengthOrNone('Room round a lid within', 0.5, 20),
 });
 
 /** Cut in by hand, from an edge: as wide along the edge, and as deep square to it, as what goes through. */
@@ -280,6 +284,8 @@ export const framesSchema = z.object({
   datum: z.object({ kind: z.enum(DATUM_KINDS), of: z.string().max(60) }),
   /** Inner corners of notches and slots are relieved for a cutter of this radius; 0: cut by hand, square. */
   relief: lengthOrNone('Radius of the cutter', 1, 20),
+  /** Holes in gussets and doublers and in what they go on, that match; 0: none. */
+  pins: lengthOrNone('Holes for pins', 1, 12),
   /** The least that is kept round what is cut in a part, and the least radius in a corner. */
   keep: z.object({
     opening: lengthField('Plywood round an opening', 0, 500),

@@ -46,6 +46,7 @@ export const framesStage = defineStage<{
     members: [],
     girders: [],
     relief: 0,
+    pins: 0,
     screws: { spacing: 0, ends: usualIn(constants.SCREW_ENDS.value, notation) },
     bevelStep: usualIn(constants.BEVEL_STEP.value, notation),
     datum: { kind: 'fore', of: '' } as const,

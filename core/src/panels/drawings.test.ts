@@ -35,7 +35,8 @@ describe.each(panels.map((panel) => [panel.name, panel] as const))('the drawing 
     expect(layer('FRAMES')).toHaveLength(2 * derived.frames.value.frames.length);
     expect(layer('WATERLINE').length).toBeGreaterThan(0);
     expect(layer('HOLES')).toHaveLength(stitchesOf(panel, panels, project.panels).length);
-    for (const { name } of derived.frames.value.frames) expect(drawing.texts.map(({ text }) => text)).toContain(name);
+    for (const { name } of derived.frames.value.frames)
+      expect(drawing.texts.map(({ text }) => text)).toContain(`${name}: bare, fillets beside`);
     expect(drawing.texts.map(({ text }) => text)).toContain('FORE');
   });
   it('leaves out what is not asked for', () => {

@@ -93,7 +93,7 @@ const busyFrame = (panel: string): Partial<FramePlan> => ({
   openings: [
     {
       ...{ id: 'o', shape: 'rounded', out: 0, up: 300, width: 80, height: 60, corner: 10 },
-      ...{ isPair: true, doubler: 20, lid: 10 },
+      ...{ isPair: true, doubler: 20, lid: 10, lip: 6, room: 2 },
     },
   ],
   slots: [{ id: 's', edge: 'top', out: 60, width: 20, depth: 15, isPair: true }],
@@ -111,7 +111,7 @@ const busyGirder = plainGirder(
     openings: [
       {
         ...{ id: 'o', shape: 'oval', out: 200, up: 260, width: 60, height: 40, corner: 0 },
-        ...{ isPair: false, doubler: 15, lid: 8 },
+        ...{ isPair: false, doubler: 15, lid: 8, lip: 5, room: 1 },
       },
     ],
   },

@@ -14,6 +14,7 @@ import version5 from './old-versions/version-5.json';
 import version6 from './old-versions/version-6.json';
 import version7 from './old-versions/version-7.json';
 import version8 from './old-versions/version-8.json';
+import version9 from './old-versions/version-9.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { PANEL_DEFAULTS } from '../panels/schema';
 
@@ -39,7 +40,10 @@ describe.each(['tamsel', 'orrin'] as const)('the demo %s', (id) => {
 });
 
 /** What frames got after the eighth version. */
-const LATER = { taken: [], standing: 'each', planked: { panel: '', board: 1220, from: 'aft', breadth: 45, depth: 20 } };
+const LATER = {
+  ...{ taken: [], standing: 'each', pins: 0 },
+  planked: { panel: '', board: 1220, from: 'aft', breadth: 45, depth: 20 },
+};
 
 describe('derive', () => {
   it('recomputes only what an edit touches', () => {
@@ -224,7 +228,7 @@ describe('readProject', () => {
   });
   it('brings the frozen eighth version up: no slots, cleats, doublers or lids, frames stand as each is told', () => {
     const read = readProject(version8);
-    const bare = { doubler: 0, lid: 0 };
+    const bare = { doubler: 0, lid: 0, lip: 0, room: 0 };
     expect(read.ok && read.project.frames).toEqual({
       ...version8.frames,
       ...LATER,
@@ -232,6 +236,17 @@ describe('readProject', () => {
       girders: version8.frames.girders.map((girder) => ({
         ...girder,
         openings: girder.openings.map((opening) => ({ ...opening, ...bare })),
+      })),
+    });
+  });
+  it('brings the frozen ninth version up: no lips, no lids within, no pins', () => {
+    const read = readProject(version9);
+    expect(read.ok && read.project.frames).toEqual({
+      ...version9.frames,
+      pins: 0,
+      frames: version9.frames.frames.map((frame) => ({
+        ...frame,
+        openings: frame.openings.map((opening) => ({ ...opening, lip: 0, room: 0 })),
       })),
     });
   });

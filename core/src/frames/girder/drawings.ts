@@ -5,6 +5,9 @@ import { formatThickness, type Notation } from '../../measure';
 import type { Panel } from '../../panels';
 import type { Marks } from '../../stage';
 import { standing, type Girder } from './girder';
+import { pinPath, pinsOf } from '../pins';
+import { rimsOfGirder } from '../ply-parts';
+import type { FramesPart } from '../schema';
 import { runsOnPanel, type RunPoint } from './profile';
 
 export type GirderPiece = {
@@ -34,8 +37,10 @@ const HAND_WORDS = {
   port: '1 port',
 } as const;
 
-export const girderDrawings = (girder: Girder, notation: Notation): Drawing[] =>
-  girderPieces(girder).map(({ id, name, region }): Drawing => {
+export type GirderDrawn = { readonly notation: Notation; readonly frames: Pick<FramesPart, 'pins'> };
+
+export const girderDrawings = (girder: Girder, { notation, frames: { pins } }: GirderDrawn): Drawing[] =>
+  girderPieces(girder).map(({ id, name, region }, i): Drawing => {
     const heightMm = TEXT_MM * 0.55;
     const words = [name, `${faceWord(girder)} face, ${girder.hand === 'port' ? '< aft' : 'aft >'}`];
     const [x, y] = roomInside(region, { wide: 12 * heightMm, high: 2.4 * heightMm }, at(region.outline, 0));
@@ -44,10 +49,18 @@ export const girderDrawings = (girder: Girder, notation: Notation): Drawing[] =>
       title: name,
       hand: `${HAND_WORDS[girder.hand]}${isStacked(girder) ? ', cut stacked' : ''}, ${faceWord(girder)} face`,
       material: `${formatThickness(girder.width, notation)} plywood`,
-      paths: [region.outline, ...region.holes].map((ring) => closedPath('cut', ring)),
+      paths: [
+        ...[region.outline, ...region.holes].map((ring) => closedPath('cut', ring)),
+        ...pinsIn(girder, at(girder.pieces, i), pins).map((pin) => pinPath(pin, pins)),
+      ],
       texts: words.map((text, i): DrawnText => ({ at: [x, y + (1 - i) * 1.3 * heightMm], heightMm, text })),
     };
   });
+
+const pinsIn = (girder: Girder, piece: Region, diameter: number): Vec2[] =>
+  rimsOfGirder(girder)
+    .flatMap((part) => pinsOf(part, [piece], diameter))
+    .map(([along, up]): Vec2 => [girder.hand === 'port' ? -along : along, up]);
 
 /** A pair without bevels is cut in one go, or the one traced from the other. */
 const isStacked = ({ hand, school }: Girder) => hand === 'pair' && school === 'filleted';

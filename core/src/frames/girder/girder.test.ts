@@ -145,7 +145,7 @@ describe('a girder and a frame that cross', () => {
       width: 50,
       height: 300,
       corner: 0,
-      ...{ isPair: false, doubler: 0, lid: 0 },
+      ...{ isPair: false, doubler: 0, lid: 0, lip: 0, room: 0 },
     } as const;
     expect(crossed({ openings: [opening] }, {}).findings).toMatchObject([
       { code: 'girder-in-pieces', severity: 'stop' },

@@ -253,7 +253,10 @@ describe('a frame cut to a shape that was taken', () => {
     expect(areaOf({ school: 'filleted' })).toBeCloseTo(896 * 298, 3);
     expect(areaOf({ lining: 5 })).toBeCloseTo(890 * 295, 3);
     const opening = { id: 'o', shape: 'rounded' as const, out: 0, up: 150, width: 200, height: 100, corner: 0 };
-    expect(areaOf({ openings: [{ ...opening, isPair: false, doubler: 0, lid: 0 }] })).toBeCloseTo(250_000, 3);
+    expect(areaOf({ openings: [{ ...opening, isPair: false, doubler: 0, lid: 0, lip: 0, room: 0 }] })).toBeCloseTo(
+      250_000,
+      3,
+    );
   });
   it('has the bevel that was measured', () => {
     const shaped = made({}, 10);

@@ -53,7 +53,7 @@ const TAMSEL_FRAMES: readonly Given[] = [
     openings: [
       {
         ...{ id: 'opening.1', shape: 'rounded', out: 0, up: 415, width: 300, height: 180, corner: 40 },
-        ...{ isPair: false, doubler: 40, lid: 25 },
+        ...{ isPair: false, doubler: 40, lid: 25, lip: 0, room: 0 },
       },
     ],
     limbers: [MIDDLE_LIMBER],
@@ -65,7 +65,7 @@ const TAMSEL_FRAMES: readonly Given[] = [
     openings: [
       {
         ...{ id: 'opening.1', shape: 'oval', out: 320, up: 245, width: 180, height: 100, corner: 0 },
-        ...{ isPair: true, doubler: 0, lid: 0 },
+        ...{ isPair: true, doubler: 0, lid: 0, lip: 0, room: 0 },
       },
     ],
     limbers: [MIDDLE_LIMBER],
@@ -88,6 +88,7 @@ function tamsel(id: string): Project {
       'water.',
     frames: {
       ...base.frames,
+      pins: 4,
       frames: numbered('Bulkhead', 9, [1200, 2400, 3600], TAMSEL_FRAMES),
       members: [
         stringer({ id: 'stringer.1', name: 'Side stringer', line: 'chine', away: 180, width: 30, depth: 18, to: 4100 }),

@@ -1,4 +1,4 @@
-import type { Json, Migration } from './migration';
+import { eachOf, type Json, type Migration } from './migration';
 
 /**
  * Frames got slots by hand and cleats, openings a doubler and a lid; one rule may say which face stands on the line; a
@@ -24,8 +24,3 @@ const withRims = (part: Json): Json => ({
   ...part,
   openings: eachOf(part['openings'], (opening) => ({ ...opening, doubler: 0, lid: 0 })),
 });
-
-const eachOf = (list: unknown, change: (one: Json) => Json): unknown =>
-  Array.isArray(list)
-    ? list.map((one: unknown) => (typeof one === 'object' && one !== null ? change(one as Json) : one))
-    : list;

@@ -7,6 +7,7 @@ import { from5To6 } from './5-to-6';
 import { from6To7 } from './6-to-7';
 import { from7To8 } from './7-to-8';
 import { from8To9 } from './8-to-9';
+import { from9To10 } from './9-to-10';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -18,4 +19,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from6To7,
   from7To8,
   from8To9,
+  from9To10,
 ];

@@ -120,6 +120,8 @@ function PairField({ isPair, onChange }: { readonly isPair: boolean; readonly on
   );
 }
 
+type OpeningLength = 'out' | 'up' | 'width' | 'height' | 'corner' | 'doubler' | 'lid' | 'lip' | 'room';
+
 function OpeningFields({
   plan,
   opening,
@@ -131,7 +133,7 @@ function OpeningFields({
 }) {
   const { set } = useFrameEdit(plan);
   const what = `opening ${number}`;
-  const field = (key: 'out' | 'up' | 'width' | 'height' | 'corner' | 'doubler' | 'lid', label: string) => (
+  const field = (key: OpeningLength, label: string) => (
     <FrameLength plan={plan} label={label} mm={opening[key]} what={what} path={['openings', opening.id, key]} />
   );
   return (
@@ -149,7 +151,9 @@ function OpeningFields({
       {field('height', 'High')}
       {opening.shape === 'rounded' && field('corner', 'Corners, radius')}
       {field('doubler', 'Doubler round it, 0: none')}
+      {opening.doubler > 0 && field('lip', 'Its lip, 0: none')}
       {field('lid', 'Lid laps by, 0: none')}
+      {field('room', 'Lid within, room, 0: none')}
       {field('out', 'Middle, out')}
       {field('up', 'Middle, up')}
       {opening.out > 0 && plan.bounds.hand === 'across' && (
@@ -180,7 +184,7 @@ function LimberFields({
     >
       {field('out', 'Out along the edge')}
       {field('diameter', 'Diameter')}
-      {field('setIn', 'In from the edge, 0: half-moon')}
+      {field('setIn', 'Set in, 0: half-moon')}
       {limber.out > 0 && plan.bounds.hand === 'across' && (
         <PairField isPair={limber.isPair} onChange={set(what, ['limbers', limber.id, 'isPair'])} />
       )}

@@ -5,13 +5,14 @@ import {
   bevelLines,
   cutAsSeen,
   faceCurves,
+  pinsOnFrame,
   placeInPlane,
   fittedLines,
   type Frame,
 } from '@kalotrope/core/frames';
 import { pointOnTape } from '@kalotrope/core/lines';
 import { formatDeg } from '@kalotrope/core/measure';
-import { selectPicked } from '../../state/selectors';
+import { selectPicked, selectProject } from '../../state/selectors';
 import { useTape } from '../../state/bench';
 import { useAppSelector } from '../../state/store';
 import { Overall } from '../../drawing/Dimension';
@@ -31,6 +32,7 @@ const FACE_WORDS = { fore: 'FORE face', aft: 'AFT face' } as const;
  */
 export function FrameDrawing({ frame, corner }: Props) {
   const { palette } = useTheme();
+  const pins = useAppSelector((state) => selectProject(state)?.frames.pins) ?? 0;
   const cut = useMemo(() => cutAsSeen(frame), [frame]);
   const skin = useMemo(() => faceCurves(frame, frame.skin), [frame]);
   const box = useMemo(() => boxAround([...skin.flat(), ...cut.outline]), [skin, cut]);
@@ -47,6 +49,9 @@ export function FrameDrawing({ frame, corner }: Props) {
             ))}
             {fittedLines(frame).map((line, i) => (
               <path key={i} d={pathOf(line)} stroke={palette.text.secondary} strokeWidth={px} />
+            ))}
+            {pinsOnFrame(frame, pins).map(([x, y], i) => (
+              <circle key={i} cx={x} cy={-y} r={pins / 2} stroke={palette.text.secondary} strokeWidth={px} />
             ))}
             {bevelLines(frame).map((line, i) => (
               <path key={i} d={pathOf(line)} stroke={palette.text.secondary} strokeWidth={0.8 * px} />

@@ -7,7 +7,7 @@ import { edited } from '../../state/document-slice';
 import { useAppDispatch } from '../../state/store';
 import { KEPT_LABELS, KEPT_SECTION, RELIEF } from './frame-words';
 
-export function Kept({ part: { keep, relief } }: { readonly part: FramesPart }) {
+export function Kept({ part: { keep, relief, pins } }: { readonly part: FramesPart }) {
   const dispatch = useAppDispatch();
   const field = (label: string, mm: number, ...own: readonly string[]) => {
     const path = [framesStage.name, ...own];
@@ -18,13 +18,14 @@ export function Kept({ part: { keep, relief } }: { readonly part: FramesPart }) 
     <Section title={KEPT_SECTION}>
       <p className="quiet">
         Less than is kept is told. A round cutter leaves its radius in the corners of a notch: relieved, a square timber
-        goes in.
+        goes in. Pins go through a gusset or a doubler and what it lies on.
       </p>
       <div className="field-grid no-print">
         {field(KEPT_LABELS.opening, keep.opening, 'keep', 'opening')}
         {field(KEPT_LABELS.hole, keep.hole, 'keep', 'hole')}
         {field(KEPT_LABELS.corner, keep.corner, 'keep', 'corner')}
         {field(RELIEF, relief, 'relief')}
+        {field('Holes for pins, 0: none', pins, 'pins')}
       </div>
     </Section>
   );
