@@ -4,11 +4,15 @@ import { placeText, type Finding } from '@kalotrope/core/findings';
 import { decodeText, problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
 import type { LinesPart } from '@kalotrope/core/lines';
 import { sentence, type Project } from '@kalotrope/core/project';
+import type { NestResult } from '@kalotrope/core/sheets';
+import type { Beside } from './second-core';
 
 export type Io = {
   readonly out: (text: string) => void;
   readonly err: (text: string) => void;
   readonly now: () => number;
+  /** Lays out on a second core meanwhile; absent where there is none. */
+  readonly beside?: (input: Beside) => () => NestResult | undefined;
 };
 export type Options = Readonly<Record<string, string | undefined>>;
 /** `computedMs`: the computing alone, where a command measures it; without reading and writing. */

@@ -13,6 +13,7 @@ export {
   mirrored,
   moved,
   netArea,
+  regionDistance,
   rounded,
   segmentsCross,
   signedArea,

@@ -93,7 +93,11 @@ export function crossesItself(outline: Outline): boolean {
 
 /** Least distance between two outlines taken as solid: 0 when they touch or overlap. */
 export function solidDistance(a: Outline, b: Outline): number {
-  if (contains(a, at(b, 0)) || contains(b, at(a, 0))) return 0;
+  return contains(a, at(b, 0)) || contains(b, at(a, 0)) ? 0 : edgeDistance(a, b);
+}
+
+/** Least distance between the edges of two outlines: 0 where they touch or cross. */
+function edgeDistance(a: Outline, b: Outline): number {
   let least = Infinity;
   for (let i = 0; i < a.length; i++) {
     const [p, q] = [at(a, i), at(a, (i + 1) % a.length)];
@@ -126,6 +130,18 @@ function exactTurn(angleRad: number): [number, number] {
     ((nearest % 4) + 4) % 4,
   );
 }
+
+/** Least distance between two parts with holes: one may lie whole in a hole of the other. 0 when they touch. */
+export function regionDistance(a: Region, b: Region): number {
+  const inHole = holeAround(a, b.outline) ?? holeAround(b, a.outline);
+  return inHole ? edgeDistance(...inHole) : solidDistance(a.outline, b.outline);
+}
+
+/** The hole of a part that has the other whole within it, and that. */
+const holeAround = ({ holes }: Region, inner: Outline): [Outline, Outline] | undefined => {
+  const hole = holes.find((ring) => contains(ring, at(inner, 0)) && edgeDistance(ring, inner) > 0);
+  return hole && [hole, inner];
+};
 
 export const moved = (outline: Outline, dx: number, dy: number): Outline =>
   outline.map(([x, y]): Vec2 => [x + dx, y + dy]);

@@ -2,9 +2,9 @@
  * Checks a layout by true distances: the parts' own outlines, no polygon around them, nothing of the search's methods.
  * Used by tests, the benchmark and the program itself before a layout is shown.
  */
-import { boundsOf, mirrored, moved, solidDistance, turned, type Outline } from '../geometry';
+import { boundsOf, mirrored, moved, regionDistance, turned, type Outline, type Region } from '../geometry';
 import { toRad } from '../measure';
-import type { NestResult, Placement } from './nest';
+import type { NestResult, Placement } from './result';
 import type { NestJob } from './schema';
 
 /** Nearer than the gap, or over the margin, by less than this is rounding. */
@@ -31,17 +31,20 @@ export function faultsOf(job: NestJob, result: NestResult): string[] {
     const outlines = sheet.placements.flatMap((placement) => {
       count(placement.part, placement.copy);
       const part = parts.get(placement.part);
-      return part ? [{ placement, outline: placedOutline(part.outline, placement) }] : [];
+      if (!part) return [];
+      const [outline, holes] = [
+        placedOutline(part.outline, placement),
+        part.holes.map((h) => placedOutline(h, placement)),
+      ];
+      return [{ placement, outline, holes }];
     });
-    outlines.forEach(({ placement, outline }, i) => {
-      const box = boundsOf(outline);
+    outlines.forEach(({ placement, ...region }, i) => {
+      const box = boundsOf(region.outline);
       const inset = Math.min(box.minX, box.minY, stock.width - box.maxX, stock.height - box.maxY);
       if (inset < job.margin - ROUNDING_MM) faults.push(`${placement.part} is ${inset} from the edge of ${sheet.id}`);
       for (const other of outlines.slice(i + 1)) {
-        const apart = boxesApart(box, boundsOf(other.outline), job.gap)
-          ? job.gap
-          : solidDistance(outline, other.outline);
-        if (apart < job.gap - ROUNDING_MM || (job.gap === 0 && isDeep(outline, other.outline)))
+        const apart = boxesApart(box, boundsOf(other.outline), job.gap) ? job.gap : regionDistance(region, other);
+        if (apart < job.gap - ROUNDING_MM || (job.gap === 0 && isDeep(region, other)))
           faults.push(`${placement.part} and ${other.placement.part} are ${apart} apart on ${sheet.id}`);
       }
     });
@@ -62,14 +65,17 @@ const boxesApart = (a: Boxed, b: Boxed, gap: number): boolean =>
   a.minX - b.maxX > gap || b.minX - a.maxX > gap || a.minY - b.maxY > gap || b.minY - a.maxY > gap;
 
 /** With no gap parts may touch; they overlap when one, drawn in a little, still meets the other. */
-function isDeep(a: Outline, b: Outline): boolean {
-  const box = boundsOf(a);
+function isDeep(a: Region, b: Region): boolean {
+  const box = boundsOf(a.outline);
   const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   const k = 1 - 1e-5;
-  return (
-    solidDistance(
-      a.map(([x, y]) => [cx + (x - cx) * k, cy + (y - cy) * k] as const),
-      b,
-    ) === 0
-  );
+  const outline = a.outline.map(([x, y]) => [cx + (x - cx) * k, cy + (y - cy) * k] as const);
+  return regionDistance({ outline, holes: a.holes.map(widenedByHair) }, b) === 0;
+}
+
+/** About its middle: what touches a hole's edge from within does not overlap. */
+function widenedByHair(hole: Outline): Outline {
+  const box = boundsOf(hole);
+  const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+  return hole.map(([x, y]) => [cx + (x - cx) * (1 + 1e-5), cy + (y - cy) * (1 + 1e-5)] as const);
 }

@@ -4,7 +4,7 @@ import type { Vec2 } from '../geometry';
 import { formatThickness, type Notation } from '../measure';
 import { placedOutline } from './check';
 import { laidBatches, type Layout } from './layouts';
-import type { UsedSheet } from './nest';
+import type { UsedSheet } from './result';
 import { listed } from './judge';
 import { marksOfParts, type MarkedPart, type MarksWhole } from './part-marks';
 import { jobPartName, piecesOf, type NestBatch, type Piece } from './parts';

@@ -3,7 +3,8 @@
  *
  * A layout belongs to the batch whose key it carries; of one that has changed since nothing is said.
  */
-import { nest, type NestResult } from './nest';
+import { nest } from './nest';
+import type { NestResult } from './result';
 import type { NestBatch } from './parts';
 
 export type Layout = {

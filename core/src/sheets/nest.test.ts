@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { faultsOf } from './check';
-import { nest, type NestResult } from './nest';
+import { nest } from './nest';
+import type { NestResult } from './result';
 import { readNestJob } from './read-job';
 import { nestJobSchema, type NestJob } from './schema';
 

@@ -20,7 +20,7 @@ import { formatThickness, formatWithUnit, type Notation } from '../measure';
 import { placedOutline } from './check';
 import type { SheetsWhole } from './drawings';
 import { laidBatches } from './layouts';
-import type { UsedSheet } from './nest';
+import type { UsedSheet } from './result';
 import { jobPartName, type CutPart, type NestBatch } from './parts';
 
 const FOOT_MM = 14;

@@ -7,7 +7,7 @@
 import { area, boundsOf, turned } from '../geometry';
 import { toRad } from '../measure';
 import type { Layout } from './layouts';
-import type { NestResult } from './nest';
+import type { NestResult } from './result';
 import { piecesOf, type CutPart, type NestBatch, type Piece } from './parts';
 import type { NestJob } from './schema';
 
