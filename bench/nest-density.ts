@@ -8,7 +8,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
-import { faultsOf, nest } from '../core/src/sheets/index';
+import { faultsOf, type nest } from '../core/src/sheets/index';
 import { layDown, posesOf, resultOf } from '../core/src/sheets/lay-down';
 import { areaOf, nestSets } from './nest-sets';
 

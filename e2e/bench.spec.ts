@@ -121,7 +121,7 @@ test('find reaches transoms, sheets and parts: each is picked, and its figures a
   await expect(page.getByRole('main', { name: 'Sheets' })).toBeVisible();
   await expect(slip.getByRole('heading', { name: 'Side 1 of 2, port' })).toBeVisible();
   await expect(slip.getByText(/^sheet \d$/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeEnabled();
   await find(page, 'Sheet 2');
   await expect(slip.getByRole('heading', { name: 'Sheet 2' })).toBeVisible();
   await expect(slip.getByText('Parts on it')).toBeVisible();

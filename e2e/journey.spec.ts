@@ -35,7 +35,7 @@ test('a first visit: the demo, every stage, nothing wrong in the page or for axe
     await page.keyboard.press(String(i + 1));
     await expect(page.getByRole('main', { name })).toBeVisible();
     await expect(page.getByRole('complementary', { name: 'The slip' })).toBeVisible();
-    if (name === 'Sheets') await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeEnabled();
+    if (name === 'Sheets') await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeEnabled();
     await expectNoFaults(page);
   }
   await expect(stage(page, 'Sheets')).toContainText(/\d+ sheets, \d+ %/);

@@ -25,7 +25,7 @@ test('the second school and the second unit, through every stage', async ({ page
   await unfold(page, 'Joints');
   await expect(page.getByRole('cell', { name: 'none' })).toBeVisible(); // the bottom comes out of one sheet
   await page.getByRole('link', { name: /Sheets/ }).click();
-  await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeEnabled();
   await unfold(page, 'Parts to cut');
   await expect(page.getByRole('row', { name: /Bow transom/ })).toBeVisible();
   // of sawn timber only the gussets are plywood
@@ -75,7 +75,7 @@ for (const [demo, shown, isForeign] of [
       await page.keyboard.press('Escape');
       await page.keyboard.press(String(i + 1));
       await expect(page.getByRole('main', { name: stage })).toBeVisible();
-      if (stage === 'Sheets') await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeVisible();
+      if (stage === 'Sheets') await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeVisible();
       await look(stage);
       if (stage === 'Panels') await page.locator('path[data-part="Side"]').click();
       if (stage === 'Panels') await look('Panels, a side picked');
@@ -91,7 +91,7 @@ for (const [demo, shown, isForeign] of [
 test('a laid-out sheet goes out as SVG at true scale', async ({ page }) => {
   await openOrrin(page);
   await page.getByRole('link', { name: /Sheets/ }).click();
-  await expect(page.getByRole('button', { name: 'Lay out sheets again' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeEnabled();
   await page.getByRole('button', { name: 'Export' }).click();
   const waiting = page.waitForEvent('download');
   await page.getByRole('menuitemradio', { name: 'SVG' }).click();

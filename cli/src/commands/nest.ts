@@ -1,4 +1,4 @@
-import { nest, readNestJob, type NestJob, type NestResult } from '@kalotrope/core/sheets';
+import { isBetter, nest, readNestJob, type NestJob } from '@kalotrope/core/sheets';
 import { Refusal, numberOption, readText, type Answer, type Io, type Options } from '../io';
 
 /** Rounds when only the clock ends the search. */
@@ -19,7 +19,9 @@ export function nestCommand(file: string, options: Options, io: Io): Answer {
   const other = isTimed
     ? io.beside?.({ job, seed: (seed + SEEDS_APART) % MOST_SEED, endsAt: Date.now() + seconds * 1000 })
     : undefined;
-  const result = betterOf(nest(job, { seed, rounds, isOver }), other?.());
+  const own = nest(job, { seed, rounds, isOver });
+  const second = other?.();
+  const result = second && isBetter(second, own) ? second : own;
   const elapsed = Math.round(io.now() - start) / 1000;
   const text = [
     `${result.sheetsUsed} sheets, ${(result.density * 100).toFixed(1)} % used, ${result.unplaced.length} ` +
@@ -30,16 +32,6 @@ export function nestCommand(file: string, options: Options, io: Io): Answer {
   ].join('\n');
   const { isCut: _cut, ...plain } = result;
   return { json: { ...plain, seconds: elapsed }, text };
-}
-
-/** Fewer left over, then fewer sheets, then the denser; the first where they are alike. */
-function betterOf(first: NestResult, second: NestResult | undefined): NestResult {
-  if (!second) return first;
-  const by =
-    second.unplaced.length - first.unplaced.length ||
-    second.sheetsUsed - first.sheetsUsed ||
-    first.density - second.density;
-  return by < 0 ? second : first;
 }
 
 function readJob(file: string): NestJob {

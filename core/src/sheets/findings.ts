@@ -18,7 +18,7 @@ export const SHEETS_FINDINGS = {
     { thicknessMm: figure, count: figure, pieces: figure },
     ({ thicknessMm, count, pieces }, { sheet }) =>
       `The layout of ${sheet(thicknessMm)} was ended with ${count} of ${pieces} parts not yet laid out. ` +
-      'Press Lay out sheets again.',
+      'Press Look for a better layout.',
     { thicknessMm: 6, count: 12, pieces: 80 },
   ),
   'sheet-missing': entry(

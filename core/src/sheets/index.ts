@@ -1,6 +1,7 @@
 export { readNestJob } from './read-job';
 export type { NestJob } from './schema';
 export { nest } from './nest';
+export { isBetter } from './result';
 export type { NestResult } from './result';
 export { faultsOf, placedOutline } from './check';
 export { jobPartName, piecesOf } from './parts';

@@ -1,5 +1,5 @@
 /**
- * Lays parts out on sheets: real shapes, no overlap, the gap and the margin kept, quantities right.
+ * Lays parts down on sheets one by one: valid at once, and where the search begins.
  *
  * Method: parts go down one by one at the leftmost, then lowest place that touches what lies there already, found from
  * no-fit polygons: the set of positions in which two parts overlap, the sum of one with the other turned half round
@@ -7,7 +7,7 @@
  * generation", EJOR 2007). The least position is a corner of the sheet's own rectangle of positions, a corner of a
  * no-fit polygon, or a crossing of two. Rounds repeat this with other orders of the parts, kept when fewer sheets, or
  * a shorter last one, come of it. Conventions: widening is by a polygon drawn around the circle, with flats on the
- * axes: never less than the gap, exact between square parts. A hole in a part is not used for others. Coordinates of
+ * axes: never less than the gap, exact between square parts. A part may lie whole in a hole of one that lies there. Coordinates of
  * input are taken as they are; curved outlines of many points are simplified outward by at most OUTWARD_MM for the
  * search. Accuracy: positions good to 1e-6 mm; every layout is checked by true distances before it is returned
  * (check.ts). Cost: a round of 20 parts takes some 50 ms once the no-fit polygons are known.
@@ -16,13 +16,14 @@ import {
   area,
   at,
   boundsOf,
+  contains,
   counterClockwise,
   intersectionOf,
   mirrored,
   moved,
   netArea,
+  regionDistance,
   simplify,
-  solidDistance,
   solidSum,
   turned,
   widened,
@@ -32,6 +33,7 @@ import {
 } from '../geometry';
 import { toRad } from '../measure';
 import { orderOfRound, sizeOrder } from './orders';
+import { roomsIn, turnedRound } from './rooms';
 import type { NestBudget, NestResult, UsedSheet } from './result';
 import type { NestJob } from './schema';
 
@@ -40,9 +42,9 @@ const GAP_SIDES = 32;
 /** Positions that reach this far into a no-fit polygon still count as touching. */
 const TOUCH_MM = 1e-6;
 /** Outlines of more points than this are simplified for the search. */
-export const MANY_POINTS = 48;
+const MANY_POINTS = 48;
 /** By so much at most, and never inward. */
-export const OUTWARD_MM = 0.25;
+const OUTWARD_MM = 0.25;
 /** Weights of a layout's score, so far apart that each only decides where those before it are equal. */
 const SCORE = { unplaced: 1e6, sheet: 1e3, lastSheet: 10, others: 0.01 };
 /** Of two places that reach as far along the sheet the lower is taken: so little does height count against length. */
@@ -67,6 +69,8 @@ export type Pose = {
   readonly isMirrored: boolean;
   /** Its outline, simplified outward where it has many points, and the box about it. */
   readonly shape: Outline;
+  /** Simplified inward. */
+  readonly holes: readonly Outline[];
   readonly box: Box;
   /** About the outline as it was given. */
   readonly exactBox: Box;
@@ -89,7 +93,9 @@ export type LayingDown = NestBudget & { readonly poses: readonly (readonly Pose[
 export function layDown(job: NestJob, { poses, seed, rounds, isOver: asked, onProgress }: LayingDown): Layout {
   const copies = copiesOf(job);
   const isOver = asked ?? (() => false);
-  const noFit = noFitTable(job.gap, isOver);
+  const hasHoles = job.parts.some(({ holes }) => holes.length > 0);
+  // what goes into holes takes longer to find: the first layout is to be there soon
+  const [soon, within] = [noFitTable(job.gap, isOver, false), noFitTable(job.gap, isOver, true)];
   const base = sizeOrder(
     copies,
     job.parts.map((part) => part.outline),
@@ -98,8 +104,9 @@ export function layDown(job: NestJob, { poses, seed, rounds, isOver: asked, onPr
   let order = base;
   for (let round = 0; round < Math.max(1, rounds); round++) {
     if (round > 0 && isOver()) break;
-    const trial = round === 0 ? base : orderOfRound({ order, base, round, seed });
-    const layout = layOut(trial, { job, poses, noFit });
+    const isBase = round === 0 || (round === 1 && hasHoles);
+    const trial = isBase ? base : orderOfRound({ order, base, round, seed });
+    const layout = layOut(trial, { job, poses, noFit: hasHoles && round > 0 ? within : soon });
     if (layout.isCut && best) break;
     const score = scoreOf(layout);
     if (best && score > best.score) continue;
@@ -182,12 +189,15 @@ export function posesOf(part: NestJob['parts'][number], index: number): Pose[] {
       const isOnGrid = shape.every((p) =>
         p.every((c) => Math.abs(c * GRID_PER_MM - Math.round(c * GRID_PER_MM)) < GRID_DUST),
       );
+      const turn = (hole: Outline) => counterClockwise(turned(isMirrored ? mirrored(hole) : hole, toRad(rotationDeg)));
+      const holes = part.holes.flatMap((hole) => smaller(turn(hole)));
       const key = `${index}|${rotationDeg}|${isMirrored}`;
       return {
         key,
         rotationDeg,
         isMirrored,
         shape,
+        holes,
         box: boundsOf(shape),
         exactBox: boundsOf(exact),
         isOnGrid,
@@ -226,6 +236,16 @@ export function coarser(outline: Outline): Outline {
   return counterClockwise(runs.flatMap((run) => run.slice(0, -1)));
 }
 
+/** A hole of fewer points that is nowhere larger; none when nothing is left of it. */
+export function smaller(hole: Outline): Outline[] {
+  if (hole.length <= MANY_POINTS) return [hole];
+  const [largest] = [...widened(hole, -OUTWARD_MM / 2)].sort((a, b) => area(b) - area(a));
+  const half = largest && Math.floor(largest.length / 2);
+  if (!largest || !half) return [];
+  const runs = [largest.slice(0, half + 1), [...largest.slice(half), at(largest, 0)]];
+  return [runs.flatMap((run) => simplify(run, OUTWARD_MM / 2 - 1e-3).slice(0, -1))];
+}
+
 type NoFit = {
   (still: Pose, moving: Pose): { readonly rings: readonly Outline[]; readonly box: Box };
   readonly gap: number;
@@ -234,9 +254,11 @@ type NoFit = {
 };
 
 /** The positions of `moving` relative to `still` in which they are nearer than the gap; remembered by pose. */
-function noFitTable(gap: number, isOver: () => boolean): NoFit {
+function noFitTable(gap: number, isOver: () => boolean, isWithin: boolean): NoFit {
   const known = new Map<string, { rings: readonly Outline[]; box: Box }>();
   const grown = new Map<string, Outline>();
+  /** Holes, smaller by the gap. */
+  const drawn = new Map<string, readonly Outline[]>();
   const lookUp = (still: Pose, moving: Pose) => {
     const key = `${still.key}/${moving.key}`;
     const before = known.get(key);
@@ -244,14 +266,20 @@ function noFitTable(gap: number, isOver: () => boolean): NoFit {
     const safety = still.isOnGrid && moving.isOnGrid ? 0 : GRID_SAFETY_MM;
     const wide = grown.get(`${still.key}+${safety}`) ?? grow(still.shape, gap + safety);
     grown.set(`${still.key}+${safety}`, wide);
-    const turnedRound = moving.shape.map(([x, y]): Vec2 => [-x, -y]);
-    const rings = solidSum(wide, turnedRound);
+    const kept = !isWithin
+      ? []
+      : (drawn.get(still.key) ?? still.holes.flatMap((hole) => widened(hole, -(gap + GRID_SAFETY_MM))));
+    drawn.set(still.key, kept);
+    const rings = [...solidSum(wide, turnedRound(moving.shape)), ...roomsAt(kept, moving.shape)];
     const entry = { rings, box: boundsOf(rings.flat()) };
     known.set(key, entry);
     return entry;
   };
   return Object.assign(lookUp, { gap, isOver });
 }
+
+/** Where a part lies in a hole of another, the gap kept all round. */
+const roomsAt = (inner: readonly Outline[], part: Outline): Outline[] => inner.flatMap((hole) => roomsIn(hole, part));
 
 /** Widened by a polygon around the circle of the gap, flats on the axes. */
 function grow(shape: Outline, gap: number): Outline {
@@ -331,7 +359,9 @@ function isApart(pose: Pose, p: Vec2, placed: readonly Placed[], gap: number): b
     if (!overlaps(reach, { minX: box.minX + x, minY: box.minY + y, maxX: box.maxX + x, maxY: box.maxY + y }))
       return true;
     const still = moved(other.pose.shape, x, y);
-    if (gap > 0) return solidDistance(shape, still) >= gap - TOUCH_MM;
+    const holes = other.pose.holes.map((hole) => moved(hole, x, y));
+    if (gap > 0 || holes.some((hole) => contains(hole, at(shape, 0))))
+      return regionDistance({ outline: shape, holes: [] }, { outline: still, holes }) >= gap - TOUCH_MM;
     return intersectionOf([shape], [still]).reduce((sum, ring) => sum + area(ring), 0) < TOUCHING_MM2;
   });
 }

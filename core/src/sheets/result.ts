@@ -34,3 +34,7 @@ export type NestBudget = {
   readonly isOver?: () => boolean;
   readonly onProgress?: (best: NestResult, round: number) => void;
 };
+
+/** Fewer left over, then fewer sheets, then denser. */
+export const isBetter = (one: NestResult, than: NestResult): boolean =>
+  (one.unplaced.length - than.unplaced.length || one.sheetsUsed - than.sheetsUsed || than.density - one.density) < 0;

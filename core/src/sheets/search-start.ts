@@ -4,29 +4,9 @@
  * The search works with every copy by its number, on outlines simplified outward; what stands in no layout yet is put
  * on sheets anyhow, and separated first.
  */
-import {
-  area,
-  at,
-  counterClockwise,
-  mirrored,
-  netArea,
-  random,
-  simplify,
-  widened,
-  type Outline,
-  type Region,
-} from '../geometry';
+import { at, counterClockwise, mirrored, netArea, random, type Outline, type Region } from '../geometry';
 import { toRad } from '../measure';
-import {
-  coarser,
-  copiesOf,
-  MANY_POINTS,
-  OUTWARD_MM,
-  type Copy,
-  type Layout,
-  type OpenSheet,
-  type Pose,
-} from './lay-down';
+import { coarser, copiesOf, smaller, type Copy, type Layout, type OpenSheet, type Pose } from './lay-down';
 import type { NestJob } from './schema';
 import { NOUGHT_MM, type Places, type Problem, type SearchPart } from './search/layout-state';
 
@@ -98,17 +78,7 @@ const fits = ({ exactBox }: Pose, { width, height }: { width: number; height: nu
 /** The outline simplified outward, holes inward. */
 function coarseRegion({ outline, holes }: NestJob['parts'][number], isMirrored: boolean): Region {
   const over = (ring: Outline) => counterClockwise(isMirrored ? mirrored(ring) : ring);
-  return { outline: coarser(over(outline)), holes: holes.flatMap((hole) => smaller(over(hole)) ?? []) };
-}
-
-/** A hole of fewer points that is nowhere larger; undefined when nothing is left of it. */
-function smaller(hole: Outline): Outline[] | undefined {
-  if (hole.length <= MANY_POINTS) return [hole];
-  const [largest] = [...widened(hole, -OUTWARD_MM / 2)].sort((a, b) => area(b) - area(a));
-  const half = largest && Math.floor(largest.length / 2);
-  if (!largest || !half) return undefined;
-  const runs = [largest.slice(0, half + 1), [...largest.slice(half), at(largest, 0)]];
-  return [runs.flatMap((run) => simplify(run, OUTWARD_MM / 2 - 1e-3).slice(0, -1))];
+  return { outline: coarser(over(outline)), holes: holes.flatMap((hole) => smaller(over(hole))) };
 }
 
 /** All that stock has, those in use first. */

@@ -8,21 +8,17 @@
  * Accuracy: true to the no-fit polygons' 1e-4 mm; the grid to about a cell near corners.
  */
 import {
-  area,
   at,
   boundsOf,
-  contains,
   counterClockwise,
-  minkowskiSum,
   signedArea,
   solidSum,
-  upright,
   widened,
   type Box,
   type Outline,
   type Region,
-  type Vec2,
 } from '../../geometry';
+import { roomsIn, turnedRound } from '../rooms';
 
 export type Distances = {
   readonly box: Box;
@@ -47,8 +43,6 @@ const CELLS = 2000;
 const PAD_CELLS = 2;
 const LEAST_CELLS = 8;
 const LEAST_CELL_MM = 3;
-/** A room smaller than this is rounding. */
-const LEAST_ROOM_MM2 = 1e-3;
 
 /** Of `moving` round `still`; `apartMm` is the distance that is wanted of them. */
 export function distancesOf(still: Region, moving: Region, apartMm: number): Distances {
@@ -254,24 +248,6 @@ function squareToEdge(edges: Float64Array, e: number, x: number, y: number): num
   const ex = px - w * dx;
   const ey = py - w * dy;
   return ex * ex + ey * ey;
-}
-
-const turnedRound = (outline: Outline): Outline => outline.map(([x, y]): Vec2 => [-x, -y]);
-
-/** Where a part lies whole within a hole. */
-function roomsIn(hole: Outline, part: Outline): Outline[] {
-  const [outer, inner] = [boundsOf(hole), boundsOf(part)];
-  if (inner.maxX - inner.minX > outer.maxX - outer.minX || inner.maxY - inner.minY > outer.maxY - outer.minY) return [];
-  // where its edge meets the hole's, and what that encloses
-  return minkowskiSum(hole, turnedRound(part)).filter((ring) => {
-    if (signedArea(ring) > 0 || area(ring) < LEAST_ROOM_MM2) return false;
-    const { minX, maxX } = boundsOf(ring);
-    const middle = (minX + maxX) / 2;
-    const [run] = upright(ring, middle);
-    if (!run) return false;
-    const high = (run[0] + run[1]) / 2;
-    return part.every(([x, y]) => contains(hole, [x + middle, y + high]));
-  });
 }
 
 function cornersOf(rings: readonly Outline[], apartMm: number): number[] {

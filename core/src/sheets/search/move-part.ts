@@ -28,10 +28,11 @@ export type Moving = {
   /** The copies on each sheet. */
   readonly on: readonly (readonly number[])[];
   readonly next01: () => number;
+  readonly isOver: () => boolean;
 };
 
 /** The place that was found, and what it costs; the present one where none is cheaper. */
-export function bestPlace({ state, on, next01 }: Moving, copy: number): Priced {
+export function bestPlace({ state, on, next01, isOver }: Moving, copy: number): Priced {
   const { places, problem } = state;
   const { poses } = at(problem.parts, at(problem.copies, copy));
   const here: Place = {
@@ -43,6 +44,7 @@ export function bestPlace({ state, on, next01 }: Moving, copy: number): Priced {
   const pick = <T>(list: readonly T[]): T => at(list, Math.min(list.length - 1, Math.floor(next01() * list.length)));
 
   const offer = (place: Place) => {
+    if (isOver()) return;
     const most = best.length < KEPT ? Infinity : at(best, -1).cost;
     const pose = at(poses, place.pose);
     const cost = costAt(state, copy, { pose, x: place.x, y: place.y }, at(on, place.sheet), { most, isFine: false });
@@ -83,7 +85,7 @@ export function bestPlace({ state, on, next01 }: Moving, copy: number): Priced {
   }
   // all go down some way, and the one that is then the cheapest to the end
   let least: Priced | undefined;
-  for (const place of [here, ...best]) {
+  for (const place of isOver() ? [] : [here, ...best]) {
     const room = roomOf(place.pose, place.sheet);
     if (!room) continue;
     const down = descend(state, copy, place, { room, others: at(on, place.sheet), ...ROUGHLY });

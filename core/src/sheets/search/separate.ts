@@ -34,12 +34,12 @@ export function separate(state: State, { next01, isOver, onSweep, patience }: Sw
   const count = state.problem.copies.length;
   const { places } = state;
   const depths = new Float64Array(count * count);
-  let overlapMm = measure(state, depths);
+  let overlapMm = measure(state, depths, isOver);
   let best: Separated = { overlapMm, places: copyOfPlaces(places) };
   let stuck = 0;
   while (overlapMm > 0 && stuck < patience && !isOver()) {
     sweep(state, depths, next01, isOver);
-    overlapMm = measure(state, depths);
+    overlapMm = measure(state, depths, isOver);
     if (overlapMm < best.overlapMm) {
       stuck = overlapMm < 0.98 * best.overlapMm ? 0 : stuck + 1;
       best = { overlapMm, places: copyOfPlaces(places) };
@@ -56,17 +56,19 @@ export function separate(state: State, { next01, isOver, onSweep, patience }: Sw
   return best;
 }
 
-/** All pairs' depths; their sum, without what counts as nought. */
-function measure(state: State, depths: Float64Array): number {
+/** All pairs' depths; their sum, without what counts as nought. Infinite when the time ended before it was known. */
+function measure(state: State, depths: Float64Array, isOver: () => boolean): number {
   const count = state.problem.copies.length;
   let sum = 0;
-  for (let a = 0; a < count; a++)
+  for (let a = 0; a < count; a++) {
+    if (isOver()) return Infinity;
     for (let b = a + 1; b < count; b++) {
       const depth = depthOf(state, a, b);
       depths[a * count + b] = depth;
       depths[b * count + a] = depth;
       if (depth > NOUGHT_MM) sum += depth;
     }
+  }
   return sum;
 }
 
@@ -84,7 +86,7 @@ function sweep(state: State, depths: Float64Array, next01: () => number, isOver:
   shuffle(overlapping, next01);
   for (const copy of overlapping) {
     if (isOver()) return;
-    const to = bestPlace({ state, on, next01 }, copy);
+    const to = bestPlace({ state, on, next01, isOver }, copy);
     const from = places.sheet[copy]!;
     if (to.sheet !== from) {
       on[from] = on[from]!.filter((other) => other !== copy);

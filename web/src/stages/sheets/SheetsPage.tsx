@@ -89,7 +89,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
       >
         <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
           <Button variant="contained" disabled={isSearching} onClick={nesting.again}>
-            Lay out sheets again
+            Look for a better layout
           </Button>
           {isSearching && (
             <Button variant="outlined" onClick={nesting.end}>

@@ -1,6 +1,9 @@
-/** Lays out whatever batch has no layout yet, shows the best so far, and stops when asked or left. */
-import { useCallback, useEffect } from 'react';
-import type { Layout, NestBatch } from '@kalotrope/core/sheets';
+/**
+ * Lays out whatever batch has no layout yet, shows the best so far, and stops when asked or left. Asked again it looks
+ * on, from other seeds and on two cores, and never puts a worse layout in the place of a better one.
+ */
+import { useCallback, useEffect, useRef } from 'react';
+import { isBetter, type NestBatch, type NestResult } from '@kalotrope/core/sheets';
 import { engine } from '../../engine/client';
 import { foundArrived, searchTurned } from '../../state/derived-slice';
 import { selectFound } from '../../state/selectors';
@@ -8,37 +11,48 @@ import { said } from '../../state/screen-slice';
 import { useAppDispatch, useAppStore } from '../../state/store';
 import { useRunning } from './use-running';
 
-const SECONDS = 4;
+const FIRST_SECONDS = 4;
+const MORE_SECONDS = 20;
+/** Searches beside each other, when it is asked to look on. */
+const BESIDE = 2;
 
 export function useNesting(batches: readonly NestBatch[], seed: number) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const running = useRunning();
+  const tried = useRef(0);
   const run = useCallback(
     async (isAgain: boolean) => {
       const signal = running.start();
       const known = () => selectFound(store.getState()).sheets ?? [];
-      /** One layout a batch that is still there. */
-      const keep = (layout: Layout) => {
-        const others = known().filter(({ key }) => key !== layout.key && batches.some((batch) => batch.key === key));
-        dispatch(foundArrived({ sheets: [...others, layout] }));
+      /** One layout a batch that is still there, the best that was found. */
+      const keep = (key: string, result: NestResult | undefined, isFinal: boolean) => {
+        const before = known().find((layout) => layout.key === key);
+        const best = before && !(result && isBetter(result, before.result)) ? before.result : result;
+        if (!best || (best === before?.result && before.isFinal)) return;
+        const others = known().filter((other) => other.key !== key && batches.some((batch) => batch.key === other.key));
+        dispatch(foundArrived({ sheets: [...others, { key, result: best, isFinal }] }));
       };
       dispatch(searchTurned(true));
+      if (!isAgain) tried.current = 0;
+      const from = seed + tried.current;
+      const seeds = Array.from({ length: isAgain ? BESIDE : 1 }, (_, k) => (from + k + (isAgain ? 1 : 0)) % MOST_SEED);
+      if (isAgain) tried.current += BESIDE;
       for (const { key, job } of batches) {
         if (!isAgain && known().some((layout) => layout.key === key && layout.isFinal)) continue;
-        const answer = await engine.run(
-          'nest',
-          { job, seed, seconds: SECONDS },
-          {
-            signal,
-            onProgress: ({ result }) => {
-              if (!signal.aborted) keep({ key, result, isFinal: false });
-            },
-          },
+        const seconds = isAgain ? MORE_SECONDS : FIRST_SECONDS;
+        const onProgress = ({ result }: { readonly result: NestResult }) => {
+          if (!signal.aborted) keep(key, result, false);
+        };
+        const answers = await Promise.all(
+          seeds.map((own) => engine.run('nest', { job, seed: own, seconds }, { signal, onProgress })),
         );
         if (signal.aborted) return;
-        if (answer.kind === 'ok') keep({ key, result: answer.value, isFinal: true });
-        if (answer.kind === 'failed') dispatch(said(`The layout stopped: ${answer.message}. Lay out the sheets again`));
+        for (const answer of answers) {
+          if (answer.kind === 'ok') keep(key, answer.value, true);
+          if (answer.kind === 'failed')
+            dispatch(said(`The layout stopped: ${answer.message}. Lay the sheets out again`));
+        }
       }
       dispatch(searchTurned(false));
     },
@@ -54,3 +68,5 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
   }, [run, end]);
   return { again: () => void run(true), end };
 }
+
+const MOST_SEED = 2 ** 31;
