@@ -5,6 +5,7 @@ import {
   lineKey,
   merged,
   pageOnItsSide,
+  roomInside,
   sheetsOf,
   tablePages,
   viewOn,
@@ -15,7 +16,7 @@ import {
   type SheetView,
   type ViewText,
 } from '../formats';
-import { at, boundsOf, type Vec2 } from '../geometry';
+import { at, boundsOf, type Outline, type Vec2 } from '../geometry';
 import { formatThickness, formatWithUnit, type Notation } from '../measure';
 import { placedOutline } from './check';
 import type { SheetsWhole } from './drawings';
@@ -89,11 +90,24 @@ function viewOf(sheet: UsedSheet, { job }: NestBatch, parts: readonly CutPart[])
       { kind: 'edge', points: edge, isClosed: true },
       ...placed.flatMap(({ cuts }) => cuts.map((points) => ({ kind: 'cut' as const, points, isClosed: true }))),
     ],
-    texts: placed.map(({ name, cuts }): ViewText => {
-      const box = boundsOf(at(cuts, 0));
-      return { at: [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2], text: name, by: [0, -1], align: 'center' };
-    }),
+    texts: placed.map(({ name, cuts }): ViewText => ({
+      ...{ at: middleOfWood(at(cuts, 0), cuts.slice(1), name.length), text: name },
+      ...{ by: [0, -1], align: 'center' },
+    })),
   };
+}
+
+/** What a letter takes up on a sheet of plywood that is drawn on a page of the usual size. */
+const LETTER_MM = { wide: 18, high: 34 };
+
+/** Of a part with openings beside these: others may lie within. */
+function middleOfWood(outline: Outline, holes: readonly Outline[], letters: number): Vec2 {
+  const box = boundsOf(outline);
+  const middle: Vec2 = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+  if (holes.length === 0) return middle;
+  const size = { wide: LETTER_MM.wide * letters, high: LETTER_MM.high };
+  const [x, y] = roomInside({ outline, holes }, size, [middle[0] - size.wide / 2, middle[1] - size.high / 2]);
+  return [x + size.wide / 2, y + size.high / 2];
 }
 
 /** Every part with its shape, small. */

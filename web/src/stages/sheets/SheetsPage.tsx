@@ -4,6 +4,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import Typography from '@mui/material/Typography';
+import type { Region } from '@kalotrope/core/geometry';
 import type { Project } from '@kalotrope/core/project';
 import { formatThickness, formatWithUnit } from '@kalotrope/core/measure';
 import {
@@ -34,6 +35,7 @@ import { GrainPattern, PlyShape } from '../../drawing/Ply';
 import { PartTable } from './PartTable';
 import { OneSheet, PieceNumbers, SheetNumbers } from './SheetNumbers';
 import type { Shelf } from './shelf';
+import { LETTER_WIDE, NAME_PX, placeOfName } from './place-of-name';
 import { useNesting } from './use-nesting';
 
 export default function SheetsPage() {
@@ -185,18 +187,18 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
                 const part = batch.job.parts.find((other) => other.id === placement.part);
                 if (!part) return null;
                 const outline = placedOutline(part.outline, placement);
-                const box = boxAround(outline);
+                const holes = part.holes.map((hole) => placedOutline(hole, placement));
                 return (
                   <g key={placement.part}>
                     <PlyShape
                       outline={outline}
-                      holes={part.holes.map((hole) => placedOutline(hole, placement))}
+                      holes={holes}
                       px={px}
                       label={jobPartName(placement.part, parts)}
                       isPicked={pieceOfThing(choice) === placement.part}
                       onPick={() => dispatch(picked(pieceThing(placement.part)))}
                     />
-                    <PieceName name={jobPartName(placement.part, parts)} box={box} px={px} />
+                    <PieceName name={jobPartName(placement.part, parts)} region={{ outline, holes }} px={px} />
                   </g>
                 );
               })}
@@ -208,31 +210,19 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
   );
 }
 
-/** Of a letter of its height, across. */
-const LETTER_WIDE = 0.56;
-const NAME_PX = 13;
+type NameProps = { readonly name: string; readonly region: Region; readonly px: number };
 
-/** Along the piece or up it, as it fits; one too small for its name is shown in the list when it is picked. */
-function PieceName({
-  name,
-  box,
-  px,
-}: {
-  readonly name: string;
-  readonly box: ReturnType<typeof boxAround>;
-  readonly px: number;
-}) {
+/** Along the piece or up it, on its wood; one too small for its name is shown in the list when it is picked. */
+function PieceName({ name, region, px }: NameProps) {
   const { palette } = useTheme();
-  const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY];
-  const [long, tall] = [LETTER_WIDE * NAME_PX * px * name.length, NAME_PX * px];
-  const isAlong = long < wide && tall < high;
-  if (!isAlong && !(long < high && tall < wide)) return null;
-  const [x, y] = [(box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2];
+  const place = placeOfName(region, { wide: LETTER_WIDE * NAME_PX * px * name.length, high: NAME_PX * px });
+  if (!place) return null;
+  const [x, y] = [place.at[0], -place.at[1]];
   return (
     <text
       x={x}
       y={y}
-      transform={isAlong ? undefined : `rotate(-90 ${x} ${y})`}
+      transform={place.isAlong ? undefined : `rotate(-90 ${x} ${y})`}
       fontSize={NAME_PX * px}
       textAnchor="middle"
       fill={palette.text.primary}
