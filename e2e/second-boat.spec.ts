@@ -75,7 +75,8 @@ for (const [demo, shown, isForeign] of [
       await page.keyboard.press('Escape');
       await page.keyboard.press(String(i + 1));
       await expect(page.getByRole('main', { name: stage })).toBeVisible();
-      if (stage === 'Sheets') await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeVisible();
+      if (stage === 'Sheets')
+        await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeVisible();
       await look(stage);
       if (stage === 'Panels') await page.locator('path[data-part="Side"]').click();
       if (stage === 'Panels') await look('Panels, a side picked');
