@@ -7,7 +7,7 @@ export { faultsOf, placedOutline } from './check';
 export { jobPartName, piecesOf } from './parts';
 export type { CutPart, NestBatch, Piece } from './parts';
 export { laidBatches } from './layouts';
-export type { LaidBatch, Layout } from './layouts';
+export type { LaidBatch } from './layouts';
 export { leftOff, tallySheets } from './tally';
 export type { SheetCount } from './tally';
 export { listed } from './judge';
