@@ -2,8 +2,8 @@
  * What goes round an opening of a part: a doubler, a ring of its own plywood that stiffens the rim, with a lip or
  * without; a lid that lies over it, and one that lies within it, on the lip.
  *
- * Method: the opening widened, or drawn in, its corners kept as they are; the doubler without the opening. Conventions: the part's
- * own plane; of a pair, and of an opening that is cut on both sides, the starboard one.
+ * Method: the opening widened, or drawn in, its corners kept as they are; the doubler without the opening.
+ * Conventions: the part's own plane; of a pair, and of an opening that is cut on both sides, the starboard one.
  */
 import { widened, type Outline, type Region } from '../geometry';
 import { outlineOfOpening } from './cuts';

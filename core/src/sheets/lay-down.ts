@@ -7,10 +7,10 @@
  * generation", EJOR 2007). The least position is a corner of the sheet's own rectangle of positions, a corner of a
  * no-fit polygon, or a crossing of two. Rounds repeat this with other orders of the parts, kept when fewer sheets, or
  * a shorter last one, come of it. Conventions: widening is by a polygon drawn around the circle, with flats on the
- * axes: never less than the gap, exact between square parts. A part may lie whole in a hole of one that lies there. Coordinates of
- * input are taken as they are; curved outlines of many points are simplified outward by at most OUTWARD_MM for the
- * search. Accuracy: positions good to 1e-6 mm; every layout is checked by true distances before it is returned
- * (check.ts). Cost: a round of 20 parts takes some 50 ms once the no-fit polygons are known.
+ * axes: never less than the gap, exact between square parts. A part may lie whole in a hole of one that lies there.
+ * Coordinates of input are taken as they are; curved outlines of many points are simplified outward by at most
+ * OUTWARD_MM for the search. Accuracy: positions good to 1e-6 mm; every layout is checked by true distances before it
+ * is returned (check.ts). Cost: a round of 20 parts takes some 50 ms once the no-fit polygons are known.
  */
 import {
   area,
@@ -228,22 +228,21 @@ export function coarser(outline: Outline): Outline {
   const grown = widened(outline, OUTWARD_MM / 2);
   const outer = [...grown].sort((a, b) => area(b) - area(a))[0];
   if (!outer) return outline;
-  const half = Math.floor(outer.length / 2);
-  // simplified in two runs from opposite points, so that both ends of each run stay
-  const runs = [outer.slice(0, half + 1), [...outer.slice(half), at(outer, 0)]].map((run) =>
-    simplify(run, OUTWARD_MM / 2 - 1e-3),
-  );
-  return counterClockwise(runs.flatMap((run) => run.slice(0, -1)));
+  return counterClockwise(fewerPoints(outer));
+}
+
+/** Simplified in two runs from opposite points, so that both ends of each run stay. */
+function fewerPoints(ring: Outline): Outline {
+  const half = Math.floor(ring.length / 2);
+  const runs = [ring.slice(0, half + 1), [...ring.slice(half), at(ring, 0)]];
+  return runs.flatMap((run) => simplify(run, OUTWARD_MM / 2 - 1e-3).slice(0, -1));
 }
 
 /** A hole of fewer points that is nowhere larger; none when nothing is left of it. */
 export function smaller(hole: Outline): Outline[] {
   if (hole.length <= MANY_POINTS) return [hole];
   const [largest] = [...widened(hole, -OUTWARD_MM / 2)].sort((a, b) => area(b) - area(a));
-  const half = largest && Math.floor(largest.length / 2);
-  if (!largest || !half) return [];
-  const runs = [largest.slice(0, half + 1), [...largest.slice(half), at(largest, 0)]];
-  return [runs.flatMap((run) => simplify(run, OUTWARD_MM / 2 - 1e-3).slice(0, -1))];
+  return largest ? [fewerPoints(largest)] : [];
 }
 
 type NoFit = {

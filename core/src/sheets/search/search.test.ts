@@ -18,7 +18,7 @@ const rectangle = (w: number, h: number): [number, number][] => [
 const jobOf = (parts: object[], sheets: object[], gap = 6): NestJob =>
   nestJobSchema.parse({ gap, margin: 8, sheets, parts });
 
-/** From what laying down came to, every piece moved to one corner: the last layout that was found, and how many were. */
+/** From what laying down came to, or all of it in one heap: the last layout that was found, and how many were. */
 function searched(job: NestJob, { rounds, isHeap = false }: { rounds: number; isHeap?: boolean }) {
   const poses = job.parts.map(posesOf);
   const first = layDown(job, { seed: 1, rounds: 1, poses });
