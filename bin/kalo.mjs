@@ -12,7 +12,7 @@ import { Script } from 'node:vm';
 const path = (name) => fileURLToPath(new URL(`../${name}`, import.meta.url));
 const BUNDLE = path('cli/dist/kalo.cjs');
 // by command, as each compiles other things
-const COMMAND = ['lines', 'panels', 'frames', 'nest', 'takeoff', 'export'].find((name) => name === process.argv[2]);
+const COMMAND = ['lines', 'panels', 'frames', 'nest', 'timber', 'takeoff', 'export'].find((name) => name === process.argv[2]);
 const CACHE = path(`cli/dist/${COMMAND ?? 'other'}-${process.version}-${process.arch}.cache`);
 const SOURCES = [path('core/src'), path('cli/src'), path('package-lock.json')];
 
@@ -44,6 +44,8 @@ async function bundle() {
     platform: 'node',
     format: 'cjs',
     target: 'node20',
+    external: ['highs'], // it finds its own compiled part beside itself
+    supported: { 'dynamic-import': false }, // a script that runs from a string can only require
     logLevel: 'error',
   });
   place(BUNDLE, outputFiles[0].contents);

@@ -5,6 +5,7 @@ import { decodeText, problemText, readLinesDxf, readOffsets, readProjectFile } f
 import type { LinesPart } from '@kalotrope/core/lines';
 import { sentence, type Project } from '@kalotrope/core/project';
 import type { NestResult } from '@kalotrope/core/sheets';
+import type { LinearSolver } from '@kalotrope/core/timber';
 import type { Beside } from './second-core';
 
 export type Io = {
@@ -13,6 +14,8 @@ export type Io = {
   readonly now: () => number;
   /** Lays out on a second core meanwhile; absent where there is none. */
   readonly beside?: (input: Beside) => () => NestResult | undefined;
+  /** Solves linear programs; there for the commands that ask for it. */
+  readonly solve?: LinearSolver;
 };
 export type Options = Readonly<Record<string, string | undefined>>;
 /** `computedMs`: the computing alone, where a command measures it; without reading and writing. */
@@ -43,6 +46,16 @@ function asUtf8(bytes: Uint8Array): string | undefined {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
     return undefined;
+  }
+}
+
+/** The file as JSON, whatever it holds. */
+export function readJson(file: string): unknown {
+  const text = readText(file);
+  try {
+    return JSON.parse(text);
+  } catch (error) {
+    throw new Refusal(`${file}: not JSON: ${error instanceof Error ? error.message : String(error)}`);
   }
 }
 

@@ -9,6 +9,7 @@ import { panelsCommand } from './commands/panels';
 import { projectCommand } from './commands/project';
 import { spacingCommand } from './commands/spacing';
 import { takeoffCommand } from './commands/takeoff';
+import { timberCommand } from './commands/timber';
 import { Refusal, type Answer, type Io, type Options } from './io';
 import { PROJECT_OPTIONS, PROJECT_USAGE } from './project-of';
 
@@ -16,6 +17,8 @@ type Command = {
   readonly run: (file: string, options: Options, io: Io) => Answer;
   /** It reads no file: all is in its options. */
   readonly hasNoFile?: true;
+  /** It solves linear programs: the solver is loaded first, which takes its time. */
+  readonly needsSolver?: true;
   readonly options: readonly string[];
   readonly usage: string;
 };
@@ -49,6 +52,12 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     options: ['seconds', 'seed', 'rounds'],
     usage: 'nest FILE.json [--seconds S | --rounds R] [--seed N]',
   },
+  timber: {
+    run: timberCommand,
+    needsSolver: true,
+    options: ['seconds'],
+    usage: 'timber FILE.json [--seconds S]',
+  },
   takeoff: { run: takeoffCommand, options: PROJECT_OPTIONS, usage: `takeoff FILE ${PROJECT_USAGE}` },
   export: {
     run: exportCommand,
@@ -56,6 +65,9 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     usage: `export FILE --out DIR [--only dxf,svg,pdf,csv,stl] ${PROJECT_USAGE}`,
   },
 };
+
+/** Whether the command line asks for one that solves linear programs. */
+export const needsSolver = ([name]: readonly string[]): boolean => COMMANDS[name ?? '']?.needsSolver === true;
 
 const USAGE = [
   'kalo COMMAND FILE [--json] [--time]',

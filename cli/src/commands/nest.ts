@@ -1,5 +1,5 @@
 import { isBetter, nest, readNestJob, type NestJob } from '@kalotrope/core/sheets';
-import { Refusal, numberOption, readText, type Answer, type Io, type Options } from '../io';
+import { Refusal, numberOption, readJson, type Answer, type Io, type Options } from '../io';
 
 /** Rounds when only the clock ends the search. */
 const ENDLESS = 1e9;
@@ -35,14 +35,7 @@ export function nestCommand(file: string, options: Options, io: Io): Answer {
 }
 
 function readJob(file: string): NestJob {
-  let data: unknown;
-  try {
-    data = JSON.parse(readText(file));
-  } catch (error) {
-    if (error instanceof Refusal) throw error;
-    throw new Refusal(`${file}: not JSON: ${error instanceof Error ? error.message : String(error)}`);
-  }
-  const read = readNestJob(data);
+  const read = readNestJob(readJson(file));
   if (!read.ok) throw new Refusal(`${file}: ${read.problem}`);
   return read.job;
 }
