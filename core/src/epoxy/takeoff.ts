@@ -308,16 +308,27 @@ function sealingLines({ panels, transoms, frames, girders, part }: TakeoffInput)
   return [...skin, ...ends, ...bulkheads, ...along];
 }
 
+/** What is glued where the sheets join: scarfs, or else whatever there is. */
+const jointsWord = ({ joints }: JointedPanel): string =>
+  joints.every(({ kind }) => kind === 'scarf')
+    ? 'Scarfs'
+    : joints.every(({ kind }) => kind === 'strap')
+      ? 'Straps'
+      : 'Joints';
+
 function scarfLines({ jointed, part }: TakeoffInput): TakeoffLine[] {
   return jointed.flatMap((panel) => {
     const sides = panel.spansCentreline ? 1 : 2;
-    const faceM2 = (panel.joints.reduce((sum, joint) => sum + joint.depth * joint.scarf, 0) * sides) / 1e6;
+    const faceM2 =
+      (panel.joints.reduce((sum, joint) => sum + joint.depth * (joint.kind === 'tongues' ? 0 : joint.width), 0) *
+        sides) /
+      1e6;
     if (faceM2 === 0) return [];
     const thick = faceM2 * GLUE_LINE.value;
     const line: TakeoffLine = {
       ...none,
       group: 'glue',
-      item: `Scarfs, ${panel.name.toLowerCase()}`,
+      item: `${jointsWord(panel)}, ${panel.name.toLowerCase()}`,
       from: { kind: 'scarf', areaM2: faceM2 },
       resin: thick * (1 - part.fillerShare) + 2 * faceM2 * GLUE_PRIMER.value,
       filler: thick * part.fillerShare,

@@ -3,34 +3,58 @@ import { entry, figure, word, type FindingsOf, type StageResult } from '../findi
 
 export const JOINTS_FINDINGS = {
   'joint-near-frame': entry(
-    { panel: word, uMm: figure, clearMm: figure, wantMm: figure, frame: word },
-    ({ panel, uMm, clearMm, wantMm, frame }, { length }) =>
-      `${panel}: the scarf ${length(uMm)} from its fore end is ${length(clearMm)} from ${frame}; ` +
-      `${length(wantMm)} is wanted. ` +
-      'No better place uses as few sheets.',
-    { panel: 'Side', uMm: 2100, clearMm: 40, wantMm: 75, frame: 'station 4' },
+    { panel: word, joint: word, uMm: figure, clearMm: figure, wantMm: figure, frame: word, why: word },
+    ({ panel, joint, uMm, clearMm, wantMm, frame, why }, { length }) =>
+      `${panel}: the ${joint} ${length(uMm)} from its fore end is ${length(clearMm)} from ${frame}; ` +
+      `${length(wantMm)} is wanted. ${why}`,
+    {
+      ...{ panel: 'Side', joint: 'scarf', uMm: 2100, clearMm: 40, wantMm: 75, frame: 'station 4' },
+      why: 'No better place uses as few sheets.',
+    },
   ),
   'frame-in-joint': entry(
-    { panel: word, uMm: figure, frame: word },
-    ({ panel, uMm, frame }, { length }) =>
-      `${frame} stands on the scarf of ${panel}, ${length(uMm)} from its fore end. ` +
-      'Move the frame, or set Clear of frames larger.',
-    { panel: 'Side', uMm: 2100, frame: 'Bulkhead 2' },
+    { panel: word, joint: word, uMm: figure, frame: word },
+    ({ panel, joint, uMm, frame }, { length }) =>
+      `${frame} stands on the ${joint} of ${panel}, ${length(uMm)} from its fore end. ` +
+      'Move the frame or the joint, or set Clear of frames larger.',
+    { panel: 'Side', joint: 'scarf', uMm: 2100, frame: 'Bulkhead 2' },
   ),
   'joint-not-staggered': entry(
-    { panel: word, other: word, staggerMm: figure, wantMm: figure },
-    ({ panel, other, staggerMm, wantMm }, { length }) =>
-      `${panel}: the scarf is ${length(staggerMm)} from that of ${other}, along the seam; ` +
-      `${length(wantMm)} is wanted. ` +
-      'No better place uses as few sheets.',
-    { panel: 'Side', other: 'Bottom', staggerMm: 120, wantMm: 300 },
+    { panel: word, joint: word, other: word, staggerMm: figure, wantMm: figure, why: word },
+    ({ panel, joint, other, staggerMm, wantMm, why }, { length }) =>
+      `${panel}: the ${joint} is ${length(staggerMm)} from that of ${other}, along the seam; ` +
+      `${length(wantMm)} is wanted. ${why}`,
+    {
+      ...{ panel: 'Side', joint: 'scarf', other: 'Bottom', staggerMm: 120, wantMm: 300 },
+      why: 'No better place uses as few sheets.',
+    },
   ),
   'joint-in-bend': entry(
-    { panel: word, uMm: figure },
-    ({ panel, uMm }, { length }) =>
-      `${panel}: the scarf ${length(uMm)} from its fore end lies where the panel bends hardest. ` +
-      'No better place uses as few sheets.',
-    { panel: 'Side', uMm: 2100 },
+    { panel: word, joint: word, uMm: figure, why: word },
+    ({ panel, joint, uMm, why }, { length }) =>
+      `${panel}: the ${joint} ${length(uMm)} from its fore end lies where the panel bends hardest. ${why}`,
+    { panel: 'Side', joint: 'scarf', uMm: 2100, why: 'No better place uses as few sheets.' },
+  ),
+  'too-narrow-for-tongues': entry(
+    { panel: word, joint: word, uMm: figure, depthMm: figure, wantMm: figure },
+    ({ panel, joint, uMm, depthMm, wantMm }, { length }) =>
+      `${panel}: the ${joint} ${length(uMm)} from its fore end has ${length(depthMm)} across; tongues take ` +
+      `${length(wantMm)}. It is cut straight: choose another kind there, or shorter tongues.`,
+    { panel: 'Side', joint: 'tongued joint', uMm: 2100, depthMm: 90, wantMm: 140 },
+  ),
+  'tongues-too-short': entry(
+    { tongueMm: figure, radiusMm: figure, reachMm: figure },
+    ({ tongueMm, radiusMm, reachMm }, { length }) =>
+      `Tongues that reach ${length(tongueMm)} are too short for a cutter of radius ${length(radiusMm)}: ` +
+      `they reach ${length(reachMm)}.`,
+    { tongueMm: 10, radiusMm: 6, reachMm: 15 },
+  ),
+  'joint-off-panel': entry(
+    { panel: word, uMm: figure, lengthMm: figure },
+    ({ panel, uMm, lengthMm }, { length }) =>
+      `A joint of ${panel} was put ${length(uMm)} from its fore end; the panel is ${length(lengthMm)} long. ` +
+      'It is left out: move it, or take it out.',
+    { panel: 'Side', uMm: 5000, lengthMm: 4373 },
   ),
   'panel-too-deep': entry(
     { panel: word, depthMm: figure, sheetMm: figure },
@@ -40,11 +64,11 @@ export const JOINTS_FINDINGS = {
     { panel: 'Side', depthMm: 1400, sheetMm: 1220 },
   ),
   'sheet-too-short': entry(
-    { panel: word, sheetMm: figure, scarfMm: figure },
-    ({ panel, sheetMm, scarfMm }, { length }) =>
-      `${panel} cannot be joined from sheets of ${length(sheetMm)}: a scarf alone takes ${length(scarfMm)}. ` +
+    { panel: word, sheetMm: figure, lapMm: figure },
+    ({ panel, sheetMm, lapMm }, { length }) =>
+      `${panel} cannot be joined from sheets of ${length(sheetMm)}: a joint alone takes ${length(lapMm)}. ` +
       'Choose a longer sheet.',
-    { panel: 'Side', sheetMm: 120, scarfMm: 48 },
+    { panel: 'Side', sheetMm: 120, lapMm: 48 },
   ),
 } as const;
 

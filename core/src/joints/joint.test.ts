@@ -3,6 +3,7 @@ import { area, distance3 } from '../geometry';
 import { placeOn } from '../panels';
 import { createDerive, demoProject } from '../project';
 import { planJoints } from './joint';
+import { jointsAtFirst } from './schema';
 
 const derived = createDerive()(demoProject('tamsel', 'x'));
 const { panels } = derived.panels.value;
@@ -12,7 +13,7 @@ const plan = (length: number, clearOfFrames = 75) =>
     frames,
     thickness: 6,
     sheet: { width: length, height: 1220, margin: 8 },
-    part: { scarfRatio: 8, clearOfFrames, stagger: 300 },
+    part: { ...jointsAtFirst('mm'), clearOfFrames },
   });
 
 describe('planJoints', () => {
@@ -33,7 +34,7 @@ describe('planJoints', () => {
   it('cuts pieces that overlap by the scarf: their areas exceed the panel by it', () => {
     plan(2440).value.forEach((panel, k) => {
       const pieces = panel.pieces.reduce((sum, piece) => sum + area(piece.outline), 0);
-      const scarfs = panel.joints.reduce((sum, joint) => sum + joint.depth * joint.scarf, 0);
+      const scarfs = panel.joints.reduce((sum, joint) => sum + joint.depth * joint.lap, 0);
       // the edges run nearly straight through a scarf of 48 mm
       expect(Math.abs(pieces - scarfs - (panels[k]?.areaM2 ?? 0) * 1e6)).toBeLessThan(20);
     });
@@ -77,7 +78,7 @@ describe('planJoints', () => {
       frames: [wide],
       thickness: 6,
       sheet: { width: 2440, height: 1220, margin: 8 },
-      part: { scarfRatio: 8, clearOfFrames: 0, stagger: 0 },
+      part: { ...jointsAtFirst('mm'), clearOfFrames: 0, stagger: 0 },
     });
     expect(findings).toContainEqual(
       expect.objectContaining({

@@ -17,7 +17,9 @@ import {
 import { boundsOf } from '../geometry';
 import { formatFine, formatThickness, unitLabel, type Notation } from '../measure';
 import type { Panel } from '../panels';
+import { jointsOnPanel } from './drawings';
 import type { JointedPanel } from './joint';
+import { KIND_WORDS } from './kinds';
 
 export type JointsWhole = {
   readonly project: { readonly panels: { readonly thickness: number } };
@@ -77,25 +79,18 @@ export function jointsSheets({ project, values, sheetHead: head }: JointsWhole):
   return [sheetsOf(head, sheet, all)];
 }
 
-function viewOf(panel: Panel, { joints, pieces }: JointedPanel, notation: Notation): SheetView {
+function viewOf(panel: Panel, jointed: JointedPanel, notation: Notation): SheetView {
+  const { joints, pieces } = jointed;
   const box = boundsOf(panel.outline);
   return {
     paths: [
       { kind: 'cut', points: panel.outline, isClosed: true },
-      ...joints.flatMap(({ u, scarf, low, high }) =>
-        [-scarf / 2, scarf / 2].map((d) => ({
-          kind: 'mark' as const,
-          points: [
-            [u + d, low],
-            [u + d, high],
-          ] as const,
-        })),
-      ),
+      ...jointsOnPanel(panel, [jointed]).paths.map(({ points }) => ({ kind: 'mark' as const, points })),
     ],
     texts: [
-      ...joints.map(({ u, scarf, high }) => ({
+      ...joints.map(({ u, width, high }) => ({
         at: [u, high] as const,
-        text: `${formatFine(u - scarf / 2 - box.minX, notation)} to ${formatFine(u + scarf / 2 - box.minX, notation)}`,
+        text: `${formatFine(u - width / 2 - box.minX, notation)} to ${formatFine(u + width / 2 - box.minX, notation)}`,
         ...{ by: [0, 1.4] as const, align: 'center' as const },
       })),
       ...pieces.map(({ name, outline }) => {
@@ -112,12 +107,13 @@ function viewOf(panel: Panel, { joints, pieces }: JointedPanel, notation: Notati
 const jointsTable = (jointed: readonly JointedPanel[], notation: Notation): SheetTable => ({
   columns: [
     { head: `panel, in ${unitLabel(notation)}` },
-    ...['joint', 'middle', 'scarf from', 'to', 'depth there'].map((head) => ({ head, isFigure: true })),
+    { head: 'joint' },
+    ...['middle', 'from', 'to', 'depth there', 'length lost'].map((head) => ({ head, isFigure: true })),
   ],
   rows: jointed.flatMap(({ name, joints }) =>
-    joints.map(({ u, scarf, depth }, i) => [
-      ...[name, String(i + 1)],
-      ...[u, u - scarf / 2, u + scarf / 2, depth].map((mm) => formatFine(mm, notation)),
+    joints.map(({ u, kind, width, lap, depth }, i) => [
+      ...[name, `${i + 1}: ${KIND_WORDS[kind]}`],
+      ...[u, u - width / 2, u + width / 2, depth, lap].map((mm) => formatFine(mm, notation)),
     ]),
   ),
 });

@@ -1,13 +1,12 @@
 /** Joints: where do the sheets join? */
 import type { FramesValue } from '../frames';
 import type { Panel, PanelsPart, PanelsValue } from '../panels';
-import { usualIn } from '../measure';
 import { defineStage } from '../stage';
 import * as constants from './constants';
 import { jointsOnPanel } from './drawings';
 import { JOINTS_FINDINGS } from './findings';
 import { planJoints, sheetForSkin, type StockForJoints } from './joint';
-import { jointsSchema } from './schema';
+import { jointsAtFirst, jointsSchema } from './schema';
 import { jointsSheets, type JointsWhole } from './sheets';
 
 type Before = {
@@ -19,11 +18,7 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; pan
   name: 'joints',
   title: 'Joints',
   schema: jointsSchema,
-  begin: (_others, notation) => ({
-    scarfRatio: constants.SCARF_RATIO.value,
-    clearOfFrames: usualIn(constants.CLEAR_OF_FRAMES.value, notation),
-    stagger: usualIn(constants.STAGGER.value, notation),
-  }),
+  begin: (_others, notation) => jointsAtFirst(notation),
   catalogue: JOINTS_FINDINGS,
   constants,
   run: (part, { project, values }) => {
@@ -32,7 +27,7 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; pan
     const sheet = sheetForSkin({ stock, margin }, thickness);
     const { frames, planked } = values.frames;
     return planJoints(values.panels.panels, {
-      ...{ frames, thickness, sheet, part: { ...part } },
+      ...{ frames, thickness, sheet, part: { ...part, own: [...part.own] } },
       ...(planked && { planked }),
     });
   },

@@ -6,6 +6,7 @@ import { applyEdits, refusalOf, resolvePath } from './edits';
 import { readProject } from './read-project';
 import { plainFrame, type FramePlan } from '../frames';
 import { keptIn, timberIn } from '../frames/plans';
+import { jointsAtFirst } from '../joints/schema';
 import version1 from './old-versions/version-1.json';
 import version2 from './old-versions/version-2.json';
 import version3 from './old-versions/version-3.json';
@@ -15,6 +16,7 @@ import version6 from './old-versions/version-6.json';
 import version7 from './old-versions/version-7.json';
 import version8 from './old-versions/version-8.json';
 import version9 from './old-versions/version-9.json';
+import version10 from './old-versions/version-10.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { PANEL_DEFAULTS } from '../panels/schema';
 
@@ -249,6 +251,11 @@ describe('readProject', () => {
         openings: frame.openings.map((opening) => ({ ...opening, lip: 0, room: 0 })),
       })),
     });
+  });
+  it('brings the frozen tenth version up: all joints are scarfs where the program puts them', () => {
+    const read = readProject(version10);
+    expect(read.ok && read.project.joints).toEqual({ ...jointsAtFirst('mm'), ...version10.joints });
+    expect(read.ok && read.project.frames).toEqual(version10.frames);
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

@@ -75,7 +75,10 @@ function inward([x, y]: Vec2, outline: Outline): Vec2 {
   return [x + (cx - x) * hair, y + (cy - y) * hair];
 }
 
-/** Where the tapers of a piece's scarfs begin, and on which face they are planed. */
+/**
+ * What is to be done at a piece's joints: where the tapers of its scarfs begin, and on which face they are planed; where
+ * a strap reaches to, which goes inside.
+ */
 function tapersOf({ joints, pieces }: JointedPanel, part: CutPart, notation: Notation): MarkedPart {
   const k = pieces.findIndex(({ id }) => id === part.id);
   const ends = [
@@ -83,10 +86,11 @@ function tapersOf({ joints, pieces }: JointedPanel, part: CutPart, notation: Not
     { joint: joints[k], side: -1, words: 'taper on this face' },
   ];
   const made = ends.flatMap(({ joint, side, words }) => {
-    if (!joint) return [];
-    const { u, scarf, low, high } = joint;
-    const from = u + (side * scarf) / 2;
-    const text = `scarf ${formatWithUnit(scarf, notation)}, ${words}`;
+    if (!joint || joint.kind === 'tongues' || joint.kind === 'bought') return [];
+    const { u, width, low, high } = joint;
+    const from = u + (side * width) / 2;
+    const length = formatWithUnit(width, notation);
+    const text = joint.kind === 'scarf' ? `scarf ${length}, ${words}` : `strap ${length} wide to here, on this face`;
     const at: Vec2 = [side > 0 ? from + 8 : from - 12 * TEXT_MM, (low + high) / 2];
     return [{ path: straightPath([from, low], [from, high]), text: { at, heightMm: TEXT_MM * 0.7, text } }];
   });

@@ -51,6 +51,13 @@ export function listParts(input: PartInput): CutPart[] {
       grain: 'along',
     })),
   );
+  const straps = input.jointed.flatMap((panel) =>
+    panel.straps.map((strap): CutPart => ({
+      ...{ id: strap.id, name: strap.name, thickness: input.thickness, isPair: !panel.spansCentreline },
+      // its grain runs as the panel's, across the joint
+      ...{ outline: counterClockwise(strap.outline), grain: 'along' },
+    })),
+  );
   const transoms = input.transoms.map((transom): CutPart => ({
     id: transom.id,
     name: transom.name,
@@ -80,7 +87,9 @@ export function listParts(input: PartInput): CutPart[] {
     })),
   );
   const small = [...input.frames.flatMap(plyPartsOfFrame), ...input.girders.flatMap(rimsOfGirder)].flatMap(cutOf);
-  return [...pieces, ...transoms, ...bulkheads, ...girders, ...small].filter((part) => part.outline.length > 2);
+  return [...pieces, ...straps, ...transoms, ...bulkheads, ...girders, ...small].filter(
+    (part) => part.outline.length > 2,
+  );
 }
 
 /** The plywood that goes on another part: one for each face that has it. */

@@ -8,6 +8,7 @@ import { from6To7 } from './6-to-7';
 import { from7To8 } from './7-to-8';
 import { from8To9 } from './8-to-9';
 import { from9To10 } from './9-to-10';
+import { from10To11 } from './10-to-11';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -20,4 +21,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from7To8,
   from8To9,
   from9To10,
+  from10To11,
 ];

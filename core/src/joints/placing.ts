@@ -1,0 +1,108 @@
+/**
+ * Where the joints of a panel fall. The builder's own stand where he put them; between them, and the panel's ends, the
+ * fewest that will do are placed by what is wanted: clear of frames, out of the hardest bend, staggered from the
+ * neighbouring panel's joints.
+ *
+ * Joints of a stretch may move within the length to spare: places along it are tried and scored. Lengths mm, along the
+ * panel from its fore end.
+ */
+import type { JointKind, JointsPart } from './schema';
+
+/** A joint before it is cut. `lap` is lost of the sheets' length, `width` taken up along the panel. */
+export type Placed = {
+  readonly u: number;
+  readonly kind: JointKind;
+  readonly lap: number;
+  readonly width: number;
+  /** The builder's own, by its id. */
+  readonly own?: string;
+};
+
+/** Where a frame stands on the panel, from face to face. */
+export type Standing = { readonly from: number; readonly to: number; readonly label: string };
+
+/** The neighbour's joints, where they come to the panel's own edge, along it. */
+export type Mates = { readonly name: string; readonly us: readonly number[] };
+
+export type Wishes = {
+  /** Share of the panel's hardest bend at a place along it. */
+  readonly bendAt: (u: number) => number;
+  readonly standing: readonly Standing[];
+  readonly mates: Mates | undefined;
+  readonly part: Pick<JointsPart, 'clearOfFrames' | 'stagger'>;
+};
+
+export type PlacingInput = Wishes & {
+  readonly length: number;
+  /** The longest piece that comes out of a sheet. */
+  readonly usable: number;
+  readonly own: readonly Placed[];
+  /** What a joint of the project's kind takes. */
+  readonly usual: Omit<Placed, 'u'>;
+};
+
+/** Places tried along the length to spare: a hand's breadth apart on a sheet. */
+const PLACES = 25;
+/** What it costs to be wholly too near to a frame, or to a neighbour's joint, and to lie in the hardest bend. */
+const COST = { nearFrame: 10, notStaggered: 10, inBend: 4 };
+/** What is short by less is not short: figures carry some dust. */
+export const DUST_MM = 1e-6;
+
+/** All joints of a panel, from its fore end. */
+export function placeJoints(input: PlacingInput): Placed[] {
+  const own = [...input.own].sort((a, b) => a.u - b.u);
+  const ends = [{ u: 0, lap: 0 }, ...own, { u: input.length, lap: 0 }];
+  return ends.slice(1).flatMap((end, k): Placed[] => {
+    const start = ends[k] ?? end;
+    const between = inStretch(input, start.u - start.lap / 2, end.u + end.lap / 2);
+    return own[k] ? [...between, own[k]] : between;
+  });
+}
+
+/** Pieces that a stretch takes at least: of n sheets n − 1 laps are lost. */
+const fewestPieces = (length: number, usable: number, lap: number): number =>
+  Math.max(1, Math.ceil((length - lap - DUST_MM) / (usable - lap)));
+
+type Stretch = { readonly from: number; readonly to: number; readonly usable: number; readonly lap: number };
+
+/**
+ * The fewest joints of a stretch, all as far forward as they may be at w = 0, as far aft at w = 1: joint k lies where
+ * all pieces before it and after it still come out of a sheet.
+ */
+export function evenPlaces({ from, to, usable, lap }: Stretch, w: number): number[] {
+  const count = fewestPieces(to - from, usable, lap);
+  const lowest = (k: number) => to - ((count - k) * (usable - lap) + lap / 2);
+  const highest = (k: number) => from + k * (usable - lap) + lap / 2;
+  return Array.from({ length: count - 1 }, (_, i) => lowest(i + 1) + w * (highest(i + 1) - lowest(i + 1)));
+}
+
+/** For one joint that is every place it can be. */
+function inStretch(input: PlacingInput, from: number, to: number): Placed[] {
+  const { usable, usual } = input;
+  const { lap } = usual;
+  if (fewestPieces(to - from, usable, lap) === 1) return [];
+  let best: { us: readonly number[]; score: number } = { us: [], score: Infinity };
+  for (let place = 0; place < PLACES; place++) {
+    const w = place / (PLACES - 1);
+    const us = evenPlaces({ from, to, usable, lap }, w);
+    // between equals the most even cut, which leaves the most useful offcuts
+    const score = us.reduce((sum, u) => sum + scoreOf(u, usual.width, input), 0) + Math.abs(w - 0.5);
+    if (score < best.score) best = { us, score };
+  }
+  return best.us.map((u) => ({ ...usual, u }));
+}
+
+/** From the middle of a joint to a frame's nearer face; nought where it stands there. */
+export const apart = ({ from, to }: Standing, u: number): number => Math.max(0, from - u, u - to);
+
+/** What the wishes that a joint leaves unmet cost. */
+function scoreOf(u: number, width: number, { bendAt, standing, mates, part }: Wishes): number {
+  const nearest = Math.min(Infinity, ...standing.map((frame) => apart(frame, u))) - width / 2;
+  const staggered = Math.min(Infinity, ...(mates?.us ?? []).map((mate) => Math.abs(mate - u)));
+  const short = (have: number, want: number) => (want > 0 ? Math.max(0, 1 - have / want) : 0);
+  return (
+    COST.nearFrame * short(nearest, part.clearOfFrames) +
+    COST.notStaggered * short(staggered, part.stagger) +
+    COST.inBend * bendAt(u) ** 2
+  );
+}

@@ -1,0 +1,160 @@
+/**
+ * Where the panels might be joined instead, so that fewer sheets do.
+ *
+ * Where a panel is joined is free within limits, and decides how well its pieces fit. Method: each panel's joints are
+ * slid together through their room, all panels by a sequence of low discrepancy (Roberts' R sequence), and each plan is
+ * laid out by a short search; then places near the best ones are tried. Of plans with as many sheets the one with the
+ * fewest wishes unmet is kept, then the denser one. Wishes stay wishes: what a sheet fewer costs of them is told.
+ * Repeatable by its seed and the number of plans tried; with a clock it ends by that.
+ */
+import { area, at, random } from '../geometry';
+import { jointsInPlaces, planJoints, type JointsAsked, type JointsFinding, type OwnJoint } from '../joints';
+import type { Panel } from '../panels';
+import type { Layout } from './layouts';
+import { nest } from './nest';
+import { listParts, nestBatches, type NestBatch, type PartInput } from './parts';
+import type { SheetsPart } from './schema';
+
+export type JointPlansInput = {
+  readonly panels: readonly Panel[];
+  readonly asked: JointsAsked;
+  readonly others: Omit<PartInput, 'jointed'>;
+  readonly sheets: Pick<SheetsPart, 'stock' | 'gap' | 'margin'>;
+};
+
+export type JointPlan = {
+  /** The joints, as a builder's own. */
+  readonly own: readonly OwnJoint[];
+  /** Of the skin's thickness. */
+  readonly sheetsUsed: number;
+  /** Parts that are on no sheet. */
+  readonly unplaced: number;
+  readonly density: number;
+  readonly unmet: readonly JointsFinding[];
+  /** How it is laid out. */
+  readonly layout: Layout;
+};
+
+export type JointPlans = {
+  /** As the joints are now, laid out as shortly as the others. */
+  readonly now: JointPlan | undefined;
+  /** Each takes fewer sheets than the one after it, or leaves fewer wishes unmet. */
+  readonly plans: readonly JointPlan[];
+  readonly tried: number;
+  /** No layout takes fewer: their area. */
+  readonly fewest: number;
+};
+
+export type JointPlansBudget = {
+  readonly seed: number;
+  readonly most: number;
+  readonly isOver?: () => boolean;
+  readonly onProgress?: (plans: JointPlans) => void;
+};
+
+/** Rounds of the search for each plan: laying down in a few orders, and some sweeps. */
+const ROUNDS = 40;
+/** Of the plans tried, so many first go through all the room. */
+const WIDE = 0.6;
+/** Then they are tried so near to the best ones, as a share of the room. */
+const NEAR = 0.12;
+
+export function findJointPlans(
+  input: JointPlansInput,
+  { seed, most, isOver = () => false, onProgress }: JointPlansBudget,
+): JointPlans {
+  const { panels, asked } = input;
+  const jointed = planJoints(panels, asked).value;
+  const movable = jointed.filter(
+    ({ panel, joints }) => joints.length > 0 && !asked.part.own.some((own) => own.panel === panel),
+  );
+  const now = tryPlan(input, asked.part.own, { seed, isOver });
+  let found: JointPlans = { now, plans: now ? [now] : [], tried: 0, fewest: now ? fewestByArea(now, input) : 0 };
+  const next01 = random(seed);
+  const known = new Map<JointPlan, readonly number[]>();
+  for (let k = 0; k < most && movable.length > 0 && !isOver() && !isBest(found); k++) {
+    const shares = k < WIDE * most ? spread(k, movable.length) : nearBest(found, known, next01, movable.length);
+    const byPanel = new Map(movable.map(({ panel }, i) => [panel, at(shares, i)]));
+    const own = jointsInPlaces(jointed, (panel) => byPanel.get(panel) ?? 0, asked);
+    const plan = tryPlan(input, own, { seed, isOver });
+    if (!plan) continue;
+    known.set(plan, shares);
+    found = { ...found, tried: k + 1, plans: kept([...found.plans, plan]) };
+    onProgress?.(found);
+  }
+  return found;
+}
+
+/** As few sheets as their area takes, and no wish unmet: there is nothing better. */
+const isBest = ({ plans, fewest }: JointPlans): boolean =>
+  plans.some(({ sheetsUsed, unplaced, unmet }) => unplaced === 0 && sheetsUsed <= fewest && unmet.length === 0);
+
+type Trying = { readonly seed: number; readonly isOver: () => boolean };
+
+function tryPlan(input: JointPlansInput, own: readonly OwnJoint[], { seed, isOver }: Trying): JointPlan | undefined {
+  const { panels, asked, others, sheets } = input;
+  const { value: jointed, findings } = planJoints(panels, { ...asked, part: { ...asked.part, own: [...own] } });
+  const batch = batchOf(nestBatches(listParts({ ...others, jointed }), sheets).value, asked.thickness);
+  if (!batch) return undefined;
+  const result = nest(batch.job, { seed, rounds: ROUNDS, isOver });
+  if (result.isCut) return undefined;
+  return {
+    own,
+    sheetsUsed: result.sheetsUsed,
+    unplaced: result.unplaced.length,
+    density: result.density,
+    unmet: findings.filter(({ severity }) => severity !== 'note'),
+    layout: { key: batch.key, result, isFinal: true },
+  };
+}
+
+const batchOf = (batches: readonly NestBatch[], thickness: number): NestBatch | undefined =>
+  batches.find((batch) => batch.thickness === thickness);
+
+function fewestByArea(plan: JointPlan, { panels, asked, others, sheets }: JointPlansInput): number {
+  const part = { ...asked.part, own: [...plan.own] };
+  const { value: jointed } = planJoints(panels, { ...asked, part });
+  const batch = batchOf(nestBatches(listParts({ ...others, jointed }), sheets).value, asked.thickness);
+  if (!batch) return 0;
+  const mm2 = batch.job.parts.reduce(
+    (sum, { outline, holes }) => sum + area(outline) - holes.reduce((all, hole) => all + area(hole), 0),
+    0,
+  );
+  const sheetMm2 = Math.max(
+    ...batch.job.sheets.map(({ width, height }) => (width - 2 * sheets.margin) * (height - 2 * sheets.margin)),
+  );
+  return Math.ceil(mm2 / sheetMm2);
+}
+
+/** Of plans that are no better in anything than another, one; the fewest sheets first. */
+function kept(plans: readonly JointPlan[]): JointPlan[] {
+  const sorted = [...plans].sort(
+    (a, b) => a.unplaced - b.unplaced || a.sheetsUsed - b.sheetsUsed || costOf(a) - costOf(b) || b.density - a.density,
+  );
+  const best: JointPlan[] = [];
+  for (const plan of sorted) if (best.every((other) => costOf(plan) < costOf(other))) best.push(plan);
+  return best;
+}
+
+/** A frame on a joint weighs as much as some wishes. */
+const STOP_WEIGHS = 5;
+const costOf = ({ unmet }: JointPlan): number =>
+  unmet.reduce((sum, { severity }) => sum + (severity === 'stop' ? STOP_WEIGHS : 1), 0);
+
+/** The R sequence: evenly over the room, whatever its number of directions. */
+function spread(k: number, directions: number): number[] {
+  let g = 1.5;
+  for (let n = 0; n < 40; n++) g = (1 + g) ** (1 / (directions + 1));
+  return Array.from({ length: directions }, (_, i) => (0.5 + (k + 1) * g ** -(i + 1)) % 1);
+}
+
+function nearBest(
+  { plans }: JointPlans,
+  known: ReadonlyMap<JointPlan, readonly number[]>,
+  next01: () => number,
+  directions: number,
+): number[] {
+  const from = plans.map((plan) => known.get(plan)).find((shares) => shares !== undefined);
+  if (!from) return Array.from({ length: directions }, next01);
+  return from.map((share) => Math.min(1, Math.max(0, share + NEAR * (2 * next01() - 1))));
+}
