@@ -12,7 +12,9 @@ import { Script } from 'node:vm';
 const path = (name) => fileURLToPath(new URL(`../${name}`, import.meta.url));
 const BUNDLE = path('cli/dist/kalo.cjs');
 // by command, as each compiles other things
-const COMMAND = ['lines', 'panels', 'frames', 'nest', 'timber', 'takeoff', 'export'].find((name) => name === process.argv[2]);
+const COMMAND = ['lines', 'panels', 'frames', 'nest', 'timber', 'takeoff', 'export'].find(
+  (name) => name === process.argv[2],
+);
 const CACHE = path(`cli/dist/${COMMAND ?? 'other'}-${process.version}-${process.arch}.cache`);
 const SOURCES = [path('core/src'), path('cli/src'), path('package-lock.json')];
 

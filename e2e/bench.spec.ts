@@ -54,10 +54,10 @@ test('frames on the strip: dragged, moved by keys, added, taken out, each one th
   await expect(markOf(page, 'Frame 1')).toBeVisible();
 });
 
-test('scarfs on the strip: one picked is picked on the panels', async ({ page }) => {
+test('joints on the strip: one picked is picked on the panels', async ({ page }) => {
   await openFrames(page);
   await page.keyboard.press('4');
-  const scarf = page.getByRole('group', { name: 'Scarfs along the boat' }).getByRole('button', { name: 'Bottom' });
+  const scarf = page.getByRole('group', { name: 'Joints along the boat' }).getByRole('button', { name: 'Bottom' });
   await scarf.press('Enter');
   await expect(scarf).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByRole('slider', { name: /^Tape along Bottom/ })).toBeVisible();

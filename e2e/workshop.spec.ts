@@ -44,9 +44,46 @@ test('a thicker skin: tighter bends are said, scarfs grow, frames shrink', async
   await page.keyboard.press('Enter');
   await expect(page.getByText(/sheet takes .* dry/).first()).toBeVisible();
   await page.getByRole('link', { name: /Joints/ }).click();
-  await expect(page.getByText('240 mm', { exact: true })).toBeVisible();
+  await expect(page.getByText('240 mm a joint', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: /Sheets/ }).click();
   await expect(page.getByText(/No sheet of 30 mm in stock/)).toBeVisible();
+});
+
+test('a joint is moved by its keys, becomes the builder’s, is judged, made a strap, and let go again', async ({
+  page,
+}) => {
+  await openStage(page, '4', 'Joints');
+  const joint = page.getByRole('slider', { name: 'Side, joint 1' });
+  await joint.focus();
+  const before = Number(await joint.getAttribute('aria-valuenow'));
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(joint).not.toHaveAttribute('aria-valuenow', String(before));
+  await page.getByLabel('From the fore end').fill('2510');
+  await page.keyboard.press('Enter');
+  // farther aft than one sheet reaches: the program joins the fore part once more, and this one is the second
+  await expect(page.getByRole('heading', { name: 'Side, joint 2' })).toBeVisible();
+  await expect(page.getByText(/It is where you put it|stands on the scarf/).first()).toBeVisible();
+  await page.getByLabel('This joint').click();
+  await page.getByRole('option', { name: 'Butt strap' }).click();
+  await expect(page.getByText('butt strap, yours 96 mm')).toBeVisible();
+  await expectNoFaults(page);
+  await page.getByRole('link', { name: /Sheets/ }).click();
+  await unfold(page, 'Parts to cut');
+  await expect(page.getByText('Side, strap').first()).toBeVisible();
+  await page.getByRole('link', { name: /Joints/ }).click();
+  await page.getByRole('slider', { name: 'Side, joint 2' }).press('Enter');
+  await page.getByRole('button', { name: 'Let the program place it' }).first().click();
+  await expect(page.getByRole('slider', { name: 'Side, joint 1' })).toHaveAttribute('aria-valuenow', String(before));
+});
+
+test('joints: places that take fewer sheets are looked for, and the search can be stopped', async ({ page }) => {
+  await openStage(page, '4', 'Joints');
+  await unfold(page, 'Fewer sheets by other joints');
+  await page.getByRole('button', { name: 'Look for fewer sheets' }).click();
+  await expect(page.getByText(/places? tried; as it is, 4 sheets/)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop here' }).click();
+  await expect(page.getByRole('button', { name: 'Look for fewer sheets' })).toBeEnabled();
 });
 
 test('sheets: a change of the margin lays out afresh, and what fits nowhere is said', async ({ page }) => {

@@ -12,11 +12,12 @@ import { marksOfFrame, type Frame, type Planked } from '../frames';
 import { SHEET_SIZE, type Panel, type SheetInStock } from '../panels';
 import type { JointsFinding, JointsResult } from './findings';
 import { judgeJoints } from './judge';
-import { lapOf, reachOf, widthOf } from './kinds';
+import { lapOf, reachOf, sizesOfJoint } from './kinds';
 import { matesAlong } from './mates';
+import { withoutJoint } from './own';
 import { cutPieces, jointAt, strapOf, type Joint, type Piece } from './pieces';
-import { evenPlaces, placeJoints, type Placed, type Standing } from './placing';
-import type { JointKind, JointsPart, OwnJoint } from './schema';
+import { aroundOf, evenPlaces, placeJoints, type Placed, type Standing } from './placing';
+import type { JointsPart, OwnJoint } from './schema';
 
 /** A strap that is cut from plywood. */
 export type Strap = { readonly id: string; readonly name: string; readonly outline: Outline };
@@ -51,9 +52,7 @@ export function jointsInPlaces(
     const own = part.own.filter((joint) => joint.panel === panel);
     if (joints.length === 0 || own.length > 0) return own;
     return evenPlaces({ from: 0, to: length, usable, lap }, shareOf(panel)).map((at, k): OwnJoint => ({
-      ...{ id: `${panel}.joint.${k + 1}`, panel, kind: part.kind },
-      // to a hundredth, so that it is read as it is
-      at: Math.round(at * 100) / 100,
+      ...{ id: `${panel}.joint.${k + 1}`, panel, at, kind: part.kind },
     }));
   });
 }
@@ -124,10 +123,7 @@ function jointPanel(
     return { panel: id, name, spansCentreline, joints: [], pieces, straps: [], length };
   }
   const where = { stage: 'joints', panel: id } as const;
-  const sizes = (kind: JointKind) => ({
-    ...{ kind, lap: lapOf(kind, part, thickness), width: widthOf(kind, part, thickness) },
-  });
-  const usual = sizes(part.kind);
+  const usual = sizesOfJoint(part.kind, part, thickness);
   const usable = sheet.width - 2 * sheet.margin;
   const depth = box.maxY - box.minY;
   if (depth > sheet.height - 2 * sheet.margin) {
@@ -142,10 +138,11 @@ function jointPanel(
   const own = part.own
     .filter((joint) => joint.panel === id)
     .flatMap((joint): Placed[] => {
-      if (joint.at > 0 && joint.at < length) return [{ ...sizes(joint.kind), u: joint.at, own: joint.id }];
+      if (joint.at > 0 && joint.at < length)
+        return [{ ...sizesOfJoint(joint.kind, part, thickness), u: joint.at, own: joint.id }];
       const remedy = {
         label: 'Take it out',
-        edits: [{ path: ['joints', 'own'], value: part.own.filter((other) => other.id !== joint.id) }],
+        edits: [{ path: ['joints', 'own'], value: withoutJoint(part.own, joint.id) }],
       };
       const data = { panel: name, uMm: joint.at, lengthMm: length };
       findings.push({ severity: 'check', code: 'joint-off-panel', where, data, remedies: [remedy] });
@@ -165,7 +162,14 @@ function jointPanel(
     part,
   };
   const placed = placeJoints({ ...wishes, length, usable: isHopeless ? Infinity : usable, own, usual });
-  const joints = placed.map((one, k) => jointAt(panel, one, before + k, part));
+  const joints = placed.map((one, k) =>
+    jointAt(
+      panel,
+      { ...one, key: one.own ?? String(k + 1), around: aroundOf(one.u, one.width, wishes) },
+      before + k,
+      part,
+    ),
+  );
   findings.push(...judgeJoints({ ...wishes, panel, joints, all: part }));
   const straps = part.strapIsSolid ? [] : strapsOf(panel, joints, part.strapShort);
   return { panel: id, name, spansCentreline, joints, pieces: cutPieces(panel, joints), straps, length };

@@ -2,6 +2,7 @@
 import type { Panel } from '../panels';
 import type { JointsFinding } from './findings';
 import { KIND_WORDS, reachOf } from './kinds';
+import { withoutJoint } from './own';
 import type { Joint } from './pieces';
 import { apart, DUST_MM, type Wishes } from './placing';
 import type { JointsPart } from './schema';
@@ -57,5 +58,5 @@ function judgeJoint(joint: Joint, { panel, bendAt, standing, mates, part, all }:
 /** The joint goes where it is best by itself. */
 const letGo = (id: string, { own }: Pick<JointsPart, 'own'>) => ({
   label: 'Let the program place it',
-  edits: [{ path: ['joints', 'own'], value: own.filter((joint) => joint.id !== id) }],
+  edits: [{ path: ['joints', 'own'], value: withoutJoint(own, id) }],
 });

@@ -13,6 +13,7 @@ import {
 import { applyEdits, createDerive, demoProject, sentence } from '../project';
 import { planJoints } from './joint';
 import { lapOf, widthOf } from './kinds';
+import { changedJoint, oneMoreJoint, roomOfJoint, withoutJoint } from './own';
 import { placeJoints } from './placing';
 import { JOINT_KINDS, jointsAtFirst, type JointKind, type JointsPart } from './schema';
 import { shortestTongue, tongueEdge, unlikeBy, type TongueLine } from './tongues';
@@ -201,6 +202,27 @@ describe('a builder’s own joints', () => {
     }
     expect(plan({ own: own(2186) }).value[1]!.joints).toHaveLength(1);
     expect(plan({ own: own(300) }).value[1]!.joints).toHaveLength(2);
+  });
+  it('may be moved as far as both pieces beside them come out of a sheet, and no farther', () => {
+    const side = plan({}).value[1]!;
+    const [low, high] = roomOfJoint(side, side.joints[0]!, 2424);
+    expect(high).toBeCloseTo(2424 - 24, 6);
+    expect(low).toBeCloseTo(side.length - 2424 + 24, 6);
+    for (const [at, joints] of [
+      [low, 1],
+      [high, 1],
+      [low - 1, 2],
+      [high + 1, 2],
+    ] as const) {
+      const moved = changedJoint([], side, side.joints[0]!, { at });
+      expect(plan({ own: moved }).value[1]!.joints).toHaveLength(joints);
+    }
+  });
+  it('one more comes into the longest piece, and is taken out again', () => {
+    const side = plan({}).value[1]!;
+    const own = oneMoreJoint(oneMoreJoint([], side, 'scarf'), side, 'strap');
+    expect(new Set(own.map(({ id }) => id)).size).toBe(2);
+    expect(withoutJoint(own, own[0]!.id)).toEqual([own[1]]);
   });
   it('may be of another kind than the boat’s', () => {
     const side = plan({ own: own(2186, 'strap') }).value[1]!;

@@ -35,3 +35,8 @@ export const KIND_WORDS: Readonly<Record<JointKind, string>> = {
   tongues: 'tongued joint',
   bought: 'bought joint',
 };
+
+/** Both at once, with the kind. */
+export const sizesOfJoint = (kind: JointKind, sizes: Sizes, thickness: number) => ({
+  ...{ kind, lap: lapOf(kind, sizes, thickness), width: widthOf(kind, sizes, thickness) },
+});

@@ -18,7 +18,7 @@ import {
 import type { DrawnPath } from '../formats';
 import type { Panel } from '../panels';
 import { reachOf } from './kinds';
-import type { Placed } from './placing';
+import type { Around, Placed } from './placing';
 import type { JointsPart } from './schema';
 import { tongueEdge, type TongueLine } from './tongues';
 
@@ -29,6 +29,9 @@ export type Piece = {
 };
 
 export type Joint = Placed & {
+  /** Among its panel's: the builder's own by its id, others by their number. */
+  readonly key: string;
+  readonly around: Around;
   /** The panel's lower and upper edge there, and the depth between them. */
   readonly low: number;
   readonly high: number;
@@ -38,7 +41,12 @@ export type Joint = Placed & {
 };
 
 /** The joint as it is cut: tongues become none where the panel is too narrow for them. */
-export function jointAt(panel: Panel, placed: Placed, number: number, part: JointsPart): Joint {
+export function jointAt(
+  panel: Panel,
+  placed: Placed & Pick<Joint, 'around' | 'key'>,
+  number: number,
+  part: JointsPart,
+): Joint {
   const edges = edgesAt(panel.outline, placed.u);
   const line: TongueLine = {
     ...{ u: placed.u, low: edges.low, high: edges.high, number },

@@ -8,6 +8,12 @@
  */
 import type { JointKind, JointsPart } from './schema';
 
+/** What is near a joint: of the frames the nearest and how far its face is off, of the neighbour's joints likewise. */
+export type Around = {
+  readonly frame?: { readonly name: string; readonly clearMm: number };
+  readonly mate?: { readonly name: string; readonly mm: number };
+};
+
 /** A joint before it is cut. `lap` is lost of the sheets' length, `width` taken up along the panel. */
 export type Placed = {
   readonly u: number;
@@ -94,6 +100,16 @@ function inStretch(input: PlacingInput, from: number, to: number): Placed[] {
 
 /** From the middle of a joint to a frame's nearer face; nought where it stands there. */
 export const apart = ({ from, to }: Standing, u: number): number => Math.max(0, from - u, u - to);
+
+/** The nearest frame and the nearest of the neighbour's joints. */
+export function aroundOf(u: number, width: number, { standing, mates }: Wishes): Around {
+  const [frame] = [...standing].sort((a, b) => apart(a, u) - apart(b, u));
+  const nearest = Math.min(Infinity, ...(mates?.us ?? []).map((mate) => Math.abs(mate - u)));
+  return {
+    ...(frame && { frame: { name: frame.label, clearMm: Math.max(0, apart(frame, u) - width / 2) } }),
+    ...(mates && nearest < Infinity && { mate: { name: mates.name, mm: nearest } }),
+  };
+}
 
 /** What the wishes that a joint leaves unmet cost. */
 function scoreOf(u: number, width: number, { bendAt, standing, mates, part }: Wishes): number {

@@ -13,3 +13,4 @@ export type { SheetCount } from './tally';
 export { listed } from './judge';
 export { sheetsStage } from './stage';
 export { pieceOfThing, pieceThing, sheetOfThing, sheetThing } from './things';
+export { findJointPlans, jointPlansInput, type JointPlan, type JointPlans } from './joint-plans';

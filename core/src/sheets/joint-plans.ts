@@ -8,8 +8,17 @@
  * Repeatable by its seed and the number of plans tried; with a clock it ends by that.
  */
 import { area, at, random } from '../geometry';
-import { jointsInPlaces, planJoints, type JointsAsked, type JointsFinding, type OwnJoint } from '../joints';
-import type { Panel } from '../panels';
+import {
+  jointsInPlaces,
+  planJoints,
+  sheetForSkin,
+  type JointsAsked,
+  type JointsFinding,
+  type JointsPart,
+  type OwnJoint,
+} from '../joints';
+import type { FramesValue } from '../frames';
+import type { Panel, PanelsPart, PanelsValue } from '../panels';
 import type { Layout } from './layouts';
 import { nest } from './nest';
 import { listParts, nestBatches, type NestBatch, type PartInput } from './parts';
@@ -20,6 +29,29 @@ export type JointPlansInput = {
   readonly asked: JointsAsked;
   readonly others: Omit<PartInput, 'jointed'>;
   readonly sheets: Pick<SheetsPart, 'stock' | 'gap' | 'margin'>;
+};
+
+/** What is looked at, of a project and what its stages made of it. */
+export function jointPlansInput({ project, values }: JointPlansWhole): JointPlansInput {
+  const { thickness, transomThickness } = project.panels;
+  const { stock, gap, margin } = project.sheets;
+  const { frames, girders, planked } = values.frames;
+  const sheet = sheetForSkin({ stock, margin }, thickness);
+  return {
+    panels: values.panels.panels,
+    asked: { frames, thickness, sheet, part: project.joints, ...(planked && { planked }) },
+    others: { transoms: values.panels.transoms, frames, girders, thickness, transomThickness },
+    sheets: { stock, gap, margin },
+  };
+}
+
+type JointPlansWhole = {
+  readonly project: {
+    readonly panels: Pick<PanelsPart, 'thickness' | 'transomThickness'>;
+    readonly joints: JointsPart;
+    readonly sheets: SheetsPart;
+  };
+  readonly values: { readonly panels: PanelsValue; readonly frames: FramesValue };
 };
 
 export type JointPlan = {

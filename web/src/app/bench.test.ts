@@ -60,7 +60,7 @@ describe('how a stage stands', () => {
     expect(selectStatus(state())).toMatchObject({
       panels: '3 shapes',
       frames: '3 frames',
-      joints: '4 scarfs',
+      joints: '4 joints',
       sheets: 'not laid out yet',
     });
     expect(selectStatus(state())?.lines).toMatch(/^worst point \d\.\d mm off fair$/);

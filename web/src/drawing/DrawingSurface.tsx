@@ -41,6 +41,8 @@ type Props = {
   readonly corner?: ReactNode;
   /** So many px high, where the page scrolls; as high as its place unless given. */
   readonly tall?: number | undefined;
+  /** There are things in it that take the keys: then it is a group of these, not one picture. */
+  readonly hasHandles?: true;
   /** Room within the bounds in which nothing is drawn. */
   readonly free?: WorldBox | undefined;
   /** Keys pressed while the drawing has the focus; it can have it only where this is given. */
@@ -53,7 +55,7 @@ type Props = {
 const BORDER = 44;
 
 export function DrawingSurface(props: Props) {
-  const { label, bounds, of, children, corner, free, tall, onKeyDown, onPlace, onPoint } = props;
+  const { label, bounds, of, children, corner, free, tall, hasHandles, onKeyDown, onPlace, onPoint } = props;
   const box = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const { width, height } = useSize(box);
@@ -104,7 +106,7 @@ export function DrawingSurface(props: Props) {
     >
       <svg
         ref={svg}
-        role="img"
+        role={hasHandles ? 'group' : 'img'}
         aria-label={label}
         width={width}
         height={height}

@@ -3,7 +3,15 @@ import { createDerive, type Derived, type Project } from '@kalotrope/core/projec
 import { cardModel, type CardModel, type CardOptions } from '@kalotrope/core/exchange';
 import type { LinesTable } from '@kalotrope/core/lines';
 import { findRemedies, type PanelRemedy } from '@kalotrope/core/panels';
-import { faultsOf, nest, type NestJob, type NestResult } from '@kalotrope/core/sheets';
+import {
+  faultsOf,
+  findJointPlans,
+  jointPlansInput,
+  nest,
+  type JointPlans,
+  type NestJob,
+  type NestResult,
+} from '@kalotrope/core/sheets';
 
 import type { TileLayout } from '@kalotrope/core/formats';
 import type { CardPdf, ExportAsk, ExportFrom, ExportList } from './exports';
@@ -11,6 +19,8 @@ import { takeBytes } from './take';
 
 export type NestInput = { readonly job: NestJob; readonly seed: number; readonly seconds: number };
 export type NestProgress = { readonly result: NestResult; readonly round: number };
+
+export type JointPlansAsk = { readonly project: Project; readonly seed: number; readonly seconds: number };
 
 const derive = createDerive();
 
@@ -47,7 +57,18 @@ export const JOBS = {
     if (faults.length > 0) throw new Error(`The layout found breaks its own rules: ${faults[0]}`);
     return result;
   },
+  /** Where the panels might be joined instead, so that fewer sheets do. */
+  jointPlans: ({ project, seed, seconds }: JointPlansAsk, onProgress: (plans: JointPlans) => void): JointPlans => {
+    const start = performance.now();
+    const { panels, frames } = createDerive()(project);
+    const input = jointPlansInput({ project, values: { panels: panels.value, frames: frames.value } });
+    const isOver = () => performance.now() - start > seconds * 1000;
+    return findJointPlans(input, { seed, most: MOST_PLANS, isOver, onProgress });
+  },
 };
+
+/** More than are tried in the longest time that is asked for. */
+const MOST_PLANS = 400;
 
 export type JobName = keyof typeof JOBS;
 export type JobInput<K extends JobName> = Parameters<(typeof JOBS)[K]>[0];

@@ -8,7 +8,7 @@ import { useAppSelector } from '../../state/store';
 import { drawSoon } from './quality';
 
 /** What lies on the skin: the joints of its panels, or the holes by which they are stitched. */
-export type SkinMark = 'joints' | 'holes';
+export type SkinMark = 'laps' | 'holes';
 
 type Props = { readonly marks: SkinMark; readonly panels: readonly Panel[] };
 
@@ -36,7 +36,7 @@ function useOnSkin(marks: SkinMark, panels: readonly Panel[]) {
   const made = useMemo(() => {
     const ofPanel = (panel: Panel) => jointed?.find((other) => other.panel === panel.id)?.joints ?? [];
     const runs =
-      marks === 'joints'
+      marks === 'laps'
         ? panels.flatMap((panel) =>
             ofPanel(panel).flatMap(({ u, width, low, high }) =>
               [-width / 2, width / 2].map((d) => lineOn(panel, [u + d, low], [u + d, high], ACROSS)),
