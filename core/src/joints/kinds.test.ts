@@ -218,6 +218,14 @@ describe('a builder’s own joints', () => {
       expect(plan({ own: moved }).value[1]!.joints).toHaveLength(joints);
     }
   });
+  it('is one joint still when it is moved twice before the panel is seen anew', () => {
+    const side = plan({}).value[1]!;
+    const once = changedJoint([], side, side.joints[0]!, { at: 2100 });
+    expect(changedJoint(once, side, side.joints[0]!, { at: 2200 })).toEqual([{ ...once[0], at: 2200 }]);
+    // but another joint, which the program placed before it, is another
+    const far = plan({ own: once.map((own) => ({ ...own, at: 2600 })) }).value[1]!;
+    expect(changedJoint(once, far, far.joints[0]!, { at: 1300 }).map(({ at }) => at)).toEqual([2100, 1300]);
+  });
   it('one more comes into the longest piece, and is taken out again', () => {
     const side = plan({}).value[1]!;
     const own = oneMoreJoint(oneMoreJoint([], side, 'scarf'), side, 'strap');

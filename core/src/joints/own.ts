@@ -10,12 +10,23 @@ type Change = { readonly at?: number; readonly kind?: JointKind };
 /** Nearer to a panel's end there is no joint. */
 const FROM_END_MM = 10;
 
-/** The joint put elsewhere or made of another kind; one that the program placed becomes the builder's own. */
-export function changedJoint(own: Own, { panel, length }: JointedPanel, joint: Joint, change: Change): OwnJoint[] {
-  const place = Math.min(length - FROM_END_MM, Math.max(FROM_END_MM, change.at ?? joint.u));
-  const next = { panel, at: place, kind: change.kind ?? joint.kind };
-  if (joint.own === undefined) return [...own, { id: freeId(own, panel), ...next }];
-  return own.map((other) => (other.id === joint.own ? { ...other, ...next } : other));
+/**
+ * The joint put elsewhere or made of another kind; one that the program placed becomes the builder's own. It may have
+ * become so a moment ago, which the panel that is seen does not show yet: then that one is changed.
+ */
+export function changedJoint(
+  own: Own,
+  { panel, joints, length }: JointedPanel,
+  joint: Joint,
+  change: Change,
+): OwnJoint[] {
+  const at = Math.min(length - FROM_END_MM, Math.max(FROM_END_MM, change.at ?? joint.u));
+  const next = { panel, at, kind: change.kind ?? joint.kind };
+  const first = `${panel}.joint.${joint.key}`;
+  const isSeen = joints.some((other) => other.own === first);
+  const id = joint.own ?? (isSeen ? freeId(own, panel) : first);
+  if (own.some((other) => other.id === id)) return own.map((other) => (other.id === id ? { id, ...next } : other));
+  return [...own, { id, ...next }];
 }
 
 /** How far a joint can be moved with both pieces beside it still coming out of a sheet of this usable length. */
@@ -28,8 +39,9 @@ export function roomOfJoint({ joints, length }: JointedPanel, joint: Joint, usab
   return [Math.max(low, (before?.u ?? 0) + FROM_END_MM), Math.min(high, (after?.u ?? length) - FROM_END_MM)];
 }
 
-/** Id of the joint that was changed. */
-export const idOfChanged = (joint: Joint, own: Own): string => joint.own ?? own[own.length - 1]?.id ?? joint.key;
+/** Id of the joint that was changed: of the list before, or the last of the list after. */
+export const idOfChanged = ({ own, key }: Joint, panel: string, after: Own): string =>
+  own ?? after.find(({ id }) => id === `${panel}.joint.${key}`)?.id ?? after[after.length - 1]?.id ?? key;
 
 /** One more in the middle of the longest piece. */
 export function oneMoreJoint(own: Own, { panel, joints, length }: JointedPanel, kind: JointKind): OwnJoint[] {

@@ -93,7 +93,7 @@ function useHold(panel: JointedPanel, joint: Joint, px: number) {
     const at = Math.min(high, Math.max(low, wanted));
     const value = changedJoint(project.joints.own, panel, joint, { at });
     dispatch(edited({ label: `${panel.name}: joint moved`, gesture, edits: [{ path: ['joints', 'own'], value }] }));
-    dispatch(picked(jointThing(panel.panel, idOfChanged(joint, value))));
+    dispatch(picked(jointThing(panel.panel, idOfChanged(joint, panel.panel, value))));
   };
   const end = () => {
     drag.current = null;

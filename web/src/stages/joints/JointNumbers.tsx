@@ -31,7 +31,7 @@ export function JointNumbers({ panel, joint }: Props) {
   const put = (label: string, value: readonly OwnJoint[]) => {
     dispatch(edited({ label, edits: [{ path: ['joints', 'own'], value: [...value] }] }));
     // still the same one, though there may be more joints now
-    dispatch(picked(jointThing(panel.panel, idOfChanged(joint, value))));
+    dispatch(picked(jointThing(panel.panel, idOfChanged(joint, panel.panel, value))));
   };
   const { frame, mate } = joint.around;
   const shown = (mm: number) => formatWithUnit(mm, notation);
