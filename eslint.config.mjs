@@ -104,6 +104,11 @@ const INLINE_MEMORY = {
   message: 'What is remembered is a function of its arguments alone: name it at the top of the file.',
 };
 
+/** Words that are a stage's name and mean something else in a folder: there frames are of timber. */
+const OTHER_MEANING = { frames: ['timber'] };
+
+const othersOf = (name) => STAGES.filter((other) => other !== name && !OTHER_MEANING[name]?.includes(other));
+
 /** Outside its two folders a stage's name is no literal. Tests and the frozen steps of old versions may say it. */
 const stageNames = [
   {
@@ -119,7 +124,7 @@ const stageNames = [
         'error',
         {
           ...STAGE_LITERAL,
-          selector: `:not(TSLiteralType) > Literal[value=/^(${STAGES.filter((other) => other !== name).join('|')})$/]`,
+          selector: `:not(TSLiteralType) > Literal[value=/^(${othersOf(name).join('|')})$/]`,
         },
         INLINE_MEMORY,
       ],

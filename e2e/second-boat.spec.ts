@@ -122,7 +122,7 @@ test('what the browser prints of each stage are its sheets, on the paper of the 
     ['2', 'Panels', 'Transom, 1 to cut'],
     ['3', 'Frames', 'from the stem'],
     ['4', 'Joints', 'distances from the fore end'],
-    ['6', 'Epoxy & glass', 'to buy'],
+    ['7', 'Epoxy & glass', 'to buy'],
   ] as const) {
     await page.keyboard.press('Escape');
     await page.keyboard.press(key);

@@ -30,7 +30,8 @@ for (const [key, name] of [
   ['3', 'frames'],
   ['4', 'joints'],
   ['5', 'sheets'],
-  ['6', 'epoxy'],
+  ['6', 'timber'],
+  ['7', 'epoxy'],
 ] as const) {
   await page
     .locator('main')

@@ -97,8 +97,29 @@ test('sheets: a change of the margin lays out afresh, and what fits nowhere is s
   await expect(page.getByText(/Transom fits on no sheet of 9 mm/)).toBeHidden();
 });
 
+test('timber: the members are planned on sticks; a rail of one’s own is scarfed, and said to be too long where not', async ({
+  page,
+}) => {
+  await openStage(page, '6', 'Timber');
+  await expect(page.getByText('No other plan takes less.')).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Sticks with what is cut from them' })).toBeVisible();
+  await unfold(page, 'Pieces of your own');
+  await page.getByRole('button', { name: 'Add a long piece' }).click();
+  await page.getByLabel('Length', { exact: true }).fill('5300');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^\d: 40 mm × 20 mm/).first()).toBeVisible();
+  await unfold(page, 'All long pieces');
+  await page.getByRole('button', { name: 'Piece 1' }).click();
+  await expect(page.getByText('Scarf of number 2 at')).toBeVisible();
+  await expectNoFaults(page);
+  await page.getByLabel('May be scarfed').click();
+  await expect(page.getByText(/Piece 1 is 5300 mm long, the longest stick 4800 mm/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: false }).first().click();
+  await expect(page.getByText(/Piece 1 is 5300 mm long/)).toBeHidden();
+});
+
 test('epoxy: rates are the builder’s; a bad figure is refused and the old one kept', async ({ page }) => {
-  await openStage(page, '6', 'Epoxy & glass');
+  await openStage(page, '7', 'Epoxy & glass');
   const total = page.getByText('Epoxy, mixed').locator('..');
   const before = await total.textContent();
   await unfold(page, 'Rates');
@@ -156,7 +177,7 @@ test('the dark shade holds its contrast, and a phone’s width does not scroll s
   await page.waitForTimeout(1500); // colours change over a quarter of a second, drawn in software
   await expectNoFaults(page);
   await page.setViewportSize({ width: 390, height: 780 });
-  for (const key of ['1', '2', '6']) {
+  for (const key of ['1', '2', '7']) {
     await page.keyboard.press(key);
     await page.waitForTimeout(300);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);

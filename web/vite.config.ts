@@ -26,7 +26,7 @@ const offline = VitePWA({
     ],
   },
   workbox: {
-    globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
+    globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm}'],
     maximumFileSizeToCacheInBytes: 4_000_000,
     navigateFallback: '/index.html',
     navigateFallbackAllowlist: PLACES,

@@ -17,7 +17,8 @@ export function createApp(folder: string): Express {
         useDefaults: false,
         directives: {
           'default-src': ["'self'"],
-          'script-src': ["'self'"],
+          // the solver of linear programs is compiled code of our own origin; scripts are never made at run time
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
           'worker-src': ["'self'"],
           // the interface's styles are made at run time; scripts never are
           'style-src': ["'self'", "'unsafe-inline'"],

@@ -15,8 +15,17 @@ import { linesStage } from '../lines';
 import { panelsStage, type Panel } from '../panels';
 import { sheetsStage } from '../sheets';
 import type { Constants, FindingOf, Marks, Remember } from '../stage';
+import { timberStage } from '../timber';
 
-export const STAGES = [linesStage, panelsStage, framesStage, jointsStage, sheetsStage, epoxyStage] as const;
+export const STAGES = [
+  linesStage,
+  panelsStage,
+  framesStage,
+  jointsStage,
+  sheetsStage,
+  timberStage,
+  epoxyStage,
+] as const;
 
 type Listed = (typeof STAGES)[number];
 export type StageName = Listed['name'];

@@ -1,8 +1,25 @@
-/** The usual settings of timber. */
+/** The usual settings of timber. A builder's own live in the project. */
 import { house } from '../stage';
 
+export const KERF = house(3, 'mm', 'a hand-held circular saw, or a bandsaw and the plane after it');
+export const SCARF_RATIO = house(12, 'mm/mm', 'scarf of timber under load, over its thickness');
+export const STOCK_LENGTHS = house(
+  [2400, 3000, 3600, 4200, 4800],
+  'mm',
+  'lengths in which planed timber is often sold',
+);
+export const BEND_RATIO = house(
+  120,
+  'mm/mm',
+  'least radius over thickness of dry straight-grained timber; 100 to 150 by the kind of wood: bend a trial piece',
+);
 export const MATES_APART = house(
   600,
   'mm',
   'scarfs of one run on the two sides of a boat, so that neither side is soft',
+);
+export const CLEAR_OF_BEND = house(
+  300,
+  'mm',
+  'a scarf is stiffer than the timber beside it: none so near to the hardest bend',
 );

@@ -33,11 +33,12 @@ export type TimberPlan = {
 
 export type TimberResult =
   | { readonly ok: true; readonly plan: TimberPlan }
-  /** A run that cannot be had from this stock, and why. */
-  | { readonly ok: false; readonly problem: string };
+  /** Runs that cannot be had from this stock, and why. */
+  | { readonly ok: false; readonly problem: string; readonly runs: readonly string[] };
 
 type Budget = {
-  readonly solve: LinearSolver;
+  /** Without one the bound is that of the timber's length alone, and plans are proven only by reaching it. */
+  readonly solve?: LinearSolver;
   /** For all sections together; repeatable only where they suffice. */
   readonly seconds: number;
   /** Of the search. */
@@ -66,7 +67,7 @@ export function planTimber(job: TimberJob, budget: Budget): TimberResult {
       { job, sticks, runs: mine },
       { ...budget, seconds: share, ...(gone && { gone: () => gone() - began }) },
     );
-    if (typeof result === 'string') return { ok: false, problem: result };
+    if (typeof result === 'string') return { ok: false, problem: result, runs: mine.map(({ id }) => id) };
     plans.push(result);
   }
   return { ok: true, plan: wholePlan(job, plans) };
@@ -107,6 +108,7 @@ function planSection(section: Section, { solve, seconds, rounds, gone = () => 0 
   const wanted = wantedOf(section);
   if (typeof wanted === 'string') return wanted;
   const master = masterOf(section, wanted);
+  if (!solve) return withoutSolver({ section, wanted, master }, rounds);
   const generated = generate(master, { solve, seconds, isOver: () => gone() > WAYS_SHARE * seconds });
   if (generated.bound === undefined) return tooFew(section);
   const prices = sticks.map(priceOf);
@@ -120,6 +122,19 @@ function planSection(section: Section, { solve, seconds, rounds, gone = () => 0 
   if (!best) return tooFew(section);
   const cost = costOf(best);
   return { ...written(best, section, wanted), cost, bound: Math.min(settled.bound, cost) };
+}
+
+type Unsolved = { readonly section: Section; readonly wanted: readonly Wanted[]; readonly master: Master };
+
+function withoutSolver({ section, wanted, master }: Unsolved, rounds: number): SectionPlan | string {
+  const { job, sticks } = section;
+  const length = master.restWanted + master.pieces.reduce((sum, piece) => sum + piece.wanted * piece.length, 0);
+  const least = length * Math.min(...sticks.map((stick) => priceOf(stick) / stick.length));
+  const bound = nextCost(least, sticks.map(priceOf));
+  const found = searchPlan({ kerf: job.kerf, sticks, wanted, bound, rounds, isOver: () => false });
+  if (!found) return tooFew(section);
+  const cost = costOf(found);
+  return { ...written(found, section, wanted), cost, bound: Math.min(bound, cost) };
 }
 
 const tooFew = ({ sticks, runs }: Section): string =>

@@ -8,9 +8,18 @@ import { jointsEntry } from '../stages/joints/entry';
 import { linesEntry } from '../stages/lines/entry';
 import { panelsEntry } from '../stages/panels/entry';
 import { sheetsEntry } from '../stages/sheets/entry';
+import { timberEntry } from '../stages/timber/entry';
 import { makeBench } from '../state/bench';
 import type { StageEntry } from '../state/stage-entry';
 
-const ENTRIES: readonly StageEntry[] = [linesEntry, panelsEntry, framesEntry, jointsEntry, sheetsEntry, epoxyEntry];
+const ENTRIES: readonly StageEntry[] = [
+  linesEntry,
+  panelsEntry,
+  framesEntry,
+  jointsEntry,
+  sheetsEntry,
+  timberEntry,
+  epoxyEntry,
+];
 
 export const bench = makeBench(STAGES.flatMap(({ name }) => ENTRIES.find(({ stage }) => stage === name) ?? []));

@@ -12,6 +12,7 @@ import {
   type NestJob,
   type NestResult,
 } from '@kalotrope/core/sheets';
+import { planTimber, type TimberJob, type TimberResult } from '@kalotrope/core/timber';
 
 import type { TileLayout } from '@kalotrope/core/formats';
 import type { CardPdf, ExportAsk, ExportFrom, ExportList } from './exports';
@@ -21,6 +22,8 @@ export type NestInput = { readonly job: NestJob; readonly seed: number; readonly
 export type NestProgress = { readonly result: NestResult; readonly round: number };
 
 export type JointPlansAsk = { readonly project: Project; readonly seed: number; readonly seconds: number };
+
+export type TimberAsk = { readonly job: TimberJob; readonly seconds: number };
 
 const derive = createDerive();
 
@@ -65,7 +68,16 @@ export const JOBS = {
     const isOver = () => performance.now() - start > seconds * 1000;
     return findJointPlans(input, { seed, most: MOST_PLANS, isOver, onProgress });
   },
+  /** What sticks to buy, by a solver that is fetched when it is first asked for. */
+  timber: async ({ job, seconds }: TimberAsk): Promise<TimberResult> => {
+    const start = performance.now();
+    const solve = await (await import('./load-solver')).loadSolver();
+    const gone = () => (performance.now() - start) / 1000;
+    return planTimber(job, { solve, seconds, rounds: TIMBER_ROUNDS, gone });
+  },
 };
+
+const TIMBER_ROUNDS = 20_000;
 
 /** More than are tried in the longest time that is asked for. */
 const MOST_PLANS = 400;

@@ -1,0 +1,83 @@
+/** Timber on paper: what to buy, what to cut from each stick, and where the scarfs fall. */
+import {
+  innerBox,
+  pageOnItsSide,
+  sheetsOf,
+  tablePages,
+  type PaperSheets,
+  type SheetHead,
+  type SheetTable,
+} from '../formats';
+import { formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
+import { planOf } from './judge';
+import { sectionOfStick } from './runs';
+import type { TimberPlan } from './solve';
+import type { TimberValue, TimberWhole } from './stage';
+
+export type TimberOnPaper = TimberWhole & { readonly sheetHead: SheetHead };
+
+export function timberSheets({ values, found, sheetHead: head }: TimberOnPaper): PaperSheets[] {
+  const { timber } = values;
+  if (timber.runs.length === 0) return [];
+  const plan = planOf(timber, found.timber);
+  const inner = innerBox(pageOnItsSide(head.paper));
+  const tables = plan
+    ? [toBuy(timber, plan, head.notation), cutList(timber, plan, head.notation), scarfs(timber, plan, head.notation)]
+    : [allRuns(timber, head.notation)];
+  const sheet = {
+    ...{ name: 'timber-sheet', title: 'Timber, to print', part: 'Timber', hand: 'both sides' },
+    ...{ material: 'straight grain, few knots; long rips on a guided track, never freehand', scale: 'no drawing' },
+  };
+  const some = tables.filter(({ rows }) => rows.length > 0);
+  return [sheetsOf(head, sheet, tablePages(some, { first: inner, later: inner }))];
+}
+
+const allRuns = ({ runs }: TimberValue, notation: Notation): SheetTable => ({
+  columns: [
+    { head: `piece, in ${unitLabel(notation)}` },
+    ...['how many', 'width', 'depth', 'length'].map((head) => ({ head, isFigure: true })),
+  ],
+  rows: runs.map(({ name, qty, width, depth, length }) => [
+    ...[name, String(qty)],
+    ...[width, depth, length].map((mm) => formatFine(mm, notation)),
+  ]),
+});
+
+const toBuy = ({ runs, job }: TimberValue, { bought }: TimberPlan, notation: Notation): SheetTable => ({
+  columns: [{ head: 'to buy' }, { head: 'length', isFigure: true }, { head: 'how many', isFigure: true }],
+  rows: bought.flatMap(({ stock, qty }) => {
+    const stick = job.stock.find(({ id }) => id === stock);
+    const section = sectionOfStick(runs, job, stock, notation);
+    return stick ? [[section, formatWithUnit(stick.length, notation), String(qty)]] : [];
+  }),
+});
+
+const cutList = ({ runs, job }: TimberValue, { sticks }: TimberPlan, notation: Notation): SheetTable => ({
+  columns: [
+    { head: 'stick' },
+    { head: 'section' },
+    { head: `of, ${unitLabel(notation)}`, isFigure: true },
+    { head: 'cut from it, in this order' },
+    { head: 'left', isFigure: true },
+  ],
+  rows: sticks.map(({ stock, cuts, left }, k) => {
+    const stick = job.stock.find(({ id }) => id === stock);
+    const pieces = cuts.map(({ run, length }) => {
+      const name = runs.find(({ id }) => id === run)?.name ?? run;
+      return `${name} ${formatFine(length, notation)}`;
+    });
+    return [
+      ...[String(k + 1), sectionOfStick(runs, job, stock, notation)],
+      ...[formatFine(stick?.length ?? 0, notation), pieces.join('; ')],
+      formatFine(left, notation),
+    ];
+  }),
+});
+
+const scarfs = ({ runs }: TimberValue, { joins }: TimberPlan, notation: Notation): SheetTable => ({
+  columns: [{ head: 'scarfed' }, { head: 'copy' }, { head: 'middles of the scarfs from the forward end' }],
+  rows: joins.map(({ run, copy, at }) => [
+    ...[runs.find(({ id }) => id === run)?.name ?? run, String(copy + 1)],
+    at.map((mm) => formatWithUnit(mm, notation)).join('; '),
+  ]),
+});

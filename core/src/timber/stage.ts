@@ -1,0 +1,57 @@
+/** Timber: what lengths do I buy, and how are they joined? */
+import type { FramesValue } from '../frames';
+import { hashOf } from '../geometry';
+import type { Notation } from '../measure';
+import { defineStage } from '../stage';
+import * as constants from './constants';
+import { timberTables } from './drawings';
+import { TIMBER_FINDINGS } from './findings';
+import { judgePlan, judgeRuns } from './judge';
+import { timberJob, timberRuns, type TimberRun } from './runs';
+import { timberAtFirst, timberSchema } from './schema';
+import { timberSheets, type TimberOnPaper } from './sheets';
+import type { TimberJob } from './job';
+import { planTimber, type TimberResult } from './solve';
+
+type Before = { readonly values: { readonly frames: FramesValue } };
+
+export type TimberValue = {
+  readonly runs: readonly TimberRun[];
+  /** Those of them that there is stock for. */
+  readonly job: TimberJob;
+  /** A plan belongs to the job whose key it carries. */
+  readonly key: string;
+};
+export type FoundPlan = { readonly key: string; readonly result: TimberResult };
+
+export type TimberWhole = {
+  readonly project: { readonly notation: Notation };
+  readonly values: { readonly timber: TimberValue };
+  readonly found: { readonly timber?: FoundPlan | undefined };
+};
+
+/** Rounds of the search for one round of the other searches: pieces on sticks are quick to move. */
+const ROUNDS_EACH = 100;
+
+export const timberStage = defineStage<{ before: Before; whole: TimberOnPaper }>()({
+  name: 'timber',
+  title: 'Timber',
+  schema: timberSchema,
+  begin: timberAtFirst,
+  catalogue: TIMBER_FINDINGS,
+  constants,
+  run: (part, { values }) => {
+    const { members, frames } = values.frames;
+    const runs = timberRuns({ members, frames }, { own: part.own, bendRatio: part.bendRatio });
+    const { able, findings } = judgeRuns(runs, { ...part });
+    const job = timberJob(able, { ...part });
+    return { value: { runs, job, key: hashOf(job) }, findings, assumed: [] };
+  },
+  search: ({ values }, rounds): FoundPlan => {
+    const { job, key } = values.timber;
+    return { key, result: planTimber(job, { seconds: 1, rounds: rounds * ROUNDS_EACH }) };
+  },
+  judgeFound: ({ values, found }) => judgePlan(values.timber, found.timber),
+  tables: timberTables,
+  sheets: timberSheets,
+});
