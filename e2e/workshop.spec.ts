@@ -109,7 +109,7 @@ test('timber: the members are planned on sticks; a rail of one’s own is scarfe
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^\d: 40 mm × 20 mm/).first()).toBeVisible();
   await unfold(page, 'All long pieces');
-  await page.getByRole('button', { name: 'Piece 1' }).click();
+  await page.getByRole('button', { name: 'Piece 1', exact: true }).click();
   await expect(page.getByText('Scarf of number 2 at')).toBeVisible();
   await expectNoFaults(page);
   await page.getByLabel('May be scarfed').click();

@@ -49,6 +49,13 @@ export const JOINTS_FINDINGS = {
       `they reach ${length(reachMm)}.`,
     { tongueMm: 10, radiusMm: 6, reachMm: 15 },
   ),
+  'joints-alike': entry(
+    { one: word, other: word },
+    ({ one, other }) =>
+      `The tongues of ${one} and of ${other} are nearly alike: their pieces could be put together the wrong way. ` +
+      'Mark them, or let the tongues reach farther.',
+    { one: 'Side, joint 1', other: 'Bottom, joint 1' },
+  ),
   'joint-off-panel': entry(
     { panel: word, uMm: figure, lengthMm: figure },
     ({ panel, uMm, lengthMm }, { length }) =>

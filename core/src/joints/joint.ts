@@ -18,6 +18,7 @@ import { withoutJoint } from './own';
 import { cutPieces, jointAt, strapOf, type Joint, type Piece } from './pieces';
 import { aroundOf, evenPlaces, placeJoints, type Placed, type Standing } from './placing';
 import type { JointsPart, OwnJoint } from './schema';
+import { unlikeBy } from './tongues';
 
 /** A strap that is cut from plywood. */
 export type Strap = { readonly id: string; readonly name: string; readonly outline: Outline };
@@ -88,7 +89,23 @@ export function planJoints(panels: readonly Panel[], options: JointsAsked): Join
     const before = jointed.reduce((sum, { joints }) => sum + joints.length, 0);
     jointed.push(jointPanel(panel, { below, before }, options, findings));
   });
-  return { value: jointed, findings, assumed: [] };
+  return { value: jointed, findings: [...findings, ...alike(jointed)], assumed: [] };
+}
+
+/** Two joints with tongues that differ by less than this go together either way. */
+const UNLIKE_MM = 0.3;
+
+function alike(jointed: readonly JointedPanel[]): JointsFinding[] {
+  const lines = jointed.flatMap(({ panel, name, joints }) =>
+    joints.flatMap(({ tongues }, k) => (tongues ? [{ panel, name: `${name}, joint ${k + 1}`, tongues }] : [])),
+  );
+  return lines.flatMap((one, k) =>
+    lines.slice(0, k).flatMap((other): JointsFinding[] => {
+      if (unlikeBy(one.tongues, other.tongues) > UNLIKE_MM + one.tongues.fit) return [];
+      const where = { stage: 'joints', panel: one.panel } as const;
+      return [{ severity: 'check', code: 'joints-alike', where, data: { one: one.name, other: other.name } }];
+    }),
+  );
 }
 
 /** Tongues that the cutter cannot cut are made longer, and it is said. */

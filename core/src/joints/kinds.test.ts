@@ -182,6 +182,15 @@ describe('tongues', () => {
         for (let b = 0; b < a; b++) expect(unlikeBy(line(a, high), line(b, high)), `${a} ${b}`).toBeGreaterThan(0.4);
     },
   );
+  it('that are nearly alike, as a wide fit makes them, are told', () => {
+    const joints = plan({ kind: 'tongues' }, 1200);
+    expect(joints.value.flatMap((panel) => panel.joints).length).toBeGreaterThan(4);
+    expect(joints.findings.map(({ code }) => code)).not.toContain('joints-alike');
+    const own = Array.from({ length: 24 }, (_, k) => ({ id: `j${k}`, panel: 'chine-sheer', at: 170 * (k + 1) }));
+    const many = own.map((joint) => ({ ...joint, kind: 'tongues' as const }));
+    const loose = plan({ kind: 'tongues', fit: 2, tongue: 150, cutterRadius: 14, own: many });
+    expect(loose.findings.map(({ code }) => code)).toContain('joints-alike');
+  });
   it('are none where the panel is too narrow, and longer where the cutter is too thick, and it is said', () => {
     expect(tongueEdge(line(0, 60), 0, 0)).toBeUndefined();
     expect(tongueEdge(line(0, 420, { cutterRadius: 20 }), 0, 0)).toBeUndefined();

@@ -17,14 +17,18 @@ import {
   type ViewText,
 } from '../formats';
 import { at, boundsOf, type Outline, type Vec2 } from '../geometry';
-import { formatThickness, formatWithUnit, type Notation } from '../measure';
+import { formatFine, formatThickness, formatWithUnit, unitLabel, type Notation } from '../measure';
 import { placedOutline } from './check';
 import type { SheetsWhole } from './drawings';
 import { laidBatches } from './layouts';
+import { referencePoints } from './reference-points';
 import type { UsedSheet } from './result';
 import { jobPartName, type CutPart, type NestBatch } from './parts';
 
 const FOOT_MM = 14;
+/** Above the key of the lines, and below the drawing, tables keep clear by so much. */
+const UNDER_MM = 20;
+const BETWEEN_MM = 6;
 
 export type SheetsOnPaper = SheetsWhole & { readonly sheetHead: SheetHead };
 
@@ -47,19 +51,26 @@ function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, h
   const { notation } = head;
   const room = { ...inner, minY: inner.minY + FOOT_MM };
   const drawn = sheets.map((sheet) => viewOn(viewOf(sheet, batch, parts), { room, notation }));
-  const pages = drawn.map((on): Content =>
-    merged(
-      on,
-      lineKey(
-        [
-          ['cut', 'cut'],
-          ['edge', 'edge of the sheet; its face grain runs along it'],
-        ],
-        [inner.minX, inner.minY + 7],
+  const pages = drawn.flatMap((on, k): Content[] => {
+    const keys = [
+      ['cut', 'cut'],
+      ['edge', 'edge of the sheet; its face grain runs along it'],
+      ['mark', 'crosses to measure to'],
+    ] as const;
+    const under = { ...room, minY: inner.minY + UNDER_MM, maxY: on.foot - BETWEEN_MM };
+    const sheet = sheets[k];
+    const tables = sheet ? [crossesTable(sheet, k + 1, batch, { parts, head })] : [];
+    const [first, ...more] = tablePages(tables, { first: under, later: inner });
+    return [
+      merged(
+        on,
+        ...(first ? [first] : []),
+        lineKey(keys, [inner.minX, inner.minY + 7]),
+        checkLength([inner.maxX, inner.minY + 6], notation),
       ),
-      checkLength([inner.maxX, inner.minY + 6], notation),
-    ),
-  );
+      ...more,
+    ];
+  });
   const thickness = formatThickness(batch.thickness, notation);
   const sheet = {
     ...{ name: `layout-${batch.thickness}mm`, title: `Layouts, ${thickness}, to print` },
@@ -67,6 +78,47 @@ function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, h
     ...{ material: `${thickness} plywood`, scale: drawn[0]?.scale.words ?? '' },
   };
   return sheetsOf(head, sheet, pages);
+}
+
+/** How far to the sheet's left and lower edges each part's two crosses are: so it is drawn by hand. */
+function crossesTable(sheet: UsedSheet, number: number, { job }: NestBatch, { parts, head }: LayoutOf): SheetTable {
+  const { notation } = head;
+  const shown = (mm: number) => formatFine(mm, notation);
+  return {
+    columns: [
+      { head: `sheet ${number}, in ${unitLabel(notation)}` },
+      ...['left cross, from the left', 'from below', 'right cross, from the left', 'from below'].map((title) => ({
+        ...{ head: title, isFigure: true },
+      })),
+      { head: '' },
+    ],
+    rows: sheet.placements.flatMap((placement) => {
+      const part = job.parts.find(({ id }) => id === placement.part);
+      if (!part) return [];
+      const { points, isBox } = referencePoints(placedOutline(part.outline, placement));
+      const figures = points.flatMap((point) => point.map(shown));
+      return [[jobPartName(part.id, parts), ...figures, isBox ? 'corners of the box round it' : 'corners of the part']];
+    }),
+  };
+}
+
+/** Arms of a cross, at true size: some 2 mm on paper. */
+const CROSS_MM = 18;
+
+/** No arm runs off the sheet. */
+function crossAt([x, y]: Vec2, { width, height }: { width: number; height: number }): readonly (readonly Vec2[])[] {
+  const [left, right] = [Math.max(0, x - CROSS_MM), Math.min(width, x + CROSS_MM)];
+  const [low, high] = [Math.max(0, y - CROSS_MM), Math.min(height, y + CROSS_MM)];
+  return [
+    [
+      [left, y],
+      [right, y],
+    ],
+    [
+      [x, low],
+      [x, high],
+    ],
+  ];
 }
 
 function viewOf(sheet: UsedSheet, { job }: NestBatch, parts: readonly CutPart[]): SheetView {
@@ -89,6 +141,11 @@ function viewOf(sheet: UsedSheet, { job }: NestBatch, parts: readonly CutPart[])
     paths: [
       { kind: 'edge', points: edge, isClosed: true },
       ...placed.flatMap(({ cuts }) => cuts.map((points) => ({ kind: 'cut' as const, points, isClosed: true }))),
+      ...placed.flatMap(({ cuts }) =>
+        referencePoints(at(cuts, 0)).points.flatMap((point) =>
+          (stock ? crossAt(point, stock) : []).map((points) => ({ kind: 'mark' as const, points })),
+        ),
+      ),
     ],
     texts: placed.map(({ name, cuts }): ViewText => ({
       ...{ at: middleOfWood(at(cuts, 0), cuts.slice(1), name.length), text: name },

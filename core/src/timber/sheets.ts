@@ -26,7 +26,7 @@ export function timberSheets({ values, found, sheetHead: head }: TimberOnPaper):
     : [allRuns(timber, head.notation)];
   const sheet = {
     ...{ name: 'timber-sheet', title: 'Timber, to print', part: 'Timber', hand: 'both sides' },
-    ...{ material: 'straight grain, few knots; long rips on a guided track, never freehand', scale: 'no drawing' },
+    ...{ material: 'straight grain; long rips on a guided track', scale: 'no drawing' },
   };
   const some = tables.filter(({ rows }) => rows.length > 0);
   return [sheetsOf(head, sheet, tablePages(some, { first: inner, later: inner }))];
