@@ -97,7 +97,23 @@ test('sheets: a change of the margin lays out afresh, and what fits nowhere is s
   await expect(page.getByText(/Transom fits on no sheet of 9 mm/)).toBeHidden();
 });
 
-test('timber: the members are planned on sticks; a rail of one’s own is scarfed, and said to be too long where not', async ({
+test('sheets: a cutter is run over them, finds nothing with its gap, and says where it would cut a neighbour', async ({
+  page,
+}) => {
+  await openStage(page, '5', 'Sheets');
+  await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
+  await unfold(page, 'Machine cutting');
+  await page.getByRole('button', { name: 'Run the cutter' }).click();
+  await expect(page.getByText(/^Sheet 1: \d+ min, nothing wrong$/)).toBeVisible();
+  await page.getByLabel('Cutter’s radius').fill('5');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Sheet 1: /)).toBeHidden();
+  await page.getByRole('button', { name: 'Run the cutter' }).click();
+  await expect(page.getByText(/the cutter would cut into the part beside it/).first()).toBeVisible();
+  await expectNoFaults(page);
+});
+
+test('timber: members are planned on sticks; a rail of one’s own is scarfed, or said to be too long', async ({
   page,
 }) => {
   await openStage(page, '6', 'Timber');

@@ -32,10 +32,9 @@ const inWords = ({ bought, cost, bound, proven, sticks, joins }: TimberPlan): st
   [
     ...bought.map(({ stock, qty }) => `buy ${qty} of ${stock}`),
     `cost ${trim(cost)}, ${proven ? 'the least there can be' : `no plan can cost less than ${trim(bound)}`}`,
-    ...sticks.map(
-      ({ stock, index, cuts, left }) =>
-        `${stock} ${index + 1}: ${cuts.map(({ run, copy, length }) => `${run} ${copy + 1}, ${mm(length)}`).join('; ')}; ` +
-        `left ${mm(left)}`,
-    ),
+    ...sticks.map(({ stock, index, cuts, left }) => {
+      const pieces = cuts.map(({ run, copy, length }) => `${run} ${copy + 1}, ${mm(length)}`);
+      return `${stock} ${index + 1}: ${pieces.join('; ')}; left ${mm(left)}`;
+    }),
     ...joins.map(({ run, copy, at }) => `${run} ${copy + 1}: scarfs at ${at.map(mm).join(', ')} from forward`),
   ].join('\n');

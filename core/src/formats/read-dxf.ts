@@ -9,7 +9,12 @@
  */
 import { at, type Vec2 } from '../geometry';
 
-export type DxfLine = { readonly layer: string; readonly points: readonly Vec2[] };
+export type DxfLine = {
+  readonly layer: string;
+  readonly points: readonly Vec2[];
+  /** Said to end where it began; the first point is not there again. */
+  readonly isClosed?: true;
+};
 export type DxfWord = { readonly layer: string; readonly at: Vec2; readonly text: string };
 export type DxfContent = {
   /** $INSUNITS; 0 where the drawing names none. */
@@ -99,8 +104,9 @@ function contentOf({ header, entities }: Sections): DxfContent {
       const corners: Corner[] = [];
       for (; entities[i + 1]?.kind === 'VERTEX'; i++) corners.push(...cornersOf(at(entities, i + 1)));
       if (entities[i + 1]?.kind === 'SEQEND') i += 1;
-      lines.push({ layer, points: withArcs(corners) });
-    } else if (entity.kind === 'LWPOLYLINE') lines.push({ layer, points: withArcs(cornersOf(entity)) });
+      lines.push({ layer, points: withArcs(corners), ...closedOf(entity) });
+    } else if (entity.kind === 'LWPOLYLINE')
+      lines.push({ layer, points: withArcs(cornersOf(entity)), ...closedOf(entity) });
     else if (entity.kind === 'LINE') lines.push({ layer, points: [pointOf(entity, 0), pointOf(entity, 1)] });
     else others.set(`${entity.kind} ${layer}`, { layer, kind: entity.kind });
   }
@@ -108,6 +114,12 @@ function contentOf({ header, entities }: Sections): DxfContent {
   const unit = header.findIndex(({ code, value }) => code === 9 && value === '$INSUNITS');
   const unitGroup = unit < 0 ? undefined : header[unit + 1];
   return { unitCode: unitGroup ? numberOf(unitGroup) : 0, lines, words, others: [...others.values()] };
+}
+
+/** The lowest bit of a polyline's flags. */
+function closedOf(entity: Entity): { isClosed?: true } {
+  const flags = groupOf(entity, 70);
+  return flags && numberOf(flags) % 2 === 1 ? { isClosed: true } : {};
 }
 
 const groupOf = ({ groups }: Entity, code: number) => groups.find((group) => group.code === code);

@@ -8,6 +8,7 @@ export {
   counterClockwise,
   crossesItself,
   differenceOf,
+  grownRound,
   intersectionOf,
   minkowskiSum,
   mirrored,

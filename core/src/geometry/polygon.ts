@@ -209,6 +209,10 @@ const isNoLeftTurn = (a: Vec2, b: Vec2, c: Vec2): boolean => orient2d(a[0], a[1]
 export const widened = (outline: Outline, delta: number): Outline[] =>
   Clipper.inflatePaths(paths([outline]), delta * GRID, JoinType.Miter, EndType.Polygon, 4).map(fromGrid);
 
+/** Wider (or, negative, narrower) by `delta` mm, corners round, arcs within a hundredth of a millimetre. */
+export const grownRound = (outlines: readonly Outline[], delta: number): Outline[] =>
+  Clipper.inflatePaths(paths(outlines), delta * GRID, JoinType.Round, EndType.Polygon, 2, GRID / 100).map(fromGrid);
+
 /** The sum of every point of `a` with every point of `pattern`, boundaries only: inner rings may be false holes. */
 export const minkowskiSum = (a: Outline, pattern: Outline): Outline[] =>
   Clipper.union(Clipper.minkowskiSum(toGrid(pattern), toGrid(a), true), FillRule.NonZero).map(fromGrid);

@@ -2,7 +2,7 @@
 import { straightPath, type DrawnPath } from '../formats';
 import type { Panel } from '../panels';
 import type { Marks } from '../stage';
-import type { JointedPanel } from './joint';
+import type { JointedPanel } from './jointed-panel';
 import { lineOfJoint } from './pieces';
 
 export function jointsOnPanel(panel: Panel, jointed: readonly JointedPanel[]): Marks {

@@ -1,4 +1,5 @@
-export { countJoints, jointsInPlaces, planJoints, type JointedPanel, type JointsAsked } from './joint';
+export { countJoints, jointsInPlaces, planJoints, type JointsAsked } from './joint';
+export type { JointedPanel } from './jointed-panel';
 export { sheetForSkin } from './joint';
 export { KIND_WORDS, sizesOfJoint } from './kinds';
 export { lineOfJoint, type Joint } from './pieces';

@@ -3,36 +3,24 @@
  *
  * On the flat panel u runs along it from its fore end, v across it. Lengths mm.
  *
- * Method: a panel longer than the usable length of a sheet is cut square to u into as few pieces as will do; of n sheets
- * n − 1 laps are lost (kinds.ts). The joints stand where the builder put them, else where they are best (placing.ts).
- * What could not be met is a finding. Pieces come first: each carries its share of the lap, and its taper is marked.
+ * Method: a panel longer than the usable length of a sheet is cut square to u into as few pieces as will do; of n
+ * sheets n − 1 laps are lost (kinds.ts). The joints stand where the builder put them, else where they are best
+ * (placing.ts). What could not be met is a finding. Pieces come first: each carries its share of the lap, and its
+ * taper is marked.
  */
-import { boundsOf, counterClockwise, type Outline } from '../geometry';
+import { boundsOf, counterClockwise } from '../geometry';
 import { marksOfFrame, type Frame, type Planked } from '../frames';
 import { SHEET_SIZE, type Panel, type SheetInStock } from '../panels';
 import type { JointsFinding, JointsResult } from './findings';
 import { judgeJoints } from './judge';
+import type { JointedPanel, Strap } from './jointed-panel';
 import { lapOf, reachOf, sizesOfJoint } from './kinds';
 import { matesAlong } from './mates';
 import { withoutJoint } from './own';
-import { cutPieces, jointAt, strapOf, type Joint, type Piece } from './pieces';
+import { cutPieces, jointAt, strapOf, type Joint } from './pieces';
 import { aroundOf, evenPlaces, placeJoints, type Placed, type Standing } from './placing';
 import type { JointsPart, OwnJoint } from './schema';
 import { unlikeBy } from './tongues';
-
-/** A strap that is cut from plywood. */
-export type Strap = { readonly id: string; readonly name: string; readonly outline: Outline };
-
-export type JointedPanel = {
-  readonly panel: string;
-  readonly name: string;
-  readonly spansCentreline: boolean;
-  readonly joints: readonly Joint[];
-  readonly pieces: readonly Piece[];
-  /** Behind the joints, inside, where they are cut from plywood. */
-  readonly straps: readonly Strap[];
-  readonly length: number;
-};
 
 /** Joints to be made in all: on either hand, or once where a panel lies across the centreline. */
 export const countJoints = (panels: readonly JointedPanel[]): number =>

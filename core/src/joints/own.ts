@@ -1,6 +1,6 @@
 /** Joints as a builder's own: moved, added, of another kind, let go. All give the list anew; mm from the fore end. */
 import { at } from '../geometry';
-import type { JointedPanel } from './joint';
+import type { JointedPanel } from './jointed-panel';
 import type { Joint } from './pieces';
 import type { JointKind, OwnJoint } from './schema';
 

@@ -18,7 +18,7 @@ import { boundsOf } from '../geometry';
 import { formatFine, formatThickness, unitLabel, type Notation } from '../measure';
 import type { Panel } from '../panels';
 import { jointsOnPanel } from './drawings';
-import type { JointedPanel } from './joint';
+import type { JointedPanel } from './jointed-panel';
 import { KIND_WORDS } from './kinds';
 
 export type JointsWhole = {

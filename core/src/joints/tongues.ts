@@ -1,10 +1,10 @@
 /**
  * The line along which two pieces with tongues meet, and each piece's own edge beside it.
  *
- * The line runs across the panel. It goes to and fro between two levels, so that each piece has tongues that are wider at
- * the tip than at the root: once together they cannot be pulled apart along the panel. Every corner is an arc of the
- * cutter's radius and half the room between the halves; each edge lies half that room from the line, measured square to
- * it, so that the room is the same everywhere, and no inside corner is tighter than the cutter.
+ * The line runs across the panel. It goes to and fro between two levels, so that each piece has tongues that are wider
+ * at the tip than at the root: once together they cannot be pulled apart along the panel. Every corner is an arc of
+ * the cutter's radius and half the room between the halves; each edge lies half that room from the line, measured
+ * square to it, so that the room is the same everywhere, and no inside corner is tighter than the cutter.
  *
  * The widths of the tongues follow from the joint's number by a sequence of low discrepancy (Roberts, "The unreasonable
  * effectiveness of quasirandom sequences", 2018: multiples of the powers of a generalised golden ratio), so that no two

@@ -6,3 +6,10 @@ export const BULKHEAD_SHEETS = house({ thickness: 9, qty: 4 }, 'mm, sheets', 'fo
 export const GAP = house(6, 'mm', 'a jigsaw’s kerf and a little to plane, or a cutter');
 export const MARGIN = house(8, 'mm', 'edges of sheets are knocked about on the way');
 export const SEED = house(1, 'count', 'any will do; the same gives the same layout again');
+export const MACHINE_RADIUS = house(3, 'mm', 'a cutter of 6 mm, the usual one for plywood of 4 to 12 mm');
+export const FEED = house(
+  2000,
+  'mm/min',
+  'unhurried for a small machine in plywood; the maker of the cutter says more',
+);
+export const TABS = house(3, 'count', 'three hold a part flat');

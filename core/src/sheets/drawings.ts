@@ -3,6 +3,8 @@ import { carried, closedPath, csv, TEXT_MM, type Drawing, type DrawnText, type E
 import type { Vec2 } from '../geometry';
 import { formatThickness, type Notation } from '../measure';
 import { placedOutline } from './check';
+import { cutFileOf, type Machine } from './cutter/cut-file';
+import { machineDrawing } from './cutter/drawing';
 import { laidBatches, type Layout } from './layouts';
 import type { UsedSheet } from './result';
 import { listed } from './judge';
@@ -64,12 +66,32 @@ function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number, 
   };
 }
 
+/** The same sheet for a cutting machine: contours by what is done along them. */
+function machineSheet(
+  sheet: UsedSheet,
+  { batch, pieces, marksOf, number, notation }: SheetOf,
+  machine: Machine,
+): Drawing {
+  const marks = sheet.placements.flatMap((placement) => {
+    const piece = pieces.find(({ id }) => id === placement.part);
+    const paths = piece ? marksOf(piece).paths : [];
+    return paths.map(({ points, isClosed }) =>
+      placedOutline(isClosed ? [...points, ...points.slice(0, 1)] : points, placement),
+    );
+  });
+  const material = `${formatThickness(batch.thickness, notation)} plywood`;
+  return machineDrawing(cutFileOf(sheet, batch.job, machine, marks), {
+    ...{ name: `machine-${batch.thickness}mm-${sheet.id}-${sheet.index + 1}`, material },
+    title: `Sheet ${number}, ${formatThickness(batch.thickness, notation)}, for a machine`,
+  });
+}
+
 /** So many names stand on one line of a sheet's drawing. */
 const ALL = 12;
 
 /** What the sheets are drawn from. */
 export type SheetsWhole = {
-  readonly project: { readonly sheets: Pick<SheetsPart, 'seed' | 'stock'>; readonly notation: Notation };
+  readonly project: { readonly sheets: Pick<SheetsPart, 'seed' | 'stock' | 'machine'>; readonly notation: Notation };
   readonly values: { readonly sheets: SheetsValue };
   readonly found: { readonly sheets?: readonly Layout[] | undefined };
 };
@@ -84,9 +106,10 @@ export function sheetsDrawings(whole: SheetsWhole & MarksWhole): Drawing[] {
   let count = 0;
   return laidBatches(batches, found.sheets ?? []).flatMap(({ batch, result }) => {
     const left = counts.filter(({ thickness }) => thickness === batch.thickness).flatMap(leftOff);
-    return (result?.sheets ?? []).map((sheet) =>
-      sheetDrawing(sheet, { batch, pieces, marksOf, left, number: ++count, notation: whole.project.notation }),
-    );
+    return (result?.sheets ?? []).flatMap((sheet) => {
+      const of = { batch, pieces, marksOf, left, number: ++count, notation: whole.project.notation };
+      return [sheetDrawing(sheet, of), machineSheet(sheet, of, whole.project.sheets.machine)];
+    });
   });
 }
 

@@ -14,3 +14,6 @@ export { listed } from './judge';
 export { sheetsStage } from './stage';
 export { pieceOfThing, pieceThing, sheetOfThing, sheetThing } from './things';
 export { findJointPlans, jointPlansInput, type JointPlan, type JointPlans } from './joint-plans';
+export { cutFaultWords, cutFileOf, readCutFile, runCutter, timeWords, type CutRun } from './cutter';
+export type { UsedSheet } from './result';
+export type { SheetsPart } from './schema';

@@ -76,8 +76,8 @@ function inward([x, y]: Vec2, outline: Outline): Vec2 {
 }
 
 /**
- * What is to be done at a piece's joints: where the tapers of its scarfs begin, and on which face they are planed; where
- * a strap reaches to, which goes inside.
+ * What is to be done at a piece's joints: where the tapers of its scarfs begin, and on which face they are planed;
+ * where a strap reaches to, which goes inside.
  */
 function tapersOf({ joints, pieces }: JointedPanel, part: CutPart, notation: Notation): MarkedPart {
   const k = pieces.findIndex(({ id }) => id === part.id);

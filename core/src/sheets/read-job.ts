@@ -1,6 +1,6 @@
 /** Reads a nesting job from parsed JSON: a job that can be laid out, or what is wrong with it, by the part's name. */
 import { area, at, unionOf, type Outline } from '../geometry';
-import { issueWords } from '../stage';
+import { firstProblem } from '../stage';
 import { nestJobSchema, type NestJob } from './schema';
 
 export type ReadJob = { readonly ok: true; readonly job: NestJob } | { readonly ok: false; readonly problem: string };
@@ -8,11 +8,7 @@ export type ReadJob = { readonly ok: true; readonly job: NestJob } | { readonly 
 /** Never throws. */
 export function readNestJob(data: unknown): ReadJob {
   const parsed = nestJobSchema.safeParse(data);
-  if (!parsed.success) {
-    const [issue] = parsed.error.issues;
-    const place = (issue?.path ?? []).map(String).join('.') || 'the job';
-    return { ok: false, problem: `${place}: ${issue ? issueWords(issue) : 'not valid'}` };
-  }
+  if (!parsed.success) return { ok: false, problem: firstProblem(parsed.error) };
   const problem = faultIn(parsed.data);
   return problem === undefined ? { ok: true, job: parsed.data } : { ok: false, problem };
 }

@@ -2,8 +2,9 @@
  * Two points of a part by which it is drawn on a sheet by hand: measured from the sheet's left and lower edges they say
  * where it lies and how it is turned.
  *
- * They are the two corners that are farthest apart, as a small error at each turns the part least. A corner is where the
- * outline turns by more than a curve does; of a part without two of them the corners of the box round it are taken.
+ * They are the two corners that are farthest apart, as a small error at each turns the part least. A corner is where
+ * the outline turns by more than a curve does; of a part without two of them the corners of the box round it are
+ * taken.
  */
 import { at, boundsOf, distance2, type Outline, type Vec2 } from '../geometry';
 

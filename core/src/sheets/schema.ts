@@ -2,8 +2,8 @@
 import { z } from 'zod';
 import { formatThickness, isImperial, MM_PER_INCH, usualIn, type Notation } from '../measure';
 import { SHEET_SIZE } from '../panels';
-import { countField, lengthField } from '../stage';
-import { BULKHEAD_SHEETS, GAP, MARGIN, SEED, SKIN_SHEETS } from './constants';
+import { countField, figureField, lengthField } from '../stage';
+import { BULKHEAD_SHEETS, FEED, GAP, MACHINE_RADIUS, MARGIN, SEED, SKIN_SHEETS, TABS } from './constants';
 
 const stockSheetSchema = z.object({
   id: z.string().min(1).max(40),
@@ -18,6 +18,12 @@ export const sheetsSchema = z.object({
   stock: z.array(stockSheetSchema).max(30),
   gap: lengthField('Gap for the cut', 0, 100),
   margin: lengthField('Margin at the edge', 0, 200),
+  /** Of a cutting machine; `feed` along its path, mm a minute. */
+  machine: z.object({
+    radius: lengthField('Radius of the machine’s cutter', 0.2, 20),
+    feed: figureField('Feed', { min: 50, max: 30_000, unit: 'mm/min' }),
+    tabs: countField('Tabs on a part', 0, 20),
+  }),
   seed: z
     .number()
     .int()
@@ -78,5 +84,6 @@ export const sheetsAtFirst = (_others: object, notation: Notation): SheetsPart =
   })),
   gap: usualIn(GAP.value, notation),
   margin: usualIn(MARGIN.value, notation),
+  machine: { radius: MACHINE_RADIUS.value, feed: FEED.value, tabs: TABS.value },
   seed: SEED.value,
 });

@@ -1,7 +1,7 @@
 export { house } from './constant';
 export type { Constant, Constants } from './constant';
 export { countField, figureField, lengthField, lengthOrNone, refusalWords, shareField, unwrapped } from './field';
-export { issueWords } from './issue-words';
+export { firstProblem } from './issue-words';
 export type { Refusal } from './field';
 export { readerOf } from './reader';
 export type { Reader } from './reader';

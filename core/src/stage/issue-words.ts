@@ -34,3 +34,10 @@ export function issueWords(issue: z.core.$ZodIssue): string {
       return issue.code === 'custom' || issue.message.length > 0 ? issue.message : 'not as it should be';
   }
 }
+
+/** The first thing that a schema found wrong with a file, with where it is. */
+export function firstProblem({ issues }: z.ZodError): string {
+  const [issue] = issues;
+  const place = (issue?.path ?? []).map(String).join('.') || 'the job';
+  return `${place}: ${issue ? issueWords(issue) : 'not valid'}`;
+}

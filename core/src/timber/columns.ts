@@ -34,15 +34,17 @@ export type Generated = {
   readonly bound: number | undefined;
 } & Worths;
 
-/** What a piece of each is worth, a mm of the parts of any length, and each stick beyond its price where there are few. */
+/**
+ * What a piece of each is worth, a mm of the parts of any length, and each stick beyond its price where there are few.
+ */
 type Worths = { readonly worths: readonly number[]; readonly perMm: number; readonly scarce: readonly number[] };
 
 export type Generating = { readonly solve: LinearSolver; readonly seconds: number; readonly isOver: () => boolean };
 
 /**
- * Finds ways to cut until none pays, or the time is over. Ended early the bound is Farley's ("A note on bounding a class
- * of linear programming problems", Operations Research 38, 1990): the worths so far, brought down until no cutting is
- * worth more than its stick.
+ * Finds ways to cut until none pays, or the time is over. Ended early the bound is Farley's ("A note on bounding a
+ * class of linear programming problems", Operations Research 38, 1990): the worths so far, brought down until no
+ * cutting is worth more than its stick.
  */
 export function generate(master: Master, { solve, seconds, isOver }: Generating): Generated {
   const cuttings: Cutting[] = [];

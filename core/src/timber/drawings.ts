@@ -3,7 +3,7 @@ import { csv, type ExportTable } from '../formats';
 import { formatFine, isImperial } from '../measure';
 import { planOf } from './judge';
 import { sectionOfStick } from './runs';
-import type { TimberWhole } from './stage';
+import type { TimberWhole } from './value';
 
 export function timberTables({ project, values, found }: TimberWhole): ExportTable[] {
   const { runs } = values.timber;

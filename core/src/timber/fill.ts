@@ -15,7 +15,9 @@ const SAME_MM = 1e-7;
 const SAME_WORTH = 1e-9;
 
 export type Fillings = {
-  /** The best filling within a room, mm, with what is left of the room at so much a mm; pieces by place and how many. */
+  /**
+   * The best filling within a room, mm, with what is left of the room at so much a mm; pieces by place and how many.
+   */
   readonly bestWithRest: (
     room: number,
     perMm: number,

@@ -20,14 +20,16 @@ export const TIMBER_FINDINGS = {
   'timber-laminated': entry(
     { run: word, count: figure, eachMm: figure, radiusMm: figure, mouldMm: figure },
     ({ run, count, eachMm, radiusMm, mouldMm }, { length }) =>
-      `${run} bends to ${length(radiusMm)}, tighter than one piece takes by the rule: glue it up of ${count} layers of ` +
+      `${run} bends to ${length(radiusMm)}, tighter than one piece takes by the rule: ` +
+      `glue it up of ${count} layers of ` +
       `${length(eachMm)}, over a mould of ${length(mouldMm)}, as it springs back. Bend a trial piece first.`,
     { run: 'Sheer clamp', count: 3, eachMm: 6, radiusMm: 1800, mouldMm: 1600 },
   ),
   'timber-mates-near': entry(
     { run: word, nearMm: figure, wantMm: figure },
     ({ run, nearMm, wantMm }, { length }) =>
-      `${run}: the scarfs of both sides are ${length(nearMm)} from each other along the boat; ${length(wantMm)} is wanted.`,
+      `${run}: the scarfs of both sides are ${length(nearMm)} from each other along the boat; ` +
+      `${length(wantMm)} is wanted.`,
     { run: 'Sheer clamp', nearMm: 200, wantMm: 600 },
   ),
 } as const;

@@ -5,5 +5,6 @@ export { solverFrom, type LinearSolver } from './program';
 export { sectionOfStick, sectionWords, type TimberRun } from './runs';
 export type { OwnRun, StockStick } from './schema';
 export { planTimber, type TimberPlan, type TimberResult } from './solve';
-export { timberStage, type TimberValue } from './stage';
+export { timberStage } from './stage';
+export type { TimberValue } from './value';
 export { runOfThing, runThing } from './things';

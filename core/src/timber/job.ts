@@ -1,6 +1,6 @@
 /** A timber job, as its file gives it (contract): stock, runs, and whether it can be planned at all. Lengths mm. */
 import { z } from 'zod';
-import { issueWords } from '../stage';
+import { firstProblem } from '../stage';
 
 const length = z.number().positive('expected more than 0').max(1_000_000);
 const name = z.string().min(1, 'expected a name').max(200);
@@ -53,11 +53,7 @@ const MOST_PIECES = 2000;
 /** Never throws. */
 export function readTimberJob(data: unknown): ReadTimberJob {
   const parsed = timberJobSchema.safeParse(data);
-  if (!parsed.success) {
-    const [issue] = parsed.error.issues;
-    const place = (issue?.path ?? []).map(String).join('.') || 'the job';
-    return { ok: false, problem: `${place}: ${issue ? issueWords(issue) : 'not valid'}` };
-  }
+  if (!parsed.success) return { ok: false, problem: firstProblem(parsed.error) };
   const problem = faultIn(parsed.data);
   return problem === undefined ? { ok: true, job: parsed.data } : { ok: false, problem };
 }

@@ -3,7 +3,7 @@ import { MATES_APART } from './constants';
 import type { TimberFinding } from './findings';
 import { sectionOf, type TimberRun } from './runs';
 import type { TimberPart } from './schema';
-import type { FoundPlan, TimberValue } from './stage';
+import type { FoundPlan, TimberValue } from './value';
 import { leastParts, staggerOf, usualSplits } from './splits';
 
 const where = { stage: 'timber' } as const;

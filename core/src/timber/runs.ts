@@ -2,12 +2,12 @@
  * All long pieces of the boat as a job to be planned: members along the hull, the timbers of sawn frames, and what the
  * builder adds. A member whose hardest bend is tighter than its depth takes is laminated.
  *
- * Layers: timber of thickness t bends to a radius of so many times t (a setting); a member of depth d and hardest bend R
- * is made of the fewest layers with d/n no thicker than R takes. Glued up they spring back by about 1/n² of the bend, so
- * that the mould's radius is R (1 − 1/n²). Rules of thumb, and said as such.
+ * Layers: timber of thickness t bends to a radius of so many times t (a setting); a member of depth d and hardest bend
+ * R is made of the fewest layers with d/n no thicker than R takes. Glued up they spring back by about 1/n² of the
+ * bend, so that the mould's radius is R (1 − 1/n²). Rules of thumb, and said as such.
  */
 import type { FramesValue } from '../frames';
-import { formatWithUnit, type Notation } from '../measure';
+import { formatThickness, type Notation } from '../measure';
 import { CLEAR_OF_BEND } from './constants';
 import type { TimberJob } from './job';
 import type { TimberPart } from './schema';
@@ -86,7 +86,7 @@ export const sectionWords = (
   { width, depth }: { readonly width: number; readonly depth: number },
   notation: Notation,
 ): string =>
-  `${formatWithUnit(Math.max(width, depth), notation)} × ${formatWithUnit(Math.min(width, depth), notation)}`;
+  `${formatThickness(Math.max(width, depth), notation)} × ${formatThickness(Math.min(width, depth), notation)}`;
 
 /** The same of a stick of a plan, by the pieces of its section. */
 export function sectionOfStick(runs: readonly TimberRun[], job: TimberJob, stock: string, notation: Notation): string {

@@ -12,7 +12,7 @@ import { formatFine, formatWithUnit, unitLabel, type Notation } from '../measure
 import { planOf } from './judge';
 import { sectionOfStick } from './runs';
 import type { TimberPlan } from './solve';
-import type { TimberValue, TimberWhole } from './stage';
+import type { TimberValue, TimberWhole } from './value';
 
 export type TimberOnPaper = TimberWhole & { readonly sheetHead: SheetHead };
 

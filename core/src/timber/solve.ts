@@ -233,8 +233,8 @@ function settle(master: Master, settling: Settling, clock: Clock): Settled {
 const COARSE = 0.02;
 
 /**
- * Is there a plan that costs no more than the bound, than the next sum of prices, and so on? Only few ways to cut can be
- * in a plan so near to the bound, so each question is soon answered.
+ * Is there a plan that costs no more than the bound, than the next sum of prices, and so on? Only few ways to cut can
+ * be in a plan so near to the bound, so each question is soon answered.
  */
 function byQuestions(master: Master, { generated, low, found }: Settling, clock: Clock & { step: number }): Settled {
   const { solve, seconds, gone, step } = clock;

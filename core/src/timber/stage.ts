@@ -1,34 +1,18 @@
 /** Timber: what lengths do I buy, and how are they joined? */
 import type { FramesValue } from '../frames';
 import { hashOf } from '../geometry';
-import type { Notation } from '../measure';
 import { defineStage } from '../stage';
 import * as constants from './constants';
 import { timberTables } from './drawings';
 import { TIMBER_FINDINGS } from './findings';
 import { judgePlan, judgeRuns } from './judge';
-import { timberJob, timberRuns, type TimberRun } from './runs';
+import { timberJob, timberRuns } from './runs';
 import { timberAtFirst, timberSchema } from './schema';
 import { timberSheets, type TimberOnPaper } from './sheets';
-import type { TimberJob } from './job';
-import { planTimber, type TimberResult } from './solve';
+import { planTimber } from './solve';
+import type { FoundPlan } from './value';
 
 type Before = { readonly values: { readonly frames: FramesValue } };
-
-export type TimberValue = {
-  readonly runs: readonly TimberRun[];
-  /** Those of them that there is stock for. */
-  readonly job: TimberJob;
-  /** A plan belongs to the job whose key it carries. */
-  readonly key: string;
-};
-export type FoundPlan = { readonly key: string; readonly result: TimberResult };
-
-export type TimberWhole = {
-  readonly project: { readonly notation: Notation };
-  readonly values: { readonly timber: TimberValue };
-  readonly found: { readonly timber?: FoundPlan | undefined };
-};
 
 /** Rounds of the search for one round of the other searches: pieces on sticks are quick to move. */
 const ROUNDS_EACH = 100;

@@ -4,13 +4,19 @@ import { cardModel, type CardModel, type CardOptions } from '@kalotrope/core/exc
 import type { LinesTable } from '@kalotrope/core/lines';
 import { findRemedies, type PanelRemedy } from '@kalotrope/core/panels';
 import {
+  cutFileOf,
   faultsOf,
   findJointPlans,
   jointPlansInput,
   nest,
+  readCutFile,
+  runCutter,
+  type CutRun,
   type JointPlans,
   type NestJob,
   type NestResult,
+  type SheetsPart,
+  type UsedSheet,
 } from '@kalotrope/core/sheets';
 import { planTimber, type TimberJob, type TimberResult } from '@kalotrope/core/timber';
 
@@ -23,6 +29,13 @@ export type NestProgress = { readonly result: NestResult; readonly round: number
 
 export type JointPlansAsk = { readonly project: Project; readonly seed: number; readonly seconds: number };
 
+export type CutterAsk = {
+  readonly sheets: readonly { readonly sheet: UsedSheet; readonly job: NestJob }[];
+  readonly machine: SheetsPart['machine'];
+};
+/** What the cutter did on a sheet, and the part that each contour of its file is of. */
+export type CutSheet = { readonly run: CutRun; readonly parts: readonly string[] };
+export type CutFileRun = { readonly ok: true; readonly run: CutRun } | { readonly ok: false; readonly problem: string };
 export type TimberAsk = { readonly job: TimberJob; readonly seconds: number };
 
 const derive = createDerive();
@@ -67,6 +80,17 @@ export const JOBS = {
     const input = jointPlansInput({ project, values: { panels: panels.value, frames: frames.value } });
     const isOver = () => performance.now() - start > seconds * 1000;
     return findJointPlans(input, { seed, most: MOST_PLANS, isOver, onProgress });
+  },
+  /** A simulated cutter run over every sheet. */
+  cutter: ({ sheets, machine }: CutterAsk): CutSheet[] =>
+    sheets.map(({ sheet, job }) => {
+      const file = cutFileOf(sheet, job, machine, []);
+      return { run: runCutter(file, machine), parts: file.contours.map(({ part }) => part ?? '') };
+    }),
+  /** The same over a file of a machine's, wherever it was made. */
+  cutterFile: ({ text, machine }: { readonly text: string; readonly machine: SheetsPart['machine'] }): CutFileRun => {
+    const read = readCutFile(text);
+    return read.ok ? { ok: true, run: runCutter(read.file, machine) } : { ok: false, problem: read.problem };
   },
   /** What sticks to buy, by a solver that is fetched when it is first asked for. */
   timber: async ({ job, seconds }: TimberAsk): Promise<TimberResult> => {

@@ -2,7 +2,7 @@ import type { Json, Migration } from './migration';
 
 /**
  * Joints got kinds, places of the builder's own, and what the kinds need: all were scarfs where the program put them.
- * Timber came to be planned, from the lengths that are often sold.
+ * Timber came to be planned, from the lengths that are often sold; sheets to be cut by a machine.
  */
 export const from10To11: Migration = (before) => {
   const inch = 25.4;
@@ -16,6 +16,7 @@ export const from10To11: Migration = (before) => {
       ...{ tongue: isImperial ? 1.25 * inch : 30, cutterRadius: 3, fit: 0.2 },
       ...{ boughtLoss: isImperial ? 1.5 * inch : 40, own: [] },
     },
+    sheets: { ...(before['sheets'] as Json | undefined), machine: { radius: 3, feed: 2000, tabs: 3 } },
     timber: {
       ...{ kerf: isImperial ? inch / 8 : 3, scarfRatio: 12, bendRatio: 120 },
       stock: (isImperial

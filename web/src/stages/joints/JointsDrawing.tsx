@@ -27,7 +27,7 @@ type Props = { readonly panels: readonly Panel[]; readonly jointed: readonly Joi
 
 export function JointsDrawing({ panels, jointed }: Props) {
   // what is written between the panels is as large on a narrow screen, where all else is small
-  const apart = useMediaQuery(useTheme().breakpoints.up('md')) ? 0.185 : 0.34;
+  const apart = useMediaQuery(useTheme().breakpoints.up('md')) ? 0.185 : 0.46;
   const space = longest(panels) * apart;
   const shelves = stack(panels, space);
   const whole = wholeBox(shelves);

@@ -4,7 +4,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import Typography from '@mui/material/Typography';
-import type { Region } from '@kalotrope/core/geometry';
+import type { Outline, Region } from '@kalotrope/core/geometry';
 import type { Project } from '@kalotrope/core/project';
 import { formatThickness, formatWithUnit } from '@kalotrope/core/measure';
 import {
@@ -30,12 +30,14 @@ import { LengthField } from '../../controls/LengthField';
 import { Section } from '../../controls/Section';
 import { Slip } from '../../controls/Slip';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { boxAround, DrawingSurface } from '../../drawing/DrawingSurface';
+import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
+import { MachineCutting } from './MachineCutting';
 import { PartTable } from './PartTable';
 import { OneSheet, PieceNumbers, SheetNumbers } from './SheetNumbers';
 import type { Shelf } from './shelf';
 import { LETTER_WIDE, NAME_PX, placeOfName } from './place-of-name';
+import { useCutter } from './use-cutter';
 import { useNesting } from './use-nesting';
 
 export default function SheetsPage() {
@@ -62,12 +64,13 @@ function Sheets({ parts, batches, project }: SheetsProps) {
   const dispatch = useAppDispatch();
   const piece = parts.flatMap(piecesOf).find(({ id }) => id === pieceOfThing(choice));
   const sheet = shelves[(sheetOfThing(choice) ?? 0) - 1];
+  const cutter = useCutter(laid, project.sheets.machine);
   return (
     <>
       <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         {isSearching && <LinearProgress aria-label="Laying out the sheets" />}
         {shelves.length > 0 ? (
-          <SheetsDrawing shelves={shelves} parts={parts} />
+          <SheetsDrawing shelves={shelves} parts={parts} paths={cutter.sheets?.map(({ run }) => run.path)} />
         ) : (
           <Typography sx={{ p: 3 }}>
             {isSearching
@@ -100,6 +103,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           )}
         </Box>
         <SheetSettings project={project} />
+        <MachineCutting project={project} parts={parts} runs={cutter} />
         <PartTable
           parts={parts}
           left={counts.flatMap(leftOff)}
@@ -140,7 +144,14 @@ const columnsOf = (shelves: readonly Shelf[], isWide: boolean) => {
   }));
 };
 
-function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[]; readonly parts: readonly CutPart[] }) {
+type DrawingProps = {
+  readonly shelves: readonly Shelf[];
+  readonly parts: readonly CutPart[];
+  /** Of the cutter's middle, sheet by sheet, once it was run. */
+  readonly paths: readonly (readonly Outline[])[] | undefined;
+};
+
+function SheetsDrawing({ shelves, parts, paths }: DrawingProps) {
   const { palette } = useTheme();
   const notation = useAppSelector(selectNotation);
   const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
@@ -202,6 +213,16 @@ function SheetsDrawing({ shelves, parts }: { readonly shelves: readonly Shelf[];
                   </g>
                 );
               })}
+              {paths?.[i]?.map((ring, k) => (
+                <path
+                  key={k}
+                  d={`${pathOf(ring)}Z`}
+                  stroke={palette.primary.main}
+                  strokeWidth={1.2 * px}
+                  strokeDasharray={`${5 * px} ${3 * px}`}
+                  pointerEvents="none"
+                />
+              ))}
             </g>
           ))}
         </>

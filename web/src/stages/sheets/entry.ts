@@ -22,14 +22,16 @@ export const sheetsEntry: StageEntry = {
       ...parts.flatMap(piecesOf).map(({ id, name }) => ({ label: `Part: ${name}`, pick: pieceThing(id) })),
     ];
   },
-  settings: ({ sheets, notation }) =>
-    [
+  settings: ({ sheets, notation }) => [
+    ...[
       'Gap for the cut',
       'Margin at the edge',
       ...sheets.stock.flatMap(({ thickness }) =>
         ['length', 'width'].map((side) => `${formatThickness(thickness, notation)} sheet, ${side}`),
       ),
     ].map((label) => ({ label, section: 'Stock and spacing' })),
+    ...['Cutter’s radius', 'Feed, mm/min', 'Tabs on a part'].map((label) => ({ label, section: 'Machine cutting' })),
+  ],
   steps: selectPanelSteps,
   hasTape: false,
   waitsFor: waitsForLines,

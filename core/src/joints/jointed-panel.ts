@@ -1,0 +1,17 @@
+/** What joining makes of a panel: its joints, the pieces between them, and what goes behind. */
+import type { Outline } from '../geometry';
+import type { Joint, Piece } from './pieces';
+
+/** A strap that is cut from plywood. */
+export type Strap = { readonly id: string; readonly name: string; readonly outline: Outline };
+
+export type JointedPanel = {
+  readonly panel: string;
+  readonly name: string;
+  readonly spansCentreline: boolean;
+  readonly joints: readonly Joint[];
+  readonly pieces: readonly Piece[];
+  /** Behind the joints, inside, where they are cut from plywood. */
+  readonly straps: readonly Strap[];
+  readonly length: number;
+};
