@@ -74,7 +74,6 @@ await shoot('remedy');
 for (const [demo, stage, isApart] of [
   ['tamsel', 'frames', false],
   ['orrin', 'panels', true],
-  ['veyra', 'joints', false],
   ['ilven', 'frames', false],
 ] as const) {
   await page.goto(`${base}/project/demo-${demo}/${stage}`);

@@ -77,6 +77,7 @@ function filled(demo: DemoId): Project {
     },
     timber: {
       ...timber,
+      stock: [...timber.stock, { id: 'own', width: 40, depth: 18, length: 4000, qty: 3, price: 12 }],
       own: [{ id: 'rail', name: 'Rail', width: 40, depth: 18, length: 5200, qty: 2, mayScarf: true }],
     },
     joints: { ...joints, own: [{ id: 'j', panel: bottom, at: 1700, kind: 'strap' }] },

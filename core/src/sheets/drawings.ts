@@ -48,8 +48,6 @@ function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number, 
       },
     ];
   });
-  const missing: DrawnText[] =
-    left.length === 0 ? [] : [{ at: [0, -2 * TEXT_MM], heightMm: TEXT_MM, text: `On no sheet: ${listed(left, ALL)}` }];
   return {
     // every part on it says the revision
     isStamped: true,
@@ -62,14 +60,18 @@ function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number, 
       ...placed.flatMap(({ cuts }) => cuts.map((ring) => closedPath('cut', ring))),
       ...placed.flatMap(({ paths }) => paths),
     ],
-    texts: [...placed.flatMap(({ texts }) => texts), ...missing],
+    texts: [...placed.flatMap(({ texts }) => texts), ...missingWords(left)],
   };
 }
+
+/** What is on no sheet, below each. */
+const missingWords = (left: readonly Piece[]): DrawnText[] =>
+  left.length === 0 ? [] : [{ at: [0, -2 * TEXT_MM], heightMm: TEXT_MM, text: `On no sheet: ${listed(left, ALL)}` }];
 
 /** The same sheet for a cutting machine: contours by what is done along them. */
 function machineSheet(
   sheet: UsedSheet,
-  { batch, pieces, marksOf, number, notation }: SheetOf,
+  { batch, pieces, marksOf, left, number, notation }: SheetOf,
   machine: Machine,
 ): Drawing {
   const marks = sheet.placements.flatMap((placement) => {
@@ -83,6 +85,7 @@ function machineSheet(
   return machineDrawing(cutFileOf(sheet, batch.job, machine, marks), {
     ...{ name: `machine-${batch.thickness}mm-${sheet.id}-${sheet.index + 1}`, material },
     title: `Sheet ${number}, ${formatThickness(batch.thickness, notation)}, for a machine`,
+    texts: missingWords(left),
   });
 }
 

@@ -157,7 +157,10 @@ describe('too few sheets', () => {
 describe('a laid-out sheet, as it is cut from', () => {
   const tamsel = { ...demoProject('tamsel', 'x'), revision: 3 };
   const derived = createDerive()(tamsel);
-  const drawings = sheetsDrawings(wholeOf(tamsel, derived, searchAll(tamsel, derived, 2)));
+  // beside each there is one for a machine, without words
+  const drawings = sheetsDrawings(wholeOf(tamsel, derived, searchAll(tamsel, derived, 2))).filter(({ paths }) =>
+    paths.every(({ layerName }) => layerName !== 'outside'),
+  );
   const isIn = (outline: Outline, p: Vec2) => contains(widened(outline, 0.1)[0] ?? outline, p);
   const onPart = drawings.flatMap(({ paths, texts }) => {
     const [, ...others] = paths; // the first is the sheet's edge

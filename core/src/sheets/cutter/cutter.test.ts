@@ -95,7 +95,7 @@ describe('the simulated cutter', () => {
   });
   it('reads back what goes out as a file, and finds nothing wrong with that either', () => {
     const file = clean[0]!;
-    const read = readCutFile(writeDxf(machineDrawing(file, { name: 'sheet-1', title: 'Sheet 1' })));
+    const read = readCutFile(writeDxf(machineDrawing(file, { name: 'sheet-1', title: 'Sheet 1', texts: [] })));
     if (!read.ok) throw new Error(read.problem);
     expect(read.file.contours.map(({ side, isClosed }) => [side, isClosed])).toEqual(
       file.contours.map(({ side, isClosed }) => [side, isClosed]),

@@ -13,7 +13,6 @@ export const machineDrawing = (
   hand: 'layers: outside, inside, drill, mark, tab, sheet; from the sheet’s lower left corner',
   isStamped: true,
   paths: contours.map(pathOf),
-  texts: [],
 });
 
 function pathOf({ side, points, isClosed }: Contour): DrawnPath {
