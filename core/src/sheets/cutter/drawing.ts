@@ -7,7 +7,7 @@ import type { Contour, CutFile } from './cut-file';
 
 export const machineDrawing = (
   { contours }: CutFile,
-  names: Pick<Drawing, 'name' | 'title' | 'material'>,
+  names: Pick<Drawing, 'name' | 'title' | 'material' | 'texts'>,
 ): Drawing => ({
   ...names,
   hand: 'layers: outside, inside, drill, mark, tab, sheet; from the sheet’s lower left corner',
