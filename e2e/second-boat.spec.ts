@@ -22,7 +22,7 @@ test('the second school and the second unit, through every stage', async ({ page
   await page.getByRole('link', { name: /Frames/ }).click();
   await expect(page.getByLabel('Its face, from the stem')).toHaveValue('2-0-0');
   await page.getByRole('link', { name: /Joints/ }).click();
-  await unfold(page, 'Joints');
+  await unfold(page, 'Joints, panel by panel');
   await expect(page.getByRole('cell', { name: 'none' })).toBeVisible(); // the bottom comes out of one sheet
   await page.getByRole('link', { name: /Sheets/ }).click();
   await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeEnabled();
@@ -122,6 +122,7 @@ test('what the browser prints of each stage are its sheets, on the paper of the 
     ['2', 'Panels', 'Transom, 1 to cut'],
     ['3', 'Frames', 'from the stem'],
     ['4', 'Joints', 'distances from the fore end'],
+    ['6', 'Timber', 'Chine log'],
     ['7', 'Epoxy & glass', 'to buy'],
   ] as const) {
     await page.keyboard.press('Escape');

@@ -103,12 +103,12 @@ test('sheets: a cutter is run over them, finds nothing with its gap, and says wh
   await openStage(page, '5', 'Sheets');
   await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
   await unfold(page, 'Machine cutting');
-  await page.getByRole('button', { name: 'Run the cutter' }).click();
+  await page.getByRole('button', { name: 'Run the cutter', exact: true }).click();
   await expect(page.getByText(/^Sheet 1: \d+ min, nothing wrong$/)).toBeVisible();
-  await page.getByLabel('Cutter’s radius').fill('5');
+  await page.getByLabel('Machine’s cutter, radius').fill('5');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/^Sheet 1: /)).toBeHidden();
-  await page.getByRole('button', { name: 'Run the cutter' }).click();
+  await expect(page.getByText(/^Sheet 1: \d+ min/)).toBeHidden();
+  await page.getByRole('button', { name: 'Run the cutter', exact: true }).click();
   await expect(page.getByText(/the cutter would cut into the part beside it/).first()).toBeVisible();
   await expectNoFaults(page);
 });

@@ -1,6 +1,7 @@
 import { fromWords } from '@kalotrope/core/epoxy';
 import { allFindings, createDerive, searchAll } from '@kalotrope/core/project';
 import { leftOff, listed, tallySheets, type SheetCount } from '@kalotrope/core/sheets';
+import { planOf, toBuyLines } from '@kalotrope/core/timber';
 import { findingJson, findingsText, trim, type Answer, type Io, type Options } from '../io';
 import { projectOf } from '../project-of';
 
@@ -14,6 +15,8 @@ export function takeoffCommand(file: string, options: Options, io: Io): Answer {
   const found = searchAll(project, derived, LAYOUT_ROUNDS);
   const findings = allFindings(derived, { project, found });
   const sheets = tallySheets(derived.sheets.value, found.sheets ?? []).map(sheetRow);
+  const plan = planOf(derived.timber.value, found.timber);
+  const timber = (plan ? toBuyLines(derived.timber.value, plan, 'mm') : []).map(timberRow);
   const lines = value.lines.map((line) => ({
     ...line,
     from: fromWords(line.from, 'mm'),
@@ -29,15 +32,21 @@ export function takeoffCommand(file: string, options: Options, io: Io): Answer {
   };
   const text = [
     ...sheets.map((sheet) => `${sheet.item}\t${sheet.sheets} ${sheet.unit}\t${sheet.from}`),
+    ...timber.map(({ item, qty, unit, from }) => `${item}\t${qty} ${unit}\t${from}`),
     ...lines.map((line) => `${line.group}\t${line.item}\t${Math.round(line.resin)} g\t${line.from}`),
     `total\tresin with waste\t${Math.round(totals.resinWithWaste)} g`,
     findingsText(findings),
   ].join('\n');
   return {
-    json: { project: project.name, sheets, lines, totals, findings: findings.map(findingJson) },
+    json: { project: project.name, sheets, timber, lines, totals, findings: findings.map(findingJson) },
     text,
   };
 }
+
+const timberRow = ({ section, lengthMm, qty, pieces }: ReturnType<typeof toBuyLines>[number]) => ({
+  ...{ group: 'timber', item: `${section}, ${lengthMm} mm`, qty, unit: qty === 1 ? 'stick' : 'sticks' },
+  from: pieces.join('; '),
+});
 
 /** How many sheets of a thickness, and by name what is on none. */
 function sheetRow(count: SheetCount) {

@@ -1,3 +1,4 @@
+export { toBuyLines } from './buying';
 export { faultsOfPlan } from './check';
 export { readTimberJob, type TimberJob } from './job';
 export { planOf } from './judge';

@@ -9,6 +9,7 @@ import {
   type SheetTable,
 } from '../formats';
 import { formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
+import { toBuyLines } from './buying';
 import { planOf } from './judge';
 import { sectionOfStick } from './runs';
 import type { TimberPlan } from './solve';
@@ -43,13 +44,11 @@ const allRuns = ({ runs }: TimberValue, notation: Notation): SheetTable => ({
   ]),
 });
 
-const toBuy = ({ runs, job }: TimberValue, { bought }: TimberPlan, notation: Notation): SheetTable => ({
+const toBuy = (value: TimberValue, plan: TimberPlan, notation: Notation): SheetTable => ({
   columns: [{ head: 'to buy' }, { head: 'length', isFigure: true }, { head: 'how many', isFigure: true }],
-  rows: bought.flatMap(({ stock, qty }) => {
-    const stick = job.stock.find(({ id }) => id === stock);
-    const section = sectionOfStick(runs, job, stock, notation);
-    return stick ? [[section, formatWithUnit(stick.length, notation), String(qty)]] : [];
-  }),
+  rows: toBuyLines(value, plan, notation).map(({ section, lengthMm, qty }) => [
+    ...[section, formatWithUnit(lengthMm, notation), String(qty)],
+  ]),
 });
 
 const cutList = ({ runs, job }: TimberValue, { sticks }: TimberPlan, notation: Notation): SheetTable => ({

@@ -7,7 +7,7 @@ import { plural } from '../../controls/words';
 import { selectPanelSteps } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
 import { waitsForLines } from '../../state/waits';
-import { SETTING_LABELS } from './setting-labels';
+import { settingLabels } from './setting-labels';
 
 export const jointsEntry: StageEntry = {
   stage: jointsStage.name,
@@ -21,7 +21,7 @@ export const jointsEntry: StageEntry = {
         pick: jointThing(panel, key),
       })),
     ),
-  settings: () => SETTING_LABELS.map((label) => ({ label })),
+  settings: ({ joints }) => settingLabels(joints).map((label) => ({ label })),
   steps: selectPanelSteps,
   // along the panel's upper edge, on which the joint's place is told
   tape: (derived, picked) => {

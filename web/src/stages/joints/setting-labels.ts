@@ -1,20 +1,30 @@
 /** The settings of all joints by their labels. */
+import type { JointKind, JointsPart } from '@kalotrope/core/joints';
+
 export type LengthKey = 'strapShort' | 'tongue' | 'cutterRadius' | 'fit' | 'boughtLoss' | 'clearOfFrames' | 'stagger';
 
 export const LENGTHS: Readonly<Record<LengthKey, string>> = {
   strapShort: 'Short of the edges',
   tongue: 'Tongues reach',
-  cutterRadius: 'Cutter’s radius',
+  cutterRadius: 'Radius of its cutter',
   fit: 'Room between halves',
   boughtLoss: 'Lost at a joint',
   clearOfFrames: 'Clear of frames',
   stagger: 'Stagger between panels',
 };
 
-export const SETTING_LABELS = [
+/** Of each kind what is set for it alone; shown where some joint is of it. */
+const OF_KIND: Readonly<Record<JointKind, readonly string[]>> = {
+  scarf: ['Scarf, times the thickness'],
+  strap: ['Strap, times the thickness', 'Straps of', LENGTHS.strapShort],
+  tongues: [LENGTHS.tongue, LENGTHS.cutterRadius, LENGTHS.fit],
+  bought: [LENGTHS.boughtLoss],
+};
+
+/** What is set of the joints of a boat, by its labels. */
+export const settingLabels = ({ kind, own }: Pick<JointsPart, 'kind' | 'own'>): string[] => [
   'Joined by',
-  'Scarf, times the thickness',
-  'Strap, times the thickness',
-  'Straps of',
-  ...Object.values(LENGTHS),
+  ...[...new Set([kind, ...own.map((joint) => joint.kind)])].flatMap((one) => OF_KIND[one]),
+  LENGTHS.clearOfFrames,
+  LENGTHS.stagger,
 ];

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
+import { useRef } from 'react';
 import type { Project } from '@kalotrope/core/project';
 import { cutFaultWords, jobPartName, timeWords, type CutPart, type CutRun } from '@kalotrope/core/sheets';
 import { edited } from '../../state/document-slice';
@@ -13,10 +14,17 @@ import { plural } from '../../controls/words';
 import { useAppDispatch } from '../../state/store';
 import type { CutterRuns } from './use-cutter';
 
-type Props = { readonly project: Project; readonly parts: readonly CutPart[]; readonly runs: CutterRuns };
+type Props = {
+  readonly project: Project;
+  readonly parts: readonly CutPart[];
+  readonly runs: CutterRuns;
+  /** The layout is still looked for: what it is run over would be gone in a moment. */
+  readonly isSearching: boolean;
+};
 
-export function MachineCutting({ project, parts, runs }: Props) {
+export function MachineCutting({ project, parts, runs, isSearching }: Props) {
   const dispatch = useAppDispatch();
+  const input = useRef<HTMLInputElement>(null);
   const { sheets, file, isRunning, start, startFile } = runs;
   const { machine } = project.sheets;
   const set = (key: keyof typeof machine, label: string) => (value: number) =>
@@ -29,9 +37,9 @@ export function MachineCutting({ project, parts, runs }: Props) {
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, mt: 1 }}>
         <LengthField
-          label="Cutter’s radius"
+          label="Machine’s cutter, radius"
           mm={machine.radius}
-          onCommit={set('radius', 'Cutter’s radius')}
+          onCommit={set('radius', 'Machine’s cutter, radius')}
           path={['sheets', 'machine', 'radius']}
         />
         <NumberField
@@ -48,23 +56,24 @@ export function MachineCutting({ project, parts, runs }: Props) {
         />
       </Box>
       <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
-        <Button variant="contained" disabled={isRunning} onClick={start}>
+        <Button variant="contained" disabled={isRunning || isSearching} onClick={start}>
           Run the cutter
         </Button>
-        <Button component="label" variant="outlined" disabled={isRunning}>
+        <Button variant="outlined" disabled={isRunning} onClick={() => input.current?.click()}>
           Over a DXF file
-          <input
-            type="file"
-            accept=".dxf"
-            aria-label="A DXF file to run the cutter over"
-            style={OFF_SCREEN}
-            onChange={({ target }) => {
-              const [chosen] = target.files ?? [];
-              if (chosen) startFile(chosen);
-              target.value = '';
-            }}
-          />
         </Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".dxf"
+          hidden
+          aria-label="A DXF file to run the cutter over"
+          onChange={({ target }) => {
+            const [chosen] = target.files ?? [];
+            if (chosen) startFile(chosen);
+            target.value = '';
+          }}
+        />
       </Box>
       {isRunning && <LinearProgress aria-label="Running the cutter over the sheets" />}
       <Box role="status">
@@ -116,5 +125,3 @@ function OneRun({ name, run, nameOf, of }: OneRunProps) {
 }
 
 const MOST_SHOWN = 6;
-/** There for the keyboard and for what reads aloud, and not to be seen. */
-const OFF_SCREEN = { position: 'absolute', width: 1, height: 1, opacity: 0 } as const;

@@ -103,7 +103,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           )}
         </Box>
         <SheetSettings project={project} />
-        <MachineCutting project={project} parts={parts} runs={cutter} />
+        <MachineCutting project={project} parts={parts} runs={cutter} isSearching={isSearching} />
         <PartTable
           parts={parts}
           left={counts.flatMap(leftOff)}

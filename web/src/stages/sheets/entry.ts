@@ -30,7 +30,10 @@ export const sheetsEntry: StageEntry = {
         ['length', 'width'].map((side) => `${formatThickness(thickness, notation)} sheet, ${side}`),
       ),
     ].map((label) => ({ label, section: 'Stock and spacing' })),
-    ...['Cutter’s radius', 'Feed, mm/min', 'Tabs on a part'].map((label) => ({ label, section: 'Machine cutting' })),
+    ...['Machine’s cutter, radius', 'Feed, mm/min', 'Tabs on a part'].map((label) => ({
+      label,
+      section: 'Machine cutting',
+    })),
   ],
   steps: selectPanelSteps,
   hasTape: false,

@@ -18,7 +18,7 @@ export function TimberSettings() {
       <Box sx={{ display: 'grid', gap: 1.25 }}>
         <LengthField label="Saw’s kerf" mm={part.kerf} onCommit={set('kerf', 'Kerf')} path={['timber', 'kerf']} />
         <NumberField
-          label="Scarf, times the thickness"
+          label="Timber scarf, × thickness"
           value={part.scarfRatio}
           onCommit={set('scarfRatio', 'Scarf of timber')}
           path={['timber', 'scarfRatio']}

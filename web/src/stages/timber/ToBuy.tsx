@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { sectionOfStick, type TimberPlan, type TimberValue } from '@kalotrope/core/timber';
+import { toBuyLines, type TimberPlan, type TimberValue } from '@kalotrope/core/timber';
 import { formatShare, formatWithUnit } from '@kalotrope/core/measure';
 import { selectNotation } from '../../state/selectors';
 import { Figure } from '../../controls/Figure';
@@ -13,18 +13,19 @@ type Props = { readonly value: TimberValue; readonly plan: TimberPlan | undefine
 export function ToBuy({ value, plan }: Props) {
   const notation = useAppSelector(selectNotation);
   if (!plan) return null;
-  const { job, runs } = value;
+  const { job } = value;
   const lengthOf = (id: string) => job.stock.find((stick) => stick.id === id)?.length ?? 0;
   const bought = plan.sticks.reduce((sum, { stock }) => sum + lengthOf(stock), 0);
   const used = plan.sticks.reduce((sum, { cuts }) => sum + cuts.reduce((all, { length }) => all + length, 0), 0);
   const gap = plan.bound > 0 ? plan.cost / plan.bound - 1 : 0;
   return (
     <Box sx={{ mt: 1 }}>
-      {plan.bought.map(({ stock, qty }) => (
+      {toBuyLines(value, plan, notation).map(({ section, lengthMm, qty, pieces }) => (
         <Figure
-          key={stock}
-          name={`${sectionOfStick(runs, job, stock, notation)}, ${formatWithUnit(lengthOf(stock), notation)}`}
+          key={`${section} ${lengthMm}`}
+          name={`${section}, ${formatWithUnit(lengthMm, notation)}`}
           value={plural(qty, 'stick')}
+          why={pieces.join('; ')}
         />
       ))}
       {bought > 0 && (

@@ -15,7 +15,7 @@ export const timberEntry: StageEntry = {
     derived.timber.value.runs.map(({ id, name }) => ({ label: `Timber: ${name}`, pick: runThing(id) })),
   settings: () => [
     { label: 'Saw’s kerf', section: 'Saw and joints' },
-    { label: 'Scarf, times the thickness', section: 'Saw and joints' },
+    { label: 'Timber scarf, × thickness', section: 'Saw and joints' },
     { label: 'Bends to, times the thickness', section: 'Saw and joints' },
   ],
   steps: selectRunSteps,

@@ -1,5 +1,5 @@
 /** Plans the sticks whenever the runs or the stock are others; the plan belongs to the job that it was made for. */
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import type { TimberValue } from '@kalotrope/core/timber';
 import { engine } from '../../engine/client';
 import { foundArrived } from '../../state/derived-slice';
@@ -15,6 +15,7 @@ const REST_MS = 300;
 export function useTimberPlan({ job, key }: TimberValue): boolean {
   const dispatch = useAppDispatch();
   const store = useAppStore();
+  const [failedFor, setFailedFor] = useState('');
   const isKnown = useAppSelector((state) => selectFound(state).timber?.key === key);
   useEffect(() => {
     if (selectFound(store.getState()).timber?.key === key) return;
@@ -24,7 +25,9 @@ export function useTimberPlan({ job, key }: TimberValue): boolean {
       void engine.run('timber', { job, seconds: SECONDS }, { signal }).then((answer) => {
         if (signal.aborted) return;
         if (answer.kind === 'ok') dispatch(foundArrived({ timber: { key, result: answer.value } }));
-        if (answer.kind === 'failed') dispatch(said(`The plan of the timber stopped: ${answer.message}`));
+        if (answer.kind !== 'failed') return;
+        setFailedFor(key);
+        dispatch(said(`The plan of the timber stopped: ${answer.message}`));
       });
     }, REST_MS);
     return () => {
@@ -32,5 +35,5 @@ export function useTimberPlan({ job, key }: TimberValue): boolean {
       control.abort();
     };
   }, [job, key, dispatch, store]);
-  return !isKnown;
+  return !isKnown && failedFor !== key;
 }
