@@ -1,7 +1,7 @@
 import { fromWords } from '@kalotrope/core/epoxy';
 import { allFindings, createDerive, searchAll } from '@kalotrope/core/project';
 import { leftOff, listed, tallySheets, type SheetCount } from '@kalotrope/core/sheets';
-import { planOf, toBuyLines } from '@kalotrope/core/timber';
+import { planOf, timberStage, toBuyLines } from '@kalotrope/core/timber';
 import { findingJson, findingsText, trim, type Answer, type Io, type Options } from '../io';
 import { projectOf } from '../project-of';
 
@@ -44,7 +44,7 @@ export function takeoffCommand(file: string, options: Options, io: Io): Answer {
 }
 
 const timberRow = ({ section, lengthMm, qty, pieces }: ReturnType<typeof toBuyLines>[number]) => ({
-  ...{ group: 'timber', item: `${section}, ${lengthMm} mm`, qty, unit: qty === 1 ? 'stick' : 'sticks' },
+  ...{ group: timberStage.name, item: `${section}, ${lengthMm} mm`, qty, unit: qty === 1 ? 'stick' : 'sticks' },
   from: pieces.join('; '),
 });
 
