@@ -9,7 +9,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { faultsOf, type nest } from '../core/src/sheets/index';
-import { layDown, posesOf, resultOf } from '../core/src/sheets/lay-down';
+import { layDown, resultOf } from '../core/src/sheets/lay-down';
+import { posesOf } from '../core/src/sheets/laying/poses';
 import { areaOf, nestSets } from './nest-sets';
 
 const [seconds = '60', seed = '1', only = ''] = process.argv.slice(2);

@@ -50,14 +50,15 @@ const timberRow = ({ section, lengthMm, qty, pieces }: ReturnType<typeof toBuyLi
 
 /** How many sheets of a thickness, and by name what is on none. */
 function sheetRow(count: SheetCount) {
-  const { thickness, result, pieces, hasStock } = count;
+  const { thickness, kind, result, pieces, hasStock } = count;
   const left = leftOff(count);
   const laid = `${pieces - left.length} of ${pieces} parts laid out`;
   const off = left.length === 0 ? '' : `; ${left.length} ON NO SHEET: ${listed(left, Infinity)}`;
   const sheets = result?.sheetsUsed ?? 0;
   return {
-    item: `Plywood ${thickness} mm`,
+    item: `Plywood ${thickness} mm${kind.trim() === '' ? '' : `, ${kind.trim()}`}`,
     thickness,
+    ...(kind.trim() !== '' && { kind }),
     sheets,
     unit: `sheet${sheets === 1 ? '' : 's'}`,
     density: trim(result?.density ?? 0),

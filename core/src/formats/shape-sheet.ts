@@ -13,6 +13,8 @@ export type ShapeSheet = Omit<TitleOf, 'scale'> & {
   /** As it is cut; x athwart from the centreline, y up. */
   readonly cut: Outline;
   readonly holes?: readonly Outline[];
+  /** What is trimmed to, where it is cut larger. */
+  readonly net?: readonly (readonly Vec2[])[];
   /** Lines on it, and what the key calls them. */
   readonly mark?: { readonly lines: readonly (readonly Vec2[])[]; readonly words: string };
   /** The places that have their figures beside them. */
@@ -31,7 +33,7 @@ const NAME_MM = 6;
 const UNDER_MM = 18;
 
 export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
-  const { cut, holes = [], mark, corners, tables, tableMm, part } = sheet;
+  const { cut, holes = [], net = [], mark, corners, tables, tableMm, part } = sheet;
   const inner = innerBox(pageOnItsSide(head.paper));
   const { notation } = head;
   const box = boundsOf(cut);
@@ -52,6 +54,7 @@ export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
     {
       paths: [
         ...[cut, ...holes].map((points) => ({ kind: 'cut' as const, points, isClosed: true })),
+        ...net.map((points) => ({ kind: 'edge' as const, points })),
         ...(mark?.lines ?? []).map((points) => ({ kind: 'mark' as const, points })),
         { kind: 'construction', points: centreline },
       ],
@@ -70,6 +73,7 @@ export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
   });
   const key: (readonly [keyof typeof LINE_MM, string])[] = [
     ['cut', 'cut'],
+    ...(net.length > 0 ? [['edge', 'net line: trim to it in place'] as const] : []),
     ...(mark ? [['mark', mark.words] as const] : []),
     ['construction', 'centreline'],
   ];

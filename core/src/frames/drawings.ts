@@ -30,7 +30,7 @@ import {
 import { formatThickness, formatWithUnit, type Notation } from '../measure';
 import { planeMark, type Panel } from '../panels';
 import type { Marks } from '../stage';
-import { asSeen, cutAsSeen, isSolid, reaches, type Frame } from './frame';
+import { asSeen, cutAsSeen, isSolid, netAsSeen, reaches, type Frame } from './frame';
 import type { FramesValue } from './judge';
 import type { MemberRun } from './member';
 import { frameMaterial } from './material';
@@ -61,6 +61,7 @@ function frameDrawing(frame: Frame, { notation, frames: { pins } }: FramesWhole[
     paths: [
       closedPath('cut', outline),
       ...holes.map((hole) => closedPath('cut', hole)),
+      ...netAsSeen(frame).map((points) => ({ ...openPath(points), layerName: 'NET' })),
       ...faceCurves(frame).map((curve) => openPath(curve)),
       ...fittedLines(frame).map((line) => openPath(line)),
       ...bevelLines(frame).map((line) => ({ ...openPath(line), widthMm: THIN_MM })),

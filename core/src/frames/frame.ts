@@ -1,5 +1,5 @@
 /** A frame as it is built: the hull's section where it stands, how its edges are made, and what is cut of it. */
-import { at, distance2, lerp2, netArea, type Region, type Vec2, type Vec3 } from '../geometry';
+import { at, distance2, lerp2, netArea, type Outline, type Region, type Vec2, type Vec3 } from '../geometry';
 import { toRad } from '../measure';
 import type { Panel, RoundedStrip } from '../panels';
 import { blankOf, otherFaceHalf, type Blank, type EdgesMade } from './blank';
@@ -28,6 +28,8 @@ export type Frame = Omit<FrameSection, 'edges'> & {
   readonly otherFace?: readonly Vec2[];
   /** What is cut, by the frame's own plane, y to starboard: of a pair the starboard part. */
   readonly cut: Region;
+  /** What it is trimmed to, where it is cut larger: the edge before anything is cut in it. */
+  readonly net?: Outline;
   /** Of sawn timber what it is put together from; absent: it is one piece of plywood. */
   readonly timbered?: Timbered;
   /** Doublers and lids of its openings. */
@@ -124,6 +126,7 @@ export function shapeFrame(plan: TimberedPlan, panels: readonly Panel[], making:
     edges,
     notchesIn(section, making.members ?? []),
   );
+  const net = netOutline(section, plan, edges);
   const isTimber = !SHEET_KINDS.includes(kind);
   const settings = plan.stock ?? (kind === 'mould' ? making.moulds : making.sawn);
   const timbered = isTimber
@@ -150,6 +153,7 @@ export function shapeFrame(plan: TimberedPlan, panels: readonly Panel[], making:
     })),
     ...(isBevelled && { otherFace: otherFaceHalf(section) }),
     cut,
+    ...(net && { net }),
     rims: rimsOf(plan, plan.openings, ({ isPair }) => hand === 'pair' || (hand === 'across' && isPair)),
     cleats: cleatsOf(plan.cleats, {
       ...{ section, blank, hand },
@@ -162,6 +166,13 @@ export function shapeFrame(plan: TimberedPlan, panels: readonly Panel[], making:
     areaM2: (netArea(cut) * (hand === 'pair' ? 2 : 1)) / 1e6,
   };
   return { ok: true, frame, blank };
+}
+
+/** Of a frame that is cut proud the outline without that. */
+function netOutline(section: FrameSection, plan: FramePlan, edges: EdgesMade): Outline | undefined {
+  if (plan.proud.skin === 0 && plan.proud.top === 0) return undefined;
+  const bare = { ...plan, ring: null, proud: { skin: 0, top: 0 }, openings: [], limbers: [], slots: [] };
+  return blankOf(section, bare, edges).regions[0]?.outline;
 }
 
 function sectionOfHull(
@@ -210,6 +221,10 @@ export const asSeen = ({ face }: Pick<Frame, 'face'>, [y, z]: Vec2): Vec2 => (fa
 /** Whether its middle is left in, and no opening is cut in it: room for words. */
 export const isSolid = ({ kind, openings }: Pick<Frame, 'kind' | 'openings'>): boolean =>
   kind === 'bulkhead' && openings === 0;
+
+/** What it is trimmed to, as it is seen from the station face: closed, its first point again at the end. */
+export const netAsSeen = (frame: Pick<Frame, 'face' | 'net'>): Vec2[][] =>
+  frame.net ? [[...frame.net, at(frame.net, 0)].map((p) => asSeen(frame, p))] : [];
 
 /** What is cut, as it is seen from the station face. */
 export function cutAsSeen(frame: Pick<Frame, 'face' | 'cut'>): Region {

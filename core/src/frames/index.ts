@@ -13,7 +13,7 @@ export type {
   TimberSettings,
 } from './schema';
 export { plainOutline } from './blank';
-export { asSeen, cutAsSeen } from './frame';
+export { asSeen, cutAsSeen, netAsSeen } from './frame';
 export type { Frame } from './frame';
 export { girderPieces, faceWord } from './girder/drawings';
 export { placeOnGirder } from './girder/girder';

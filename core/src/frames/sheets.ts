@@ -20,7 +20,7 @@ import {
   type Notation,
 } from '../measure';
 import { faceCurves, fittedLines, OVER_TOP_MM, toCut, type FramesWhole } from './drawings';
-import { asSeen, cutAsSeen, isSolid, type Frame } from './frame';
+import { asSeen, cutAsSeen, isSolid, netAsSeen, type Frame } from './frame';
 import { frameMaterial } from './material';
 import { plotOf } from './plotting';
 import { mitreDeg, type RollingBevel } from './rolling-bevel';
@@ -76,6 +76,7 @@ function frameSheet(frame: Frame, head: SheetHead): PaperSheets {
     material: frameMaterial(frame, notation),
     cut: outline,
     holes,
+    net: netAsSeen(frame),
     mark: {
       lines: [faceCurves(frame).flat(), ...fittedLines(frame)],
       words: [`edge of the ${FACES[frame.face]}`, ...fittedWords(frame)].join(', '),

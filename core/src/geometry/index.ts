@@ -43,6 +43,7 @@ export {
 } from './polyline';
 export { SAME_POINT_MM, evaluate, evaluateTangent, fitSpline, uEnd } from './spline';
 export type { CurvePoint, CurveTangent, Spline } from './spline';
+export { setOut } from './set-out';
 export { bracketedRoot } from './root';
 export { solveDense } from './dense';
 export { hashOf } from './hash';

@@ -156,6 +156,9 @@ const paths = (outlines: readonly Outline[]): Paths64 => outlines.map((o) => toG
 
 export const unionOf = (outlines: readonly Outline[]): Outline[] =>
   Clipper.union(paths(outlines), FillRule.NonZero).map(fromGrid);
+/** What outlines wind round once or more, counter-clockwise: loops that run the other way are nothing. */
+export const solidOf = (outlines: readonly Outline[]): Outline[] =>
+  Clipper.union(outlines.map(toGrid), FillRule.Positive).map(fromGrid);
 export const intersectionOf = (a: readonly Outline[], b: readonly Outline[]): Outline[] =>
   Clipper.intersect(paths(a), paths(b), FillRule.NonZero).map(fromGrid);
 

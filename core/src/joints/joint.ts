@@ -10,7 +10,7 @@
  */
 import { boundsOf, counterClockwise } from '../geometry';
 import { marksOfFrame, type Frame, type Planked } from '../frames';
-import { SHEET_SIZE, type Panel, type SheetInStock } from '../panels';
+import { cutLineOf, SHEET_SIZE, type Panel, type SheetInStock } from '../panels';
 import type { JointsFinding, JointsResult } from './findings';
 import { judgeJoints } from './judge';
 import type { JointedPanel, Strap } from './jointed-panel';
@@ -36,22 +36,30 @@ export function jointsInPlaces(
 ): OwnJoint[] {
   const lap = lapOf(part.kind, part, thickness);
   const usable = sheet.width - 2 * sheet.margin;
-  return jointed.flatMap(({ panel, joints, length }) => {
+  return jointed.flatMap(({ panel, joints, length, from }) => {
     // what the builder placed himself stays
     const own = part.own.filter((joint) => joint.panel === panel);
     if (joints.length === 0 || own.length > 0) return own;
-    return evenPlaces({ from: 0, to: length, usable, lap }, shareOf(panel)).map((at, k): OwnJoint => ({
+    return evenPlaces({ from, to: from + length, usable, lap }, shareOf(panel)).map((at, k): OwnJoint => ({
       ...{ id: `${panel}.joint.${k + 1}`, panel, at, kind: part.kind },
     }));
   });
 }
 
 /** What is in stock, as far as joints depend on it. */
-export type StockForJoints = { readonly stock: readonly SheetInStock[]; readonly margin: number };
+export type StockForJoints = {
+  readonly stock: readonly (SheetInStock & { readonly kind: string })[];
+  readonly margin: number;
+  /** What the skin is made of. */
+  readonly kinds: { readonly skin: string };
+};
 
-/** The longest sheet in stock of the skin's thickness; the usual size where there is none. */
-export function sheetForSkin({ stock, margin }: StockForJoints, thickness: number): SheetSize {
-  const mine = stock.filter((sheet) => sheet.thickness === thickness && sheet.qty > 0);
+/** The longest sheet in stock of the skin's thickness and kind; the usual size where there is none. */
+export function sheetForSkin({ stock, margin, kinds }: StockForJoints, thickness: number): SheetSize {
+  const plain = (kind: string) => kind.trim().toLowerCase();
+  const mine = stock.filter(
+    (sheet) => sheet.thickness === thickness && plain(sheet.kind) === plain(kinds.skin) && sheet.qty > 0,
+  );
   const { width, height } = [...mine].sort((a, b) => b.width - a.width)[0] ?? SHEET_SIZE.value;
   return { width, height, margin };
 }
@@ -121,11 +129,11 @@ function jointPanel(
   findings: JointsFinding[],
 ): JointedPanel {
   const { id, name, spansCentreline } = panel;
-  const box = boundsOf(panel.outline);
-  const length = box.maxX - box.minX;
+  const box = boundsOf(cutLineOf(panel));
+  const [from, length] = [box.minX, box.maxX - box.minX];
   if (planked?.panel === id) {
     const pieces = planked.boards.map((board) => ({ ...board, outline: counterClockwise(board.outline) }));
-    return { panel: id, name, spansCentreline, joints: [], pieces, straps: [], length };
+    return { panel: id, name, spansCentreline, joints: [], pieces, straps: [], length, from };
   }
   const where = { stage: 'joints', panel: id } as const;
   const usual = sizesOfJoint(part.kind, part, thickness);
@@ -143,7 +151,7 @@ function jointPanel(
   const own = part.own
     .filter((joint) => joint.panel === id)
     .flatMap((joint): Placed[] => {
-      if (joint.at > 0 && joint.at < length)
+      if (joint.at > from && joint.at < box.maxX)
         return [{ ...sizesOfJoint(joint.kind, part, thickness), u: joint.at, own: joint.id }];
       const remedy = {
         label: 'Take it out',
@@ -166,7 +174,7 @@ function jointPanel(
     bendAt: bendReader(panel),
     part,
   };
-  const placed = placeJoints({ ...wishes, length, usable: isHopeless ? Infinity : usable, own, usual });
+  const placed = placeJoints({ ...wishes, from, to: box.maxX, usable: isHopeless ? Infinity : usable, own, usual });
   const joints = placed.map((one, k) =>
     jointAt(
       panel,
@@ -177,7 +185,7 @@ function jointPanel(
   );
   findings.push(...judgeJoints({ ...wishes, panel, joints, all: part }));
   const straps = part.strapIsSolid ? [] : strapsOf(panel, joints, part.strapShort);
-  return { panel: id, name, spansCentreline, joints, pieces: cutPieces(panel, joints), straps, length };
+  return { panel: id, name, spansCentreline, joints, pieces: cutPieces(panel, joints), straps, length, from };
 }
 
 const strapsOf = (panel: Panel, joints: readonly Joint[], short: number): Strap[] =>

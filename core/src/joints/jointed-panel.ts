@@ -13,5 +13,7 @@ export type JointedPanel = {
   readonly pieces: readonly Piece[];
   /** Behind the joints, inside, where they are cut from plywood. */
   readonly straps: readonly Strap[];
+  /** Of what is cut, and where that begins along the panel: forward of its fore end where it is cut proud. */
   readonly length: number;
+  readonly from: number;
 };

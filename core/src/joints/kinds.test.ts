@@ -50,7 +50,8 @@ describe('what a joint takes', () => {
         const [usable, length] = [1000 + 2000 * next(), 500 + 9000 * next()];
         const joints = placeJoints({
           ...{
-            length,
+            from: 0,
+            to: length,
             usable,
             own: [],
             usual: { kind, lap, width: lap },

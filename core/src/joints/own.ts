@@ -30,13 +30,13 @@ export function changedJoint(
 }
 
 /** How far a joint can be moved with both pieces beside it still coming out of a sheet of this usable length. */
-export function roomOfJoint({ joints, length }: JointedPanel, joint: Joint, usable: number): [number, number] {
+export function roomOfJoint({ joints, length, from }: JointedPanel, joint: Joint, usable: number): [number, number] {
   const k = joints.findIndex(({ key }) => key === joint.key);
   const [before, after] = [joints[k - 1], joints[k + 1]];
   const lap = joint.lap / 2;
-  const low = (after ? after.u + after.lap / 2 : length) - usable + lap;
-  const high = (before ? before.u - before.lap / 2 : 0) + usable - lap;
-  return [Math.max(low, (before?.u ?? 0) + FROM_END_MM), Math.min(high, (after?.u ?? length) - FROM_END_MM)];
+  const low = (after ? after.u + after.lap / 2 : from + length) - usable + lap;
+  const high = (before ? before.u - before.lap / 2 : from) + usable - lap;
+  return [Math.max(low, (before?.u ?? from) + FROM_END_MM), Math.min(high, (after?.u ?? from + length) - FROM_END_MM)];
 }
 
 /** Id of the joint that was changed: of the list before, or the last of the list after. */
@@ -44,8 +44,8 @@ export const idOfChanged = ({ own, key }: Joint, panel: string, after: Own): str
   own ?? after.find(({ id }) => id === `${panel}.joint.${key}`)?.id ?? after[after.length - 1]?.id ?? key;
 
 /** One more in the middle of the longest piece. */
-export function oneMoreJoint(own: Own, { panel, joints, length }: JointedPanel, kind: JointKind): OwnJoint[] {
-  const ends = [0, ...joints.map(({ u }) => u), length];
+export function oneMoreJoint(own: Own, { panel, joints, length, from }: JointedPanel, kind: JointKind): OwnJoint[] {
+  const ends = [from, ...joints.map(({ u }) => u), from + length];
   const gaps = ends.slice(1).map((end, k) => ({ from: at(ends, k), to: end }));
   const [longest] = [...gaps].sort((a, b) => b.to - b.from - (a.to - a.from));
   const middle = longest ? (longest.from + longest.to) / 2 : length / 2;

@@ -16,7 +16,7 @@ import {
   type Vec2,
 } from '../geometry';
 import type { DrawnPath } from '../formats';
-import type { Panel } from '../panels';
+import { cutLineOf, type Panel } from '../panels';
 import { reachOf } from './kinds';
 import type { Around, Placed } from './placing';
 import type { JointsPart } from './schema';
@@ -57,15 +57,16 @@ export function jointAt(
 }
 
 export function cutPieces(panel: Panel, joints: readonly Joint[]): Piece[] {
-  if (joints.length === 0) return [{ id: panel.id, name: panel.name, outline: panel.outline }];
-  const box = boundsOf(panel.outline);
+  if (joints.length === 0) return [{ id: panel.id, name: panel.name, outline: cutLineOf(panel) }];
+  const cut = cutLineOf(panel);
+  const box = boundsOf(cut);
   return Array.from({ length: joints.length + 1 }, (_, k) => k).flatMap((k): Piece[] => {
     const [before, after] = [joints[k - 1], joints[k]];
     const fore = before ? edgeAt(before, 1, box) : straightEdge(box.minX - 1, box);
     const aft = after ? edgeAt(after, -1, box) : straightEdge(box.maxX + 1, box);
     const strip = [...fore, ...[...aft].reverse()];
     // a panel of an impossible hull may cross itself; its largest part there is the piece, and none may be left
-    const [outline] = [...intersectionOf([panel.outline], [strip])].sort((a, b) => area(b) - area(a));
+    const [outline] = [...intersectionOf([cut], [strip])].sort((a, b) => area(b) - area(a));
     if (!outline) return [];
     const name = `${panel.name} ${k + 1} of ${joints.length + 1}`;
     return [{ id: `${panel.id}.${k + 1}`, name, outline: counterClockwise(outline) }];

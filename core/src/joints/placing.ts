@@ -39,7 +39,9 @@ export type Wishes = {
 };
 
 export type PlacingInput = Wishes & {
-  readonly length: number;
+  /** Where what is cut begins and ends along the panel. */
+  readonly from: number;
+  readonly to: number;
   /** The longest piece that comes out of a sheet. */
   readonly usable: number;
   readonly own: readonly Placed[];
@@ -57,7 +59,7 @@ export const DUST_MM = 1e-6;
 /** All joints of a panel, from its fore end. */
 export function placeJoints(input: PlacingInput): Placed[] {
   const own = [...input.own].sort((a, b) => a.u - b.u);
-  const ends = [{ u: 0, lap: 0 }, ...own, { u: input.length, lap: 0 }];
+  const ends = [{ u: input.from, lap: 0 }, ...own, { u: input.to, lap: 0 }];
   return ends.slice(1).flatMap((end, k): Placed[] => {
     const start = ends[k] ?? end;
     const between = inStretch(input, start.u - start.lap / 2, end.u + end.lap / 2);

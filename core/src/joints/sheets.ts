@@ -16,7 +16,7 @@ import {
 } from '../formats';
 import { boundsOf } from '../geometry';
 import { formatFine, formatThickness, unitLabel, type Notation } from '../measure';
-import type { Panel } from '../panels';
+import { cutLineOf, type Panel } from '../panels';
 import { jointsOnPanel } from './drawings';
 import type { JointedPanel } from './jointed-panel';
 import { KIND_WORDS } from './kinds';
@@ -84,7 +84,8 @@ function viewOf(panel: Panel, jointed: JointedPanel, notation: Notation): SheetV
   const box = boundsOf(panel.outline);
   return {
     paths: [
-      { kind: 'cut', points: panel.outline, isClosed: true },
+      { kind: 'cut', points: cutLineOf(panel), isClosed: true },
+      ...(panel.proud?.net ?? []).map((points) => ({ kind: 'edge' as const, points })),
       ...jointsOnPanel(panel, [jointed]).paths.map(({ points }) => ({ kind: 'mark' as const, points })),
     ],
     texts: [

@@ -23,8 +23,8 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; pan
   constants,
   run: (part, { project, values }) => {
     const { thickness } = project.panels;
-    const { stock, margin } = project.sheets;
-    const sheet = sheetForSkin({ stock, margin }, thickness);
+    const { stock, margin, kinds } = project.sheets;
+    const sheet = sheetForSkin({ stock, margin, kinds }, thickness);
     const { frames, planked } = values.frames;
     return planJoints(values.panels.panels, {
       ...{ frames, thickness, sheet, part: { ...part, own: [...part.own] } },

@@ -8,6 +8,7 @@ import type { Hull } from '../lines';
 import { asItIs, makeAnew, type Remember } from '../stage';
 import { SHEET_SIZE } from './constants';
 import { cutPanel, depthOfInside, type Skin } from './cut/cut';
+import { proudOf, proudPanel, proudTransom } from './cut/proud';
 import { judgeRounding, roundedStrip, type RoundedStrip, type StripSheet } from './cut/rounding';
 import { splitPanel } from './cut/split';
 import type { PanelsFinding, PanelsResult } from './findings';
@@ -82,7 +83,8 @@ export type PanelsValue = {
 
 export type SkinSettings = DevelopSettings &
   Skin &
-  Pick<PanelsPart, 'roundedChines' | 'transomFit' | 'transomEnds' | 'transomThickness'> & {
+  Pick<PanelsPart, 'roundedChines' | 'transomFit' | 'transomEnds' | 'transomThickness'> &
+  Pick<PanelsPart, 'proud' | 'ownProud' | 'transomProud'> & {
     /** Kept clear all round a transom between the panels; null where its edges are bevelled to fit. */
     readonly transomGap: number | null;
   };
@@ -100,7 +102,9 @@ export function assembleSkin(
   const shared = sharedStretches(panels);
   const cut = panels.map((panel) => {
     const own = shared.filter(({ above, below }) => above.panel === panel || below?.panel === panel);
-    return remember(`cut ${panel.id}`, cutPanel, panel, own, skin);
+    const net = remember(`cut ${panel.id}`, cutPanel, panel, own, skin);
+    const { lower, upper, fore, aft } = proudOf(panel.id, part);
+    return remember(`proud ${panel.id}`, proudPanel, net, lower, upper, fore, aft);
   });
   const rounded = roundedChines.map((chine) => {
     const strip = remember(`strip ${chine.id}`, roundedStrip, panels, chine, skin, sheetForStrip(chine, stock));
@@ -109,8 +113,13 @@ export function assembleSkin(
   });
   const strips = rounded.flatMap(({ strip }) => strip ?? []);
   const ends = findTransoms(hull, { sheet: transomSheet(part), panels, bend: cylinder && { cylinder, panels } });
+  const { skin: alongSkin, top } = part.transomProud;
   const transoms = ends.transoms.map((transom) =>
-    remember(`transom ${transom.id}`, asItIs<Transom>, roundTransom(transom, hull, strips)),
+    remember(
+      `transom ${transom.id}`,
+      asItIs<Transom>,
+      proudTransom(roundTransom(transom, hull, strips), alongSkin, top),
+    ),
   );
   return {
     value: { panels: cut, transoms, strips },

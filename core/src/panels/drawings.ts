@@ -22,6 +22,7 @@ import { at, boundsOf, crossings, type Outline, type Vec2 } from '../geometry';
 import type { Hull, Station } from '../lines';
 import { formatThickness, toDeg, type Notation } from '../measure';
 import type { Marks } from '../stage';
+import { cutLineOf, type Proud } from './cut/proud';
 import type { RoundedStrip } from './cut/rounding';
 import type { PanelsValue } from './develop';
 import { handOf, markingSheet } from './marking-sheet';
@@ -60,7 +61,8 @@ export function panelDrawing(panel: Panel, { stations, panels, part, others, not
     hand: handOf(panel),
     material: plywood(part.thickness, notation),
     paths: [
-      closedPath('cut', panel.outline),
+      closedPath('cut', cutLineOf(panel)),
+      ...netLines(panel),
       ...marks.map((mark) => openPath(mark.curve)),
       ...waterline.map((run) => ({ ...openPath(run), layerName: 'WATERLINE' })),
       ...stitchesOf(panel, panels, part).map((stitch) => hole(stitch.at)),
@@ -76,6 +78,10 @@ export function panelDrawing(panel: Panel, { stations, panels, part, others, not
   };
 }
 
+/** What is trimmed to. */
+const netLines = ({ proud }: { readonly proud?: Proud }): DrawnPath[] =>
+  (proud?.net ?? []).map((points) => ({ ...openPath(points), layerName: 'NET' }));
+
 const plywood = (thickness: number, notation: Notation): string => `${formatThickness(thickness, notation)} plywood`;
 
 const transomHand = (transom: Transom): string => `1 to cut, seen from aft; ${transomFitText(transom)}`;
@@ -87,7 +93,7 @@ function transomDrawing(transom: Transom, thickness: number, notation: Notation)
     title: transom.name,
     hand: transomHand(transom),
     material: plywood(thickness, notation),
-    paths: [closedPath('cut', transom.outline), straightPath([0, box.minY], [0, box.maxY])],
+    paths: [closedPath('cut', cutLineOf(transom)), ...netLines(transom), straightPath([0, box.minY], [0, box.maxY])],
     texts: [
       { at: [10, (box.minY + box.maxY) / 2], heightMm: TEXT_MM, text: `${transom.name}, seen from aft` },
       { at: [10, (box.minY + box.maxY) / 2 - 2 * TEXT_MM], heightMm: TEXT_MM * 0.7, text: transomFitText(transom) },

@@ -28,6 +28,7 @@ import {
 import { at, boundsOf, type Vec2 } from '../geometry';
 import type { Station } from '../lines';
 import { formatFine, formatThickness, isImperial, type Notation } from '../measure';
+import { cutLineOf } from './cut/proud';
 import type { Panel } from './panel';
 import { inFrame, markOut, stationMarks, type MarkingOut, type MarkingRow } from './reading/marking';
 import { markingSteps } from './reading/marking-words';
@@ -35,7 +36,7 @@ import type { PanelsPart } from './schema';
 
 export type MarkingSheetOf = {
   readonly head: SheetHead;
-  readonly part: Pick<PanelsPart, 'markingStep' | 'markingBase' | 'thickness'>;
+  readonly part: Pick<PanelsPart, 'markingStep' | 'markingBase' | 'thickness' | 'proud' | 'ownProud'>;
   readonly stations: readonly Station[];
 };
 
@@ -52,6 +53,9 @@ const STEPS_MM = 82;
 const BOTH_LABELS = 3.5;
 
 const LINE_KINDS = 'The thick line is cut; the middle ones are stations; the thin ones are measured along.';
+const PROUD_LINE_KINDS =
+  'The thick line is cut; the one within it is the net line, which the figures are to; the middle ones are stations; ' +
+  'the thin ones are measured along.';
 
 export function markingSheet(panel: Panel, of: MarkingSheetOf): PaperSheets {
   const { head, part } = of;
@@ -64,7 +68,8 @@ export function markingSheet(panel: Panel, of: MarkingSheetOf): PaperSheets {
     first: { ...inner, maxX: inner.maxX - STEPS_MM, maxY: drawn.bottom },
     later: inner,
   });
-  const steps = numberedSteps([...markingSteps(panel, part, out, notation), LINE_KINDS], {
+  const lineKinds = panel.proud ? PROUD_LINE_KINDS : LINE_KINDS;
+  const steps = numberedSteps([...markingSteps(panel, part, out, notation), lineKinds], {
     ...{ left: inner.maxX - STEPS_MM + 6, right: inner.maxX, top: drawn.bottom },
   });
   const sheet = {
@@ -93,8 +98,9 @@ type Drawn = Content & { readonly bottom: number; readonly scale: SheetScale };
 /** The panel over its base line at the top of the sheet. `bottom`: what is under it begins there. */
 function drawPanel(panel: Panel, out: MarkingOut, inner: LabelBox, { head, stations }: MarkingSheetOf): Drawn {
   const { notation } = head;
-  const outline = panel.outline.map((p) => inFrame(out.frame, p));
-  const box = boundsOf([...outline, [at(outline, 0)[0], 0]]);
+  const framed = (ring: readonly Vec2[]) => ring.map((p) => inFrame(out.frame, p));
+  const outline = framed(panel.outline);
+  const box = boundsOf([...framed(cutLineOf(panel)), [at(outline, 0)[0], 0]]);
   const [length, height] = [box.maxX - box.minX, box.maxY - box.minY];
   const room = { width: inner.maxX - inner.minX - 2 * BESIDE_MM, height: MOST_PANEL_MM };
   const scale = scaleFor({ width: length, height }, room, isImperial(notation));
@@ -116,7 +122,12 @@ function drawPanel(panel: Panel, out: MarkingOut, inner: LabelBox, { head, stati
     }),
     {
       paths: [
-        sheetLine('cut', outline.map(place), true),
+        ...(panel.proud
+          ? [
+              sheetLine('cut', framed(panel.proud.outline).map(place), true),
+              sheetLine('edge', outline.map(place), true),
+            ]
+          : [sheetLine('cut', outline.map(place), true)]),
         sheetLine('construction', [place([box.minX, 0]), place([box.maxX, 0])]),
         ...out.rows.map(({ u, lower, upper }) =>
           sheetLine('construction', [place([u, Math.min(0, lower)]), place([u, Math.max(0, upper)])]),

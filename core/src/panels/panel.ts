@@ -6,6 +6,7 @@
  */
 import { area, at, cross3, distance2, length3, sub3, type Vec2, type Vec3 } from '../geometry';
 import { findRulings, layStrip, squareUp, strainOf, type LaidRuling, type StrainField } from '../surface';
+import type { Proud } from './cut/proud';
 import { edgesOf, panelIdOf, stretchesOf, type EdgeStretch, type PanelInput } from './inputs';
 
 type PanelEdge = {
@@ -65,6 +66,8 @@ export type Panel = {
   readonly aftCurve?: readonly number[];
   /** Of a panel cut in two: the id of the whole, and which part this is. */
   readonly partOf?: { readonly id: string; readonly part: 'lower' | 'upper' | 'half' };
+  /** What is cut, where that is larger than the outline; absent: the outline. */
+  readonly proud?: Proud;
 };
 
 /** Develops one panel, or says why it cannot be. */

@@ -49,6 +49,17 @@ const splitSchema = z.object({
   aft: shareField('Cut at the after end', 0.05, 0.95),
 });
 
+/** What is left on along each edge of a panel, to be trimmed in place. */
+const proudFields = {
+  lower: lengthField('Left on, lower edge', 0, 200),
+  upper: lengthField('Left on, upper edge', 0, 200),
+  fore: lengthField('Left on, fore end', 0, 500),
+  aft: lengthField('Left on, after end', 0, 500),
+};
+const proudSchema = z.object(proudFields);
+/** `id` is the panel's. */
+const ownProudSchema = z.object({ id: z.string().min(1).max(130), ...proudFields });
+
 /** Nearer to one another holes are a tear-off line. */
 const CLOSEST_HOLES_MM = 20;
 
@@ -76,10 +87,18 @@ export const panelsSchema = z.object({
   /** Of flat transoms; one that is bent caps the panels, and the lines end on its inner face. */
   transomFit: z.enum(TRANSOM_FITS),
   transomEnds: z.enum(TRANSOM_ENDS),
+  /** Of all panels, those that have their own, and transoms. */
+  proud: proudSchema,
+  ownProud: z.array(ownProudSchema).max(60),
+  transomProud: z.object({
+    skin: lengthField('Left on along the skin', 0, 200),
+    top: lengthField('Left on at the top', 0, 500),
+  }),
 });
 
 export type PanelsPart = z.infer<typeof panelsSchema>;
 export type RoundedChine = z.infer<typeof roundedChineSchema>;
+export type PanelProud = z.infer<typeof proudSchema>;
 export type PanelSplit = z.infer<typeof splitSchema>;
 
 /** What a builder need not have decided yet. */
@@ -94,6 +113,9 @@ export const PANEL_DEFAULTS = {
   transomRadius: null,
   transomFit: 'caps',
   transomEnds: 'inner',
+  proud: { lower: 0, upper: 0, fore: 0, aft: 0 },
+  ownProud: [],
+  transomProud: { skin: 0, top: 0 },
 } satisfies Partial<PanelsPart>;
 
 /** The panels' part of a new project. */

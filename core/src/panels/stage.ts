@@ -46,10 +46,10 @@ export const panelsStage = defineStage<{ before: Before; whole: PanelsWhole }>()
   constants,
   run: (part, { project, values }, remember) => {
     const { thickness, transomThickness, linesTo, meeting, roundedChines, splits, transomRadius } = part;
-    const { transomFit, transomEnds } = part;
+    const { transomFit, transomEnds, proud, ownProud, transomProud } = part;
     const settings = {
       ...{ thickness, transomThickness, linesTo, meeting, roundedChines, splits, transomRadius },
-      ...{ transomFit, transomEnds, outsideLogs: outsideLogs(project.frames.members) },
+      ...{ transomFit, transomEnds, proud, ownProud, transomProud, outsideLogs: outsideLogs(project.frames.members) },
       transomGap: transomFit === 'between' && project.school === 'filleted' ? project.frames.filletGap : null,
     };
     // only the strips of rounded chines are cut from what is in stock

@@ -23,7 +23,7 @@ const BOATS: readonly DemoId[] = TRIED.filter((id) => id !== 'slips');
 /** A demo with something in every list and at every choice that it leaves empty: its second line is the rounded one. */
 function filled(demo: DemoId): Project {
   const project = demoProject(demo, 'x');
-  const { lines, panels, frames, joints, timber } = project;
+  const { lines, panels, frames, joints, timber, sheets } = project;
   const hull = createDerive()(project).lines.value;
   const view = { widthPx: 800, heightPx: 400, left: -100, top: 700, mmPerPx: 6, turnDeg: 0, opacity: 0.5 };
   const rounding = { radiusFore: 60, radiusAft: 90, layers: 2, layerThickness: 3, sag: 5 };
@@ -81,9 +81,23 @@ function filled(demo: DemoId): Project {
       own: [{ id: 'rail', name: 'Rail', width: 40, depth: 18, length: 5200, qty: 2, mayScarf: true }],
     },
     joints: { ...joints, own: [{ id: 'j', panel: bottom, at: 1700, kind: 'strap' }] },
+    sheets: {
+      ...sheets,
+      stock: sheets.stock.map((sheet) => ({
+        ...{ ...sheet, onHand: 1, price: 80, zones: [{ id: 'z', x: 900, y: 0, width: 100, height: 60 }] },
+        outline: [
+          { x: 0, y: 0 },
+          { x: sheet.width, y: 0 },
+          { x: 0, y: sheet.height },
+        ],
+      })),
+      scribed: [{ id: 'frame.1', extra: 15 }],
+      laid: [{ id: `${bottom}.1.port`, sheet: 'sheet-6', index: 0, x: 40, y: 40, rotationDeg: 0, isPinned: true }],
+    },
     panels: {
       ...panels,
       waterline: 220,
+      ownProud: [{ id: bottom, lower: 3, upper: 4, fore: 10, aft: 12 }],
       transomRadius: 1500,
       roundedChines: [{ id: at(lines.longitudinals, 1).id, ...rounding }],
       splits: [split],

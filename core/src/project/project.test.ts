@@ -7,6 +7,7 @@ import { readProject } from './read-project';
 import { plainFrame, type FramePlan } from '../frames';
 import { keptIn, timberIn } from '../frames/plans';
 import { jointsAtFirst } from '../joints/schema';
+import { PLAIN_SHEET } from '../sheets/schema';
 import version1 from './old-versions/version-1.json';
 import version2 from './old-versions/version-2.json';
 import version3 from './old-versions/version-3.json';
@@ -17,6 +18,7 @@ import version7 from './old-versions/version-7.json';
 import version8 from './old-versions/version-8.json';
 import version9 from './old-versions/version-9.json';
 import version10 from './old-versions/version-10.json';
+import version11 from './old-versions/version-11.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { PANEL_DEFAULTS } from '../panels/schema';
 
@@ -45,6 +47,11 @@ describe.each(['tamsel', 'orrin'] as const)('the demo %s', (id) => {
 const LATER = {
   ...{ taken: [], standing: 'each', pins: 0 },
   planked: { panel: '', board: 1220, from: 'aft', breadth: 45, depth: 20 },
+};
+
+/** What panels got after the versions of the first year. */
+const NOT_PROUD = {
+  ...{ proud: { lower: 0, upper: 0, fore: 0, aft: 0 }, ownProud: [], transomProud: { skin: 0, top: 0 } },
 };
 
 describe('derive', () => {
@@ -197,7 +204,10 @@ describe('readProject', () => {
   it('brings the frozen fifth version up: transoms cap, the bottom is sheathed to the uppermost chine', () => {
     const read = readProject(version5);
     expect(read.ok && [read.fromVersion, read.project.version]).toEqual([5, PROJECT_VERSION]);
-    expect(read.ok && read.project.panels).toEqual({ ...version5.panels, transomFit: 'caps', transomEnds: 'inner' });
+    expect(read.ok && read.project.panels).toEqual({
+      ...{ ...version5.panels, transomFit: 'caps', transomEnds: 'inner' },
+      ...NOT_PROUD,
+    });
     expect(read.ok && read.project.epoxy).toEqual({ ...version5.epoxy, sheatheTo: null });
   });
   it('brings the frozen sixth version up: every frame is the whole upright section, as it was', () => {
@@ -257,6 +267,17 @@ describe('readProject', () => {
     expect(read.ok && read.project.joints).toEqual({ ...jointsAtFirst('mm'), ...version10.joints });
     expect(read.ok && read.project.frames).toEqual(version10.frames);
   });
+  it('brings the frozen eleventh version up: cut to the line, sheets of no kind with nothing spoiled', () => {
+    const read = readProject(version11);
+    const nothing = { skin: '', transoms: '', inside: '' };
+    expect(read.ok && read.project.joints).toEqual(version11.joints);
+    expect(read.ok && read.project.sheets).toEqual({
+      ...version11.sheets,
+      stock: version11.sheets.stock.map((sheet) => ({ ...sheet, ...PLAIN_SHEET })),
+      ...{ kinds: nothing, scribed: [], laid: [] },
+    });
+    expect(read.ok && read.project.panels).toEqual({ ...version11.panels, ...NOT_PROUD });
+  });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;
     const odd = {
@@ -281,6 +302,7 @@ describe('readProject', () => {
       transomRadius: null,
       transomFit: 'caps',
       transomEnds: 'inner',
+      ...NOT_PROUD,
     });
   });
   it.each<[string, unknown, RegExp]>([

@@ -32,19 +32,13 @@ export function faultsOf(job: NestJob, result: NestResult): string[] {
       count(placement.part, placement.copy);
       const part = parts.get(placement.part);
       if (!part) return [];
-      const [outline, holes] = [
-        placedOutline(part.outline, placement),
-        part.holes.map((h) => placedOutline(h, placement)),
-      ];
-      return [{ placement, outline, holes }];
+      return [{ placement, ...placedRegion(part, placement) }];
     });
     outlines.forEach(({ placement, ...region }, i) => {
-      const box = boundsOf(region.outline);
-      const inset = Math.min(box.minX, box.minY, stock.width - box.maxX, stock.height - box.maxY);
-      if (inset < job.margin - ROUNDING_MM) faults.push(`${placement.part} is ${inset} from the edge of ${sheet.id}`);
+      faults.push(...edgeFaults(region, stock, job).map((fault) => `${placement.part} is ${fault} of ${sheet.id}`));
       for (const other of outlines.slice(i + 1)) {
-        const apart = boxesApart(box, boundsOf(other.outline), job.gap) ? job.gap : regionDistance(region, other);
-        if (apart < job.gap - ROUNDING_MM || (job.gap === 0 && isDeep(region, other)))
+        const apart = tooNear(region, other, job);
+        if (apart !== undefined)
           faults.push(`${placement.part} and ${other.placement.part} are ${apart} apart on ${sheet.id}`);
       }
     });
@@ -59,6 +53,58 @@ export function faultsOf(job: NestJob, result: NestResult): string[] {
       faults.push(`too many sheets of ${stock.id}`);
   return faults;
 }
+
+/** An offcut's edge is moved on the polygons' grid. */
+const BLOCK_ROUNDING_MM = 2e-3;
+const FAR_MM = 1e6;
+
+/** From within an edge; 0 where it is crossed, or the part lies outside. */
+function toEdge(edge: Outline, outline: Outline): number {
+  const around: Outline = [
+    [-FAR_MM, -FAR_MM],
+    [FAR_MM, -FAR_MM],
+    [FAR_MM, FAR_MM],
+    [-FAR_MM, FAR_MM],
+  ];
+  return regionDistance({ outline: around, holes: [edge] }, { outline, holes: [] });
+}
+
+/** What is wrong with where a part lies on an empty sheet. */
+function edgeFaults(region: Region, stock: Stock, { margin, gap }: Pick<NestJob, 'margin' | 'gap'>): string[] {
+  const { outline } = region;
+  const box = boundsOf(outline);
+  const inset = Math.min(box.minX, box.minY, stock.width - box.maxX, stock.height - box.maxY);
+  const fromEdge = stock.outline ? toEdge(stock.outline, outline) : margin;
+  const nearZone = (stock.zones ?? []).some(
+    (zone) => regionDistance(region, { outline: zone, holes: [] }) < gap - BLOCK_ROUNDING_MM,
+  );
+  return [
+    ...(inset < margin - ROUNDING_MM ? [`${inset} from the edge`] : []),
+    ...(fromEdge < margin - BLOCK_ROUNDING_MM ? [`${fromEdge} from the true edge`] : []),
+    ...(nearZone ? ['too near to a zone'] : []),
+  ];
+}
+
+/** How far two parts are apart, where that is too near; undefined where it is not. */
+function tooNear(a: Region, b: Region, { gap }: Pick<NestJob, 'gap'>): number | undefined {
+  const apart = boxesApart(boundsOf(a.outline), boundsOf(b.outline), gap) ? gap : regionDistance(a, b);
+  return apart < gap - ROUNDING_MM || (gap === 0 && isDeep(a, b)) ? apart : undefined;
+}
+
+/** Whether a part may lie there, with what lies on the sheet already. */
+export const liesClear = (region: Region, others: readonly Region[], stock: Stock, job: NestJob): boolean =>
+  edgeFaults(region, stock, job).length === 0 && others.every((other) => tooNear(region, other, job) === undefined);
+
+/** A part as it is placed. */
+export const placedRegion = (
+  { outline, holes = [] }: { readonly outline: Outline; readonly holes?: readonly Outline[] },
+  placement: Placement,
+): Region => ({
+  outline: placedOutline(outline, placement),
+  holes: holes.map((hole) => placedOutline(hole, placement)),
+});
+
+type Stock = NestJob['sheets'][number];
 
 type Boxed = ReturnType<typeof boundsOf>;
 const boxesApart = (a: Boxed, b: Boxed, gap: number): boolean =>

@@ -1,4 +1,5 @@
 /** The usual settings of the Sheets stage. A builder's own live in the project. */
+import { MM_PER_INCH } from '../measure';
 import { house } from '../stage';
 
 export const SKIN_SHEETS = house({ thickness: 6, qty: 8 }, 'mm, sheets', 'more than any boat of the usual size takes');
@@ -13,3 +14,24 @@ export const FEED = house(
   'unhurried for a small machine in plywood; the maker of the cutter says more',
 );
 export const TABS = house(3, 'count', 'three hold a part flat');
+
+/** Sizes of sheets that are sold, length by width in mm, to start a stock from. */
+export const USUAL_SIZES = house(
+  {
+    metric: [
+      { width: 2440, height: 1220 },
+      { width: 2500, height: 1250 },
+      { width: 3100, height: 1530 },
+      { width: 2500, height: 1700 },
+      { width: 2200, height: 1220 },
+    ],
+    imperial: [
+      { width: 96 * MM_PER_INCH, height: 48 * MM_PER_INCH },
+      { width: 120 * MM_PER_INCH, height: 60 * MM_PER_INCH },
+      { width: 144 * MM_PER_INCH, height: 48 * MM_PER_INCH },
+      { width: 192 * MM_PER_INCH, height: 48 * MM_PER_INCH },
+    ],
+  },
+  'mm',
+  'what merchants mostly list; a boat’s own list is changed at will',
+);

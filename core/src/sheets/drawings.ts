@@ -9,7 +9,9 @@ import { laidBatches, type Layout } from './layouts';
 import type { UsedSheet } from './result';
 import { listed } from './judge';
 import { marksOfParts, type MarkedPart, type MarksWhole } from './part-marks';
-import { jobPartName, piecesOf, type NestBatch, type Piece } from './parts';
+import { isSameMaterial, type Material, type NestBatch } from './batches';
+import { ofKind } from './findings';
+import { jobPartName, piecesOf, type Piece } from './parts';
 import type { SheetsPart } from './schema';
 import { leftOff, tallySheets, type SheetsValue } from './tally';
 
@@ -51,10 +53,10 @@ function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number, 
   return {
     // every part on it says the revision
     isStamped: true,
-    name: `sheet-${batch.thickness}mm-${sheet.id}-${sheet.index + 1}`,
-    title: `Sheet ${number}, ${formatThickness(batch.thickness, notation)}`,
+    name: `sheet-${fileWord(batch)}-${sheet.id}-${sheet.index + 1}`,
+    title: `Sheet ${number}, ${materialWords(batch, notation)}`,
     hand: 'parts with the face up that each says',
-    material: `${formatThickness(batch.thickness, notation)} plywood`,
+    material: plywoodWords(batch, notation),
     paths: [
       { layer: 'mark', points: edge, isClosed: true },
       ...placed.flatMap(({ cuts }) => cuts.map((ring) => closedPath('cut', ring))),
@@ -63,6 +65,16 @@ function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number, 
     texts: [...placed.flatMap(({ texts }) => texts), ...missingWords(left)],
   };
 }
+
+/** A material in a file's name. */
+export const fileWord = ({ thickness, kind }: Material): string =>
+  [`${thickness}mm`, ...(kind.trim() === '' ? [] : [kind.trim()])].join('-');
+
+export const materialWords = ({ thickness, kind }: Material, notation: Notation): string =>
+  `${formatThickness(thickness, notation)}${ofKind(kind)}`;
+
+export const plywoodWords = ({ thickness, kind }: Material, notation: Notation): string =>
+  `${formatThickness(thickness, notation)} plywood${ofKind(kind)}`;
 
 /** What is on no sheet, below each. */
 const missingWords = (left: readonly Piece[]): DrawnText[] =>
@@ -81,10 +93,10 @@ function machineSheet(
       placedOutline(isClosed ? [...points, ...points.slice(0, 1)] : points, placement),
     );
   });
-  const material = `${formatThickness(batch.thickness, notation)} plywood`;
+  const material = plywoodWords(batch, notation);
   return machineDrawing(cutFileOf(sheet, batch.job, machine, marks), {
-    ...{ name: `machine-${batch.thickness}mm-${sheet.id}-${sheet.index + 1}`, material },
-    title: `Sheet ${number}, ${formatThickness(batch.thickness, notation)}, for a machine`,
+    ...{ name: `machine-${fileWord(batch)}-${sheet.id}-${sheet.index + 1}`, material },
+    title: `Sheet ${number}, ${materialWords(batch, notation)}, for a machine`,
     texts: missingWords(left),
   });
 }
@@ -108,7 +120,7 @@ export function sheetsDrawings(whole: SheetsWhole & MarksWhole): Drawing[] {
   const counts = tallySheets(values.sheets, found.sheets ?? []);
   let count = 0;
   return laidBatches(batches, found.sheets ?? []).flatMap(({ batch, result }) => {
-    const left = counts.filter(({ thickness }) => thickness === batch.thickness).flatMap(leftOff);
+    const left = counts.filter((one) => isSameMaterial(one, batch)).flatMap(leftOff);
     return (result?.sheets ?? []).flatMap((sheet) => {
       const of = { batch, pieces, marksOf, left, number: ++count, notation: whole.project.notation };
       return [sheetDrawing(sheet, of), machineSheet(sheet, of, whole.project.sheets.machine)];

@@ -21,27 +21,29 @@ import type { FramesValue } from '../frames';
 import type { Panel, PanelsPart, PanelsValue } from '../panels';
 import type { Layout } from './layouts';
 import { nest } from './nest';
-import { listParts, nestBatches, type NestBatch, type PartInput } from './parts';
+import { isSameMaterial, nestBatches, type Material, type NestBatch } from './batches';
+import { listParts, type PartInput } from './parts';
 import type { SheetsPart } from './schema';
 
 export type JointPlansInput = {
   readonly panels: readonly Panel[];
   readonly asked: JointsAsked;
   readonly others: Omit<PartInput, 'jointed'>;
-  readonly sheets: Pick<SheetsPart, 'stock' | 'gap' | 'margin'>;
+  readonly sheets: Pick<SheetsPart, 'stock' | 'gap' | 'margin' | 'laid'>;
 };
 
 /** What is looked at, of a project and what its stages made of it. */
 export function jointPlansInput({ project, values }: JointPlansWhole): JointPlansInput {
   const { thickness, transomThickness } = project.panels;
-  const { stock, gap, margin } = project.sheets;
+  const { stock, gap, margin, kinds, scribed } = project.sheets;
   const { frames, girders, planked } = values.frames;
-  const sheet = sheetForSkin({ stock, margin }, thickness);
+  const sheet = sheetForSkin({ stock, margin, kinds }, thickness);
   return {
     panels: values.panels.panels,
     asked: { frames, thickness, sheet, part: project.joints, ...(planked && { planked }) },
-    others: { transoms: values.panels.transoms, frames, girders, thickness, transomThickness },
-    sheets: { stock, gap, margin },
+    others: { transoms: values.panels.transoms, frames, girders, thickness, transomThickness, kinds, scribed },
+    // other pieces come of other joints: nothing lies where it was laid
+    sheets: { stock, gap, margin, laid: [] },
   };
 }
 
@@ -126,7 +128,10 @@ type Trying = { readonly seed: number; readonly isOver: () => boolean };
 function tryPlan(input: JointPlansInput, own: readonly OwnJoint[], { seed, isOver }: Trying): JointPlan | undefined {
   const { panels, asked, others, sheets } = input;
   const { value: jointed, findings } = planJoints(panels, { ...asked, part: { ...asked.part, own: [...own] } });
-  const batch = batchOf(nestBatches(listParts({ ...others, jointed }), sheets).value, asked.thickness);
+  const batch = batchOf(nestBatches(listParts({ ...others, jointed }), sheets).value, {
+    thickness: asked.thickness,
+    kind: others.kinds.skin,
+  });
   if (!batch) return undefined;
   const result = nest(batch.job, { seed, rounds: ROUNDS, isOver });
   if (result.isCut) return undefined;
@@ -140,13 +145,16 @@ function tryPlan(input: JointPlansInput, own: readonly OwnJoint[], { seed, isOve
   };
 }
 
-const batchOf = (batches: readonly NestBatch[], thickness: number): NestBatch | undefined =>
-  batches.find((batch) => batch.thickness === thickness);
+const batchOf = (batches: readonly NestBatch[], skin: Material): NestBatch | undefined =>
+  batches.find((batch) => isSameMaterial(batch, skin));
 
 function fewestByArea(plan: JointPlan, { panels, asked, others, sheets }: JointPlansInput): number {
   const part = { ...asked.part, own: [...plan.own] };
   const { value: jointed } = planJoints(panels, { ...asked, part });
-  const batch = batchOf(nestBatches(listParts({ ...others, jointed }), sheets).value, asked.thickness);
+  const batch = batchOf(nestBatches(listParts({ ...others, jointed }), sheets).value, {
+    thickness: asked.thickness,
+    kind: others.kinds.skin,
+  });
   if (!batch) return 0;
   const mm2 = batch.job.parts.reduce(
     (sum, { outline, holes }) => sum + area(outline) - holes.reduce((all, hole) => all + area(hole), 0),

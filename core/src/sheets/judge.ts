@@ -1,4 +1,5 @@
 /** What layouts leave off the sheets, as findings. A thickness without any sheet is judged with the parts. */
+import { isSameMaterial } from './batches';
 import type { SheetsFinding } from './findings';
 import type { Layout } from './layouts';
 import type { Piece } from './parts';
@@ -12,13 +13,13 @@ export const judgeLayouts = (
 ): SheetsFinding[] => tallySheets(value, layouts).flatMap((count) => (count.hasStock ? judge(count, stock) : []));
 
 function judge(count: SheetCount, stock: SheetsPart['stock']): SheetsFinding[] {
-  const { thickness: thicknessMm, pieces, tooFew, tooLarge, untried } = count;
+  const { thickness: thicknessMm, kind, pieces, tooFew, tooLarge, untried } = count;
   const where = { stage: 'sheets' } as const;
   const large = tooLarge.map(({ name }): SheetsFinding => ({
     severity: 'stop',
     code: 'part-unplaced',
     where,
-    data: { part: name, thicknessMm },
+    data: { part: name, thicknessMm, kind },
   }));
   const few: SheetsFinding[] =
     tooFew.length === 0
@@ -28,21 +29,28 @@ function judge(count: SheetCount, stock: SheetsPart['stock']): SheetsFinding[] {
             severity: 'stop',
             code: 'sheets-too-few',
             where,
-            data: { thicknessMm, count: tooFew.length, pieces, parts: listed(tooFew) },
+            data: { thicknessMm, kind, count: tooFew.length, pieces, parts: listed(tooFew) },
             remedies: moreSheets(count, stock),
           },
         ];
   const cut: SheetsFinding[] =
     untried.length === 0
       ? []
-      : [{ severity: 'check', code: 'layout-cut-short', where, data: { thicknessMm, count: untried.length, pieces } }];
+      : [
+          {
+            severity: 'check',
+            code: 'layout-cut-short',
+            where,
+            data: { thicknessMm, kind, count: untried.length, pieces },
+          },
+        ];
   return [...few, ...large, ...cut];
 }
 
 /** More of the largest sheets of the thickness. */
-function moreSheets({ thickness, sheetsMore }: SheetCount, stock: SheetsPart['stock']) {
+function moreSheets({ thickness, kind, sheetsMore }: SheetCount, stock: SheetsPart['stock']) {
   const [largest] = stock
-    .filter((sheet) => sheet.thickness === thickness && sheet.qty > 0)
+    .filter((sheet) => isSameMaterial(sheet, { thickness, kind }) && sheet.qty > 0 && !sheet.isOffcut)
     .sort((a, b) => b.width * b.height - a.width * a.height);
   if (!largest) return [];
   const label = sheetsMore === 1 ? 'One sheet more' : `${sheetsMore} sheets more`;

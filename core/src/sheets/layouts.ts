@@ -5,7 +5,7 @@
  */
 import { nest } from './nest';
 import type { NestResult } from './result';
-import type { NestBatch } from './parts';
+import type { NestBatch } from './batches';
 
 export type Layout = {
   /** Of the batch that it was found for. */
@@ -19,7 +19,24 @@ export type Layout = {
 export type LaidBatch = { readonly batch: NestBatch; readonly result: NestResult | undefined };
 
 export const laidBatches = (batches: readonly NestBatch[], layouts: readonly Layout[]): LaidBatch[] =>
-  batches.map((batch) => ({ batch, result: layouts.find(({ key }) => key === batch.key)?.result }));
+  batches.map((batch) => ({
+    batch,
+    result: layouts.find(({ key }) => key === batch.key)?.result ?? laidByHand(batch),
+  }));
+
+const byHand = new WeakMap<NestBatch, NestResult>();
+
+/** Where every piece was laid by hand there is nothing to look for. */
+function laidByHand(batch: NestBatch): NestResult | undefined {
+  const { parts, fixed = [] } = batch.job;
+  if (parts.length === 0 || parts.some(({ id, qty }) => fixed.filter(({ part }) => part === id).length < qty))
+    return undefined;
+  const known = byHand.get(batch);
+  if (known) return known;
+  const result = nest(batch.job, { seed: 0, rounds: 1 });
+  byHand.set(batch, result);
+  return result;
+}
 
 /** A layout of every batch by so many rounds: exactly repeatable. */
 export const layOut = (batches: readonly NestBatch[], seed: number, rounds: number): Layout[] =>

@@ -8,7 +8,8 @@
  */
 import { random } from '../geometry';
 import { faultsOf } from './check';
-import { copiesOf, layDown, posesOf, resultOf } from './lay-down';
+import { copiesOf, isFixed, layDown, resultOf } from './lay-down';
+import { posesIn } from './laying/poses';
 import type { NestBudget, NestResult } from './result';
 import type { NestJob } from './schema';
 import { search } from './search/search';
@@ -21,11 +22,12 @@ const MOST_COPIES = 600;
 
 /** Lays out the job. Never throws on a valid job; what fits nowhere is listed as unplaced. */
 export function nest(job: NestJob, budget: NestBudget): NestResult {
-  const poses = job.parts.map((part, index) => posesOf(part, index));
+  const poses = posesIn(job);
   const isOver = budget.isOver ?? (() => false);
   const orders = copiesOf(job).length > MOST_COPIES ? budget.rounds : Math.min(budget.rounds, ORDERS);
   const first = layDown(job, { ...budget, rounds: orders, poses });
   let best = resultOf(first, job);
+  if (copiesOf(job).every((copy) => isFixed(copy, job))) return best;
   if (first.isCut || budget.rounds <= orders || isOver() || best.sheetsUsed === 0) return best;
   const from = startOf(job, { poses, first, seed: budget.seed });
   if (!from) return best;

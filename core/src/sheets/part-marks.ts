@@ -7,7 +7,16 @@
  * are joined the forward one is planed on its inside face, the after one on its outside, so that outside the forward
  * one laps over the after one.
  */
-import { carried, roomInside, straightPath, TEXT_MM, type Drawing, type DrawnPath, type DrawnText } from '../formats';
+import {
+  carried,
+  openPath,
+  roomInside,
+  straightPath,
+  TEXT_MM,
+  type Drawing,
+  type DrawnPath,
+  type DrawnText,
+} from '../formats';
 import { framesDrawings, type FramesWhole } from '../frames';
 import { boundsOf, contains, crossings, runsInside, type Outline, type Vec2 } from '../geometry';
 import { formatWithUnit, type Notation } from '../measure';
@@ -40,7 +49,11 @@ export function marksOfParts(whole: MarksWhole, parts: readonly CutPart[]): (pie
       : frames.some(({ name }) => name === part.id)
         ? 'drawn face up'
         : 'aft face up';
-    const marks = drawing ? marksWithin(drawing, part.outline) : { paths: [], texts: [] };
+    const marks = part.net
+      ? netMark(part.net)
+      : drawing
+        ? marksWithin(drawing, part.outline)
+        : { paths: [], texts: [] };
     const tapers = joined ? tapersOf(joined, part, project.notation) : { paths: [], texts: [] };
     const own = {
       paths: [...marks.paths, ...tapers.paths],
@@ -54,6 +67,12 @@ export function marksOfParts(whole: MarksWhole, parts: readonly CutPart[]): (pie
     return piece.isMirrored ? mirroredMarks(own) : own;
   };
 }
+
+/** Of a part that is scribed in place what was drawn of it. */
+const netMark = (net: Outline): MarkedPart => ({
+  paths: [{ ...openPath([...net, ...net.slice(0, 1)]), layerName: 'NET' }],
+  texts: [],
+});
 
 /** Of a drawing what is marked, as far as it lies on the part; its words at marks, not those that name the whole. */
 function marksWithin({ paths, texts }: Drawing, outline: Outline): MarkedPart {

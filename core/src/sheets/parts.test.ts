@@ -7,7 +7,8 @@ import { sheetsDrawings, sheetsTables } from './drawings';
 import { judgeLayouts } from './judge';
 import { layOut } from './layouts';
 import { tallySheets, type SheetCount } from './tally';
-import { jobPartName, listParts, nestBatches, type PartInput } from './parts';
+import { nestBatches } from './batches';
+import { jobPartName, listParts, type PartInput } from './parts';
 import { nest } from './nest';
 import type { SheetsPart } from './schema';
 
@@ -20,6 +21,8 @@ const input: PartInput = {
   girders: derived.frames.value.girders,
   thickness: 6,
   transomThickness: 9,
+  kinds: project.sheets.kinds,
+  scribed: [],
 };
 const framesOf = (changes: Partial<Pick<Project, 'school' | 'frames'>>) =>
   createDerive()({ ...project, ...changes }).frames.value.frames;
@@ -91,9 +94,7 @@ describe('jobs for the layout', () => {
     };
     const result = nestBatches(parts, thin);
     expect(result.value.map((batch) => batch.thickness)).toEqual([6]);
-    expect(result.findings.map((finding) => [finding.code, finding.data['thicknessMm']])).toEqual([
-      ['sheet-missing', 9],
-    ]);
+    expect(result.findings).toMatchObject([{ code: 'sheet-missing', data: { thicknessMm: 9 } }]);
   });
   it('say by name what fits on no sheet', () => {
     const small = nestBatches(parts, {

@@ -3,7 +3,7 @@
  *
  * Each has a stable id made from what it is, its thickness, and its outline with the face grain along x.
  */
-import { counterClockwise, hashOf, type Outline } from '../geometry';
+import { counterClockwise, type Outline } from '../geometry';
 import {
   cutAsSeen,
   girderPieces,
@@ -14,9 +14,9 @@ import {
   type PlyPart,
 } from '../frames';
 import type { JointedPanel } from '../joints';
-import type { Transom } from '../panels';
-import type { SheetsFinding, SheetsResult } from './findings';
-import type { NestJob, SheetsPart } from './schema';
+import { cutLineOf, type Transom } from '../panels';
+import { roughBlank } from './rough-blank';
+import type { SheetsPart } from './schema';
 
 export type CutPart = {
   readonly id: string;
@@ -28,6 +28,10 @@ export type CutPart = {
   readonly holes?: readonly Outline[];
   /** Face grain along x, so half turns only; otherwise the part may lie as it likes. */
   readonly grain: 'along' | 'free';
+  /** What it is made of: sheets of that kind. */
+  readonly kind: string;
+  /** Scribed in place: the outline is a rectangle, and this is what is drawn on it. */
+  readonly net?: Outline;
 };
 
 export type PartInput = {
@@ -37,10 +41,13 @@ export type PartInput = {
   readonly girders: readonly Girder[];
   readonly thickness: number;
   readonly transomThickness: number;
+  readonly kinds: SheetsPart['kinds'];
+  readonly scribed: SheetsPart['scribed'];
 };
 
 /** Everything to be cut from plywood; frames of sawn timber are not. */
 export function listParts(input: PartInput): CutPart[] {
+  const { skin, transoms: ofTransoms, inside } = input.kinds;
   const pieces = input.jointed.flatMap((panel) =>
     panel.pieces.map((piece): CutPart => ({
       id: piece.id,
@@ -49,13 +56,14 @@ export function listParts(input: PartInput): CutPart[] {
       isPair: !panel.spansCentreline,
       outline: counterClockwise(piece.outline),
       grain: 'along',
+      kind: skin,
     })),
   );
   const straps = input.jointed.flatMap((panel) =>
     panel.straps.map((strap): CutPart => ({
       ...{ id: strap.id, name: strap.name, thickness: input.thickness, isPair: !panel.spansCentreline },
       // its grain runs as the panel's, across the joint
-      ...{ outline: counterClockwise(strap.outline), grain: 'along' },
+      ...{ outline: counterClockwise(strap.outline), grain: 'along', kind: skin },
     })),
   );
   const transoms = input.transoms.map((transom): CutPart => ({
@@ -63,8 +71,9 @@ export function listParts(input: PartInput): CutPart[] {
     name: transom.name,
     thickness: input.transomThickness,
     isPair: false,
-    outline: counterClockwise(transom.outline),
+    outline: counterClockwise(cutLineOf(transom)),
     grain: 'along',
+    kind: ofTransoms,
   }));
   const bulkheads = input.frames
     .filter(({ material }) => material === 'plywood')
@@ -77,23 +86,36 @@ export function listParts(input: PartInput): CutPart[] {
         isPair: frame.hand === 'pair',
         outline: counterClockwise(outline),
         ...(holes.length > 0 && { holes }),
-        grain: 'free',
+        ...{ grain: 'free', kind: inside },
       };
     });
   const girders = input.girders.flatMap((girder) =>
     girderPieces(girder).map(({ id, name, isPair, region: { outline, holes } }): CutPart => ({
-      ...{ id, name, isPair, thickness: girder.width, outline: counterClockwise(outline), grain: 'along' },
+      ...{ id, name, isPair, thickness: girder.width, outline: counterClockwise(outline) },
+      ...{ grain: 'along', kind: inside },
       ...(holes.length > 0 && { holes }),
     })),
   );
-  const small = [...input.frames.flatMap(plyPartsOfFrame), ...input.girders.flatMap(rimsOfGirder)].flatMap(cutOf);
-  return [...pieces, ...straps, ...transoms, ...bulkheads, ...girders, ...small].filter(
-    (part) => part.outline.length > 2,
+  const small = [...input.frames.flatMap(plyPartsOfFrame), ...input.girders.flatMap(rimsOfGirder)].flatMap((part) =>
+    cutOf(part, inside),
   );
+  return [...pieces, ...straps, ...transoms, ...bulkheads, ...girders, ...small]
+    .filter((part) => part.outline.length > 2)
+    .map((part) => asScribed(part, input.scribed));
+}
+
+/** A part that is scribed in place: its openings are cut when it fits. */
+function asScribed({ holes, ...part }: CutPart, scribed: SheetsPart['scribed']): CutPart {
+  const own = scribed.find(({ id }) => id === part.id);
+  if (!own) return holes ? { ...part, holes } : part;
+  return { ...part, ...roughBlank(part.outline, { extra: own.extra, isFree: part.grain === 'free' }) };
 }
 
 /** The plywood that goes on another part: one for each face that has it. */
-const cutOf = ({ id, name, faces, region: { outline, holes }, thicknessMm, isPair }: PlyPart): CutPart[] =>
+const cutOf = (
+  { id, name, faces, region: { outline, holes }, thicknessMm, isPair }: PlyPart,
+  kind: string,
+): CutPart[] =>
   (faces.length > 0 ? faces : [null]).map((face) => ({
     id: face ? `${id}.${face}` : id,
     name: faces.length > 1 ? `${name}, ${face}` : name,
@@ -101,39 +123,8 @@ const cutOf = ({ id, name, faces, region: { outline, holes }, thicknessMm, isPai
     isPair,
     outline: counterClockwise(outline),
     ...(holes.length > 0 && { holes }),
-    grain: 'free',
+    ...{ grain: 'free', kind },
   }));
-
-/**
- * What is laid out together. Batches with the same key are the same job, and a layout of the one is one of the other.
- */
-export type NestBatch = { readonly thickness: number; readonly key: string; readonly job: NestJob };
-
-/** One nesting job a thickness; what no stock serves is a finding. */
-export function nestBatches(
-  parts: readonly CutPart[],
-  part: Pick<SheetsPart, 'stock' | 'gap' | 'margin'>,
-): SheetsResult<readonly NestBatch[]> {
-  const findings: SheetsFinding[] = [];
-  const thicknesses = [...new Set(parts.map((p) => p.thickness))].sort((a, b) => a - b);
-  const batches = thicknesses.flatMap((thickness): NestBatch[] => {
-    const mine = parts.filter((p) => p.thickness === thickness);
-    const stock = part.stock.filter((sheet) => sheet.thickness === thickness && sheet.qty > 0);
-    if (stock.length === 0) {
-      findings.push({
-        severity: 'stop',
-        code: 'sheet-missing',
-        where: { stage: 'sheets' },
-        data: { thicknessMm: thickness, count: mine.reduce((sum, p) => sum + piecesOf(p).length, 0) },
-      });
-      return [];
-    }
-    const sheets = stock.map(({ id, width, height, qty }) => ({ id, width, height, qty }));
-    const job: NestJob = { gap: part.gap, margin: part.margin, sheets, parts: mine.flatMap(jobParts) };
-    return [{ thickness, key: hashOf(job), job }];
-  });
-  return { value: batches, findings, assumed: [] };
-}
 
 /** A piece to cut: a part, or one hand of a pair. `id` is its name in a nesting job. */
 export type Piece = {
@@ -152,25 +143,6 @@ export function piecesOf({ id, name, isPair }: CutPart): readonly Piece[] {
     id: `${id}.${hand}`,
     name: `${name}, ${hand}`,
     isMirrored: hand === 'port',
-  }));
-}
-
-/**
- * The same outline under the job's type, whose lists could be written to; nobody does, and a copy costs with every
- * edit.
- */
-const asJobOutline = (outline: Outline) => outline as [number, number][];
-
-/** Half turns keep the grain; of a pair the port one is drawn turned over, so that two left hands cannot be. */
-function jobParts(part: CutPart): NestJob['parts'] {
-  const rotations = part.grain === 'along' ? [0, 180] : [0, 90, 180, 270];
-  return piecesOf(part).map(({ id }, i) => ({
-    id,
-    outline: i === 0 ? asJobOutline(part.outline) : part.outline.map(([x, y]): [number, number] => [-x, y]),
-    holes: (part.holes ?? []).map((hole) => hole.map(([x, y]): [number, number] => [i === 0 ? x : -x, y])),
-    qty: 1,
-    rotations,
-    mirror: false,
   }));
 }
 

@@ -6,7 +6,8 @@
  */
 import { at, counterClockwise, mirrored, netArea, random, type Outline, type Region } from '../geometry';
 import { toRad } from '../measure';
-import { coarser, copiesOf, smaller, type Copy, type Layout, type OpenSheet, type Pose } from './lay-down';
+import { copiesOf, isFixed, openSheet, type Copy, type Layout, type OpenSheet } from './lay-down';
+import { coarser, smaller, type Pose } from './laying/poses';
 import type { NestJob } from './schema';
 import { NOUGHT_MM, type Places, type Problem, type SearchPart } from './search/layout-state';
 
@@ -52,11 +53,21 @@ export function startOf(job: NestJob, { poses, first, seed }: From): Start | und
       })),
     };
   });
+  const blocks = sheets.flatMap((sheet, k) => sheet.blocks.map(({ pose }) => ({ pose, k })));
+  if (blocks.length > 0 && !turns.includes(0)) turns.push(0);
+  const blockParts = blocks.map(({ pose }): SearchPart => {
+    shapes.push({ outline: pose.shape, holes: [] });
+    const still = { turn: turns.indexOf(0), cos: 1, sin: 0, rotationDeg: 0, isMirrored: false };
+    return { areaMm2: 0, isBlock: true, poses: [{ ...still, box: pose.box, shape: shapes.length - 1 }] };
+  });
   const next01 = random(seed);
+  const count = copies.length + blocks.length;
   const start: Places = {
-    ...{ pose: new Int16Array(copies.length), sheet: new Int16Array(copies.length) },
-    ...{ x: new Float64Array(copies.length), y: new Float64Array(copies.length) },
+    ...{ pose: new Int16Array(count), sheet: new Int16Array(count) },
+    ...{ x: new Float64Array(count), y: new Float64Array(count) },
   };
+  // blocks lie in their sheet's own coordinates, after all copies
+  blocks.forEach(({ k }, i) => (start.sheet[copies.length + i] = k));
   copies.forEach(({ part, copy }, i) => {
     const here = placed.find(({ item }) => item.part === part && item.copy === copy);
     start.sheet[i] = here ? here.k : Math.floor(next01() * sheets.length);
@@ -65,7 +76,9 @@ export function startOf(job: NestJob, { poses, first, seed }: From): Start | und
     start.y[i] = here?.place[1] ?? 0;
   });
   const problem: Problem = {
-    ...{ parts, shapes, turns, copies: copies.map(({ part }) => part) },
+    ...{ parts: [...parts, ...blockParts], shapes, turns },
+    copies: [...copies.map(({ part }) => part), ...blockParts.map((_, i) => parts.length + i)],
+    fixed: [...copies.map((copy) => isFixed(copy, job)), ...blockParts.map(() => true)],
     sheets: sheets.map(({ width, height }) => ({ widthMm: width, heightMm: height })),
     ...{ marginMm: job.margin, apartMm: job.gap + OVER_GAP_MM },
   };
@@ -83,9 +96,9 @@ function coarseRegion({ outline, holes }: NestJob['parts'][number], isMirrored: 
 
 /** All that stock has, those in use first. */
 function withRest(used: readonly OpenSheet[], job: NestJob): Start['sheets'] {
-  const rest = job.sheets.flatMap(({ id, width, height, qty }) => {
-    const count = used.filter((sheet) => sheet.id === id).length;
-    return Array.from({ length: qty - count }, (_, k) => ({ id, width, height, index: count + k }));
+  const rest = job.sheets.flatMap((stock) => {
+    const count = used.filter((sheet) => sheet.id === stock.id).length;
+    return Array.from({ length: stock.qty - count }, (_, k) => openSheet(stock, count + k, job));
   });
   return [...used, ...rest];
 }

@@ -19,20 +19,22 @@ import {
 import { at, boundsOf, type Outline, type Vec2 } from '../geometry';
 import { formatFine, formatThickness, formatWithUnit, unitLabel, type Notation } from '../measure';
 import { placedOutline } from './check';
-import type { SheetsWhole } from './drawings';
+import type { NestBatch } from './batches';
+import { fileWord, materialWords, plywoodWords, type SheetsWhole } from './drawings';
 import { laidBatches } from './layouts';
 import { referencePoints } from './reference-points';
 import type { UsedSheet } from './result';
-import { jobPartName, type CutPart, type NestBatch } from './parts';
+import { trimmingOf, trimWords, type Trim, type TrimmedWhole } from './trimming';
+import { jobPartName, type CutPart } from './parts';
 
 const FOOT_MM = 14;
 /** Above the key of the lines, and below the drawing, tables keep clear by so much. */
 const UNDER_MM = 20;
 const BETWEEN_MM = 6;
 
-export type SheetsOnPaper = SheetsWhole & { readonly sheetHead: SheetHead };
+export type SheetsOnPaper = SheetsWhole & TrimmedWhole & { readonly sheetHead: SheetHead };
 
-export function sheetsSheets({ values, found, sheetHead: head }: SheetsOnPaper): PaperSheets[] {
+export function sheetsSheets({ project, values, found, sheetHead: head }: SheetsOnPaper): PaperSheets[] {
   const { parts, batches } = values.sheets;
   if (parts.length === 0) return [];
   const laid = laidBatches(batches, found.sheets ?? []);
@@ -40,7 +42,7 @@ export function sheetsSheets({ values, found, sheetHead: head }: SheetsOnPaper):
     ...laid.flatMap(({ batch, result }) =>
       result && result.sheets.length > 0 ? [layoutSheets(batch, result.sheets, { parts, head })] : [],
     ),
-    partsSheet(parts, head),
+    partsSheet(parts, trimmingOf({ project, values }), head),
   ];
 }
 
@@ -71,11 +73,11 @@ function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, h
       ...more,
     ];
   });
-  const thickness = formatThickness(batch.thickness, notation);
+  const thickness = materialWords(batch, notation);
   const sheet = {
-    ...{ name: `layout-${batch.thickness}mm`, title: `Layouts, ${thickness}, to print` },
+    ...{ name: `layout-${fileWord(batch)}`, title: `Layouts, ${thickness}, to print` },
     ...{ part: `Layout, ${thickness}`, hand: `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}` },
-    ...{ material: `${thickness} plywood`, scale: drawn[0]?.scale.words ?? '' },
+    ...{ material: plywoodWords(batch, notation), scale: drawn[0]?.scale.words ?? '' },
   };
   return sheetsOf(head, sheet, pages);
 }
@@ -168,14 +170,36 @@ function middleOfWood(outline: Outline, holes: readonly Outline[], letters: numb
 }
 
 /** Every part with its shape, small. */
-function partsSheet(parts: readonly CutPart[], head: SheetHead): PaperSheets {
+function partsSheet(parts: readonly CutPart[], trims: readonly Trim[], head: SheetHead): PaperSheets {
   const inner = innerBox(pageOnItsSide(head.paper));
   const sheet = {
     ...{ name: 'parts-sheet', title: 'The parts, to print', part: 'Parts', hand: 'all that is cut from plywood' },
     ...{ material: '', scale: 'shapes not to scale' },
   };
-  return sheetsOf(head, sheet, tablePages([partsTable(parts, head.notation)], { first: inner, later: inner }));
+  return sheetsOf(
+    head,
+    sheet,
+    tablePages([partsTable(parts, head.notation), ...trimTable(trims, head.notation)], { first: inner, later: inner }),
+  );
 }
+
+/** In what order that which is left on comes off. */
+const trimTable = (trims: readonly Trim[], notation: Notation): SheetTable[] =>
+  trims.length === 0
+    ? []
+    : [
+        {
+          columns: [
+            { head: 'to trim, in this order' },
+            { head: `left on, ${unitLabel(notation)}`, isFigure: true },
+            { head: 'when' },
+          ],
+          rows: trims.map((trim, i) => {
+            const { what, when } = trimWords(trim);
+            return [`${i + 1}  ${what}`, formatFine(trim.mm, notation), when];
+          }),
+        },
+      ];
 
 const partsTable = (parts: readonly CutPart[], notation: Notation): SheetTable => ({
   columns: [

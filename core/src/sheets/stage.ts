@@ -9,7 +9,8 @@ import { SHEETS_FINDINGS } from './findings';
 import { judgeLayouts } from './judge';
 import { layOut } from './layouts';
 import type { MarksWhole } from './part-marks';
-import { listParts, nestBatches } from './parts';
+import { nestBatches } from './batches';
+import { listParts } from './parts';
 import { sheetsAtFirst, sheetsSchema } from './schema';
 import { sheetsSheets, type SheetsOnPaper } from './sheets';
 
@@ -31,7 +32,7 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
   begin: sheetsAtFirst,
   catalogue: SHEETS_FINDINGS,
   constants,
-  run: ({ stock, gap, margin }, { project, values }) => {
+  run: ({ stock, gap, margin, kinds, scribed, laid }, { project, values }) => {
     const { thickness, transomThickness } = project.panels;
     const parts = listParts({
       jointed: values.joints,
@@ -40,8 +41,9 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
       girders: values.frames.girders,
       thickness,
       transomThickness,
+      ...{ kinds, scribed },
     });
-    const { value: batches, findings, assumed } = nestBatches(parts, { stock, gap, margin });
+    const { value: batches, findings, assumed } = nestBatches(parts, { stock, gap, margin, laid });
     return { value: { parts, batches }, findings, assumed };
   },
   search: ({ project, values }, rounds) => layOut(values.sheets.batches, project.sheets.seed, rounds),

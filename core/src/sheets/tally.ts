@@ -1,21 +1,23 @@
 /**
  * What is on the sheets and what is not: the one count that findings, lists, drawings and screens tell from.
  *
- * A part without sheets of its thickness in stock is in no layout; one that a layout left over is either larger than
+ * A part without sheets of its material in stock is in no layout; one that a layout left over is either larger than
  * any sheet, or would fit on one more.
  */
 import { area, boundsOf, turned } from '../geometry';
 import { toRad } from '../measure';
-import type { Layout } from './layouts';
+import { laidBatches, type Layout } from './layouts';
 import type { NestResult } from './result';
-import { piecesOf, type CutPart, type NestBatch, type Piece } from './parts';
+import { isSameMaterial, materialsOf, type NestBatch } from './batches';
+import { piecesOf, type CutPart, type Piece } from './parts';
 import type { NestJob } from './schema';
 
 export type SheetsValue = { readonly parts: readonly CutPart[]; readonly batches: readonly NestBatch[] };
 
-/** The pieces of a thickness. */
+/** The pieces of a material. */
 export type SheetCount = {
   readonly thickness: number;
+  readonly kind: string;
   /** Undefined where nothing has been laid out yet. */
   readonly result: NestResult | undefined;
   readonly hasStock: boolean;
@@ -38,16 +40,16 @@ export const leftOff = ({ tooFew, tooLarge, untried }: SheetCount): readonly Pie
   ...untried,
 ];
 
-/** A row a thickness, thin to thick. */
+/** A row a material, thin to thick. */
 export function tallySheets({ parts, batches }: SheetsValue, layouts: readonly Layout[]): SheetCount[] {
-  const thicknesses = [...new Set(parts.map(({ thickness }) => thickness))].sort((a, b) => a - b);
-  return thicknesses.map((thickness): SheetCount => {
-    const mine = parts.filter((part) => part.thickness === thickness).flatMap(piecesOf);
+  return materialsOf(parts).map((material): SheetCount => {
+    const mine = parts.filter((part) => isSameMaterial(part, material)).flatMap(piecesOf);
     const pieces = mine.length;
-    const batch = batches.find((other) => other.thickness === thickness);
-    const none = { thickness, pieces, tooLarge: [], untried: [], tooFew: [], sheetsMore: 1, result: undefined };
+    const batch = batches.find((other) => isSameMaterial(other, material));
+    const none = { ...material, pieces, tooLarge: [], untried: [], tooFew: [], sheetsMore: 1, result: undefined };
     if (!batch) return { ...none, hasStock: false, tooFew: mine };
-    const result = layouts.find(({ key }) => key === batch.key)?.result;
+    const [laid] = laidBatches([batch], layouts);
+    const result = laid?.result;
     return result ? { ...none, ...leftBy(batch, result, mine), hasStock: true, result } : { ...none, hasStock: true };
   });
 }
@@ -75,7 +77,10 @@ function fitsSome({ outline, rotations }: JobPart, { sheets, margin }: NestJob):
   return angles.some((deg) => {
     const box = boundsOf(turned(outline, toRad(deg)));
     const [long, wide] = [box.maxX - box.minX + 2 * margin, box.maxY - box.minY + 2 * margin];
-    return sheets.some(({ width, height }) => long <= width + FITS_MM && wide <= height + FITS_MM);
+    // an offcut of its own shape is tried by the search alone
+    return sheets.some(
+      ({ width, height, outline: edge }) => !edge && long <= width + FITS_MM && wide <= height + FITS_MM,
+    );
   });
 }
 

@@ -186,8 +186,8 @@ function FindingLine({ finding }: { readonly finding: Finding }) {
           key={remedy.label}
           variant="outlined"
           sx={{ mt: 0.5 }}
-          // of a boat that has changed since it is worked out again first; the focus stays
-          aria-disabled={isBehind}
+          // of a boat that has changed since it waits until that is worked out
+          aria-busy={isBehind}
           onClick={() => dispatch(remedyTaken(remedy))}
         >
           {remedy.label}

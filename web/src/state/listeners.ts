@@ -6,10 +6,11 @@ import { clearJournal, writeJournal } from '../storage/journal';
 import { storeHeld } from '../storage/pictures';
 import { noteOpen, saveProject } from '../storage/projects';
 import { onTold } from '../storage/windows';
-import { derivedArrived, deriveFailed, derivedForgotten } from './derived-slice';
+import { derivedArrived, deriveFailed, derivedForgotten, type DerivedState } from './derived-slice';
 import { closed, edited, historyToKeep, opened, redone, saveEnded, undone, type DocumentState } from './document-slice';
 import { createSaver } from './saver';
 import { keepSlip } from '../storage/last-choices';
+import { isOffered, remedyWaits, selectIsBehind } from './take-remedy';
 import { said, sectionTurned, slipFolded, slipSized, type ScreenState } from './screen-slice';
 
 export const listener = createListenerMiddleware();
@@ -31,6 +32,24 @@ listener.startListening({
     if (answer.kind === 'ok' && answer.restarted !== undefined)
       api.dispatch(said(`Working out had stopped (${answer.restarted}); it was started again`));
     if (answer.kind === 'failed') api.dispatch(deriveFailed(answer.message));
+  },
+});
+
+/** A remedy that was asked for too soon is not waited for longer than this. */
+const REMEDY_WAITS_MS = 20_000;
+
+listener.startListening({
+  actionCreator: remedyWaits,
+  effect: async ({ payload: remedy }, api) => {
+    api.cancelActiveListeners();
+    type Judged = WithDocument & { readonly derived: DerivedState };
+    const stateOf = (state: unknown) => state as Judged; // the store's own shape
+    const isThere = await api.condition((_action, state) => !selectIsBehind(stateOf(state)), REMEDY_WAITS_MS);
+    const { document, derived } = stateOf(api.getState());
+    if (!isThere || !document.project || !derived.derived) return;
+    const findings = allFindings(derived.derived, { project: document.project, found: derived.found });
+    if (isOffered(remedy, findings)) api.dispatch(edited({ label: remedy.label, edits: [...remedy.edits] }));
+    else api.dispatch(said(`“${remedy.label}” is no longer offered: the boat has changed`));
   },
 });
 

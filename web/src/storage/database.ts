@@ -29,18 +29,31 @@ export type History = {
 /** A scan or photo that lies under a view; the project names it by id and copies of the project share it. */
 export type Picture = { readonly id: string; readonly type: 'image/png' | 'image/jpeg'; readonly bytes: Uint8Array };
 
+/** A piece that is left of a sheet of some boat, ready for another. */
+export type KeptOffcut = {
+  readonly id: string;
+  readonly name: string;
+  readonly thickness: number;
+  readonly kind: string;
+  readonly width: number;
+  readonly height: number;
+  readonly outline: { readonly x: number; readonly y: number }[];
+};
+
 class Database extends Dexie {
   projects!: Table<ProjectRecord, string>; // set by Dexie from the stores below, and so all of these
   marks!: Table<{ key: string; value: string }, string>;
   pictures!: Table<Picture, string>;
   deletions!: Table<Deletion, number>;
   histories!: Table<History, string>;
+  offcuts!: Table<KeptOffcut, string>;
   constructor() {
     // strict: what is said to be saved is on the disk, should the power go
     super('kalotrope', { chromeTransactionDurability: 'strict' });
     this.version(1).stores({ projects: 'id, updatedAt', marks: 'key' });
     this.version(2).stores({ pictures: 'id' });
     this.version(3).stores({ deletions: '++key, deletedAt', histories: 'id' });
+    this.version(4).stores({ offcuts: 'id' });
   }
 }
 

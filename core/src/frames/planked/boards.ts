@@ -10,7 +10,7 @@
  */
 import { area, at, distance2, intersectionOf, lerp2, lerp3, type Outline, type Vec2, type Vec3 } from '../../geometry';
 import { toDeg } from '../../measure';
-import type { Panel } from '../../panels';
+import { cutLineOf, type Panel } from '../../panels';
 import { wholeEnds } from '../../surface';
 import type { TimberedPlan } from '../frame';
 import { plainFrame } from '../plans';
@@ -69,7 +69,7 @@ export function layBoards(
   const boards = bounds.slice(1).flatMap((to, i): Board[] => {
     const [a, b] = [at(bounds, i), to];
     const strip = [across(a, -FAR_MM), across(b, -FAR_MM), across(b, FAR_MM), across(a, FAR_MM)];
-    const [outline] = [...intersectionOf([panel.outline], [strip])].sort((p, q) => area(q) - area(p));
+    const [outline] = [...intersectionOf([cutLineOf(panel)], [strip])].sort((p, q) => area(q) - area(p));
     return outline ? [{ id: `${panel.id}.board.${i + 1}`, name: `${panel.name}, board ${i + 1}`, outline }] : [];
   });
   return { panel: panel.id, boards, seams };

@@ -1,7 +1,8 @@
 /** How a panel is marked out, step by step, in words: the same on the screen and on paper. */
 import { formatWithUnit, unitLabel, type Notation } from '../../measure';
+import { proudOf } from '../cut/proud';
 import type { Panel } from '../panel';
-import type { BaseLine, PanelsPart } from '../schema';
+import type { BaseLine, PanelProud, PanelsPart } from '../schema';
 import type { MarkingOut } from './marking';
 
 const WHERE: Readonly<Record<BaseLine, string>> = {
@@ -16,7 +17,7 @@ const WHERE: Readonly<Record<BaseLine, string>> = {
 
 export function markingSteps(
   panel: Panel,
-  { markingStep, markingBase }: Pick<PanelsPart, 'markingStep' | 'markingBase'>,
+  { markingStep, markingBase, ...left }: Pick<PanelsPart, 'markingStep' | 'markingBase' | 'proud' | 'ownProud'>,
   out: MarkingOut,
   notation: Notation,
 ): string[] {
@@ -29,6 +30,20 @@ export function markingSteps(
     `Check: forward lower corner to after upper ${say(out.diagonals[0])}, after lower to forward upper ` +
       `${say(out.diagonals[1])}; along the lower edge ${say(panel.edges[0].length)}, along the upper ` +
       `${say(panel.edges[1].length)}.`,
+    ...(panel.proud ? [`This is the net line. Cut outside it: ${leftOn(proudOf(panel.id, left), say)}.`] : []),
     'Mark the stations, the face and FORE before it is cut.',
   ];
 }
+
+const EDGES: Readonly<Record<keyof PanelProud, string>> = {
+  lower: 'at the lower edge',
+  upper: 'at the upper edge',
+  fore: 'at the fore end',
+  aft: 'at the after end',
+};
+
+const leftOn = (proud: PanelProud, say: (mm: number) => string): string =>
+  (['lower', 'upper', 'fore', 'aft'] as const)
+    .filter((edge) => proud[edge] > 0)
+    .map((edge) => `${say(proud[edge])} ${EDGES[edge]}`)
+    .join(', ');

@@ -1,6 +1,7 @@
 /** A transom on a sheet of paper: its corners, or points along its edge, and how its edges meet the panels. */
 import { shapeSheet, type PaperSheets, type SheetHead } from '../../formats';
 import { formatDeg, formatFine, formatThickness, formatWithUnit, toDeg } from '../../measure';
+import { cutLineOf } from '../cut/proud';
 import type { Transom } from './transom';
 
 const TABLE_MM = 70;
@@ -18,7 +19,8 @@ export function transomSheet(
   return shapeSheet(head, {
     ...{ name: `${transom.id}-sheet`, title: `${transom.name}, marking-out sheet`, part: transom.name },
     ...{ hand, material: `${formatThickness(thickness, notation)} plywood` },
-    cut: transom.outline,
+    cut: cutLineOf(transom),
+    ...(transom.proud && { net: transom.proud.net }),
     corners: half.length > MOST_POINTS ? [] : listed,
     tableMm: TABLE_MM,
     tables: [

@@ -10,6 +10,7 @@ import type { PanelsFinding } from '../findings';
 import { battenAt, CENTRELINE_MM, linesToEnd, positionOf, type Hull } from '../../lines';
 import { leastRadius } from '../bending';
 import { fitCylinder, rakeOf, remedyOnCylinder, rolledOut, type TransomCylinder } from './curved-transom';
+import type { Proud } from '../cut/proud';
 import type { Panel } from '../panel';
 import type { TransomFit } from '../schema';
 import {
@@ -31,8 +32,10 @@ export type Transom = {
   readonly fit: TransomFit;
   /** The face that lies in the plane of the panels' ends: the inner one of a transom that caps, else the outer. */
   readonly face: 'fore' | 'aft';
-  /** As it is cut. Counter-clockwise, seen from aft. */
+  /** As it stands in the boat. Counter-clockwise, seen from aft. */
   readonly outline: readonly Vec2[];
+  /** What is cut, where that is larger; absent: the outline. */
+  readonly proud?: Proud;
   /** The corners of the lines' surface in the plane of the panels' ends, in space. */
   readonly corners: readonly Vec3[];
   /** Lean from upright, rad; positive when the top lies further aft. */

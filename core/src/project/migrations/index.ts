@@ -9,6 +9,7 @@ import { from7To8 } from './7-to-8';
 import { from8To9 } from './8-to-9';
 import { from9To10 } from './9-to-10';
 import { from10To11 } from './10-to-11';
+import { from11To12 } from './11-to-12';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -22,4 +23,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from8To9,
   from9To10,
   from10To11,
+  from11To12,
 ];

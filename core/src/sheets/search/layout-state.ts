@@ -18,13 +18,20 @@ export type SearchPose = {
   readonly isMirrored: boolean;
   readonly box: Box;
 };
-export type SearchPart = { readonly poses: readonly SearchPose[]; readonly areaMm2: number };
+export type SearchPart = {
+  readonly poses: readonly SearchPose[];
+  readonly areaMm2: number;
+  /** No part at all: something to be kept clear of. */
+  readonly isBlock?: boolean;
+};
 export type SearchSheet = { readonly widthMm: number; readonly heightMm: number };
 
 export type Problem = {
   readonly parts: readonly SearchPart[];
   /** The part that each copy is of. */
   readonly copies: readonly number[];
+  /** Whether each copy stays where it stands. */
+  readonly fixed: readonly boolean[];
   /** About the origin, not turned. */
   readonly shapes: readonly Region[];
   /** Degrees. */

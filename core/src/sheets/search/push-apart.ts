@@ -75,7 +75,7 @@ function pushPair(state: State, places: Places, a: number, b: number): number {
 /** Moves a copy as far as its room lets it; what is left of the way. */
 function shift(state: State, { pose, sheet, x, y }: Places, copy: number, dx: number, dy: number): [number, number] {
   const room = at(at(state.rooms, at(state.problem.copies, copy)), pose[copy]!)[sheet[copy]!];
-  if (!room) return [dx, dy];
+  if (!room || state.problem.fixed[copy]) return [dx, dy];
   const nx = Math.min(Math.max(x[copy]! + dx, room.minX), room.maxX);
   const ny = Math.min(Math.max(y[copy]! + dy, room.minY), room.maxY);
   const left: [number, number] = [x[copy]! + dx - nx, y[copy]! + dy - ny];

@@ -68,7 +68,8 @@ export function search(searching: Searching): void {
     const { overlapMm, places } = separate(state, { next01, isOver, onSweep: ends, patience: PATIENCE });
     if (overlapMm === 0) {
       const found = { places, lengthMm: lengthOf(problem, places) };
-      if (onFound(found)) {
+      // with what is fixed far out nothing may come of it
+      if (found.lengthMm < best.lengthMm && onFound(found)) {
         best = found;
         pool = [];
         failures = 0;
@@ -89,12 +90,13 @@ export function search(searching: Searching): void {
 function stateOf(problem: Problem, start: Places): State {
   const count = problem.copies.length;
   const areas = problem.copies.map((part) => at(problem.parts, part).areaMm2);
-  const goesBySize = Math.max(...areas) > MANIFOLD * Math.min(...areas);
+  const solid = areas.filter((mm2) => mm2 > 0);
+  const goesBySize = Math.max(...solid) > MANIFOLD * Math.min(...solid);
   const leastWeights = new Float64Array(count * count).fill(1);
   if (goesBySize) {
     const mean = areas.reduce((sum, area) => sum + Math.sqrt(area), 0) / count;
     areas.forEach((a, i) =>
-      areas.forEach((b, j) => (leastWeights[i * count + j] = Math.sqrt(Math.sqrt(a * b)) / mean)),
+      areas.forEach((b, j) => (leastWeights[i * count + j] = a * b > 0 ? Math.sqrt(Math.sqrt(a * b)) / mean : 1)),
     );
   }
   return {
@@ -105,11 +107,12 @@ function stateOf(problem: Problem, start: Places): State {
 
 /** Up to the rightmost part of the last sheet in use. */
 export function lengthOf(problem: Problem, places: Places): number {
-  const last = places.sheet.reduce((most, sheet) => Math.max(most, sheet), 0);
+  const partOf = (copy: number) => at(problem.parts, at(problem.copies, copy));
+  const last = places.sheet.reduce((most, sheet, copy) => (partOf(copy).isBlock ? most : Math.max(most, sheet)), 0);
   let reach = 0;
   places.sheet.forEach((sheet, copy) => {
-    if (sheet !== last) return;
-    const pose = at(at(problem.parts, at(problem.copies, copy)).poses, places.pose[copy]!); // a place each
+    if (sheet !== last || partOf(copy).isBlock) return;
+    const pose = at(partOf(copy).poses, places.pose[copy]!); // a place each
     reach = Math.max(reach, places.x[copy]! + pose.box.maxX + problem.marginMm);
   });
   return problem.sheets.slice(0, last).reduce((sum, { widthMm }) => sum + widthMm, 0) + reach;
@@ -125,7 +128,7 @@ function setLimits(state: State, lengthMm: number): boolean {
   });
   // a rest of a sheet that no part fits is no room
   const used = limits.reduce((last, limit, sheet) => (limit > 0 ? sheet : last), 0);
-  const fits = problem.parts.some(({ poses }) => poses.some((pose) => roomFor(state, pose, used)));
+  const fits = problem.parts.some(({ poses, isBlock }) => !isBlock && poses.some((pose) => roomFor(state, pose, used)));
   if (!fits) limits[used] = 0;
   const sheets = Array.from(limits, (_, sheet) => sheet);
   problem.parts.forEach(({ poses }, part) => {
@@ -134,7 +137,11 @@ function setLimits(state: State, lengthMm: number): boolean {
   const room = problem.sheets.reduce((sum, { heightMm }, sheet) => sum + limits[sheet]! * heightMm, 0);
   const needed = problem.copies.reduce((sum, part) => sum + at(problem.parts, part).areaMm2, 0);
   return (
-    room >= needed && state.rooms.every((poses) => poses.some((rooms) => rooms.some((room) => room !== undefined)))
+    room >= needed &&
+    problem.copies.every(
+      (part, copy) =>
+        problem.fixed[copy] || at(state.rooms, part).some((rooms) => rooms.some((one) => one !== undefined)),
+    )
   );
 }
 
@@ -142,6 +149,7 @@ function setLimits(state: State, lengthMm: number): boolean {
 function bringIn(state: State, next01: () => number): void {
   const { places, problem } = state;
   problem.copies.forEach((part, copy) => {
+    if (problem.fixed[copy]) return;
     const room = at(at(state.rooms, part), places.pose[copy]!)[places.sheet[copy]!];
     if (!room) {
       putAnywhere(state, copy, next01);
@@ -175,14 +183,18 @@ function disturb(state: State, next01: () => number): void {
   const { problem, places } = state;
   const count = problem.copies.length;
   if (next01() < SCATTERED) {
-    for (let copy = 0; copy < count; copy++) if (next01() < SCATTER_SHARE) putAnywhere(state, copy, next01);
+    for (let copy = 0; copy < count; copy++)
+      if (!problem.fixed[copy] && next01() < SCATTER_SHARE) putAnywhere(state, copy, next01);
     return;
   }
   const bySize = problem.copies
     .map((part, copy) => ({ copy, part, size: at(problem.parts, part).areaMm2 }))
+    .filter(({ copy }) => !problem.fixed[copy])
     .sort((a, b) => b.size - a.size);
-  const rank = Math.floor(next01() * Math.max(2, Math.ceil(count * LARGE)));
-  const first = at(bySize, Math.min(rank, count - 1));
+  const free = bySize.length;
+  if (free < 2) return;
+  const rank = Math.floor(next01() * Math.max(2, Math.ceil(free * LARGE)));
+  const first = at(bySize, Math.min(rank, free - 1));
   const others = bySize.slice(Math.max(0, rank - ALIKE), rank + ALIKE + 1).filter(({ part }) => part !== first.part);
   const second = others[Math.floor(next01() * others.length)];
   if (!second) return;

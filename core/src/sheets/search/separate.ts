@@ -81,7 +81,7 @@ function sweep(state: State, depths: Float64Array, next01: () => number, isOver:
     on[places.sheet[copy]!]!.push(copy); // each stands on a sheet
     let isIn = false;
     for (let other = 0; other < count && !isIn; other++) isIn = depths[copy * count + other]! > NOUGHT_MM;
-    if (isIn) overlapping.push(copy);
+    if (isIn && !problem.fixed[copy]) overlapping.push(copy);
   }
   shuffle(overlapping, next01);
   for (const copy of overlapping) {

@@ -4,6 +4,7 @@ import {
   asSeen,
   bevelLines,
   cutAsSeen,
+  netAsSeen,
   faceCurves,
   pinsOnFrame,
   placeInPlane,
@@ -18,6 +19,7 @@ import { useAppSelector } from '../../state/store';
 import { Overall } from '../../drawing/Dimension';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { COLOURS } from '../../drawing/colours';
+import { NetLines } from '../../drawing/NetLines';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 
 type Props = { readonly frame: Frame; readonly corner: ReactNode };
@@ -44,6 +46,7 @@ export function FrameDrawing({ frame, corner }: Props) {
           <GrainPattern px={px} />
           <g fill="none">
             <PlyShape outline={cut.outline} holes={cut.holes} px={px} label={frame.name} />
+            <NetLines lines={netAsSeen(frame)} px={px} />
             {skin.map((curve, i) => (
               <path key={i} d={pathOf(curve)} stroke={palette.text.secondary} strokeWidth={1.2 * px} />
             ))}

@@ -57,8 +57,8 @@ export function JointMark({ panel, joint, number, high, px }: Props) {
       data-grip
       role="slider"
       aria-label={`${panel.name}, joint ${number}`}
-      aria-valuemin={0}
-      aria-valuemax={Math.round(panel.length)}
+      aria-valuemin={Math.round(panel.from)}
+      aria-valuemax={Math.round(panel.from + panel.length)}
       aria-valuenow={Math.round(u)}
       aria-valuetext={`${formatWithUnit(u, notation)} from the fore end`}
       style={{ cursor: 'ew-resize', touchAction: 'none' }}

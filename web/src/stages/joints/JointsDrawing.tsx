@@ -5,7 +5,7 @@ import type { JointedPanel } from '@kalotrope/core/joints';
 import { boundsOf } from '@kalotrope/core/geometry';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { marksOfFrame } from '@kalotrope/core/frames';
-import { panelOfThing, panelThing, type Panel } from '@kalotrope/core/panels';
+import { cutLineOf, panelOfThing, panelThing, type Panel } from '@kalotrope/core/panels';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectNotation, selectPicked } from '../../state/selectors';
 import { plural } from '../../controls/words';
@@ -13,6 +13,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 import { Dimension } from '../../drawing/Dimension';
 import { InTheRound } from '../../drawing/hull/InTheRound';
 import { DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
+import { NetLines } from '../../drawing/NetLines';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 import { longest, stack, wholeBox, type Shelf } from '../../drawing/shelves';
 import { JointMark } from './JointMark';
@@ -60,16 +61,17 @@ function PanelWithJoints({ shelf, jointed, px }: PanelProps) {
   const [low, high] = [box.minY - dy, box.maxY - dy];
   const { frames = [], planked } = derived?.frames.value ?? {};
   const seams = planked?.panel === panel.id ? planked.seams : [];
-  const ends = [0, ...jointed.joints.map((joint) => joint.u), jointed.length];
+  const ends = [jointed.from, ...jointed.joints.map((joint) => joint.u), jointed.from + jointed.length];
   return (
     <g transform={`translate(${dx} ${-dy})`} fill="none">
       <PlyShape
-        outline={panel.outline}
+        outline={cutLineOf(panel)}
         px={px}
         label={panel.name}
         isPicked={panelOfThing(choice) === panel.id}
         onPick={() => dispatch(picked(panelThing(panel.id)))}
       />
+      {panel.proud && <NetLines lines={panel.proud.net} px={px} />}
       {seams.map(({ ends: seam }, i) => (
         <path key={i} d={pathOf(seam)} stroke={palette.text.primary} strokeWidth={1.4 * px} />
       ))}

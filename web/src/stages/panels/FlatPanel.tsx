@@ -1,4 +1,5 @@
 import {
+  cutLineOf,
   panelOfThing,
   panelThing,
   developPanel,
@@ -20,6 +21,7 @@ import { picked, tapeMarked } from '../../state/screen-slice';
 import { selectNotation, selectPicked } from '../../state/selectors';
 import { useTape } from '../../state/bench';
 import { useAppDispatch, useAppSelector } from '../../state/store';
+import { NetLines } from '../../drawing/NetLines';
 import { Dimension } from '../../drawing/Dimension';
 import { boxAround, pathOf } from '../../drawing/DrawingSurface';
 import { PlyShape, UNSEEN } from '../../drawing/Ply';
@@ -68,12 +70,13 @@ export const FlatPanel = memo(function FlatPanel({ panel, panels, dx, dy, statio
       }}
     >
       <PlyShape
-        outline={panel.outline}
+        outline={cutLineOf(panel)}
         px={px}
         isPicked={isPicked}
         label={panel.name}
         onPick={() => dispatch(picked(panelThing(panel.id)))}
       />
+      {panel.proud && <NetLines lines={panel.proud.net} px={px} />}
       {look.field !== 'none' && <FieldPicture panel={panel} field={look.field} thickness={part.thickness} px={px} />}
       <path d={rulings} stroke={palette.info.main} strokeWidth={0.7 * px} opacity={0.55} pointerEvents="none" />
       {marks.map((station) => {

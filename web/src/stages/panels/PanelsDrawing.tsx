@@ -3,6 +3,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useMemo, type ReactNode } from 'react';
 import type { Station } from '@kalotrope/core/lines';
 import {
+  cutLineOf,
   transomOfThing,
   transomThing,
   type Panel,
@@ -14,6 +15,7 @@ import { picked } from '../../state/screen-slice';
 import { selectPicked } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { DrawingSurface } from '../../drawing/DrawingSurface';
+import { NetLines } from '../../drawing/NetLines';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 import { OverPattern } from './FieldPicture';
 import { FlatPanel } from './FlatPanel';
@@ -79,12 +81,13 @@ function FlatTransom({ shelf: { dx, dy, box }, transom, px }: TransomProps) {
   return (
     <g transform={`translate(${dx} ${-dy})`}>
       <PlyShape
-        outline={transom.outline}
+        outline={cutLineOf(transom)}
         px={px}
         label={transom.name}
         isPicked={isPicked}
         onPick={() => dispatch(picked(transomThing(transom.id)))}
       />
+      {transom.proud && <NetLines lines={transom.proud.net} px={px} />}
       <text
         x={(box.minX + box.maxX) / 2 - dx}
         y={dy - (box.minY + box.maxY) / 2}

@@ -11,6 +11,7 @@ import { selectDerived, selectPicked, selectProject, selectStations } from '../.
 import { useAppSelector } from '../../state/store';
 import { CardPages } from './CardPages';
 import { CutInTwo } from './CutInTwo';
+import { CutProud } from './CutProud';
 import { FieldLegend } from './FieldLegend';
 import { MarkingTable } from './MarkingTable';
 import { PanelNumbers } from './PanelNumbers';
@@ -104,6 +105,7 @@ function SlipBody({ field, preview, onPreview }: SlipProps) {
       <SheetSettings panel={panel} part={part} />
       <Seams panels={panels} part={part} />
       {panel && <CutInTwo panel={panel} panels={panels} part={part} />}
+      <CutProud panel={panel} part={part} hasTransoms={transoms.length > 0} />
       <RoundedChines panels={panels} strips={strips} part={part} />
       {panel && (
         <Section title="True section">

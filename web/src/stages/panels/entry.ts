@@ -27,6 +27,9 @@ export const panelsEntry: StageEntry = {
       'Holes every',
       'Holes from the edge',
     ].map((label) => ({ label, section: 'The sheet and its edges' })),
+    ...['lower edge', 'upper edge', 'fore end', 'after end'].map((edge) => ({
+      ...{ label: `Left on, ${edge}`, section: 'Cut proud' },
+    })),
   ],
   steps: selectPanelSteps,
   pickAt: ({ panel, part }) => (panel === undefined || part !== undefined ? undefined : panelThing(panel)),

@@ -1,0 +1,129 @@
+/**
+ * What is laid out together: the parts of one thickness and kind, on the sheets of these that are in stock.
+ *
+ * Offcuts are used before sheets, sheets that are there before those to be bought, and what costs less for its area
+ * before what costs more.
+ */
+import { hashOf, type Outline, type Region } from '../geometry';
+import { liesClear, placedRegion } from './check';
+import type { SheetsFinding, SheetsResult } from './findings';
+import { piecesOf, type CutPart } from './parts';
+import type { FixedCopy, NestJob, SheetsPart, StockSheet } from './schema';
+
+/** Batches with the same key are the same job, and a layout of the one is one of the other. */
+export type NestBatch = {
+  readonly thickness: number;
+  readonly kind: string;
+  readonly key: string;
+  readonly job: NestJob;
+};
+
+/** What parts and sheets must have alike. */
+export type Material = Pick<NestBatch, 'thickness' | 'kind'>;
+
+/** A kind as it is compared: the builder's capitals and blanks are his own. */
+const plainKind = (kind: string): string => kind.trim().toLowerCase();
+
+export const isSameMaterial = (a: Material, b: Material): boolean =>
+  a.thickness === b.thickness && plainKind(a.kind) === plainKind(b.kind);
+
+/** Every material that parts are cut from, thin to thick. */
+export function materialsOf(parts: readonly CutPart[]): Material[] {
+  const found: Material[] = [];
+  for (const { thickness, kind } of parts)
+    if (!found.some((one) => isSameMaterial(one, { thickness, kind }))) found.push({ thickness, kind });
+  return found.sort((a, b) => a.thickness - b.thickness || (a.kind < b.kind ? -1 : 1));
+}
+
+/** One nesting job a material; what no stock serves, and what no longer lies where it was put, is a finding. */
+export function nestBatches(
+  parts: readonly CutPart[],
+  part: Pick<SheetsPart, 'stock' | 'gap' | 'margin' | 'laid'>,
+): SheetsResult<readonly NestBatch[]> {
+  const findings: SheetsFinding[] = [];
+  const batches = materialsOf(parts).flatMap((material): NestBatch[] => {
+    const mine = parts.filter((one) => isSameMaterial(one, material));
+    const stock = part.stock.filter((sheet) => isSameMaterial(sheet, material) && sheet.qty > 0);
+    if (stock.length === 0) {
+      const count = mine.reduce((sum, one) => sum + piecesOf(one).length, 0);
+      const data = { thicknessMm: material.thickness, kind: material.kind, count };
+      findings.push({ severity: 'stop', code: 'sheet-missing', where: { stage: 'sheets' }, data });
+      return [];
+    }
+    const sheets = [...stock].sort((a, b) => firstUsed(a) - firstUsed(b) || dearness(a) - dearness(b)).map(jobSheet);
+    const bare: NestJob = { gap: part.gap, margin: part.margin, sheets, parts: mine.flatMap(jobParts) };
+    const { fixed, off } = fixedIn(bare, part.laid);
+    findings.push(...off.map((id) => notClear(id, mine, part.laid)));
+    const job = fixed.length > 0 ? { ...bare, fixed } : bare;
+    return [{ ...material, key: hashOf(job), job }];
+  });
+  return { value: batches, findings, assumed: [] };
+}
+
+/** 0 for offcuts, 1 for what is there, 2 for what is to be bought. */
+const firstUsed = ({ isOffcut, onHand }: StockSheet): number => (isOffcut ? 0 : onHand > 0 ? 1 : 2);
+const dearness = ({ price, width, height }: StockSheet): number => price / (width * height);
+
+function jobSheet({ id, width, height, qty, outline, zones }: StockSheet): NestJob['sheets'][number] {
+  return {
+    ...{ id, width, height, qty },
+    ...(outline.length > 2 && { outline: outline.map(({ x, y }) => [x, y] as const) }),
+    ...(zones.length > 0 && { zones: zones.map(zoneOutline) }),
+  };
+}
+
+const zoneOutline = ({ x, y, width, height }: StockSheet['zones'][number]): Outline => [
+  [x, y],
+  [x + width, y],
+  [x + width, y + height],
+  [x, y + height],
+];
+
+/** What was laid by hand and may lie there still, one after the other; and what may not. */
+function fixedIn(job: NestJob, laid: SheetsPart['laid']): { fixed: FixedCopy[]; off: string[] } {
+  const [fixed, off]: [FixedCopy[], string[]] = [[], []];
+  const lying = new Map<string, Region[]>();
+  for (const { id, sheet, index, x, y, rotationDeg } of laid) {
+    const part = job.parts.find((one) => one.id === id);
+    if (!part) continue;
+    const stock = job.sheets.find((one) => one.id === sheet);
+    const placement = { part: id, copy: 0, x, y, rotationDeg, mirrored: false };
+    const region = placedRegion(part, placement);
+    const place = `${sheet} ${index}`;
+    const others = lying.get(place) ?? [];
+    const isDouble = fixed.some((one) => one.part === id);
+    if (!stock || index >= stock.qty || isDouble || !liesClear(region, others, stock, job)) {
+      off.push(id);
+      continue;
+    }
+    lying.set(place, [...others, region]);
+    fixed.push({ ...placement, sheet, index });
+  }
+  return { fixed, off };
+}
+
+function notClear(id: string, parts: readonly CutPart[], laid: SheetsPart['laid']): SheetsFinding {
+  const name = parts.flatMap(piecesOf).find((piece) => piece.id === id)?.name ?? id;
+  const edits = [{ path: ['sheets', 'laid'], value: laid.filter((one) => one.id !== id) }];
+  const remedies = [{ label: 'Let the program lay it', edits }];
+  return { severity: 'check', code: 'laid-not-clear', where: { stage: 'sheets' }, data: { part: name }, remedies };
+}
+
+/**
+ * The same outline under the job's type, whose lists could be written to; nobody does, and a copy costs with every
+ * edit.
+ */
+const asJobOutline = (outline: Outline) => outline as [number, number][];
+
+/** Half turns keep the grain; of a pair the port one is drawn turned over, so that two left hands cannot be. */
+function jobParts(part: CutPart): NestJob['parts'] {
+  const rotations = part.grain === 'along' ? [0, 180] : [0, 90, 180, 270];
+  return piecesOf(part).map(({ id }, i) => ({
+    id,
+    outline: i === 0 ? asJobOutline(part.outline) : part.outline.map(([x, y]): [number, number] => [-x, y]),
+    holes: (part.holes ?? []).map((hole) => hole.map(([x, y]): [number, number] => [i === 0 ? x : -x, y])),
+    qty: 1,
+    rotations,
+    mirror: false,
+  }));
+}
