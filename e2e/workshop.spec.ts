@@ -97,6 +97,75 @@ test('sheets: a change of the margin lays out afresh, and what fits nowhere is s
   await expect(page.getByText(/Transom fits on no sheet of 9 mm/)).toBeHidden();
 });
 
+test('sheets: a piece is dragged, pinned, the rest laid out again; a spoiled place is kept clear of', async ({
+  page,
+}) => {
+  await openStage(page, '5', 'Sheets');
+  await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
+  // the smallest part, to the far end of its sheet, which is not full
+  const lid = page.getByRole('button', { name: /lid$/ });
+  const [box, sheet9] = [await lid.boundingBox(), await page.locator('path[data-part="Sheet 5"]').boundingBox()];
+  if (!box || !sheet9) throw new Error('the lid lies on sheet 5');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(sheet9.x + sheet9.width - 30, sheet9.y + 70, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /^Undo: .*lid moved/ })).toBeVisible();
+  await unfold(page, 'By hand');
+  await expect(page.getByText(/^6 pieces lie as put by hand/)).toBeVisible();
+  await page.getByRole('button', { name: 'Pin it' }).click();
+  await expect(page.getByRole('button', { name: /lid, pinned$/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Lay out the rest again' }).click();
+  await expect(page.getByText(/^1 piece lies as put by hand/)).toBeVisible();
+  await page.getByRole('button', { name: 'Let the program lay out all' }).click();
+  await expect(page.getByText(/as put by hand/)).toBeHidden();
+  await expectNoFaults(page);
+
+  await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
+  await page.locator('path[data-part="Sheet 1"]').click({ position: { x: 3, y: 3 } });
+  await page.getByRole('button', { name: 'Mark a spoiled place' }).click();
+  const sheet = await page.locator('path[data-part="Sheet 1"]').boundingBox();
+  if (!sheet) throw new Error('sheet 1 is drawn');
+  await page.mouse.click(sheet.x + 40, sheet.y + 40);
+  await expect(page.getByLabel('Sheets with their parts').locator('circle')).toHaveCount(1);
+  await page.mouse.click(sheet.x + 90, sheet.y + 70);
+  await expect(page.getByRole('button', { name: /^Undo: Spoiled place/ })).toBeVisible();
+  await unfold(page, 'Stock and spacing');
+  // the marked sheet has a row of its own, which is used first
+  await expect(page.getByLabel('6 mm sheet 2, how many')).toHaveValue('7');
+});
+
+test('sheets: what is left goes on the rack, and from there into another boat’s stock', async ({ page }) => {
+  await openStage(page, '5', 'Sheets');
+  await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
+  await page.locator('path[data-part="Sheet 4"]').click({ position: { x: 3, y: 3 } });
+  await page.getByRole('button', { name: 'Once cut: put what is left on the rack' }).click();
+  await expect(page.getByText('On the rack: Tamsel 430, sheet 4')).toBeVisible();
+  await unfold(page, 'Stock and spacing');
+  await page.reload();
+  await unfold(page, 'Stock and spacing');
+  await page.getByRole('button', { name: 'Use it for this boat' }).click();
+  await expect(page.getByLabel('6 mm offcut 2, length')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Use it for this boat' })).toBeHidden();
+});
+
+test('panels cut proud: larger on the drawing and on the sheets, the order of trimming told', async ({ page }) => {
+  await openStage(page, '2', 'Panels');
+  await unfold(page, 'Cut proud');
+  const side = page.locator('path[data-part="Side"]');
+  const before = await side.getAttribute('d');
+  await page.getByLabel('Left on, upper edge').fill('20');
+  await page.keyboard.press('Enter');
+  await expect(side).not.toHaveAttribute('d', before ?? '');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: /Sheets/ }).click();
+  await unfold(page, 'Order of trimming');
+  await expect(page.getByText(/Side, upper edge: last, sighted along both sides/)).toBeVisible();
+  await expectNoFaults(page);
+});
+
 test('sheets: a cutter is run over them, finds nothing with its gap, and says where it would cut a neighbour', async ({
   page,
 }) => {

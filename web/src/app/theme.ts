@@ -108,6 +108,7 @@ export function makeTheme(shade: Shade): Theme {
             '&:hover, &:focus-visible': { backgroundColor: c.line },
           },
           '.field-grid': { display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10, margin: 0 },
+          '.acts': { display: 'flex', flexWrap: 'wrap', gap: 4 },
           '.field-grid.wide-first': { gridTemplateColumns: '1.6fr 1fr' },
           '.quiet': { ...typography.body2, color: c.quiet, margin: 0 },
           '.steps': { paddingLeft: 20, margin: 0 },

@@ -7,17 +7,19 @@ type Props = {
   readonly label: string;
   readonly value: string;
   readonly most: number;
+  /** No name is an answer too. */
+  readonly mayBeEmpty?: true;
   readonly onCommit: (name: string) => void;
   /** A field of a form, or the name itself where it stands. */
   readonly look?: 'field' | 'in-place';
 };
 
 /** A name: Enter or leaving the field commits, Esc restores; an empty one is not taken. */
-export function NameField({ label, value, most, onCommit, look = 'field' }: Props) {
+export function NameField({ label, value, most, mayBeEmpty, onCommit, look = 'field' }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const commit = () => {
     const name = plainText(typed ?? '');
-    if (name && name !== value) onCommit(name);
+    if (typed !== null && (name || mayBeEmpty) && name !== value) onCommit(name);
     setTyped(null);
   };
   const common = {

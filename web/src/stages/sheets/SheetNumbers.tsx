@@ -1,7 +1,7 @@
 /** The slip's figures on Sheets: of all, of the picked sheet, of the picked piece. */
 import { netArea } from '@kalotrope/core/geometry';
 import { formatArea, formatShare, formatThickness, formatWithUnit } from '@kalotrope/core/measure';
-import { leftOff, type CutPart, type Piece, type SheetCount } from '@kalotrope/core/sheets';
+import { leftOff, materialWords, type CutPart, type Piece, type SheetCount } from '@kalotrope/core/sheets';
 import { Figure } from '../../controls/Figure';
 import { plural } from '../../controls/words';
 import { boxAround } from '../../drawing/DrawingSurface';
@@ -44,7 +44,7 @@ export function OneSheet({ shelf: { batch, sheet, width, height } }: { readonly 
   return (
     <>
       <Figure name="Size" value={`${formatWithUnit(width, notation)} × ${formatWithUnit(height, notation)}`} />
-      <Figure name="Thickness" value={formatThickness(batch.thickness, notation)} />
+      <Figure name="Plywood" value={materialWords(batch, notation)} />
       <Figure name="Parts on it" value={String(sheet.placements.length)} />
       <Figure name="Used" value={formatShare(used / (width * height))} why="The parts' area over the sheet's" />
     </>
@@ -55,8 +55,8 @@ export function SheetNumbers({ counts }: { readonly counts: readonly SheetCount[
   const notation = useAppSelector(selectNotation);
   return counts.map((count) => (
     <Figure
-      key={count.thickness}
-      name={formatThickness(count.thickness, notation)}
+      key={materialWords(count, notation)}
+      name={materialWords(count, notation)}
       value={sheetsText(count)}
       why="Share of the sheets used, the last counted to its rightmost part"
     />

@@ -1,44 +1,41 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
-import { useTheme } from '@mui/material/styles';
-import useMediaQuery from '@mui/material/useMediaQuery';
 import Typography from '@mui/material/Typography';
-import type { Outline, Region } from '@kalotrope/core/geometry';
+import { useState } from 'react';
 import type { Project } from '@kalotrope/core/project';
-import { formatThickness, formatWithUnit } from '@kalotrope/core/measure';
 import {
-  jobPartName,
   laidBatches,
   leftOff,
   pieceOfThing,
   piecesOf,
   pieceThing,
-  placedOutline,
   sheetOfThing,
   sheetsStage,
-  sheetThing,
   tallySheets,
+  withZone,
+  zoneBetween,
   type CutPart,
-  type LaidBatch,
   type NestBatch,
 } from '@kalotrope/core/sheets';
 import { edited } from '../../state/document-slice';
-import { picked } from '../../state/screen-slice';
-import { selectDerived, selectFound, selectNotation, selectPicked, selectProject } from '../../state/selectors';
-import { LengthField } from '../../controls/LengthField';
-import { Section } from '../../controls/Section';
+import { picked, said } from '../../state/screen-slice';
+import { selectDerived, selectFound, selectPicked, selectProject } from '../../state/selectors';
 import { Slip } from '../../controls/Slip';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
-import { GrainPattern, PlyShape } from '../../drawing/Ply';
+import { ByHand } from './ByHand';
 import { MachineCutting } from './MachineCutting';
+import { OfSheet } from './OfSheet';
 import { PartTable } from './PartTable';
+import { Scribed } from './Scribed';
 import { OneSheet, PieceNumbers, SheetNumbers } from './SheetNumbers';
-import type { Shelf } from './shelf';
-import { LETTER_WIDE, NAME_PX, placeOfName } from './place-of-name';
+import { SheetsDrawing } from './SheetsDrawing';
+import { StockSheets } from './StockSheets';
+import { shelve, type Shelf } from './shelf';
+import { Trimming } from './Trimming';
 import { useCutter } from './use-cutter';
 import { useNesting } from './use-nesting';
+import { WhatItCosts } from './WhatItCosts';
 
 export default function SheetsPage() {
   const derived = useAppSelector(selectDerived);
@@ -63,14 +60,22 @@ function Sheets({ parts, batches, project }: SheetsProps) {
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
   const piece = parts.flatMap(piecesOf).find(({ id }) => id === pieceOfThing(choice));
-  const sheet = shelves[(sheetOfThing(choice) ?? 0) - 1];
+  const number = sheetOfThing(choice) ?? 0;
+  const sheet = shelves[number - 1];
   const cutter = useCutter(laid, project.sheets.machine);
+  const marking = useMarking(project, shelves);
   return (
     <>
       <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         {isSearching && <LinearProgress aria-label="Laying out the sheets" />}
         {shelves.length > 0 ? (
-          <SheetsDrawing shelves={shelves} parts={parts} paths={cutter.sheets?.map(({ run }) => run.path)} />
+          <SheetsDrawing
+            shelves={shelves}
+            parts={parts}
+            paths={cutter.sheets?.map(({ run }) => run.path)}
+            onPlace={marking.isOn ? marking.press : undefined}
+            corner={marking.corner}
+          />
         ) : (
           <Typography sx={{ p: 3 }}>
             {isSearching
@@ -81,12 +86,18 @@ function Sheets({ parts, batches, project }: SheetsProps) {
       </Box>
       <Slip
         stage={sheetsStage.name}
-        title={piece?.name ?? (sheet ? `Sheet ${sheetOfThing(choice)}` : 'Sheets')}
+        title={piece?.name ?? (sheet ? `Sheet ${number}` : 'Sheets')}
         numbers={
           piece ? (
-            <PieceNumbers piece={piece} parts={parts} shelves={shelves} />
+            <>
+              <PieceNumbers piece={piece} parts={parts} shelves={shelves} />
+              <Scribed part={piece.part} scribed={project.sheets.scribed} notation={project.notation} />
+            </>
           ) : sheet ? (
-            <OneSheet shelf={sheet} />
+            <>
+              <OneSheet shelf={sheet} />
+              <OfSheet shelf={sheet} number={number} project={project} isMarking={marking.isOn} onMark={marking.turn} />
+            </>
           ) : (
             <SheetNumbers counts={counts} />
           )
@@ -102,7 +113,10 @@ function Sheets({ parts, batches, project }: SheetsProps) {
             </Button>
           )}
         </Box>
-        <SheetSettings project={project} />
+        <ByHand piece={piece} shelves={shelves} laid={project.sheets.laid} />
+        <WhatItCosts project={project} />
+        <StockSheets project={project} />
+        <Trimming project={project} />
         <MachineCutting project={project} parts={parts} runs={cutter} isSearching={isSearching} />
         <PartTable
           parts={parts}
@@ -115,189 +129,26 @@ function Sheets({ parts, batches, project }: SheetsProps) {
   );
 }
 
-/** Of a sheet on a narrow screen, with its name. */
-const NARROW_SHEET_PX = 185;
+type Corner = { readonly shelf: number; readonly at: readonly [number, number] };
 
-/** Sheets one under the other, thickness by thickness. */
-function shelve(laid: readonly LaidBatch[]): Shelf[] {
-  let top = 0;
-  return laid.flatMap(({ batch, result }) =>
-    (result?.sheets ?? []).flatMap((sheet): Shelf[] => {
-      const stock = batch.job.sheets.find((other) => other.id === sheet.id);
-      if (!stock) return [];
-      const dy = top - stock.height;
-      top -= stock.height + 220;
-      return [{ batch, sheet, width: stock.width, height: stock.height, dy }];
-    }),
-  );
-}
-
-/** Two columns on a wide screen, so that six sheets are still large enough to read. */
-const columnsOf = (shelves: readonly Shelf[], isWide: boolean) => {
-  const half = Math.ceil(shelves.length / 2);
-  const isTwo = isWide && shelves.length > 2;
-  const width = Math.max(...shelves.map((shelf) => shelf.width));
-  return shelves.map((shelf, i) => ({
-    ...shelf,
-    dx: isTwo && i >= half ? width + 220 : 0,
-    dy: isTwo && i >= half ? shelf.dy - (shelves[half]?.dy ?? 0) + (shelves[0]?.dy ?? 0) : shelf.dy,
-  }));
-};
-
-type DrawingProps = {
-  readonly shelves: readonly Shelf[];
-  readonly parts: readonly CutPart[];
-  /** Of the cutter's middle, sheet by sheet, once it was run. */
-  readonly paths: readonly (readonly Outline[])[] | undefined;
-};
-
-function SheetsDrawing({ shelves, parts, paths }: DrawingProps) {
-  const { palette } = useTheme();
-  const notation = useAppSelector(selectNotation);
-  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
-  const placed = columnsOf(shelves, isWide);
-  const choice = useAppSelector(selectPicked);
+/** A spoiled place is marked by two of its corners. */
+function useMarking(project: Project, shelves: readonly Shelf[]) {
   const dispatch = useAppDispatch();
-  const bounds = boxAround(
-    placed.flatMap(
-      ({ dx, dy, width, height }) =>
-        [
-          [dx, dy],
-          [dx + width, dy + height],
-        ] as const,
-    ),
-  );
-  return (
-    <DrawingSurface
-      label="Sheets with their parts"
-      bounds={bounds}
-      // one under the other they are as large as the screen is wide
-      tall={isWide ? undefined : NARROW_SHEET_PX * placed.length}
-    >
-      {({ px }) => (
-        <>
-          <GrainPattern px={px} />
-          {placed.map(({ batch, sheet, dx, dy, width, height }, i) => (
-            <g key={`${sheet.id}-${sheet.index}`} transform={`translate(${dx} ${-dy})`} fill="none">
-              <rect
-                x={0}
-                y={-height}
-                width={width}
-                height={height}
-                stroke={sheetOfThing(choice) === i + 1 ? palette.secondary.main : palette.text.secondary}
-                strokeWidth={(sheetOfThing(choice) === i + 1 ? 2.6 : 1.4) * px}
-                fill={palette.background.paper}
-                style={{ cursor: 'pointer' }}
-                onClick={() => dispatch(picked(sheetThing(i + 1)))}
-              />
-              <text x={0} y={-height - 6 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>
-                Sheet {i + 1}: {formatThickness(batch.thickness, notation)}, {formatWithUnit(width, notation)} ×{' '}
-                {formatWithUnit(height, notation)}
-              </text>
-              {sheet.placements.map((placement) => {
-                const part = batch.job.parts.find((other) => other.id === placement.part);
-                if (!part) return null;
-                const outline = placedOutline(part.outline, placement);
-                const holes = part.holes.map((hole) => placedOutline(hole, placement));
-                return (
-                  <g key={placement.part}>
-                    <PlyShape
-                      outline={outline}
-                      holes={holes}
-                      px={px}
-                      label={jobPartName(placement.part, parts)}
-                      isPicked={pieceOfThing(choice) === placement.part}
-                      onPick={() => dispatch(picked(pieceThing(placement.part)))}
-                    />
-                    <PieceName name={jobPartName(placement.part, parts)} region={{ outline, holes }} px={px} />
-                  </g>
-                );
-              })}
-              {paths?.[i]?.map((ring, k) => (
-                <path
-                  key={k}
-                  d={`${pathOf(ring)}Z`}
-                  stroke={palette.primary.main}
-                  strokeWidth={1.2 * px}
-                  strokeDasharray={`${5 * px} ${3 * px}`}
-                  pointerEvents="none"
-                />
-              ))}
-            </g>
-          ))}
-        </>
-      )}
-    </DrawingSurface>
-  );
-}
-
-type NameProps = { readonly name: string; readonly region: Region; readonly px: number };
-
-/** Along the piece or up it, on its wood; one too small for its name is shown in the list when it is picked. */
-function PieceName({ name, region, px }: NameProps) {
-  const { palette } = useTheme();
-  const place = placeOfName(region, { wide: LETTER_WIDE * NAME_PX * px * name.length, high: NAME_PX * px });
-  if (!place) return null;
-  const [x, y] = [place.at[0], -place.at[1]];
-  return (
-    <text
-      x={x}
-      y={y}
-      transform={place.isAlong ? undefined : `rotate(-90 ${x} ${y})`}
-      fontSize={NAME_PX * px}
-      textAnchor="middle"
-      fill={palette.text.primary}
-      stroke={palette.background.paper}
-      strokeWidth={3 * px}
-      paintOrder="stroke"
-      pointerEvents="none"
-    >
-      {name}
-    </text>
-  );
-}
-
-function SheetSettings({ project }: { readonly project: Project }) {
-  const { notation } = project;
-  const dispatch = useAppDispatch();
-  const set = (key: 'gap' | 'margin', label: string) => (value: number) =>
-    dispatch(edited({ label, edits: [{ path: ['sheets', key], value }] }));
-  return (
-    <Section title="Stock and spacing">
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
-        <LengthField
-          label="Gap for the cut"
-          mm={project.sheets.gap}
-          onCommit={set('gap', 'Gap for the cut')}
-          path={['sheets', 'gap']}
-        />
-        <LengthField
-          label="Margin at the edge"
-          mm={project.sheets.margin}
-          onCommit={set('margin', 'Margin at the edge')}
-          path={['sheets', 'margin']}
-        />
-      </Box>
-      {project.sheets.stock.map((sheet) => (
-        <Box key={sheet.id} sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
-          {(['width', 'height'] as const).map((key) => (
-            <LengthField
-              key={key}
-              label={`${formatThickness(sheet.thickness, notation)} sheet, ${key === 'width' ? 'length' : 'width'}`}
-              mm={sheet[key]}
-              path={['sheets', 'stock', sheet.id, key]}
-              onCommit={(mm) =>
-                dispatch(
-                  edited({
-                    label: `Sheet ${key === 'width' ? 'length' : 'width'}`,
-                    edits: [{ path: ['sheets', 'stock', sheet.id, key], value: mm }],
-                  }),
-                )
-              }
-            />
-          ))}
-        </Box>
-      ))}
-    </Section>
-  );
+  const [isOn, setIsOn] = useState(false);
+  const [corner, setCorner] = useState<Corner | null>(null);
+  const turn = (next: boolean) => {
+    setIsOn(next);
+    setCorner(null);
+  };
+  const press = (shelf: number, at: Corner['at']) => {
+    const on = shelves[shelf];
+    if (!on) return;
+    if (corner?.shelf !== shelf) return setCorner({ shelf, at });
+    const zone = zoneBetween(corner.at, at, on);
+    turn(false);
+    if (!zone) return dispatch(said('Nothing is marked: the two corners are one'));
+    const value = withZone(project.sheets.stock, on.sheet.id, zone);
+    return dispatch(edited({ label: 'Spoiled place', edits: [{ path: ['sheets', 'stock'], value }] }));
+  };
+  return { isOn, corner, turn, press };
 }

@@ -1,11 +1,12 @@
 /** Sheets, as the bench shows it. */
 import { lazy } from 'react';
-import { formatShare, formatThickness } from '@kalotrope/core/measure';
-import { laidBatches, piecesOf, pieceThing, sheetsStage, sheetThing } from '@kalotrope/core/sheets';
+import { formatShare } from '@kalotrope/core/measure';
+import { laidBatches, materialWords, piecesOf, pieceThing, sheetsStage, sheetThing } from '@kalotrope/core/sheets';
 import { plural } from '../../controls/words';
 import { selectPanelSteps } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
 import { waitsForLines } from '../../state/waits';
+import { stockLabel } from './stock-label';
 
 export const sheetsEntry: StageEntry = {
   stage: sheetsStage.name,
@@ -15,7 +16,7 @@ export const sheetsEntry: StageEntry = {
   things: ({ derived, found, notation }) => {
     const { parts, batches } = derived.sheets.value;
     const sheets = laidBatches(batches, found.sheets ?? []).flatMap(({ batch, result }) =>
-      (result?.sheets ?? []).map(() => formatThickness(batch.thickness, notation)),
+      (result?.sheets ?? []).map(() => materialWords(batch, notation)),
     );
     return [
       ...sheets.map((thickness, i) => ({ label: `Sheet ${i + 1}: ${thickness}`, pick: sheetThing(i + 1) })),
@@ -26,9 +27,10 @@ export const sheetsEntry: StageEntry = {
     ...[
       'Gap for the cut',
       'Margin at the edge',
-      ...sheets.stock.flatMap(({ thickness }) =>
-        ['length', 'width'].map((side) => `${formatThickness(thickness, notation)} sheet, ${side}`),
+      ...sheets.stock.flatMap((_, i) =>
+        ['length', 'width', 'how many'].map((side) => `${stockLabel(sheets.stock, i, notation)}, ${side}`),
       ),
+      ...['Skin is of', 'Transoms are of', 'Parts within are of'],
     ].map((label) => ({ label, section: 'Stock and spacing' })),
     ...['Machine’s cutter, radius', 'Feed, mm/min', 'Tabs on a part'].map((label) => ({
       label,
