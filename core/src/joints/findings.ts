@@ -19,6 +19,12 @@ export const JOINTS_FINDINGS = {
       'Move the frame or the joint, or set Clear of frames larger.',
     { panel: 'Side', joint: 'scarf', uMm: 2100, frame: 'Bulkhead 2' },
   ),
+  'joint-off-frames': entry(
+    { panel: word, joint: word, uMm: figure, why: word },
+    ({ panel, joint, uMm, why }, { length }) =>
+      `${panel}: the ${joint} ${length(uMm)} from its fore end is on no frame, as is wanted. ${why}`,
+    { panel: 'Side', joint: 'butt strap', uMm: 2100, why: 'No better place uses as few sheets.' },
+  ),
   'joint-not-staggered': entry(
     { panel: word, joint: word, other: word, staggerMm: figure, wantMm: figure, why: word },
     ({ panel, joint, other, staggerMm, wantMm, why }, { length }) =>

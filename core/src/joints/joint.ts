@@ -185,7 +185,17 @@ function jointPanel(
   );
   findings.push(...judgeJoints({ ...wishes, panel, joints, all: part }));
   const straps = part.strapIsSolid ? [] : strapsOf(panel, joints, part.strapShort);
-  return { panel: id, name, spansCentreline, joints, pieces: cutPieces(panel, joints), straps, length, from };
+  return {
+    panel: id,
+    name,
+    spansCentreline,
+    joints,
+    pieces: cutPieces(panel, joints, part.way),
+    straps,
+    length,
+    from,
+    ...(part.way === 'blank' && joints.length > 0 && { isBlank: true }),
+  };
 }
 
 const strapsOf = (panel: Panel, joints: readonly Joint[], short: number): Strap[] =>

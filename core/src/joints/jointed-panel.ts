@@ -16,4 +16,6 @@ export type JointedPanel = {
   /** Of what is cut, and where that begins along the panel: forward of its fore end where it is cut proud. */
   readonly length: number;
   readonly from: number;
+  /** Its pieces make a blank, from which the panel is cut when they are joined. */
+  readonly isBlank?: true;
 };

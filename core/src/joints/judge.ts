@@ -4,7 +4,7 @@ import type { JointsFinding } from './findings';
 import { KIND_WORDS, reachOf } from './kinds';
 import { withoutJoint } from './own';
 import type { Joint } from './pieces';
-import { apart, DUST_MM, type Wishes } from './placing';
+import { apart, DUST_MM, middleOf, ON_FRAME_MM, type Wishes } from './placing';
 import type { JointsPart } from './schema';
 import { narrowestForTongues } from './tongues';
 
@@ -30,8 +30,12 @@ function judgeJoint(joint: Joint, { panel, bendAt, standing, mates, part, all }:
   const why = joint.own === undefined ? 'No better place uses as few sheets.' : 'It is where you put it.';
   const remedies = joint.own === undefined ? [] : [letGo(joint.own, all)];
   const found: JointsFinding[] = [];
-  const on = standing.find((frame) => apart(frame, u) < width / 2 - DUST_MM);
-  const close = standing.find((frame) => apart(frame, u) - width / 2 < part.clearOfFrames - DUST_MM);
+  if (part.toFrames === 'on') found.push(...offFrames(joint, { standing, where, data: { ...named, why }, remedies }));
+  const on = part.toFrames === 'on' ? undefined : standing.find((frame) => apart(frame, u) < width / 2 - DUST_MM);
+  const close =
+    part.toFrames === 'on'
+      ? undefined
+      : standing.find((frame) => apart(frame, u) - width / 2 < part.clearOfFrames - DUST_MM);
   if (on) {
     const data = { ...named, frame: on.label };
     found.push({ severity: 'stop', code: 'frame-in-joint', where, data, remedies });
@@ -54,6 +58,15 @@ function judgeJoint(joint: Joint, { panel, bendAt, standing, mates, part, all }:
   }
   return found;
 }
+
+type OffFrames = Pick<Wishes, 'standing'> &
+  Pick<Extract<JointsFinding, { code: 'joint-off-frames' }>, 'where' | 'data' | 'remedies'>;
+
+/** Where joints are wanted on frames: whether this one is. */
+const offFrames = ({ u }: Joint, { standing, ...said }: OffFrames): JointsFinding[] =>
+  standing.some((frame) => Math.abs(middleOf(frame) - u) <= ON_FRAME_MM)
+    ? []
+    : [{ severity: 'check', code: 'joint-off-frames', ...said }];
 
 /** The joint goes where it is best by itself. */
 const letGo = (id: string, { own }: Pick<JointsPart, 'own'>) => ({

@@ -59,7 +59,7 @@ describe('what a joint takes', () => {
             standing: [],
             mates: undefined,
           },
-          part: { clearOfFrames: 0, stagger: 0 },
+          part: { clearOfFrames: 0, stagger: 0, toFrames: 'clear' },
         });
         const n = joints.length + 1;
         expect(n * usable - (n - 1) * lap).toBeGreaterThanOrEqual(length - 1e-5);

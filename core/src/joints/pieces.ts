@@ -56,10 +56,15 @@ export function jointAt(
   return { ...placed, ...edges, ...(hasTongues && { tongues: line }) };
 }
 
-export function cutPieces(panel: Panel, joints: readonly Joint[]): Piece[] {
-  if (joints.length === 0) return [{ id: panel.id, name: panel.name, outline: cutLineOf(panel) }];
-  const cut = cutLineOf(panel);
-  const box = boundsOf(cut);
+/**
+ * The pieces between the joints. Where the blank is joined first they are rectangles, as deep as the panel, which make
+ * the smallest blank that holds it; the panel is marked on the blank, and cut from it.
+ */
+export function cutPieces(panel: Panel, joints: readonly Joint[], way: JointsPart['way'] = 'pieces'): Piece[] {
+  const net = cutLineOf(panel);
+  if (joints.length === 0) return [{ id: panel.id, name: panel.name, outline: net }];
+  const box = boundsOf(net);
+  const cut: Outline = way === 'blank' ? rectangle(box) : net;
   return Array.from({ length: joints.length + 1 }, (_, k) => k).flatMap((k): Piece[] => {
     const [before, after] = [joints[k - 1], joints[k]];
     const fore = before ? edgeAt(before, 1, box) : straightEdge(box.minX - 1, box);
@@ -68,10 +73,18 @@ export function cutPieces(panel: Panel, joints: readonly Joint[]): Piece[] {
     // a panel of an impossible hull may cross itself; its largest part there is the piece, and none may be left
     const [outline] = [...intersectionOf([cut], [strip])].sort((a, b) => area(b) - area(a));
     if (!outline) return [];
-    const name = `${panel.name} ${k + 1} of ${joints.length + 1}`;
+    const word = way === 'blank' ? `${panel.name} blank` : panel.name;
+    const name = `${word} ${k + 1} of ${joints.length + 1}`;
     return [{ id: `${panel.id}.${k + 1}`, name, outline: counterClockwise(outline) }];
   });
 }
+
+const rectangle = ({ minX, minY, maxX, maxY }: Box): Outline => [
+  [minX, minY],
+  [maxX, minY],
+  [maxX, maxY],
+  [minX, maxY],
+];
 
 /** Where a piece ends at a joint, from below the panel to above it: side 1 is the piece aft of it, −1 the fore one. */
 function edgeAt(joint: Joint, side: -1 | 1, box: Box): Vec2[] {

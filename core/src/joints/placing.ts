@@ -6,6 +6,7 @@
  * Joints of a stretch may move within the length to spare: places along it are tried and scored. Lengths mm, along the
  * panel from its fore end.
  */
+import { at } from '../geometry';
 import type { JointKind, JointsPart } from './schema';
 
 /** What is near a joint: of the frames the nearest and how far its face is off, of the neighbour's joints likewise. */
@@ -35,7 +36,7 @@ export type Wishes = {
   readonly bendAt: (u: number) => number;
   readonly standing: readonly Standing[];
   readonly mates: Mates | undefined;
-  readonly part: Pick<JointsPart, 'clearOfFrames' | 'stagger'>;
+  readonly part: Pick<JointsPart, 'clearOfFrames' | 'stagger' | 'toFrames'>;
 };
 
 export type PlacingInput = Wishes & {
@@ -53,6 +54,8 @@ export type PlacingInput = Wishes & {
 const PLACES = 25;
 /** What it costs to be wholly too near to a frame, or to a neighbour's joint, and to lie in the hardest bend. */
 const COST = { nearFrame: 10, notStaggered: 10, inBend: 4 };
+/** From a frame's middle so far a joint that is wanted on one is still on it. */
+export const ON_FRAME_MM = 1;
 /** What is short by less is not short: figures carry some dust. */
 export const DUST_MM = 1e-6;
 
@@ -90,8 +93,8 @@ function inStretch(input: PlacingInput, from: number, to: number): Placed[] {
   const { lap } = usual;
   if (fewestPieces(to - from, usable, lap) === 1) return [];
   let best: { us: readonly number[]; score: number } = { us: [], score: Infinity };
-  for (let place = 0; place < PLACES; place++) {
-    const w = place / (PLACES - 1);
+  const even = Array.from({ length: PLACES }, (_, place) => place / (PLACES - 1));
+  for (const w of [...even, ...sharesOnFrames(input, { from, to, usable, lap })]) {
     const us = evenPlaces({ from, to, usable, lap }, w);
     // between equals the most even cut, which leaves the most useful offcuts
     const score = us.reduce((sum, u) => sum + scoreOf(u, usual.width, input), 0) + Math.abs(w - 0.5);
@@ -99,6 +102,21 @@ function inStretch(input: PlacingInput, from: number, to: number): Placed[] {
   }
   return best.us.map((u) => ({ ...usual, u }));
 }
+
+/** At which some joint lies in a frame's middle, where that is wanted. */
+function sharesOnFrames({ part, standing }: PlacingInput, stretch: Stretch): number[] {
+  if (part.toFrames === 'clear') return [];
+  const [first, last] = [evenPlaces(stretch, 0), evenPlaces(stretch, 1)];
+  return first.flatMap((low, i) => {
+    const room = at(last, i) - low;
+    return standing.flatMap((frame) => {
+      const w = room > DUST_MM ? (middleOf(frame) - low) / room : -1;
+      return w >= 0 && w <= 1 ? [w] : [];
+    });
+  });
+}
+
+export const middleOf = ({ from, to }: Standing): number => (from + to) / 2;
 
 /** From the middle of a joint to a frame's nearer face; nought where it stands there. */
 export const apart = ({ from, to }: Standing, u: number): number => Math.max(0, from - u, u - to);
@@ -118,9 +136,7 @@ function scoreOf(u: number, width: number, { bendAt, standing, mates, part }: Wi
   const nearest = Math.min(Infinity, ...standing.map((frame) => apart(frame, u))) - width / 2;
   const staggered = Math.min(Infinity, ...(mates?.us ?? []).map((mate) => Math.abs(mate - u)));
   const short = (have: number, want: number) => (want > 0 ? Math.max(0, 1 - have / want) : 0);
-  return (
-    COST.nearFrame * short(nearest, part.clearOfFrames) +
-    COST.notStaggered * short(staggered, part.stagger) +
-    COST.inBend * bendAt(u) ** 2
-  );
+  const offFrame = Math.min(Infinity, ...standing.map((frame) => Math.abs(middleOf(frame) - u)));
+  const toFrame = part.toFrames === 'on' ? (offFrame > ON_FRAME_MM ? 1 : 0) : short(nearest, part.clearOfFrames);
+  return COST.nearFrame * toFrame + COST.notStaggered * short(staggered, part.stagger) + COST.inBend * bendAt(u) ** 2;
 }

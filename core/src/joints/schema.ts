@@ -18,6 +18,11 @@ import {
 export const JOINT_KINDS = ['scarf', 'strap', 'tongues', 'bought'] as const;
 export type JointKind = (typeof JOINT_KINDS)[number];
 
+/** Pieces cut, then joined; or sheets joined into a blank first, and the panel cut from that. */
+export const JOINING_WAYS = ['pieces', 'blank'] as const;
+/** How joints stand to frames: clear of them, or in their middle where one is within reach. */
+export const JOINT_STANDS = ['clear', 'on'] as const;
+
 /** A joint put where the builder wants it. */
 const ownJointSchema = z.object({
   id: z.string().min(1).max(160),
@@ -45,6 +50,8 @@ export const jointsSchema = z.object({
   fit: lengthField('Room between the halves', 0, 2),
   /** What a joint that is bought ready cut takes of the length. */
   boughtLoss: lengthField('Lost at a bought joint', 0, 300),
+  way: z.enum(JOINING_WAYS),
+  toFrames: z.enum(JOINT_STANDS),
   /** Wanted between a joint and a frame. */
   clearOfFrames: lengthField('Clear of frames', 0, 500),
   /** Wanted between joints of neighbouring panels. */
@@ -66,6 +73,8 @@ export const jointsAtFirst = (notation: Notation): JointsPart => ({
   cutterRadius: CUTTER_RADIUS.value,
   fit: FIT.value,
   boughtLoss: usualIn(BOUGHT_LOSS.value, notation),
+  way: 'pieces',
+  toFrames: 'clear',
   clearOfFrames: usualIn(CLEAR_OF_FRAMES.value, notation),
   stagger: usualIn(STAGGER.value, notation),
   own: [],

@@ -20,9 +20,10 @@ import { cutLineOf, type Panel } from '../panels';
 import { jointsOnPanel } from './drawings';
 import type { JointedPanel } from './jointed-panel';
 import { KIND_WORDS } from './kinds';
+import { planedEnds } from './planing';
 
 export type JointsWhole = {
-  readonly project: { readonly panels: { readonly thickness: number } };
+  readonly project: { readonly panels: { readonly thickness: number }; readonly notation: Notation };
   readonly values: {
     readonly panels: { readonly panels: readonly Panel[] };
     readonly joints: readonly JointedPanel[];
@@ -65,10 +66,19 @@ export function jointsSheets({ project, values, sheetHead: head }: JointsWhole):
     notation,
   );
   // under the last panel, or on a page of its own
-  const [first, ...more] = tablePages([list], {
-    first: { ...inner, maxY: inner.maxY - onLast * high - UNDER_MM },
-    later: inner,
-  });
+  const [first, ...more] = tablePages(
+    [
+      list,
+      ...planingTable(
+        drawn.map(({ jointed }) => jointed),
+        notation,
+      ),
+    ],
+    {
+      first: { ...inner, maxY: inner.maxY - onLast * high - UNDER_MM },
+      later: inner,
+    },
+  );
   const last = onLast === 0 ? undefined : pages.pop();
   const table = first ?? { paths: [], texts: [] };
   const all = [...pages, last ? merged(last, table) : table, ...more];
@@ -103,6 +113,27 @@ function viewOf(panel: Panel, jointed: JointedPanel, notation: Notation): SheetV
       }),
     ],
   };
+}
+
+/** What is planed, and which face lies up in the stack. */
+function planingTable(jointed: readonly JointedPanel[], notation: Notation): SheetTable[] {
+  const planed = planedEnds(jointed);
+  if (planed.length === 0) return [];
+  return [
+    {
+      columns: [
+        { head: 'scarfs to plane' },
+        { head: 'how many' },
+        { head: 'which end' },
+        { head: 'face up' },
+        { head: `length, ${unitLabel(notation)}`, isFigure: true },
+      ],
+      rows: planed.map(({ piece, end, up, lengthMm, isPair }) => [
+        ...[piece, isPair ? '1 port, 1 starboard' : '1', end === 'fore' ? 'fore end' : 'after end', up],
+        formatFine(lengthMm, notation),
+      ]),
+    },
+  ];
 }
 
 const jointsTable = (jointed: readonly JointedPanel[], notation: Notation): SheetTable => ({

@@ -6,6 +6,7 @@ import * as constants from './constants';
 import { jointsOnPanel } from './drawings';
 import { JOINTS_FINDINGS } from './findings';
 import { planJoints, sheetForSkin, type StockForJoints } from './joint';
+import { planingStack } from './planing';
 import { jointsAtFirst, jointsSchema } from './schema';
 import { jointsSheets, type JointsWhole } from './sheets';
 
@@ -30,6 +31,11 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; pan
       ...{ frames, thickness, sheet, part: { ...part, own: [...part.own] } },
       ...(planked && { planked }),
     });
+  },
+  drawings: ({ project, values }) => {
+    const { notation } = project;
+    const stack = planingStack(values.joints, { thickness: project.panels.thickness, notation });
+    return stack ? [stack] : [];
   },
   sheets: jointsSheets,
   marksOn: (panel, { values }) => jointsOnPanel(panel, values.joints),

@@ -270,7 +270,7 @@ describe('readProject', () => {
   it('brings the frozen eleventh version up: cut to the line, sheets of no kind with nothing spoiled', () => {
     const read = readProject(version11);
     const nothing = { skin: '', transoms: '', inside: '' };
-    expect(read.ok && read.project.joints).toEqual(version11.joints);
+    expect(read.ok && read.project.joints).toEqual({ ...version11.joints, way: 'pieces', toFrames: 'clear' });
     expect(read.ok && read.project.sheets).toEqual({
       ...version11.sheets,
       stock: version11.sheets.stock.map((sheet) => ({ ...sheet, ...PLAIN_SHEET })),

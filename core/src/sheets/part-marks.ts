@@ -52,7 +52,7 @@ export function marksOfParts(whole: MarksWhole, parts: readonly CutPart[]): (pie
     const marks = part.net
       ? netMark(part.net)
       : drawing
-        ? marksWithin(drawing, part.outline)
+        ? marksWithin(drawing, part.outline, joined?.isBlank)
         : { paths: [], texts: [] };
     const tapers = joined ? tapersOf(joined, part, project.notation) : { paths: [], texts: [] };
     const own = {
@@ -75,9 +75,14 @@ const netMark = (net: Outline): MarkedPart => ({
 });
 
 /** Of a drawing what is marked, as far as it lies on the part; its words at marks, not those that name the whole. */
-function marksWithin({ paths, texts }: Drawing, outline: Outline): MarkedPart {
+function marksWithin({ paths, texts }: Drawing, outline: Outline, isBlank = false): MarkedPart {
   const isOn = (p: Vec2) => contains(outline, p);
   const marks = paths.flatMap((path): DrawnPath[] => {
+    // from a blank the panel is cut when that is joined: its edge is a mark on it
+    if (path.layer === 'cut' && isBlank)
+      return runsInside([...path.points, ...path.points.slice(0, 1)], outline, isOn).map((points) => ({
+        ...{ ...openPath(points), layerName: 'NET' },
+      }));
     if (path.layer === 'cut') return [];
     if (path.isClosed) return path.points.every(isOn) ? [path] : [];
     return runsInside(path.points, outline, isOn).map((points) => ({ ...path, points }));

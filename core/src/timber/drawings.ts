@@ -3,6 +3,7 @@ import { csv, type ExportTable } from '../formats';
 import { formatFine, isImperial } from '../measure';
 import { planOf } from './judge';
 import { sectionOfStick } from './runs';
+import { FACE_DOWN } from './rips';
 import type { TimberWhole } from './value';
 
 export function timberTables({ project, values, found }: TimberWhole): ExportTable[] {
@@ -19,7 +20,18 @@ export function timberTables({ project, values, found }: TimberWhole): ExportTab
       runs.map(({ name, qty, width, depth, length }) => [name, qty, shown(width), shown(depth), shown(length)]),
     ),
   };
-  if (!plan) return [list];
+  const rips: ExportTable = {
+    name: 'timber-rips',
+    title: 'Timber, tilts of the saw',
+    csv: csv(
+      ['piece', 'how_many', `width_before_${unit}`, `depth_${unit}`, 'tilt_deg', 'face_down', `left_to_plane_${unit}`],
+      values.timber.rips.map(({ name, qty, blankWidth, depth, tiltDeg, wider, leftMm }) => [
+        ...[name, qty, shown(blankWidth), shown(depth), Number(tiltDeg.toFixed(2))],
+        ...[FACE_DOWN[wider], shown(leftMm)],
+      ]),
+    ),
+  };
+  if (!plan) return [list, rips];
   const nameOf = (id: string) => runs.find((run) => run.id === id)?.name ?? id;
   const { job } = values.timber;
   const lengthOf = (stock: string) => job.stock.find(({ id }) => id === stock)?.length ?? 0;
@@ -36,5 +48,5 @@ export function timberTables({ project, values, found }: TimberWhole): ExportTab
       ),
     ),
   };
-  return [list, cuts];
+  return [list, cuts, rips];
 }

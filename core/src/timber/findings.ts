@@ -32,6 +32,20 @@ export const TIMBER_FINDINGS = {
       `${length(wantMm)} is wanted.`,
     { run: 'Sheer clamp', nearMm: 200, wantMm: 600 },
   ),
+  'rip-too-deep': entry(
+    { run: word, depthMm: figure, tiltDeg: figure, cutsMm: figure },
+    ({ run, depthMm, tiltDeg, cutsMm }, { length }) =>
+      `${run} is ${length(depthMm)} deep; tilted by ${tiltDeg.toFixed(1)}° the saw cuts ${length(cutsMm)}. ` +
+      'Rip it from both faces along one line, or plane the bevel.',
+    { run: 'Chine log', depthMm: 70, tiltDeg: 24, cutsMm: 60 },
+  ),
+  'rip-too-long': entry(
+    { longestMm: figure, roomMm: figure },
+    ({ longestMm, roomMm }, { length }) =>
+      `The longest stick is ${length(longestMm)}: a rip takes twice that, and the shop has ${length(roomMm)}. ` +
+      'Cut sticks shorter first and scarf them, rip out of doors, or carry the saw along the stick on a track.',
+    { longestMm: 4800, roomMm: 6000 },
+  ),
 } as const;
 
 export type TimberFinding = FindingsOf<typeof TIMBER_FINDINGS>;

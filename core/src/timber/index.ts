@@ -5,6 +5,7 @@ export { planOf } from './judge';
 export { solverFrom, type LinearSolver } from './program';
 export { sectionOfStick, sectionWords, type TimberRun } from './runs';
 export type { OwnRun, StockStick } from './schema';
+export { FACE_DOWN, RIP_ORDER, type Rip } from './rips';
 export { planTimber, type TimberPlan, type TimberResult } from './solve';
 export { timberStage } from './stage';
 export type { TimberValue } from './value';

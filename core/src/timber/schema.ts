@@ -31,6 +31,11 @@ export const timberSchema = z.object({
   kerf: lengthField('Saw’s kerf', 0, 20),
   scarfRatio: figureField('Scarf ratio of timber', { min: 4, max: 30 }),
   bendRatio: figureField('Least radius, times the thickness', { min: 20, max: 1000 }),
+  /** What the saw cuts through at no tilt; 0: any depth. And how long the shop is, for a rip; 0: any length. */
+  saw: z.object({
+    depth: lengthOrNone('Saw cuts as deep as', 10, 500),
+    room: lengthOrNone('Length of the shop', 1000, 50_000),
+  }),
   stock: z.array(stickSchema).max(60),
   own: z.array(ownRunSchema).max(100),
 });
@@ -51,5 +56,6 @@ export const timberAtFirst = (_others: object, notation: Notation): TimberPart =
       ...{ id: `stick-${k + 1}`, width: 0, depth: 0, length, qty: 0, price: 0 },
     }),
   ),
+  saw: { depth: 0, room: 0 },
   own: [],
 });

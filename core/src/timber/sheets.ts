@@ -8,9 +8,10 @@ import {
   type SheetHead,
   type SheetTable,
 } from '../formats';
-import { formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
+import { formatDeg, formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
 import { toBuyLines } from './buying';
 import { planOf } from './judge';
+import { FACE_DOWN, RIP_ORDER } from './rips';
 import { sectionOfStick } from './runs';
 import type { TimberPlan } from './solve';
 import type { TimberValue, TimberWhole } from './value';
@@ -25,11 +26,12 @@ export function timberSheets({ values, found, sheetHead: head }: TimberOnPaper):
   const tables = plan
     ? [toBuy(timber, plan, head.notation), cutList(timber, plan, head.notation), scarfs(timber, plan, head.notation)]
     : [allRuns(timber, head.notation)];
+  const rips = [ripList(timber, head.notation), ripOrder()];
   const sheet = {
     ...{ name: 'timber-sheet', title: 'Timber, to print', part: 'Timber', hand: 'both sides' },
     ...{ material: 'straight grain; long rips on a guided track', scale: 'no drawing' },
   };
-  const some = tables.filter(({ rows }) => rows.length > 0);
+  const some = [...tables, ...rips].filter(({ rows }) => rows.length > 0);
   return [sheetsOf(head, sheet, tablePages(some, { first: inner, later: inner }))];
 }
 
@@ -71,6 +73,28 @@ const cutList = ({ runs, job }: TimberValue, { sticks }: TimberPlan, notation: N
       formatFine(left, notation),
     ];
   }),
+});
+
+/** The saw's settings, piece by piece. */
+const ripList = ({ rips }: TimberValue, notation: Notation): SheetTable => ({
+  columns: [
+    { head: `to rip, in ${unitLabel(notation)}` },
+    { head: 'how many', isFigure: true },
+    { head: 'width before the bevel', isFigure: true },
+    { head: 'depth', isFigure: true },
+    { head: 'saw tilts', isFigure: true },
+    { head: 'face down' },
+    { head: 'left to plane', isFigure: true },
+  ],
+  rows: rips.map(({ name, qty, blankWidth, depth, tiltDeg, wider, leftMm }) => [
+    ...[name, String(qty), formatFine(blankWidth, notation), formatFine(depth, notation), formatDeg(tiltDeg)],
+    ...[FACE_DOWN[wider], formatFine(leftMm, notation)],
+  ]),
+});
+
+const ripOrder = (): SheetTable => ({
+  columns: [{ head: 'in this order' }],
+  rows: RIP_ORDER.map((words, i) => [`${i + 1}  ${words}`]),
 });
 
 const scarfs = ({ runs }: TimberValue, { joins }: TimberPlan, notation: Notation): SheetTable => ({

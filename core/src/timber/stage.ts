@@ -6,13 +6,17 @@ import * as constants from './constants';
 import { timberTables } from './drawings';
 import { TIMBER_FINDINGS } from './findings';
 import { judgePlan, judgeRuns } from './judge';
+import { judgeRips, ripsOf, type PlannedMember } from './rips';
 import { timberJob, timberRuns } from './runs';
 import { timberAtFirst, timberSchema } from './schema';
 import { timberSheets, type TimberOnPaper } from './sheets';
 import { planTimber } from './solve';
 import type { FoundPlan } from './value';
 
-type Before = { readonly values: { readonly frames: FramesValue } };
+type Before = {
+  readonly project: { readonly frames: { readonly members: readonly PlannedMember[] } };
+  readonly values: { readonly frames: FramesValue };
+};
 
 /** Rounds of the search for one round of the other searches: pieces on sticks are quick to move. */
 const ROUNDS_EACH = 100;
@@ -24,12 +28,14 @@ export const timberStage = defineStage<{ before: Before; whole: TimberOnPaper }>
   begin: timberAtFirst,
   catalogue: TIMBER_FINDINGS,
   constants,
-  run: (part, { values }) => {
-    const { members, frames } = values.frames;
+  run: (part, { project, values }) => {
+    const { members, frames, bevels } = values.frames;
     const runs = timberRuns({ members, frames }, { own: part.own, bendRatio: part.bendRatio });
     const { able, findings } = judgeRuns(runs, { ...part });
     const job = timberJob(able, { ...part });
-    return { value: { runs, job, key: hashOf(job) }, findings, assumed: [] };
+    const rips = ripsOf({ runs, members: project.frames.members, bevels });
+    const found = [...findings, ...judgeRips(rips, part)];
+    return { value: { runs, rips, job, key: hashOf(job) }, findings: found, assumed: [] };
   },
   search: ({ values }, rounds): FoundPlan => {
     const { job, key } = values.timber;

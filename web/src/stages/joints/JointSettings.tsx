@@ -13,6 +13,9 @@ import { LENGTHS, type LengthKey } from './setting-labels';
 
 const STRAP_NAMES = { plywood: 'Plywood, cut from the sheets', solid: 'Solid timber' } as const;
 
+const WAY_NAMES = { pieces: 'Pieces, then joined', blank: 'Sheets joined, panel cut from them' } as const;
+const FRAME_NAMES = { clear: 'Clear of frames', on: 'On a frame, where one is near' } as const;
+
 /** Of the boat's joints; those of a kind that no joint has are not shown. */
 export function JointSettings() {
   const project = useAppSelector(selectProject);
@@ -64,7 +67,19 @@ export function JointSettings() {
       )}
       {kinds.has('tongues') && (['tongue', 'cutterRadius', 'fit'] as const).map(length)}
       {kinds.has('bought') && length('boughtLoss')}
-      {length('clearOfFrames')}
+      <SelectField
+        label="What is cut first"
+        value={joints.way}
+        names={WAY_NAMES}
+        onChange={set('way', 'Way of joining')}
+      />
+      <SelectField
+        label="Joints and frames"
+        value={joints.toFrames}
+        names={FRAME_NAMES}
+        onChange={set('toFrames', 'Joints and frames')}
+      />
+      {joints.toFrames === 'clear' && length('clearOfFrames')}
       {length('stagger')}
       <Figure
         name="Lost of the sheets’ length"

@@ -38,5 +38,5 @@ export const jointsEntry: StageEntry = {
   waitsFor: waitsForLines,
   status: ({ derived }) => plural(countJoints(derived.joints.value), 'joint'),
   // joints are marked on the panels
-  drawingsOf: [panelsStage.name],
+  drawingsOf: [panelsStage.name, jointsStage.name],
 };

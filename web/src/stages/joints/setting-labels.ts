@@ -22,9 +22,11 @@ const OF_KIND: Readonly<Record<JointKind, readonly string[]>> = {
 };
 
 /** What is set of the joints of a boat, by its labels. */
-export const settingLabels = ({ kind, own }: Pick<JointsPart, 'kind' | 'own'>): string[] => [
+export const settingLabels = ({ kind, own, toFrames }: Pick<JointsPart, 'kind' | 'own' | 'toFrames'>): string[] => [
   'Joined by',
   ...[...new Set([kind, ...own.map((joint) => joint.kind)])].flatMap((one) => OF_KIND[one]),
-  LENGTHS.clearOfFrames,
+  'What is cut first',
+  'Joints and frames',
+  ...(toFrames === 'clear' ? [LENGTHS.clearOfFrames] : []),
   LENGTHS.stagger,
 ];

@@ -28,6 +28,7 @@ import { MachineCutting } from './MachineCutting';
 import { OfSheet } from './OfSheet';
 import { PartTable } from './PartTable';
 import { Scribed } from './Scribed';
+import { SearchProgress } from './SearchProgress';
 import { OneSheet, PieceNumbers, SheetNumbers } from './SheetNumbers';
 import { SheetsDrawing } from './SheetsDrawing';
 import { StockSheets } from './StockSheets';
@@ -113,6 +114,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
             </Button>
           )}
         </Box>
+        <SearchProgress tracks={nesting.tracks} />
         <ByHand piece={piece} shelves={shelves} laid={project.sheets.laid} />
         <WhatItCosts project={project} />
         <StockSheets project={project} />

@@ -2,11 +2,18 @@
  * Lays out whatever batch has no layout yet, shows the best so far, and stops when asked or left. Asked again it looks
  * on, from other seeds and on two cores, and never puts a worse layout in the place of a better one.
  */
-import { useCallback, useEffect, useRef } from 'react';
-import { isBetter, type NestBatch, type NestResult } from '@kalotrope/core/sheets';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import {
+  isBetter,
+  leastSheets,
+  materialWords,
+  sheetsByLength,
+  type NestBatch,
+  type NestResult,
+} from '@kalotrope/core/sheets';
 import { engine } from '../../engine/client';
 import { foundArrived, searchTurned } from '../../state/derived-slice';
-import { selectFound } from '../../state/selectors';
+import { selectFound, selectNotation } from '../../state/selectors';
 import { said } from '../../state/screen-slice';
 import { useAppDispatch, useAppStore } from '../../state/store';
 import { useRunning } from './use-running';
@@ -16,11 +23,24 @@ const MORE_SECONDS = 20;
 /** Searches beside each other, when it is asked to look on. */
 const BESIDE = 2;
 
+/** How the layout of a batch came on. */
+export type SearchTrack = {
+  readonly key: string;
+  readonly material: string;
+  /** Sheets in use, the last by its length, whenever that became less. */
+  readonly points: readonly { readonly seconds: number; readonly sheets: number }[];
+  /** By the parts' area. */
+  readonly least: number;
+  /** So long it is looked for. */
+  readonly seconds: number;
+};
+
 export function useNesting(batches: readonly NestBatch[], seed: number) {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const running = useRunning();
   const tried = useRef(0);
+  const [tracks, setTracks] = useState<readonly SearchTrack[]>([]);
   const run = useCallback(
     async (isAgain: boolean) => {
       const signal = running.start();
@@ -34,15 +54,26 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
         dispatch(foundArrived({ sheets: [...others, { key, result: best, isFinal }] }));
       };
       dispatch(searchTurned(true));
+      const notation = selectNotation(store.getState());
+      setTracks([]);
       if (!isAgain) tried.current = 0;
       const from = seed + tried.current;
       const seeds = Array.from({ length: isAgain ? BESIDE : 1 }, (_, k) => (from + k + (isAgain ? 1 : 0)) % MOST_SEED);
       if (isAgain) tried.current += BESIDE;
-      for (const { key, job } of batches) {
+      for (const batch of batches) {
+        const { key, job } = batch;
         if (!isAgain && known().some((layout) => layout.key === key && layout.isFinal)) continue;
         const seconds = isAgain ? MORE_SECONDS : FIRST_SECONDS;
+        const began = performance.now();
+        const bare = { key, material: materialWords(batch, notation), least: leastSheets(job), seconds };
+        const note = (result: NestResult) => {
+          const point = { seconds: (performance.now() - began) / 1000, sheets: sheetsByLength(result, job) };
+          setTracks((now) => tracked(now, bare, point));
+        };
         const onProgress = ({ result }: { readonly result: NestResult }) => {
-          if (!signal.aborted) keep(key, result, false);
+          if (signal.aborted) return;
+          note(result);
+          keep(key, result, false);
         };
         const answers = await Promise.all(
           seeds.map((own) => engine.run('nest', { job, seed: own, seconds }, { signal, onProgress })),
@@ -66,7 +97,17 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
     void run(false);
     return end;
   }, [run, end]);
-  return { again: () => void run(true), end };
+  return { again: () => void run(true), end, tracks };
+}
+
+type Point = SearchTrack['points'][number];
+
+/** With one point more, where it is lower than those before it. */
+function tracked(tracks: readonly SearchTrack[], bare: Omit<SearchTrack, 'points'>, point: Point): SearchTrack[] {
+  const before = tracks.find(({ key }) => key === bare.key)?.points ?? [];
+  const isLower = before.every(({ sheets }) => point.sheets < sheets);
+  const points = isLower ? [...before, point] : before;
+  return [...tracks.filter(({ key }) => key !== bare.key), { ...bare, points }];
 }
 
 const MOST_SEED = 2 ** 31;

@@ -6,6 +6,7 @@ import { selectDerived, selectFound, selectPicked, selectProject } from '../../s
 import { Slip } from '../../controls/Slip';
 import { useAppSelector } from '../../state/store';
 import { OwnRuns } from './OwnRuns';
+import { Rips } from './Rips';
 import { RunNumbers } from './RunNumbers';
 import { RunTable } from './RunTable';
 import { SticksDrawing } from './SticksDrawing';
@@ -48,6 +49,7 @@ function Timber({ value }: { readonly value: TimberValue }) {
         numbers={run ? <RunNumbers run={run} plan={plan} /> : <ToBuy value={value} plan={plan} />}
       >
         <RunTable runs={value.runs} />
+        <Rips rips={value.rips} />
         <OwnRuns />
         <StockList />
         <TimberSettings />

@@ -13,6 +13,8 @@ export function TimberSettings() {
   if (!part) return null;
   const set = (key: 'kerf' | 'scarfRatio' | 'bendRatio', label: string) => (value: number) =>
     dispatch(edited({ label, edits: [{ path: ['timber', key], value }] }));
+  const setSaw = (key: 'depth' | 'room') => (value: number) =>
+    dispatch(edited({ label: 'Saw and shop', edits: [{ path: ['timber', 'saw', key], value }] }));
   return (
     <Section title="Saw and joints">
       <Box sx={{ display: 'grid', gap: 1.25 }}>
@@ -29,7 +31,22 @@ export function TimberSettings() {
           onCommit={set('bendRatio', 'Least bend')}
           path={['timber', 'bendRatio']}
         />
+        <LengthField
+          label="Saw cuts as deep as"
+          mm={part.saw.depth}
+          onCommit={setSaw('depth')}
+          path={['timber', 'saw', 'depth']}
+        />
+        <LengthField
+          label="Length of the shop"
+          mm={part.saw.room}
+          onCommit={setSaw('room')}
+          path={['timber', 'saw', 'room']}
+        />
       </Box>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+        A depth or a length of 0: any.
+      </Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         Long rips are made on a guided track, never freehand.
       </Typography>

@@ -17,6 +17,8 @@ export const timberEntry: StageEntry = {
     { label: 'Saw’s kerf', section: 'Saw and joints' },
     { label: 'Timber scarf, × thickness', section: 'Saw and joints' },
     { label: 'Bends to, times the thickness', section: 'Saw and joints' },
+    { label: 'Saw cuts as deep as', section: 'Saw and joints' },
+    { label: 'Length of the shop', section: 'Saw and joints' },
   ],
   steps: selectRunSteps,
   hasTape: false,
