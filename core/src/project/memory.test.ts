@@ -78,6 +78,7 @@ function filled(demo: DemoId): Project {
     timber: {
       ...timber,
       stock: [...timber.stock, { id: 'own', width: 40, depth: 18, length: 4000, qty: 3, price: 12 }],
+      saw: { depth: 60, room: 9000 },
       own: [{ id: 'rail', name: 'Rail', width: 40, depth: 18, length: 5200, qty: 2, mayScarf: true }],
     },
     joints: { ...joints, own: [{ id: 'j', panel: bottom, at: 1700, kind: 'strap' }] },
@@ -146,8 +147,8 @@ const said = (derived: Derived) => allFindings(derived).map((finding) => [findin
 const isOfPoint = ({ kind }: Leaf) => kind.startsWith('lines.longitudinals.*.points');
 /** Frames are one like another, and each has many leaves: those of the second stand for all. */
 const isOfOtherFrame = ({ kind, edit: { path } }: Leaf) => kind.startsWith('frames.frames.*') && path[2] !== 1;
-/** As with points: each line's first and every eighth after it. */
-const isOfOtherPoint = (leaf: Leaf) => isOfPoint(leaf) && Number(leaf.edit.path[4]) % 8 !== 0;
+/** As with points: each line's first and every sixteenth after it. */
+const isOfOtherPoint = (leaf: Leaf) => isOfPoint(leaf) && Number(leaf.edit.path[4]) % 16 !== 0;
 const tried = (project: Project, seed: number) =>
   leavesOf(project, random(seed)).filter((leaf) => !isOfOtherFrame(leaf) && !isOfOtherPoint(leaf));
 /** Of what is no point another third in each boat: together every kind; of the boat with slips its points alone. */

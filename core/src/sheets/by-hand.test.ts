@@ -177,11 +177,11 @@ describe('what layouts cost', () => {
   };
   const plain = costs((p) => p);
   it('goes to the parts and the causes of waste, and to nothing else', () => {
-    const { sheets, parts, joints, proud, gap, offcut, shape } = plain.area;
-    expect(parts + joints + proud + gap + offcut + shape).toBeCloseTo(sheets, 3);
+    const { sheets, parts, laps, proud, gap, offcut, shape } = plain.area;
+    expect(parts + laps + proud + gap + offcut + shape).toBeCloseTo(sheets, 3);
     expect(plain.bought.reduce((sum, { used }) => sum + used, 0) * 2440 * 1220).toBeCloseTo(sheets, 3);
     expect([proud, plain.cost]).toEqual([0, 0]);
-    expect(joints).toBeGreaterThan(0);
+    expect(laps).toBeGreaterThan(0);
   });
   it('counts what is there already, and the price of the rest', () => {
     const stock = project.sheets.stock.map((sheet) => ({ ...sheet, price: 80, onHand: sheet.thickness === 6 ? 1 : 0 }));

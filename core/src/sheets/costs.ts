@@ -27,7 +27,7 @@ export type WhereItGoes = {
   readonly sheets: number;
   readonly parts: number;
   /** What lies double at joints. */
-  readonly joints: number;
+  readonly laps: number;
   /** Left on to be trimmed off, and round what is scribed. */
   readonly proud: number;
   /** Cut into dust, and kept clear beside the cut: half of the gap round every part. */
@@ -94,7 +94,7 @@ function whereItGoes(input: CostsOf, laid: readonly Laid[]): WhereItGoes {
       },
     ),
   );
-  const joints = sumOf(input.jointed, ({ joints: all, spansCentreline }) =>
+  const laps = sumOf(input.jointed, ({ joints: all, spansCentreline }) =>
     sumOf(all, ({ lap, depth }) => lap * depth * (spansCentreline ? 1 : 2)),
   );
   const offcut = sumOf(laid, ({ batch, result }) => {
@@ -103,8 +103,8 @@ function whereItGoes(input: CostsOf, laid: readonly Laid[]): WhereItGoes {
     return left ? area(left.outline) : 0;
   });
   const proud = Math.min(cut, proudArea(input));
-  const inBoat = Math.max(0, cut - joints - proud);
-  return { sheets, parts: inBoat, joints, proud, gap, offcut, shape: Math.max(0, sheets - cut - gap - offcut) };
+  const inBoat = Math.max(0, cut - laps - proud);
+  return { sheets, parts: inBoat, laps, proud, gap, offcut, shape: Math.max(0, sheets - cut - gap - offcut) };
 }
 
 const sumOf = <T>(list: readonly T[], of: (one: T) => number): number => list.reduce((sum, one) => sum + of(one), 0);

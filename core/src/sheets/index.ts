@@ -7,7 +7,6 @@ export { faultsOf, placedOutline, placedRegion } from './check';
 export { materialWords } from './drawings';
 export { jobPartName, piecesOf } from './parts';
 export type { CutPart, Piece } from './parts';
-export { isSameMaterial } from './batches';
 export type { NestBatch } from './batches';
 export { laidBatches } from './layouts';
 export type { LaidBatch } from './layouts';

@@ -14,7 +14,7 @@ import { keepCosts, keptCosts, type KeptCosts } from './kept-costs';
 
 const CAUSES: readonly (readonly [keyof WhereItGoes, string])[] = [
   ['parts', 'in the boat'],
-  ['joints', 'double at joints'],
+  ['laps', 'double at joints'],
   ['proud', 'trimmed off'],
   ['gap', 'gaps for the cut, about'],
   ['offcut', 'largest offcuts'],

@@ -55,7 +55,6 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
       };
       dispatch(searchTurned(true));
       const notation = selectNotation(store.getState());
-      setTracks([]);
       if (!isAgain) tried.current = 0;
       const from = seed + tried.current;
       const seeds = Array.from({ length: isAgain ? BESIDE : 1 }, (_, k) => (from + k + (isAgain ? 1 : 0)) % MOST_SEED);
@@ -68,7 +67,8 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
         const bare = { key, material: materialWords(batch, notation), least: leastSheets(job), seconds };
         const note = (result: NestResult) => {
           const point = { seconds: (performance.now() - began) / 1000, sheets: sheetsByLength(result, job) };
-          setTracks((now) => tracked(now, bare, point));
+          const isThere = ({ key: other }: SearchTrack) => batches.some((one) => one.key === other);
+          setTracks((now) => tracked(now.filter(isThere), bare, point));
         };
         const onProgress = ({ result }: { readonly result: NestResult }) => {
           if (signal.aborted) return;
@@ -97,7 +97,11 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
     void run(false);
     return end;
   }, [run, end]);
-  return { again: () => void run(true), end, tracks };
+  const again = () => {
+    setTracks([]);
+    void run(true);
+  };
+  return { again, end, tracks };
 }
 
 type Point = SearchTrack['points'][number];
