@@ -3,7 +3,7 @@ import { at, area, boundsOf, contains, random, regionDistance, type Region } fro
 import { createDerive, demoProject, searchAll, type Project } from '../project';
 import { laidWith, nextTurn, onlyPinned, pinned } from './by-hand';
 import { faultsOf, placedRegion } from './check';
-import { costsOf, LEAST_OFFCUT_MM } from './costs';
+import { costsOf, LEAST_OFFCUT_MM, whereItGoes } from './costs';
 import { placesByHand } from './laying/near-place';
 import { laidBatches } from './layouts';
 import { asKept, largestOffcut } from './offcut';
@@ -169,11 +169,15 @@ describe('what layouts cost', () => {
     const own = change(project);
     const values = createDerive()(own);
     const found = searchAll(own, values, 6).sheets ?? [];
-    return costsOf({
-      ...{ batches: values.sheets.value.batches, layouts: found, stock: own.sheets.stock },
-      ...{ parts: values.sheets.value.parts, jointed: values.joints.value, panels: values.panels.value.panels },
-      ...{ transoms: values.panels.value.transoms, frames: values.frames.value.frames },
-    });
+    const here = { batches: values.sheets.value.batches, layouts: found };
+    return {
+      ...costsOf(here, own.sheets.stock),
+      area: whereItGoes({
+        ...{ ...here, parts: values.sheets.value.parts, jointed: values.joints.value },
+        ...{ panels: values.panels.value.panels, transoms: values.panels.value.transoms },
+        frames: values.frames.value.frames,
+      }),
+    };
   };
   const plain = costs((p) => p);
   it('goes to the parts and the causes of waste, and to nothing else', () => {

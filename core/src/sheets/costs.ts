@@ -7,7 +7,6 @@ import type { NestBatch } from './batches';
 import { laidBatches, type Layout } from './layouts';
 import { largestOffcut } from './offcut';
 import type { CutPart } from './parts';
-import type { NestResult } from './result';
 import type { StockSheet } from './schema';
 
 /** Of one row of the stock. */
@@ -43,13 +42,11 @@ export type Costs = {
   readonly cost: number;
   /** Sheets that must be bought and have no price. */
   readonly unpriced: number;
-  readonly area: WhereItGoes;
 };
 
-export type CostsOf = {
-  readonly batches: readonly NestBatch[];
-  readonly layouts: readonly Layout[];
-  readonly stock: readonly StockSheet[];
+type Laid = { readonly batches: readonly NestBatch[]; readonly layouts: readonly Layout[] };
+
+export type WoodOf = Laid & {
   readonly parts: readonly CutPart[];
   readonly jointed: readonly JointedPanel[];
   readonly panels: readonly Panel[];
@@ -60,11 +57,12 @@ export type CostsOf = {
 /** Smaller pieces are not kept, mm. */
 export const LEAST_OFFCUT_MM = 150;
 
-export function costsOf(input: CostsOf): Costs {
-  const { batches, layouts, stock } = input;
-  const laid = laidBatches(batches, layouts).flatMap(({ batch, result }) => (result ? [{ batch, result }] : []));
+const resultsOf = ({ batches, layouts }: Laid) =>
+  laidBatches(batches, layouts).flatMap(({ batch, result }) => (result ? [{ batch, result }] : []));
+
+export function costsOf(laid: Laid, stock: readonly StockSheet[]): Costs {
   const used = new Map<string, number>();
-  for (const { result } of laid) for (const { id } of result.sheets) used.set(id, (used.get(id) ?? 0) + 1);
+  for (const { result } of resultsOf(laid)) for (const { id } of result.sheets) used.set(id, (used.get(id) ?? 0) + 1);
   const bought = stock.flatMap(({ id, name, onHand, price }): Bought[] => {
     const count = used.get(id) ?? 0;
     if (count === 0) return [];
@@ -72,12 +70,12 @@ export function costsOf(input: CostsOf): Costs {
     return [{ id, name, used: count, there, toBuy: count - there, cost: (count - there) * price }];
   });
   const unpriced = bought.reduce((sum, { toBuy, cost }) => sum + (cost === 0 ? toBuy : 0), 0);
-  return { bought, cost: bought.reduce((sum, one) => sum + one.cost, 0), unpriced, area: whereItGoes(input, laid) };
+  return { bought, cost: bought.reduce((sum, one) => sum + one.cost, 0), unpriced };
 }
 
-type Laid = { readonly batch: NestBatch; readonly result: NestResult };
-
-function whereItGoes(input: CostsOf, laid: readonly Laid[]): WhereItGoes {
+/** The sheets' area by where it goes. */
+export function whereItGoes(input: WoodOf): WhereItGoes {
+  const laid = resultsOf(input);
   const sheets = sumOf(laid, ({ batch, result }) => sumOf(result.sheets, ({ id }) => sheetArea(batch, id)));
   const placed = laid.flatMap(({ batch, result }) =>
     result.sheets.flatMap(({ placements }) =>
@@ -122,7 +120,7 @@ const perimeter = (outline: CutPart['outline']): number =>
   }, 0);
 
 /** Of all that is cut larger than it will be. */
-function proudArea({ panels, transoms, frames, parts }: CostsOf): number {
+function proudArea({ panels, transoms, frames, parts }: WoodOf): number {
   const skin = sumOf(panels, ({ outline, proud, spansCentreline }) =>
     proud ? (area(proud.outline) - area(outline)) * (spansCentreline ? 1 : 2) : 0,
   );

@@ -22,7 +22,7 @@ export type { LaidByHand, SheetsPart, StockSheet } from './schema';
 export { laidWith, nextTurn, onlyPinned, pinned, type PutOn } from './by-hand';
 export { placesByHand } from './laying/near-place';
 export { asKept, largestOffcut } from './offcut';
-export { costsOf, LEAST_OFFCUT_MM, type Costs, type WhereItGoes } from './costs';
+export { costsOf, LEAST_OFFCUT_MM, whereItGoes, type Costs, type WhereItGoes } from './costs';
 export { leastSheets, sheetsByLength } from './progress';
 export { trimmingOf, trimWords } from './trimming';
 export { usualSizes, withOffcut, withSheet, withZone, zoneBetween } from './stock';

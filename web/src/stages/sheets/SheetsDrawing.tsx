@@ -131,10 +131,19 @@ function Drawn({ placed, parts, paths, corner, px }: DrawnProps) {
   );
 }
 
-const regionOf = ({ batch }: Shelf, placement: Shelf['sheet']['placements'][number]): Region | undefined => {
+type Placement = Shelf['sheet']['placements'][number];
+const known = new WeakMap<Placement, Region>();
+
+/** The same object for the same placement: what is drawn of it is drawn once. */
+function regionOf({ batch }: Shelf, placement: Placement): Region | undefined {
+  const before = known.get(placement);
+  if (before) return before;
   const part = batch.job.parts.find(({ id }) => id === placement.part);
-  return part && placedRegion(part, placement);
-};
+  if (!part) return undefined;
+  const region = placedRegion(part, placement);
+  known.set(placement, region);
+  return region;
+}
 
 /** Where a held piece comes to lie. */
 function Landing({ region, px }: { readonly region: Region | undefined; readonly px: number }) {

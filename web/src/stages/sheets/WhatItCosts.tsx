@@ -1,8 +1,8 @@
 /** Sheets to buy against those that are there, what they cost, and where the wood goes; beside another layout. */
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { formatArea, formatShare } from '@kalotrope/core/measure';
-import { costsOf, type Costs, type WhereItGoes } from '@kalotrope/core/sheets';
-import type { Project } from '@kalotrope/core/project';
+import { costsOf, whereItGoes, type Costs, type WhereItGoes } from '@kalotrope/core/sheets';
+import type { Derived, Project } from '@kalotrope/core/project';
 import { Act } from '../../controls/Act';
 import { Figure } from '../../controls/Figure';
 import { PlainTable } from '../../controls/PlainTable';
@@ -25,12 +25,8 @@ export function WhatItCosts({ project }: { readonly project: Project }) {
   const derived = useAppSelector(selectDerived);
   const found = useAppSelector(selectFound);
   if (!derived) return null;
-  const { panels, transoms } = derived.panels.value;
-  const { batches, parts } = derived.sheets.value;
-  const now = costsOf({
-    ...{ batches, parts, panels, transoms, layouts: found.sheets ?? [], stock: project.sheets.stock },
-    ...{ jointed: derived.joints.value, frames: derived.frames.value.frames },
-  });
+  const { batches } = derived.sheets.value;
+  const now = costsOf({ batches, layouts: found.sheets ?? [] }, project.sheets.stock);
   return (
     <Section title="What it costs" aside={toBuyWords(now)}>
       {now.bought.map(({ id, name, used, there, toBuy, cost }) => (
@@ -45,7 +41,7 @@ export function WhatItCosts({ project }: { readonly project: Project }) {
         value={priceWords(now)}
         why="In your own money, as typed in the stock"
       />
-      <WhereItAllGoes now={now} project={project} />
+      <WhereItAllGoes now={now} project={project} derived={derived} found={found} />
     </Section>
   );
 }
@@ -61,18 +57,30 @@ const priceWords = ({ cost, unpriced }: Costs): string => {
   return cost === 0 ? 'no price in the stock' : `${money(cost)}, and ${plural(unpriced, 'sheet')} without a price`;
 };
 
-type AllProps = { readonly now: Costs; readonly project: Project };
+type AllProps = {
+  readonly now: Costs;
+  readonly project: Project;
+  readonly derived: Derived;
+  readonly found: ReturnType<typeof selectFound>;
+};
 
 /** By cause, in area and as a share of the sheets; beside what was kept to compare with. */
-function WhereItAllGoes({ now, project }: AllProps) {
+function WhereItAllGoes({ now, project, derived, found }: AllProps) {
+  const area = useMemo(() => {
+    const { panels, transoms } = derived.panels.value;
+    const { batches, parts } = derived.sheets.value;
+    return whereItGoes({
+      ...{ batches, parts, panels, transoms, layouts: found.sheets ?? [] },
+      ...{ jointed: derived.joints.value, frames: derived.frames.value.frames },
+    });
+  }, [derived, found]);
   const [kept, setKept] = useState<KeptCosts | null>(() => keptCosts(project.id));
   const keep = (costs: Costs | null) => {
-    const value = costs && { sheets: countOf(costs, 'used'), price: priceWords(costs), area: costs.area };
+    const value = costs && { sheets: countOf(costs, 'used'), price: priceWords(costs), area };
     keepCosts(project.id, value);
     setKept(value);
   };
-  const share = (area: WhereItGoes, key: keyof WhereItGoes) =>
-    formatShare(area.sheets > 0 ? area[key] / area.sheets : 0);
+  const share = (of: WhereItGoes, key: keyof WhereItGoes) => formatShare(of.sheets > 0 ? of[key] / of.sheets : 0);
   const head = kept
     ? [
         { name: 'now', isFigure: true },
@@ -91,8 +99,8 @@ function WhereItAllGoes({ now, project }: AllProps) {
   const rows = CAUSES.map(([key, words]) => ({
     key,
     cells: kept
-      ? [words, share(now.area, key), share(kept.area, key)]
-      : [words, formatArea(now.area[key] / 1e6, project.notation), share(now.area, key)],
+      ? [words, share(area, key), share(kept.area, key)]
+      : [words, formatArea(area[key] / 1e6, project.notation), share(area, key)],
   }));
   const totals = kept
     ? [

@@ -1,6 +1,6 @@
 /**
  * Lays out whatever batch has no layout yet, shows the best so far, and stops when asked or left. Asked again it looks
- * on, from other seeds and on two cores, and never puts a worse layout in the place of a better one.
+ * on, from other seeds on one processor less than there are, and never puts a worse layout in the place of a better one.
  */
 import { useCallback, useEffect, useRef, useState } from 'react';
 import {
@@ -20,8 +20,10 @@ import { useRunning } from './use-running';
 
 const FIRST_SECONDS = 4;
 const MORE_SECONDS = 20;
-/** Searches beside each other, when it is asked to look on. */
-const BESIDE = 2;
+/** Better layouts come faster than they can be drawn and seen. */
+const SHOWN_EVERY_MS = 250;
+/** Searches beside each other, when it is asked to look on: one processor is left to the page. */
+const BESIDE = Math.min(2, Math.max(1, navigator.hardwareConcurrency - 1));
 
 /** How the layout of a batch came on. */
 export type SearchTrack = {
@@ -70,8 +72,11 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
           const isThere = ({ key: other }: SearchTrack) => batches.some((one) => one.key === other);
           setTracks((now) => tracked(now.filter(isThere), bare, point));
         };
+        let shownAt = 0;
         const onProgress = ({ result }: { readonly result: NestResult }) => {
-          if (signal.aborted) return;
+          const now = performance.now();
+          if (signal.aborted || now - shownAt < SHOWN_EVERY_MS) return;
+          shownAt = now;
           note(result);
           keep(key, result, false);
         };
@@ -80,6 +85,7 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
         );
         if (signal.aborted) return;
         for (const answer of answers) {
+          if (answer.kind === 'ok') note(answer.value);
           if (answer.kind === 'ok') keep(key, answer.value, true);
           if (answer.kind === 'failed')
             dispatch(said(`The layout stopped: ${answer.message}. Lay the sheets out again`));
