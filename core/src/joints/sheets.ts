@@ -14,7 +14,7 @@ import {
   type SheetTable,
   type SheetView,
 } from '../formats';
-import { boundsOf } from '../geometry';
+import { boundsOf, upright } from '../geometry';
 import { formatFine, formatThickness, unitLabel, type Notation } from '../measure';
 import { cutLineOf, type Panel } from '../panels';
 import { jointsOnPanel } from './drawings';
@@ -100,7 +100,8 @@ function viewOf(panel: Panel, jointed: JointedPanel, notation: Notation): SheetV
     ],
     texts: [
       ...joints.map(({ u, width, high }) => ({
-        at: [u, high] as const,
+        // over what is cut, which may reach beyond the panel's own edge
+        at: [u, Math.max(high, ...upright(cutLineOf(panel), u).map(([, top]) => top))] as const,
         text: `${formatFine(u - width / 2 - box.minX, notation)} to ${formatFine(u + width / 2 - box.minX, notation)}`,
         ...{ by: [0, 1.4] as const, align: 'center' as const },
       })),

@@ -85,7 +85,7 @@ describe('a piece moved by hand', () => {
     const full = find([other.x, other.y], { snapMm: 0, reachMm: 5 });
     expect(full).toBeUndefined();
   });
-  it('makes the layout the builder’s: all of its batch as it lies, what is pinned alone when the rest is let go', () => {
+  it('makes the layout the builder’s: all as it lies; what is pinned alone once the rest is let go', () => {
     const put = { ...mover, sheet: sheet.id, index: sheet.index, x: mover.x + 1 };
     const all = laidWith([], { batch, result }, put);
     expect(all).toHaveLength(batch.job.parts.length);

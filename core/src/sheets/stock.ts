@@ -33,8 +33,8 @@ export const withOffcut = (stock: Stock, offcut: KeptOffcut): StockSheet[] => [
 ];
 
 /**
- * A zone on a sheet. It is on one sheet alone: of a row of several that one gets a row of its own, before the others, so
- * that it is used first.
+ * A zone on a sheet. It is on one sheet alone: of a row of several that one gets a row of its own, before the others,
+ * so that it is used first.
  */
 export function withZone(stock: Stock, id: string, zone: Omit<Zone, 'id'>): StockSheet[] {
   return stock.flatMap((sheet): StockSheet[] => {

@@ -21,12 +21,12 @@ describe('the order of trimming', () => {
   it('is frames, then the sides, then the bottom, the sheer and the tops last', () => {
     expect(said(orderOf(left({ meeting: 'stitched', transomProud: { skin: 4, top: 0 } })))).toEqual([
       ...['1', '2', '3'].map((n) => `Bulkhead ${n} skin 3 before-the-skin`),
-      'Transom skin 4 before-the-skin',
       'Side aft 7 before-the-transom',
       'Side lower 5 before-next',
       'Bottom aft 7 before-the-transom',
       'Bottom lower 5 on-the-centreline',
       'Bottom upper 6 to-neighbour',
+      'Transom skin 4 to-the-panels',
       'Side upper 6 last-with-the-sheer',
       ...['1', '2', '3'].map((n) => `Bulkhead ${n} top 20 last-with-the-sheer`),
     ]);
@@ -39,5 +39,10 @@ describe('the order of trimming', () => {
       what: 'Bottom, upper edge',
       when: 'once the panel is fast, before the side goes on',
     });
+  });
+  it('planes a transom between the panels with the frames', () => {
+    const between = orderOf(left({ transomFit: 'between', transomProud: { skin: 4, top: 0 } }));
+    expect(said(between).slice(0, 4)).toContain('Transom skin 4 before-the-skin');
+    expect(said(between)).toContain('Side aft 7 to-the-transom');
   });
 });

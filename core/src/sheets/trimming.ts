@@ -2,7 +2,7 @@
  * In what order that which is cut proud is trimmed: each edge once what it is trimmed to is there, and before what
  * covers it.
  *
- * Frames first, as the skin lies on them. Then the panels as they go on: where the upper one laps the lower's edge the
+ * Frames first, as the skin lies on them, and a transom between the panels; one that caps them once it is on. Then the panels as they go on: where the upper one laps the lower's edge the
  * lowest goes on first, otherwise the highest, so that each edge is trimmed while it is still free. The sheer, and what
  * stands up to it, last, when it can be sighted along both sides.
  */
@@ -27,6 +27,7 @@ type TrimWhen =
   | 'on-the-centreline'
   | 'before-the-transom'
   | 'to-the-transom'
+  | 'to-the-panels'
   | 'last-with-the-sheer';
 
 type TrimmedParts = {
@@ -60,8 +61,10 @@ function trimmingOrder({ panels, transoms, frames, ofFrame, part }: TrimmedParts
     ...frames.map(({ id, name }) => ({ name, ...(ofFrame(id) ?? { skin: 0, top: 0 }) })),
     ...transoms.map(({ name }) => ({ name, ...part.transomProud })),
   ];
+  // a transom that caps goes over the panels' ends, and is trimmed to them
+  const caps = transoms.filter(({ fit }) => fit === 'caps').map(({ name }) => name);
   const skins = standing.map(({ name, skin: mm }): Trim => ({
-    ...{ part: name, edge: 'skin', mm, when: 'before-the-skin' },
+    ...{ part: name, edge: 'skin', mm, when: caps.includes(name) ? 'to-the-panels' : 'before-the-skin' },
   }));
   const order = goingOn(panels, part.meeting);
   const covers = (end: Transom['end']) => transoms.find((transom) => transom.end === end);
@@ -86,7 +89,9 @@ function trimmingOrder({ panels, transoms, frames, ofFrame, part }: TrimmedParts
   const tops = standing.map(({ name, top: mm }): Trim => ({
     ...{ part: name, edge: 'top', mm, when: 'last-with-the-sheer' },
   }));
-  const all = [...skins, ...ofPanels, ...tops].filter(({ mm }) => mm > 0);
+  const isCap = ({ when }: Trim) => when === 'to-the-panels';
+  const [first, over] = [skins.filter((trim) => !isCap(trim)), skins.filter(isCap)];
+  const all = [...first, ...ofPanels, ...over, ...tops].filter(({ mm }) => mm > 0);
   const isLast = ({ when }: Trim) => when === 'last-with-the-sheer';
   return [...all.filter((trim) => !isLast(trim)), ...all.filter(isLast)];
 }
@@ -109,6 +114,7 @@ export function trimWords({ part, edge, when, other = '' }: Trim): { readonly wh
     'to-neighbour': `flush with the ${next}, which it lies on`,
     'on-the-centreline': 'to the centreline, before the other hand goes on',
     'before-the-transom': `flush, before the ${next} goes on`,
+    'to-the-panels': 'flush with the panels, once it is fast',
     'to-the-transom': `flush with the ${next}, once the panel is fast`,
     'last-with-the-sheer': 'last, sighted along both sides',
   };

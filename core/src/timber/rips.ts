@@ -91,8 +91,10 @@ export const FACE_DOWN: Readonly<Record<Rip['wider'], string>> = {
 /** In what order a long piece is worked, in words. */
 export const RIP_ORDER: readonly string[] = [
   'Make one face flat and one edge straight; rip to the width before the bevel, square, that edge to the fence.',
-  'Scarf to length while it is square: both tapers planed together, index marks across the joint, glued on a flat bench.',
-  'Set the saw by the tilt; the wider face down, the straight edge to the fence, so that the blade leans over what falls off.',
+  'Scarf to length while it is square: both tapers planed together, index marks across the joint, glued on a flat ' +
+    'bench.',
+  'Set the saw by the tilt; the wider face down, the straight edge to the fence, so that the blade leans over what ' +
+    'falls off.',
   'Plane what is left by the bevel table, station by station; try it in the boat.',
   'Layers: rip and plane them to their thickness, stagger their scarfs, glue them over the mould, and bevel the whole.',
 ];

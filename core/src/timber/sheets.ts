@@ -94,8 +94,25 @@ const ripList = ({ rips }: TimberValue, notation: Notation): SheetTable => ({
 
 const ripOrder = (): SheetTable => ({
   columns: [{ head: 'in this order' }],
-  rows: RIP_ORDER.map((words, i) => [`${i + 1}  ${words}`]),
+  rows: RIP_ORDER.flatMap((words, i) =>
+    inLines(words).map((line, k) => [k === 0 ? `${i + 1}  ${line}` : `${INDENT}${line}`]),
+  ),
 });
+
+/** A cell of a table holds so many letters. */
+const CELL_LETTERS = 44;
+/** Under the words of the first line. */
+const INDENT = '     ';
+
+function inLines(words: string): string[] {
+  const lines: string[] = [];
+  for (const word of words.split(' ')) {
+    const last = lines[lines.length - 1];
+    if (last !== undefined && last.length + word.length < CELL_LETTERS) lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
+}
 
 const scarfs = ({ runs }: TimberValue, { joins }: TimberPlan, notation: Notation): SheetTable => ({
   columns: [{ head: 'scarfed' }, { head: 'copy' }, { head: 'middles of the scarfs from the forward end' }],

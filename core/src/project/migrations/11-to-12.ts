@@ -1,8 +1,9 @@
 import type { Json, Migration } from './migration';
 
 /**
- * Panels and transoms could be cut proud, blanks joined before panels are cut from them, joints put on frames. Sheets came to be told apart by kind, with their price, what is there of
- * them and what of them is spoiled; parts could be scribed in place, and laid by hand. The saw got its limits.
+ * Panels and transoms could be cut proud, blanks joined before panels are cut from them, joints put on frames. Sheets
+ * came to be told apart by kind, with their price, what is there of them and what of them is spoiled; parts could be
+ * scribed in place, and laid by hand. The saw got its limits.
  */
 export const from11To12: Migration = (before) => {
   const sheets = before['sheets'] as Json | undefined;

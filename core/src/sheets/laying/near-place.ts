@@ -1,9 +1,9 @@
 /**
  * Where a piece that is moved by hand comes to lie: where it is put if it is clear there, else as near as it can be.
  *
- * Method: from no-fit polygons (no-fit.ts) the nearest of these: the place itself, its foot on every edge of them, their
- * corners and crossings. A free place that is within `snapMm` of touching goes there. Accuracy: as least-place.ts; the
- * last word is by true distances, so that no overlap is left behind.
+ * Method: from no-fit polygons (no-fit.ts) the nearest of these: the place itself, its foot on every edge of them,
+ * their corners and crossings. A free place that is within `snapMm` of touching goes there. Accuracy: as
+ * least-place.ts; the last word is by true distances, so that no overlap is left behind.
  */
 import { boundsOf, footOn, moved, at, type Box, type Outline, type Vec2 } from '../../geometry';
 import { placedRegion, liesClear } from '../check';

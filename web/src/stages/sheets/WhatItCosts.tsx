@@ -33,7 +33,12 @@ export function WhatItCosts({ project }: { readonly project: Project }) {
         <Figure
           key={id}
           name={name === '' ? id : name}
-          value={`${used} used, ${there > 0 ? `${there} there, ` : ''}${toBuy} to buy${cost > 0 ? `, ${money(cost)}` : ''}`}
+          value={[
+            `${used} used`,
+            ...(there > 0 ? [`${there} there`] : []),
+            `${toBuy} to buy`,
+            ...(cost > 0 ? [money(cost)] : []),
+          ].join(', ')}
         />
       ))}
       <Figure

@@ -6,5 +6,7 @@ export function stockLabel(stock: readonly StockSheet[], i: number, notation: No
   const sheet = stock[i];
   if (!sheet) return '';
   const alike = stock.slice(0, i).filter(({ thickness }) => thickness === sheet.thickness).length;
-  return `${formatThickness(sheet.thickness, notation)} ${sheet.isOffcut ? 'offcut' : 'sheet'}${alike > 0 ? ` ${alike + 1}` : ''}`;
+  const word = sheet.isOffcut ? 'offcut' : 'sheet';
+  const number = alike > 0 ? ` ${alike + 1}` : '';
+  return `${formatThickness(sheet.thickness, notation)} ${word}${number}`;
 }

@@ -1,6 +1,6 @@
 /**
  * Lays out whatever batch has no layout yet, shows the best so far, and stops when asked or left. Asked again it looks
- * on, from other seeds on one processor less than there are, and never puts a worse layout in the place of a better one.
+ * on, from other seeds on one processor less than there are, and never puts a worse layout in the place of a better.
  */
 import { useCallback, useEffect, useRef, useState } from 'react';
 import {
