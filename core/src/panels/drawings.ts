@@ -22,7 +22,7 @@ import { at, boundsOf, crossings, type Outline, type Vec2 } from '../geometry';
 import type { Hull, Station } from '../lines';
 import { formatThickness, toDeg, type Notation } from '../measure';
 import type { Marks } from '../stage';
-import { cutLineOf, type Proud } from './cut/proud';
+import { cutLineOf, type Proud } from './cut/cut-line';
 import type { RoundedStrip } from './cut/rounding';
 import type { PanelsValue } from './develop';
 import { handOf, markingSheet } from './marking-sheet';

@@ -1,6 +1,7 @@
 export type { TransomEnds, TransomFit } from './schema';
 export type { BaseLine, LinesTo, Meeting, PanelProud, PanelSplit, PanelsPart, RoundedChine } from './schema';
-export { cutLineOf, proudOf } from './cut/proud';
+export { cutLineOf } from './cut/cut-line';
+export { proudOf } from './cut/proud';
 export { MIDDLE_FROM_MM, depthOfInside } from './cut/cut';
 export { panelIdOf, panelInputs } from './inputs';
 export { developPanel, withFlat } from './panel';

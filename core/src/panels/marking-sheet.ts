@@ -28,7 +28,7 @@ import {
 import { at, boundsOf, type Vec2 } from '../geometry';
 import type { Station } from '../lines';
 import { formatFine, formatThickness, isImperial, type Notation } from '../measure';
-import { cutLineOf } from './cut/proud';
+import { cutLineOf } from './cut/cut-line';
 import type { Panel } from './panel';
 import { inFrame, markOut, stationMarks, type MarkingOut, type MarkingRow } from './reading/marking';
 import { markingSteps } from './reading/marking-words';

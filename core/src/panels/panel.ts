@@ -6,7 +6,7 @@
  */
 import { area, at, cross3, distance2, length3, sub3, type Vec2, type Vec3 } from '../geometry';
 import { findRulings, layStrip, squareUp, strainOf, type LaidRuling, type StrainField } from '../surface';
-import type { Proud } from './cut/proud';
+import type { Proud } from './cut/cut-line';
 import { edgesOf, panelIdOf, stretchesOf, type EdgeStretch, type PanelInput } from './inputs';
 
 type PanelEdge = {

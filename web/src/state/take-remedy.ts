@@ -2,11 +2,10 @@
  * A remedy taken. Its edits were made for the boat as it was when it was judged. Of one that has changed since it waits
  * until that is judged, and is put to it where the very same is offered again: a point of the table may be another now.
  */
-import { createAction } from '@reduxjs/toolkit';
+import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { Edit, Finding } from '@kalotrope/core/findings';
 import { isSame } from '@kalotrope/core/stage';
 import { edited } from './document-slice';
-import type { AppDispatch, RootState } from './store';
 
 type Remedy = { readonly label: string; readonly edits: readonly Edit[] };
 type Judged = { readonly document: { readonly version: number }; readonly derived: { readonly version: number } };
@@ -19,7 +18,7 @@ export const remedyWaits = createAction<Remedy>('remedy/waits');
 
 export const remedyTaken =
   ({ label, edits }: Remedy) =>
-  (dispatch: AppDispatch, getState: () => RootState): void => {
+  (dispatch: (action: UnknownAction) => unknown, getState: () => Judged): void => {
     const remedy = { label, edits: [...edits] };
     dispatch(selectIsBehind(getState()) ? remedyWaits(remedy) : edited(remedy));
   };

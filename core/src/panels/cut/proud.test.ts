@@ -3,7 +3,7 @@ import { area, at, boundsOf, contains, unionOf, type Vec2 } from '../../geometry
 import { distanceToSegment } from '../../geometry/polyline';
 import { outgoingDrawings } from '../../exchange/export-files';
 import { createDerive, demoProject, DEMO_IDS, type Project } from '../../project';
-import { cutLineOf } from './proud';
+import { cutLineOf } from './cut-line';
 
 const LEFT = { lower: 6, upper: 4, fore: 12, aft: 9 };
 const proud = (project: Project, panels: Partial<Project['panels']> = {}): Project => ({

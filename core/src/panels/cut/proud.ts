@@ -3,17 +3,11 @@
  *
  * A panel's `outline` stays its net line, in which its edges fit their neighbours; what is cut is kept beside it. Mm.
  */
-import { at, distance2, setOut, type Outline, type Vec2 } from '../../geometry';
+import { at, distance2, setOut, type Vec2 } from '../../geometry';
 import type { Panel } from '../panel';
 import type { PanelProud, PanelsPart } from '../schema';
 import type { Transom } from '../transom/transom';
-
-/** What is cut in place of an outline, and the stretches of that which are trimmed to. */
-export type Proud = { readonly outline: Outline; readonly net: readonly Outline[] };
-
-/** The line that is cut. */
-export const cutLineOf = ({ outline, proud }: { readonly outline: Outline; readonly proud?: Proud }): Outline =>
-  proud?.outline ?? outline;
+import type { Proud } from './cut-line';
 
 /** What is left on along a panel's edges: its own, else as on all. */
 export const proudOf = (id: string, { proud, ownProud }: Pick<PanelsPart, 'proud' | 'ownProud'>): PanelProud =>

@@ -1,7 +1,7 @@
 /** A transom on a sheet of paper: its corners, or points along its edge, and how its edges meet the panels. */
 import { shapeSheet, type PaperSheets, type SheetHead } from '../../formats';
 import { formatDeg, formatFine, formatThickness, formatWithUnit, toDeg } from '../../measure';
-import { cutLineOf } from '../cut/proud';
+import { cutLineOf } from '../cut/cut-line';
 import type { Transom } from './transom';
 
 const TABLE_MM = 70;

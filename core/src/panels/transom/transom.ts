@@ -10,7 +10,7 @@ import type { PanelsFinding } from '../findings';
 import { battenAt, CENTRELINE_MM, linesToEnd, positionOf, type Hull } from '../../lines';
 import { leastRadius } from '../bending';
 import { fitCylinder, rakeOf, remedyOnCylinder, rolledOut, type TransomCylinder } from './curved-transom';
-import type { Proud } from '../cut/proud';
+import type { Proud } from '../cut/cut-line';
 import type { Panel } from '../panel';
 import type { TransomFit } from '../schema';
 import {
