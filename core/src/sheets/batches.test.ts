@@ -36,6 +36,9 @@ describe('sheets of several kinds', () => {
     expect(short.findings).toMatchObject([
       { code: 'sheet-missing', data: { thicknessMm: 9, kind: 'meranti', count: 1 } },
     ]);
+    expect(short.findings[0]?.remedies).toEqual([
+      { label: 'They are of meranti', edits: [{ path: ['sheets', 'stock', 'sheet-9', 'kind'], value: 'meranti' }] },
+    ]);
     const counts = tallySheets(short.value, []);
     expect(counts.map(({ thickness, kind, hasStock }) => [thickness, kind, hasStock])).toEqual([
       [6, 'Okoume', true],

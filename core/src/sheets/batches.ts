@@ -47,7 +47,8 @@ export function nestBatches(
     if (stock.length === 0) {
       const count = mine.reduce((sum, one) => sum + piecesOf(one).length, 0);
       const data = { thicknessMm: material.thickness, kind: material.kind, count };
-      findings.push({ severity: 'stop', code: 'sheet-missing', where: { stage: 'sheets' }, data });
+      const remedies = ofThisKind(part.stock, material);
+      findings.push({ severity: 'stop', code: 'sheet-missing', where: { stage: 'sheets' }, data, remedies });
       return [];
     }
     const sheets = [...stock].sort((a, b) => firstUsed(a) - firstUsed(b) || dearness(a) - dearness(b)).map(jobSheet);
@@ -58,6 +59,15 @@ export function nestBatches(
     return [{ ...material, key: hashOf(job), job }];
   });
   return { value: batches, findings, assumed: [] };
+}
+
+/** Where sheets of the thickness are in stock under another name of their wood: they are of this one. */
+function ofThisKind(stock: readonly StockSheet[], { thickness, kind }: Material) {
+  const others = stock.filter((sheet) => sheet.thickness === thickness && sheet.qty > 0);
+  if (others.length === 0) return [];
+  const edits = others.map(({ id }) => ({ path: ['sheets', 'stock', id, 'kind'], value: kind }));
+  const label = kind.trim() === '' ? 'Tell them not apart' : `They are of ${kind.trim()}`;
+  return [{ label, edits }];
 }
 
 /** 0 for offcuts, 1 for what is there, 2 for what is to be bought. */

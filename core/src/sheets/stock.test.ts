@@ -11,7 +11,8 @@ describe('the stock of sheets', () => {
   it('gets rows of ids of their own, which the project takes', () => {
     let more = [...stock];
     for (const size of usualSizes('mm')) more = withSheet(more, { ...size, thickness: 12 });
-    more = withOffcut(more, { width: 700, height: 400, thickness: 6, outline: [] });
+    const offcut = { id: 'from the rack', width: 700, height: 400, thickness: 6, outline: [] };
+    more = withOffcut(withOffcut(more, offcut), offcut);
     expect(new Set(more.map(({ id }) => id)).size).toBe(stock.length + usualSizes('mm').length + 1);
     expect(more[more.length - 1]).toMatchObject({ isOffcut: true, onHand: 1, qty: 1 });
     expect(isTaken(more)).toBe(true);

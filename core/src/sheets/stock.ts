@@ -24,12 +24,12 @@ export const withSheet = (stock: Stock, sheet: Sized): StockSheet[] => [
   { ...PLAIN_SHEET, qty: 1, name: '', ...sheet, id: freeId(stock, 'sheet') },
 ];
 
-type KeptOffcut = Sized & Pick<StockSheet, 'outline'>;
+type KeptOffcut = Sized & Pick<StockSheet, 'outline' | 'id'>;
 
-/** An offcut that lies ready. */
+/** An offcut that lies ready; by the id that it has on the rack, so that it is in the stock once. */
 export const withOffcut = (stock: Stock, offcut: KeptOffcut): StockSheet[] => [
-  ...stock,
-  { ...PLAIN_SHEET, qty: 1, name: '', ...offcut, onHand: 1, isOffcut: true, id: freeId(stock, 'offcut') },
+  ...stock.filter(({ id }) => id !== offcut.id),
+  { ...PLAIN_SHEET, qty: 1, name: '', ...offcut, onHand: 1, isOffcut: true },
 ];
 
 /**

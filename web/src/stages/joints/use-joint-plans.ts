@@ -1,6 +1,7 @@
 /** The search for joint plans: begun, stopped, and its plan taken over with the layout that was found for it. */
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { JointPlan, JointPlans } from '@kalotrope/core/sheets';
+import type { Edit } from '@kalotrope/core/findings';
+import { sheetsStage, type JointPlan, type JointPlans } from '@kalotrope/core/sheets';
 import { engine } from '../../engine/client';
 import { foundArrived } from '../../state/derived-slice';
 import { edited } from '../../state/document-slice';
@@ -42,7 +43,13 @@ export function useJointPlans() {
   };
   const use = (plan: JointPlan) => {
     stop();
-    dispatch(edited({ label: 'Joints for fewer sheets', edits: [{ path: ['joints', 'own'], value: [...plan.own] }] }));
+    const hasLaid = (selectProject(store.getState())?.sheets.laid.length ?? 0) > 0;
+    const edits: Edit[] = [
+      { path: ['joints', 'own'], value: [...plan.own] },
+      // other pieces come of other joints: the plan's own layout holds
+      ...(hasLaid ? [{ path: [sheetsStage.name, 'laid'], value: [] }] : []),
+    ];
+    dispatch(edited({ label: 'Joints for fewer sheets', edits }));
     const others = (selectFound(store.getState()).sheets ?? []).filter(({ key }) => key !== plan.layout.key);
     dispatch(foundArrived({ sheets: [...others, plan.layout] }));
     setPlans(null);

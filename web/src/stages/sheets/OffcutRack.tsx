@@ -13,12 +13,14 @@ export function OffcutRack({ project, onTake }: Props) {
   const look = () => void offcutsOnRack().then(setOffcuts, () => setOffcuts([]));
   useEffect(look, []);
   const { notation, sheets } = project;
-  if (offcuts.length === 0) return null;
+  // what is in this boat's stock is not offered again; taken out of that, it is
+  const free = offcuts.filter(({ id }) => !sheets.stock.some((sheet) => sheet.id === id));
+  if (free.length === 0) return null;
   const drop = (id: string) => void takeOffRack(id).then(look, look);
   return (
     <>
       <p className="quiet">On the rack:</p>
-      {offcuts.map(({ id, name, thickness, kind, width, height, outline }) => (
+      {free.map(({ id, name, thickness, kind, width, height, outline }) => (
         <div key={id}>
           <p>
             {name}: {formatThickness(thickness, notation)}, {formatWithUnit(width, notation)} ×{' '}
@@ -27,10 +29,7 @@ export function OffcutRack({ project, onTake }: Props) {
           <div className="acts">
             <Act
               label="Use it for this boat"
-              onAct={() => {
-                onTake(withOffcut(sheets.stock, { name, thickness, kind, width, height, outline }));
-                drop(id);
-              }}
+              onAct={() => onTake(withOffcut(sheets.stock, { id, name, thickness, kind, width, height, outline }))}
             />
             <Act label="Throw it away" onAct={() => drop(id)} />
           </div>
