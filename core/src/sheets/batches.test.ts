@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { at } from '../geometry';
+import { at, contains, widened } from '../geometry';
 import { createDerive, demoProject, searchAll, type Project } from '../project';
 import { nestBatches } from './batches';
+import { netOfPiece } from './parts';
 import type { SheetsPart } from './schema';
 import { tallySheets } from './tally';
 
@@ -111,5 +112,10 @@ it('a part that is scribed in place is cut as a rectangle, with the part drawn o
   expect(part?.outline).toHaveLength(4);
   expect(part?.net).toHaveLength(bare?.outline.length ?? 0);
   expect(part?.holes).toBeUndefined();
+  // it lies on its blank wherever that lies
+  const net = netOfPiece('frame.2', value.parts) ?? [];
+  const [room] = widened(part?.outline ?? [], 1e-3);
+  for (const p of net) expect(contains(room ?? [], p)).toBe(true);
+  expect(netOfPiece('frame.1', value.parts)).toBeUndefined();
   expect(nestBatches(value.parts, project.sheets).findings).toEqual([]);
 });

@@ -5,7 +5,7 @@ export { isBetter } from './result';
 export type { NestResult } from './result';
 export { faultsOf, placedOutline, placedRegion } from './check';
 export { materialWords } from './drawings';
-export { jobPartName, piecesOf } from './parts';
+export { jobPartName, netOfPiece, piecesOf } from './parts';
 export type { CutPart, Piece } from './parts';
 export type { NestBatch } from './batches';
 export { laidBatches } from './layouts';

@@ -3,7 +3,7 @@
  *
  * Each has a stable id made from what it is, its thickness, and its outline with the face grain along x.
  */
-import { counterClockwise, type Outline } from '../geometry';
+import { counterClockwise, mirrored, type Outline } from '../geometry';
 import {
   cutAsSeen,
   girderPieces,
@@ -144,6 +144,13 @@ export function piecesOf({ id, name, isPair }: CutPart): readonly Piece[] {
     name: `${name}, ${hand}`,
     isMirrored: hand === 'port',
   }));
+}
+
+/** What is drawn on a piece that is scribed in place, as the piece lies in its job; none on others. */
+export function netOfPiece(id: string, parts: readonly CutPart[]): Outline | undefined {
+  const piece = parts.flatMap(piecesOf).find((one) => one.id === id);
+  const net = parts.find((part) => part.id === piece?.part)?.net;
+  return net && (piece?.isMirrored ? mirrored(net) : net);
 }
 
 /** Shown name of a part of a job: the pair's hand after the name. */

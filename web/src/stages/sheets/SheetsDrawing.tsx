@@ -6,7 +6,9 @@ import { formatWithUnit, type Notation } from '@kalotrope/core/measure';
 import {
   jobPartName,
   materialWords,
+  netOfPiece,
   pieceOfThing,
+  placedOutline,
   placedRegion,
   sheetOfThing,
   sheetThing,
@@ -16,6 +18,7 @@ import { picked } from '../../state/screen-slice';
 import { selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
+import { NetLines } from '../../drawing/NetLines';
 import { GrainPattern } from '../../drawing/Ply';
 import { PieceOnSheet } from './PieceOnSheet';
 import { inColumns, type Shelf } from './shelf';
@@ -107,6 +110,7 @@ function Drawn({ placed, parts, paths, corner, px }: DrawnProps) {
                   isPinned={laid.some(({ id, isPinned }) => id === placement.part && isPinned)}
                   hold={handle(i, placement)}
                 />
+                <ScribedLine net={netOfPiece(placement.part, parts)} placement={placement} px={px} />
               </g>
             );
           })}
@@ -143,6 +147,15 @@ function regionOf({ batch }: Shelf, placement: Placement): Region | undefined {
   const region = placedRegion(part, placement);
   known.set(placement, region);
   return region;
+}
+
+type LineProps = { readonly net: Outline | undefined; readonly placement: Placement; readonly px: number };
+
+/** The part itself, drawn on the blank that it is scribed from. */
+function ScribedLine({ net, placement, px }: LineProps) {
+  if (!net) return null;
+  const line = placedOutline(net, placement);
+  return <NetLines lines={[[...line, ...line.slice(0, 1)]]} px={px} />;
 }
 
 /** Where a held piece comes to lie. */
