@@ -2,9 +2,10 @@
  * In what order that which is cut proud is trimmed: each edge once what it is trimmed to is there, and before what
  * covers it.
  *
- * Frames first, as the skin lies on them, and a transom between the panels; one that caps them once it is on. Then the panels as they go on: where the upper one laps the lower's edge the
- * lowest goes on first, otherwise the highest, so that each edge is trimmed while it is still free. The sheer, and what
- * stands up to it, last, when it can be sighted along both sides.
+ * Frames first, as the skin lies on them, and a transom between the panels; one that caps them once it is on. Then the
+ * panels as they go on: where the upper one laps the lower's edge the lowest goes on first, otherwise the highest, so
+ * that each edge is trimmed while it is still free. The sheer, and what stands up to it, last, when it can be sighted
+ * along both sides.
  */
 import type { FramesPart, FramesValue, Frame } from '../frames';
 import { proudOf, type Meeting, type Panel, type PanelsPart, type PanelsValue, type Transom } from '../panels';
