@@ -3,6 +3,7 @@ export { random } from './random';
 export {
   area,
   boundsOf,
+  boxOutline,
   contains,
   convexHull,
   counterClockwise,

@@ -50,6 +50,14 @@ export function boundsOf(points: readonly Vec2[]): Box {
   return { minX, minY, maxX, maxY };
 }
 
+/** A box as an outline, counter-clockwise. */
+export const boxOutline = ({ minX, minY, maxX, maxY }: Box): Outline => [
+  [minX, minY],
+  [maxX, minY],
+  [maxX, maxY],
+  [minX, maxY],
+];
+
 /** Inside or on the edge, by exact orientation tests. */
 export function contains(outline: Outline, p: Vec2): boolean {
   let inside = false;

@@ -1,6 +1,6 @@
 export { countJoints, jointsInPlaces, planJoints, type JointsAsked } from './joint';
 export type { JointedPanel } from './jointed-panel';
-export { sheetForSkin } from './joint';
+export { isSameWood, sheetForSkin } from './joint';
 export { KIND_WORDS, sizesOfJoint } from './kinds';
 export { lineOfJoint, type Joint } from './pieces';
 export { type JointKind, type JointsPart, type OwnJoint } from './schema';

@@ -54,11 +54,13 @@ export type StockForJoints = {
   readonly kinds: { readonly skin: string };
 };
 
+/** Woods as they are compared: the builder's capitals and blanks are his own. */
+export const isSameWood = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+
 /** The longest sheet in stock of the skin's thickness and kind; the usual size where there is none. */
 export function sheetForSkin({ stock, margin, kinds }: StockForJoints, thickness: number): SheetSize {
-  const plain = (kind: string) => kind.trim().toLowerCase();
   const mine = stock.filter(
-    (sheet) => sheet.thickness === thickness && plain(sheet.kind) === plain(kinds.skin) && sheet.qty > 0,
+    (sheet) => sheet.thickness === thickness && isSameWood(sheet.kind, kinds.skin) && sheet.qty > 0,
   );
   const { width, height } = [...mine].sort((a, b) => b.width - a.width)[0] ?? SHEET_SIZE.value;
   return { width, height, margin };

@@ -8,6 +8,7 @@ import {
   area,
   at,
   boundsOf,
+  boxOutline,
   counterClockwise,
   crossings,
   intersectionOf,
@@ -64,7 +65,7 @@ export function cutPieces(panel: Panel, joints: readonly Joint[], way: JointsPar
   const net = cutLineOf(panel);
   if (joints.length === 0) return [{ id: panel.id, name: panel.name, outline: net }];
   const box = boundsOf(net);
-  const cut: Outline = way === 'blank' ? rectangle(box) : net;
+  const cut: Outline = way === 'blank' ? boxOutline(box) : net;
   return Array.from({ length: joints.length + 1 }, (_, k) => k).flatMap((k): Piece[] => {
     const [before, after] = [joints[k - 1], joints[k]];
     const fore = before ? edgeAt(before, 1, box) : straightEdge(box.minX - 1, box);
@@ -78,13 +79,6 @@ export function cutPieces(panel: Panel, joints: readonly Joint[], way: JointsPar
     return [{ id: `${panel.id}.${k + 1}`, name, outline: counterClockwise(outline) }];
   });
 }
-
-const rectangle = ({ minX, minY, maxX, maxY }: Box): Outline => [
-  [minX, minY],
-  [maxX, minY],
-  [maxX, maxY],
-  [minX, maxY],
-];
 
 /** Where a piece ends at a joint, from below the panel to above it: side 1 is the piece aft of it, −1 the fore one. */
 function edgeAt(joint: Joint, side: -1 | 1, box: Box): Vec2[] {

@@ -4,7 +4,8 @@
  * Offcuts are used before sheets, sheets that are there before those to be bought, and what costs less for its area
  * before what costs more.
  */
-import { hashOf, type Outline, type Region } from '../geometry';
+import { isSameWood } from '../joints';
+import { boxOutline, hashOf, type Outline, type Region } from '../geometry';
 import { liesClear, placedRegion } from './check';
 import type { SheetsFinding, SheetsResult } from './findings';
 import { piecesOf, type CutPart } from './parts';
@@ -21,11 +22,8 @@ export type NestBatch = {
 /** What parts and sheets must have alike. */
 export type Material = Pick<NestBatch, 'thickness' | 'kind'>;
 
-/** A kind as it is compared: the builder's capitals and blanks are his own. */
-const plainKind = (kind: string): string => kind.trim().toLowerCase();
-
 export const isSameMaterial = (a: Material, b: Material): boolean =>
-  a.thickness === b.thickness && plainKind(a.kind) === plainKind(b.kind);
+  a.thickness === b.thickness && isSameWood(a.kind, b.kind);
 
 /** Every material that parts are cut from, thin to thick. */
 export function materialsOf(parts: readonly CutPart[]): Material[] {
@@ -82,12 +80,8 @@ function jobSheet({ id, width, height, qty, outline, zones }: StockSheet): NestJ
   };
 }
 
-const zoneOutline = ({ x, y, width, height }: StockSheet['zones'][number]): Outline => [
-  [x, y],
-  [x + width, y],
-  [x + width, y + height],
-  [x, y + height],
-];
+const zoneOutline = ({ x, y, width, height }: StockSheet['zones'][number]): Outline =>
+  boxOutline({ minX: x, minY: y, maxX: x + width, maxY: y + height });
 
 /** What was laid by hand and may lie there still, one after the other; and what may not. */
 function fixedIn(job: NestJob, laid: SheetsPart['laid']): { fixed: FixedCopy[]; off: string[] } {

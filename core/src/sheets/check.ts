@@ -2,13 +2,17 @@
  * Checks a layout by true distances: the parts' own outlines, no polygon around them, nothing of the search's methods.
  * Used by tests, the benchmark and the program itself before a layout is shown.
  */
-import { boundsOf, mirrored, moved, regionDistance, turned, type Outline, type Region } from '../geometry';
+import { boundsOf, boxOutline, mirrored, moved, regionDistance, turned, type Outline, type Region } from '../geometry';
 import { toRad } from '../measure';
 import type { NestResult, Placement } from './result';
 import type { NestJob } from './schema';
 
 /** Nearer than the gap, or over the margin, by less than this is rounding. */
 const ROUNDING_MM = 1e-4;
+
+/** A sheet's true edge. */
+export const edgeOfSheet = ({ width, height, outline }: Stock): Outline =>
+  outline ?? boxOutline({ minX: 0, minY: 0, maxX: width, maxY: height });
 
 /** The outline of a part as it is placed (contract: x negated if mirrored, then turned, then moved). */
 export function placedOutline(outline: Outline, placement: Placement): Outline {
@@ -60,12 +64,7 @@ const FAR_MM = 1e6;
 
 /** From within an edge; 0 where it is crossed, or the part lies outside. */
 function toEdge(edge: Outline, outline: Outline): number {
-  const around: Outline = [
-    [-FAR_MM, -FAR_MM],
-    [FAR_MM, -FAR_MM],
-    [FAR_MM, FAR_MM],
-    [-FAR_MM, FAR_MM],
-  ];
+  const around = boxOutline({ minX: -FAR_MM, minY: -FAR_MM, maxX: FAR_MM, maxY: FAR_MM });
   return regionDistance({ outline: around, holes: [edge] }, { outline, holes: [] });
 }
 

@@ -2,7 +2,7 @@
 import { carried, closedPath, csv, TEXT_MM, type Drawing, type DrawnText, type ExportTable } from '../formats';
 import type { Vec2 } from '../geometry';
 import { formatThickness, type Notation } from '../measure';
-import { placedOutline } from './check';
+import { edgeOfSheet, placedOutline } from './check';
 import { cutFileOf, type Machine } from './cutter/cut-file';
 import { machineDrawing } from './cutter/drawing';
 import { laidBatches, type Layout } from './layouts';
@@ -30,12 +30,6 @@ type SheetOf = {
 function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number, notation }: SheetOf): Drawing {
   const stock = batch.job.sheets.find((other) => other.id === sheet.id);
   if (!stock) throw new Error(`Sheet ${sheet.id} is not in its own job`);
-  const edge: Vec2[] = [
-    [0, 0],
-    [stock.width, 0],
-    [stock.width, stock.height],
-    [0, stock.height],
-  ];
   const placed = sheet.placements.flatMap((placement) => {
     const part = batch.job.parts.find(({ id }) => id === placement.part);
     const piece = pieces.find(({ id }) => id === placement.part);
@@ -58,7 +52,8 @@ function sheetDrawing(sheet: UsedSheet, { batch, pieces, marksOf, left, number, 
     hand: 'parts with the face up that each says',
     material: plywoodWords(batch, notation),
     paths: [
-      { layer: 'mark', points: edge, isClosed: true },
+      closedPath('mark', edgeOfSheet(stock)),
+      ...(stock.zones ?? []).map((zone) => ({ ...closedPath('mark', zone), layerName: 'SPOILED' })),
       ...placed.flatMap(({ cuts }) => cuts.map((ring) => closedPath('cut', ring))),
       ...placed.flatMap(({ paths }) => paths),
     ],

@@ -3,7 +3,7 @@ export type { NestJob } from './schema';
 export { nest } from './nest';
 export { isBetter } from './result';
 export type { NestResult } from './result';
-export { faultsOf, placedOutline, placedRegion } from './check';
+export { edgeOfSheet, faultsOf, placedOutline, placedRegion } from './check';
 export { materialWords } from './drawings';
 export { jobPartName, netOfPiece, piecesOf } from './parts';
 export type { CutPart, Piece } from './parts';

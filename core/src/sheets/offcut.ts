@@ -9,6 +9,7 @@ import {
   area,
   at,
   boundsOf,
+  boxOutline,
   contains,
   differenceOf,
   grownRound,
@@ -19,7 +20,7 @@ import {
   type Vec2,
 } from '../geometry';
 import type { NestBatch } from './batches';
-import { placedOutline } from './check';
+import { edgeOfSheet, placedOutline } from './check';
 import type { UsedSheet } from './result';
 
 /** Cells of the grid, mm. */
@@ -41,7 +42,7 @@ export function largestOffcut(sheet: UsedSheet, { job }: NestBatch, leastMm: num
     const part = job.parts.find(({ id }) => id === placement.part);
     return part ? [placedOutline(part.outline, placement)] : [];
   });
-  const whole = stock.outline ?? rectangle(stock.width, stock.height);
+  const whole = edgeOfSheet(stock);
   const away = [...grownRound(parts, job.gap), ...(stock.zones ?? [])];
   const left = differenceOf([whole], away);
   const box = largestRectangle(left.map(({ outline, holes }) => [outline, ...holes]).flat(), stock);
@@ -50,7 +51,7 @@ export function largestOffcut(sheet: UsedSheet, { job }: NestBatch, leastMm: num
   const region = left.find(
     ({ outline, holes }) => contains(outline, middle) && !holes.some((h) => contains(h, middle)),
   );
-  return { box, outline: region && region.holes.length === 0 ? outlineOf(region.outline, box) : ofBox(box) };
+  return { box, outline: region && region.holes.length === 0 ? outlineOf(region.outline, box) : boxOutline(box) };
 }
 
 /** Without narrow strips, in few points, nowhere outside of what is left. */
@@ -58,19 +59,10 @@ function outlineOf(left: Outline, box: Box): Outline {
   const middle: Vec2 = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   const broad = widened(left, -NARROW_MM).flatMap((ring) => grownRound([ring], NARROW_MM - SIMPLER_MM));
   const own = broad.filter((ring) => contains(ring, middle)).sort((a, b) => area(b) - area(a))[0];
-  if (!own) return ofBox(box);
+  if (!own) return boxOutline(box);
   const simple = simplify([...own, at(own, 0)], SIMPLER_MM).slice(0, -1);
-  return simple.length > MOST_POINTS || simple.length < 3 ? ofBox(box) : simple;
+  return simple.length > MOST_POINTS || simple.length < 3 ? boxOutline(box) : simple;
 }
-
-const ofBox = ({ minX, minY, maxX, maxY }: Box): Outline => [
-  [minX, minY],
-  [maxX, minY],
-  [maxX, maxY],
-  [minX, maxY],
-];
-
-const rectangle = (width: number, height: number): Outline => ofBox({ minX: 0, minY: 0, maxX: width, maxY: height });
 
 /** Of an area given by its rings, outer ones and holes alike. */
 function largestRectangle(rings: readonly Outline[], { width, height }: { width: number; height: number }) {

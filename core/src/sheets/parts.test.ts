@@ -212,3 +212,26 @@ describe('a laid-out sheet, as it is cut from', () => {
       expect(['CUT', 'MARK', 'TEXT', 'HOLES', 'FRAMES', 'MEMBERS', 'OUTSIDE', 'SCREWS', 'WATERLINE']).toContain(layer);
   });
 });
+
+it('an offcut is drawn with its true edge, and what is spoiled of a sheet on it, for every way of cutting', () => {
+  const edge: Outline = [
+    [0, 0],
+    [2440, 0],
+    [2440, 900],
+    [0, 1220],
+  ];
+  const zones = [{ id: 'z', x: 2300, y: 700, width: 100, height: 80 }];
+  const stock = project.sheets.stock.map((sheet) => ({ ...sheet, outline: edge.map(([x, y]) => ({ x, y })), zones }));
+  const own = { ...project, sheets: { ...project.sheets, stock } };
+  const values = createDerive()(own);
+  const whole = wholeOf(own, values, searchAll(own, values, 2));
+  const drawings = sheetsDrawings(whole);
+  const [marked, machine] = ['sheet-', 'machine-'].map((word) => drawings.filter(({ name }) => name.startsWith(word)));
+  expect(marked?.length).toBeGreaterThan(1);
+  for (const { paths } of [...(marked ?? []), ...(machine ?? [])])
+    expect(paths.some(({ points }) => edge.every((p) => points.some((q) => q[0] === p[0] && q[1] === p[1])))).toBe(
+      true,
+    );
+  for (const { paths } of marked ?? [])
+    expect(paths.filter(({ layerName }) => layerName === 'SPOILED')).toHaveLength(1);
+});

@@ -18,7 +18,7 @@ import {
 } from '../formats';
 import { at, boundsOf, type Outline, type Vec2 } from '../geometry';
 import { formatFine, formatThickness, formatWithUnit, unitLabel, type Notation } from '../measure';
-import { placedOutline } from './check';
+import { edgeOfSheet, placedOutline } from './check';
 import type { NestBatch } from './batches';
 import { fileWord, materialWords, plywoodWords, type SheetsWhole } from './drawings';
 import { laidBatches } from './layouts';
@@ -123,16 +123,21 @@ function crossAt([x, y]: Vec2, { width, height }: { width: number; height: numbe
   ];
 }
 
+/** A spoiled place: its edge, and a cross from corner to corner. */
+function struckOut(zone: Outline): SheetView['paths'] {
+  const across = [
+    [at(zone, 0), at(zone, 2)],
+    [at(zone, 1), at(zone, 3)],
+  ];
+  return [
+    { kind: 'construction', points: zone, isClosed: true },
+    ...across.map((points) => ({ kind: 'construction' as const, points })),
+  ];
+}
+
 function viewOf(sheet: UsedSheet, { job }: NestBatch, parts: readonly CutPart[]): SheetView {
   const stock = job.sheets.find(({ id }) => id === sheet.id);
-  const edge: Vec2[] = stock
-    ? [
-        [0, 0],
-        [stock.width, 0],
-        [stock.width, stock.height],
-        [0, stock.height],
-      ]
-    : [];
+  const edge = stock ? edgeOfSheet(stock) : [];
   const placed = sheet.placements.flatMap((placement) => {
     const part = job.parts.find(({ id }) => id === placement.part);
     if (!part) return [];
@@ -142,6 +147,7 @@ function viewOf(sheet: UsedSheet, { job }: NestBatch, parts: readonly CutPart[])
   return {
     paths: [
       { kind: 'edge', points: edge, isClosed: true },
+      ...(stock?.zones ?? []).flatMap(struckOut),
       ...placed.flatMap(({ cuts }) => cuts.map((points) => ({ kind: 'cut' as const, points, isClosed: true }))),
       ...placed.flatMap(({ cuts }) =>
         referencePoints(at(cuts, 0)).points.flatMap((point) =>

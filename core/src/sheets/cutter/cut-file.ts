@@ -6,7 +6,7 @@
  * waste side's corner, so that what goes in there goes in all the way.
  */
 import { at, boundsOf, differenceOf, unionOf, type Outline, type Vec2 } from '../../geometry';
-import { placedOutline } from '../check';
+import { edgeOfSheet, placedOutline } from '../check';
 import type { UsedSheet } from '../result';
 import type { NestJob } from '../schema';
 
@@ -47,9 +47,7 @@ export function cutFileOf(
   marks: readonly (readonly Vec2[])[],
 ): CutFile {
   const stock = job.sheets.find(({ id }) => id === sheet.id);
-  const edge: Contour[] = stock
-    ? [{ side: 'sheet', isClosed: true, points: rectangle(stock.width, stock.height) }]
-    : [];
+  const edge: Contour[] = stock ? [{ side: 'sheet', isClosed: true, points: edgeOfSheet(stock) }] : [];
   const parts = sheet.placements.flatMap((placement): Contour[] => {
     const part = job.parts.find(({ id }) => id === placement.part);
     if (!part) return [];
@@ -65,13 +63,6 @@ export function cutFileOf(
     contours: [...edge, ...parts, ...marks.map((points): Contour => ({ side: 'mark', points, isClosed: false }))],
   };
 }
-
-const rectangle = (width: number, height: number): Outline => [
-  [0, 0],
-  [width, 0],
-  [width, height],
-  [0, height],
-];
 
 /** A hole that is no wider than the cutter is drilled. */
 function holeContour(hole: Outline, radius: number): Contour {

@@ -5,7 +5,7 @@
  * edge is moved in by the margin less the gap first, and what lies beyond it, within the rectangle moved in likewise,
  * is a block.
  */
-import { area, boundsOf, differenceOf, intersectionOf, widened, type Outline } from '../../geometry';
+import { area, boundsOf, boxOutline, differenceOf, intersectionOf, widened, type Outline } from '../../geometry';
 import type { NestJob } from '../schema';
 import type { Standing } from './least-place';
 import { poseOfBlock } from './poses';
@@ -43,9 +43,5 @@ function beyondEdge(outline: Outline, { width, height }: { width: number; height
 /** Beyond any sheet's edge. */
 const BEYOND_MM = 1000;
 
-const rectangle = (minX: number, minY: number, maxX: number, maxY: number): Outline => [
-  [minX, minY],
-  [maxX, minY],
-  [maxX, maxY],
-  [minX, maxY],
-];
+const rectangle = (minX: number, minY: number, maxX: number, maxY: number): Outline =>
+  boxOutline({ minX, minY, maxX, maxY });

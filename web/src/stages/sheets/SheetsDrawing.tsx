@@ -4,6 +4,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import type { Outline, Region } from '@kalotrope/core/geometry';
 import { formatWithUnit, type Notation } from '@kalotrope/core/measure';
 import {
+  edgeOfSheet,
   jobPartName,
   materialWords,
   netOfPiece,
@@ -198,16 +199,11 @@ function WholeSheet({ shelf: { batch, sheet, width, height }, number, px }: Shee
   const isPicked = useAppSelector((state) => sheetOfThing(selectPicked(state)) === number);
   const dispatch = useAppDispatch();
   const stock = batch.job.sheets.find(({ id }) => id === sheet.id);
-  const edge: Outline = stock?.outline ?? [
-    [0, 0],
-    [width, 0],
-    [width, height],
-    [0, height],
-  ];
+  if (!stock) return null;
   return (
     <>
       <path
-        d={pathOf(edge, true)}
+        d={pathOf(edgeOfSheet(stock), true)}
         stroke={isPicked ? palette.secondary.main : palette.text.secondary}
         strokeWidth={(isPicked ? 2.6 : 1.4) * px}
         fill={palette.background.paper}
@@ -215,7 +211,7 @@ function WholeSheet({ shelf: { batch, sheet, width, height }, number, px }: Shee
         data-part={`Sheet ${number}`}
         onClick={() => dispatch(picked(sheetThing(number)))}
       />
-      {stock?.zones?.map((zone, k) => (
+      {stock.zones?.map((zone, k) => (
         <path
           key={k}
           d={`${pathOf(zone, true)}${crossOver(zone)}`}
