@@ -27,7 +27,7 @@ import type { UsedSheet } from './result';
 import { trimmingOf, trimWords, type Trim, type TrimmedWhole } from './trimming';
 import { jobPartName, type CutPart } from './parts';
 
-const FOOT_MM = 14;
+const FOOT_MM = 18;
 /** Above the key of the lines, and below the drawing, tables keep clear by so much. */
 const UNDER_MM = 20;
 const BETWEEN_MM = 6;
@@ -67,7 +67,7 @@ function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, h
       merged(
         on,
         ...(first ? [first] : []),
-        lineKey(keys, [inner.minX, inner.minY + 7]),
+        lineKey(keys, [inner.minX, inner.minY + 11]),
         checkLength([inner.maxX, inner.minY + 6], notation),
       ),
       ...more,
