@@ -4,6 +4,7 @@ import { bevelsCommand } from './commands/bevels';
 import { exportCommand } from './commands/export';
 import { framesCommand } from './commands/frames';
 import { linesCommand } from './commands/lines';
+import { mixCommand } from './commands/mix';
 import { nestCommand } from './commands/nest';
 import { panelsCommand } from './commands/panels';
 import { projectCommand } from './commands/project';
@@ -58,6 +59,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     options: ['seconds'],
     usage: 'timber FILE.json [--seconds S]',
   },
+  mix: { run: mixCommand, options: [], usage: 'mix FILE.json' },
   takeoff: { run: takeoffCommand, options: PROJECT_OPTIONS, usage: `takeoff FILE ${PROJECT_USAGE}` },
   export: {
     run: exportCommand,

@@ -4,3 +4,4 @@ export { epoxyStage } from './stage';
 export { seamOfThing, seamThing } from './things';
 export * as epoxyConstants from './constants';
 export { fromWords, width as formatWidth } from './from-words';
+export { faultsOfMix, mix, readMixJob, type Mix, type MixJob } from './mixing';
