@@ -10,8 +10,10 @@ export const RESIN_PER_BIAXIAL = house(1.1, 'g/g', 'resin to the weight of biaxi
 export const GLUE_LINE = house(300, 'g/m²', 'thickened, on one face');
 export const GLUE_PRIMER = house(100, 'g/m²', 'unthickened, on both faces');
 export const MIX_DENSITY = house(1.1, 'g/ml', 'mixed resin and hardener');
-/** Angle between skin and a bulkhead or transom, for fillets: near enough to square on any boat. */
-export const BULKHEAD_ANGLE_DEG = house(90, '°', 'the skin meets a bulkhead within a few degrees of square');
+export const FILLER_DENSITY = house(0.15, 'g/ml', 'wood flour and hollow spheres lie about so loosely in the tub');
+/** Angle between the bottom and a girder, and of a transom whose seam has none. */
+export const BULKHEAD_ANGLE_DEG = house(90, '°', 'the bottom meets a girder within a few degrees of square');
+export const TACK_SHARE = house(0.1, 'share', 'of a fillet, put between the stitches first; the rest goes over it');
 
 export const FILLET_RADIUS = house(20, 'mm', 'a coffee lid’s or a large coin’s: what most fillets are drawn with');
 export const TAPE_WIDTH = house(75, 'mm', 'three inches: it covers a 20 mm fillet and laps both sides');
@@ -21,3 +23,39 @@ export const SHEATHING_WEIGHT = house(200, 'g/m²', 'a woven cloth that one pers
 export const SEALING_COATS = house(3, 'coats', 'on every face of bare ply');
 export const WASTE = house(0.15, 'share', 'of what is mixed, left in pots and brushes');
 export const FILLER_SHARE = house(0.3, 'share', 'of a thickened mix by weight, for a fillet that stands');
+export const FILLET_LEG = house(12, 'mm', 'covered on each side at least: in a wide corner a round fillet is a smear');
+export const TAPE_STEP = house(25, 'mm', 'each further layer narrower, so that the edges do not make one step');
+export const GLUE_FILLER_SHARE = house(0.15, 'share', 'of thickened glue by weight, so that it hangs on a brush');
+export const CLOTH_WIDTH = house(1000, 'mm', 'a usual roll of cloth');
+export const CLOTH_LAP = house(50, 'mm', 'where two widths of cloth meet');
+export const KEY_BEYOND_TAPE = house(10, 'mm', 'the surface is keyed so far beyond the tape on each side');
+
+/** A resin of an invented maker: 2 to 1 by volume, a middling hardener. All of it is on any tin. */
+export const RATIO_BY_VOLUME = house(2, 'A to 1 of B', 'a usual ratio; read yours off the tin');
+export const DENSITY_A = house(1.15, 'g/ml', 'most resins; weigh a known volume of yours');
+export const DENSITY_B = house(0.97, 'g/ml', 'most hardeners; weigh a known volume of yours');
+export const POT_MINUTES = house(25, 'min', 'of the pot that the maker tried, a middling hardener');
+export const POT_AT_C = house(25, '°C', 'at which makers try a pot');
+export const POT_GRAMS = house(150, 'g', 'that makers try');
+export const GREATEST_POT = house(400, 'g', 'a bigger pot can smoke before it is empty');
+export const SCALE_STEP = house(1, 'g', 'a kitchen scale');
+export const LEAST_C = house(10, '°C', 'below it a middling hardener stays soft');
+export const DAMPEST = house(85, '%', 'humidity above which the surface blushes');
+export const ABOVE_DEW_C = house(3, '°C', 'the surface stays so much above the dew point');
+export const TACKY_HOURS = house(
+  4,
+  'h',
+  'after mixing, at the temperature of the pot’s trial: the next coat may go on',
+);
+export const BONDS_HOURS = house(18, 'h', 'until then the next coat bonds by itself; after it wash and sand first');
+export const SAND_HOURS = house(24, 'h', 'hard enough to sand');
+export const CURED_HOURS = house(120, 'h', 'all the strength that it gets');
+export const SHOP_C = house(18, '°C', 'a shed in spring; set your own');
+export const SHOP_HUMIDITY = house(60, '%', 'a dry day; set your own');
+
+export const RATE_SEAL = house(30, 'g/min', 'rolled on flat');
+export const RATE_GLUE = house(20, 'g/min', 'brushed and spread on faces that are clamped');
+export const RATE_TACK = house(8, 'g/min', 'pressed between stitches');
+export const RATE_FILLET = house(12, 'g/min', 'bagged, pulled and cleaned');
+export const RATE_TAPE = house(15, 'g/min', 'wetted out in a corner');
+export const RATE_SHEATHE = house(25, 'g/min', 'wetted out on a wide face');

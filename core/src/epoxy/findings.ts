@@ -22,18 +22,32 @@ export const EPOXY_FINDINGS = {
   ),
   'no-pot-in-time': entry(
     { job: word, shopC: figure, potLife: figure, gramsPerMinute: figure, most: figure },
-    ({ job, shopC, potLife, gramsPerMinute, most }) =>
-      `${job}: no pot can be used up in time. At ${shopC} °C one lasts ${minutesWords(potLife)}, at ` +
-      `${Number(gramsPerMinute.toFixed(1))} g a minute, and the job would take more than ${most} of them. ` +
+    ({ job, shopC, potLife, gramsPerMinute, most }, { warmth, mass }) =>
+      `${job}: no pot can be used up in time. At ${warmth(shopC)} one lasts ${minutesWords(potLife)}; at ` +
+      `${mass(gramsPerMinute)} a minute the job would take more than ${most} of them. ` +
       'Work where it is cooler, take a slower hardener, or have a helper.',
     { job: 'Fillets, bulkhead 2', shopC: 38, potLife: 0.4, gramsPerMinute: 1, most: 2000 },
   ),
   'scale-too-coarse': entry(
     { job: word, share: figure, total: figure, scale: figure },
-    ({ job, share, total, scale }) =>
-      `${job}: in a pot of ${total} g a scale that shows ${scale} g at a time is ${(share * 100).toFixed(0)} % off ` +
-      'the ratio at best. Mix more at once, or weigh on a finer scale.',
+    ({ job, share, total, scale }, { mass }) =>
+      `${job}: in a pot of ${mass(total)} a scale that shows ${mass(scale)} at a time is ${(share * 100).toFixed(0)} % ` +
+      'off the ratio at best. Mix more at once, or weigh on a finer scale.',
     { job: 'Scarfs, side', share: 0.08, total: 5, scale: 1 },
+  ),
+  'no-pack': entry(
+    { aMl: figure, bMl: figure },
+    ({ aMl, bMl }, { volume }) =>
+      `${volume(aMl)} of resin and ${volume(bMl)} of hardener are wanted, and no pack in the list holds ` +
+      'what is missing. Add one.',
+    { aMl: 8000, bMl: 4000 },
+  ),
+  'mat-binder': entry(
+    {},
+    () =>
+      'The mat on the back of this glass is held by a binder. One made for another resin does not dissolve in epoxy, ' +
+      'and the mat stays white: ask for a stitched mat or one with a binder for epoxy.',
+    {},
   ),
 } as const;
 

@@ -8,32 +8,55 @@ import {
   unitLabel,
   type Notation,
 } from '../measure';
-import type { CountedFrom } from './takeoff';
+import type { GlueFace } from './glue';
+import type { CountedFrom } from './line';
 
 export function fromWords(from: CountedFrom, notation: Notation): string {
   switch (from.kind) {
     case 'fillet':
       return (
-        `${run(from.length, notation)}, section ${formatSection(from.sectionMm2, notation)}, ` +
-        `radius ${width(from.radius, notation)}, corner ${from.angleDeg.toFixed(0)}°`
+        `${run(from.length, notation)}, section ${formatSection(from.sectionMm2, notation)}, radius ` +
+        `${width(from.radius, notation)}${from.ruledBy === 'leg' ? ' by its leg' : ''}, corner ${from.angleDeg.toFixed(0)}°`
       );
     case 'tape':
-      return `${run(from.length, notation)} × ${from.layers} × ${width(from.width, notation)}`;
+      return `${run(from.length, notation)} ${from.side}, ${widthsWords(from.widths, notation)}`;
     case 'cloth':
       return (
         `${formatArea(from.areaM2, notation)} × (${formatClothWeight(from.weight, notation)} + ` +
         `${from.coats} fill coats)`
       );
     case 'faces':
-      return `${formatArea(from.areaM2, notation)} both faces × ${from.coats} coats`;
-    case 'scarf':
-      return isImperial(notation)
-        ? `${formatSection(from.areaM2 * 1e6, notation)} of scarf`
-        : `${(from.areaM2 * 1e4).toFixed(0)} cm² of scarf`;
+      return (
+        `${formatArea(from.areaM2, notation)}, ${from.faces === 2 ? 'both faces' : 'inner face'} × ` +
+        `${from.coats} coats`
+      );
+    case 'glued':
+      return `${GLUED[from.what]}, ${
+        isImperial(notation)
+          ? formatSection(from.areaM2 * MM2_PER_M2, notation)
+          : `${(from.areaM2 * CM2_PER_M2).toFixed(0)} cm²`
+      }`;
   }
 }
 
+const GLUED: Readonly<Record<GlueFace, string>> = {
+  sheets: 'where sheets join',
+  skin: 'on the skin',
+  layers: 'between layers',
+  cleats: 'on frame and skin',
+  doublers: 'on the frame',
+  edges: 'edge on the skin',
+};
+
+/** All of one width, or each by its own. */
+const widthsWords = (widths: readonly number[], notation: Notation): string =>
+  new Set(widths).size === 1
+    ? `${widths.length} × ${width(widths[0] ?? 0, notation)}`
+    : widths.map((one) => width(one, notation)).join(' + ');
+
 const MM_PER_FOOT = 304.8;
+const MM2_PER_M2 = 1e6;
+const CM2_PER_M2 = 1e4;
 
 const run = (mm: number, notation: Notation): string =>
   isImperial(notation) ? `${(mm / MM_PER_FOOT).toFixed(1)} ft` : `${(mm / 1000).toFixed(2)} m`;

@@ -1,4 +1,5 @@
-export type { Takeoff, TakeoffLine } from './takeoff';
+export type { TakeoffLine } from './line';
+export type { Takeoff } from './takeoff';
 export { chinesOf } from './sheathing';
 export { epoxyStage } from './stage';
 export { seamOfThing, seamThing } from './things';

@@ -1,33 +1,143 @@
-/** The epoxy and glass part of a project: the rates that builders set for themselves. */
+/** The epoxy and glass part of a project: what goes on which seam, the resin, and the rates that builders set. */
 import { z } from 'zod';
-import { usualIn, type Notation } from '../measure';
+import { gramsPerShown, isImperial, usualIn, type Notation } from '../measure';
 import { countField, figureField, lengthField, shareField } from '../stage';
 import * as usual from './constants';
 
 const weight = (title: string) => figureField(title, { min: 0, max: 5000, unit: 'g/m²' });
+const id = z.string().min(1).max(60);
+const name = z.string().max(120);
+const hours = (title: string) => figureField(title, { min: 0.05, max: 2000, unit: 'h' });
+const rate = (title: string) => figureField(title, { min: 0.1, max: 10_000, unit: 'g/min' });
+const volume = (title: string) => figureField(title, { min: 0, max: 1_000_000, unit: 'ml' });
+const density = (title: string) => figureField(title, { min: 0.3, max: 3, unit: 'g/ml' });
+const warmth = (title: string) => figureField(title, { min: -40, max: 60, unit: '°C' });
+
+const FILLET_RULES = ['larger', 'radius', 'leg'] as const;
+/** What seams are told apart by: where a panel meets its mirror, another panel, an end, a transom, a bulkhead. */
+export const SEAM_KINDS = ['keel', 'chine', 'end', 'transom', 'bulkhead'] as const;
+export const GLASS_KINDS = ['woven', 'biaxial', 'biaxial on mat'] as const;
+
+/** What a kind of seam, or one seam, has instead of what all have; null: as all. */
+const seamPlanSchema = z.object({
+  id,
+  of: z.enum([...SEAM_KINDS, 'one']),
+  /** Of one: its id. */
+  seam: z.string().max(120),
+  radius: lengthField('Its fillet radius', 0, 100).nullable(),
+  leg: lengthField('Its least leg', 0, 200).nullable(),
+  inside: countField('Its tapes inside', 0, 5).nullable(),
+  outside: countField('Its tapes outside', 0, 5).nullable(),
+  tapeWidth: lengthField('Its tape width', 0, 500).nullable(),
+});
+
+/** As it is sold: millilitres of each part in it. */
+const packSchema = z.object({
+  id,
+  name,
+  aMl: volume('Resin, ml'),
+  bMl: volume('Hardener, ml'),
+  price: figureField('Pack’s price', { min: 0, max: 1_000_000 }),
+  onHand: countField('Packs there', 0, 1000),
+});
+
+const resinSchema = z.object({
+  /** By volume. */
+  ratioA: figureField('Parts of resin', { min: 0.01, max: 100 }),
+  ratioB: figureField('To parts of hardener', { min: 0.01, max: 100 }),
+  densityA: density('Resin, g/ml'),
+  densityB: density('Hardener, g/ml'),
+  /** Pot life: so many minutes of so many grams at so many degrees. */
+  potMinutes: figureField('Pot lasts, minutes', { min: 0.5, max: 2000, unit: 'min' }),
+  potC: warmth('Tried at, °C'),
+  potGrams: figureField('Tried with, g', { min: 1, max: 100_000, unit: 'g' }),
+  greatestPot: figureField('Heaviest pot, g', { min: 10, max: 100_000, unit: 'g' }),
+  scale: figureField('Scale shows, g', { min: 0.01, max: 100, unit: 'g' }),
+  leastC: warmth('Coldest, °C'),
+  dampest: figureField('Dampest, %', { min: 1, max: 100, unit: '%' }),
+  /** Hours after mixing, at `potC`. */
+  tackyHours: hours('Next coat from, h'),
+  bondsHours: hours('Next coat until, h'),
+  sandHours: hours('Sand from, h'),
+  curedHours: hours('Cured after, h'),
+});
+
+const glassSchema = z.object({
+  tapeKind: z.enum(GLASS_KINDS),
+  clothKind: z.enum(GLASS_KINDS),
+  /** Tape off a roll of its own, or cut from cloth aslant. */
+  tapeFrom: z.enum(['roll', 'cloth']),
+  clothWidth: lengthField('Width of the cloth', 50, 5000),
+  lap: lengthField('Lap of the cloth', 0, 500),
+  peelPly: z.boolean(),
+});
 
 export const epoxySchema = z.object({
-  /** Radius of the fillets, mm. */
+  /** Radius of the fillets, mm; or what they cover on each side at least; or whichever makes the larger one. */
   filletRadius: lengthField('Fillet radius', 0, 100),
-  /** Width of the tapes, mm, and their layers inside and outside a seam. */
+  filletLeg: lengthField('Least leg', 0, 200),
+  filletBy: z.enum(FILLET_RULES),
+  /** Width of the tapes, mm, their layers inside and outside a seam, and by how much each further one is narrower. */
   tapeWidth: lengthField('Tape width', 0, 500),
   tapeLayersInside: countField('Tapes inside', 0, 5),
   tapeLayersOutside: countField('Tapes outside', 0, 5),
+  tapeStep: lengthField('Next one narrower by', 0, 200),
   /** Cloth weights, g/m². */
   tapeWeight: weight('Tape'),
   sheathingWeight: weight('Cloth'),
   sheathe: z.enum(['none', 'bottom', 'all']),
   /** Id of the chine up to which the bottom is sheathed; null is the uppermost. */
   sheatheTo: z.string().max(60).nullable(),
+  /** Panels sealed flat before they are put together, or the hull after: then not under the sheathing. */
+  coating: z.enum(['flat', 'hull']),
   /** Coats of sealing on every face of the skin. */
   sealingCoats: countField('Sealing coats', 0, 6),
   /** Lost in pots and brushes, as a fraction of what is mixed. */
   waste: shareField('Waste', 0, 0.8),
-  /** Share of a thickened mix that is filler, by weight. */
+  /** Share of a thickened mix that is filler, by weight: of what stands, and of what glues. */
   fillerShare: shareField('Filler in the mix', 0, 0.8),
+  glueFillerShare: shareField('Filler in glue', 0, 0.8),
+  seams: z.array(seamPlanSchema).max(200),
+  glass: glassSchema,
+  resin: resinSchema,
+  packs: z.array(packSchema).max(20),
+  shop: z.object({ tempC: warmth('Shop, °C'), humidity: figureField('Humidity, %', { min: 0, max: 100, unit: '%' }) }),
+  /** Of work, g a minute. */
+  rates: z.object({
+    seal: rate('Sealing, g/min'),
+    glue: rate('Gluing, g/min'),
+    tack: rate('Tacking, g/min'),
+    fillet: rate('Filleting, g/min'),
+    tape: rate('Taping, g/min'),
+    sheathe: rate('Sheathing, g/min'),
+  }),
 });
 
 export type EpoxyPart = z.infer<typeof epoxySchema>;
+export type SeamPlan = EpoxyPart['seams'][number];
+export type Pack = EpoxyPart['packs'][number];
+
+const LITRE_ML = 1000;
+const QUART_ML = 946.352946;
+
+/** Kits of an invented chandler: a litre and a half, and six of them; quarts for a boat in inches. */
+const packsIn = (notation: Notation): Pack[] => {
+  const unit = isImperial(notation) ? QUART_ML : LITRE_ML;
+  const kit = (number: number, size: number, price: number): Pack => ({
+    ...{ id: `pack-${number}`, name: isImperial(notation) ? `${size * 1.5} qt kit` : `${size * 1.5} litre kit` },
+    ...{ aMl: Math.round(size * unit), bMl: Math.round((size * unit) / 2), price, onHand: 0 },
+  });
+  return [kit(1, 1, 38), kit(2, 4, 128)];
+};
+
+/** What scales in ounces show at a time. */
+const TENTH = 0.1;
+
+/** A usual mass: in whole ounces for a boat in inches, g. */
+const weighedIn = (grams: number, notation: Notation): number =>
+  isImperial(notation) ? tidy(Math.round(grams / gramsPerShown(notation)) * gramsPerShown(notation)) : grams;
+
+const tidy = (grams: number): number => Number(grams.toFixed(10));
 
 /** The epoxy part of a new project. */
 export const epoxyAtFirst = (_others: object, notation: Notation): EpoxyPart => ({
@@ -42,4 +152,35 @@ export const epoxyAtFirst = (_others: object, notation: Notation): EpoxyPart => 
   sealingCoats: usual.SEALING_COATS.value,
   waste: usual.WASTE.value,
   fillerShare: usual.FILLER_SHARE.value,
+  filletLeg: usualIn(usual.FILLET_LEG.value, notation),
+  filletBy: 'larger',
+  tapeStep: usualIn(usual.TAPE_STEP.value, notation),
+  coating: 'flat',
+  glueFillerShare: usual.GLUE_FILLER_SHARE.value,
+  seams: [],
+  glass: {
+    ...{ tapeKind: 'biaxial', clothKind: 'woven', tapeFrom: 'roll', peelPly: false },
+    clothWidth: usualIn(usual.CLOTH_WIDTH.value, notation),
+    lap: usualIn(usual.CLOTH_LAP.value, notation),
+  },
+  resin: {
+    ...{ ratioA: usual.RATIO_BY_VOLUME.value, ratioB: 1 },
+    ...{ densityA: usual.DENSITY_A.value, densityB: usual.DENSITY_B.value },
+    ...{
+      potMinutes: usual.POT_MINUTES.value,
+      potC: usual.POT_AT_C.value,
+      potGrams: weighedIn(usual.POT_GRAMS.value, notation),
+    },
+    greatestPot: weighedIn(usual.GREATEST_POT.value, notation),
+    scale: isImperial(notation) ? tidy(TENTH * gramsPerShown(notation)) : usual.SCALE_STEP.value,
+    ...{ leastC: usual.LEAST_C.value, dampest: usual.DAMPEST.value },
+    ...{ tackyHours: usual.TACKY_HOURS.value, bondsHours: usual.BONDS_HOURS.value },
+    ...{ sandHours: usual.SAND_HOURS.value, curedHours: usual.CURED_HOURS.value },
+  },
+  packs: packsIn(notation),
+  shop: { tempC: usual.SHOP_C.value, humidity: usual.SHOP_HUMIDITY.value },
+  rates: {
+    ...{ seal: usual.RATE_SEAL.value, glue: usual.RATE_GLUE.value, tack: usual.RATE_TACK.value },
+    ...{ fillet: usual.RATE_FILLET.value, tape: usual.RATE_TAPE.value, sheathe: usual.RATE_SHEATHE.value },
+  },
 });

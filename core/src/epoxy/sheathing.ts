@@ -11,12 +11,18 @@ type Sheathing = {
   readonly part: Pick<EpoxyPart, 'sheathe' | 'sheatheTo'>;
 };
 
+type Sheathed = {
+  readonly sheathed: readonly Panel[];
+  readonly bare: readonly Panel[];
+  /** Absent where all of the skin is sheathed or none of it, or there is no chine. */
+  readonly upTo: Hull['lines'][number] | undefined;
+};
+
 /** The lines up to which a bottom may be sheathed: all between keel and sheer, lowest first. */
 export const chinesOf = (lines: Hull['lines']): Hull['lines'] =>
   lines.slice(0, -1).filter(({ isOnCentreline }) => !isOnCentreline);
 
-/** `upTo`: the chine; undefined where all of the skin is sheathed or none of it, or there is no chine. */
-export function sheathedPanels({ lines, panels, part }: Sheathing) {
+export function sheathedPanels({ lines, panels, part }: Sheathing): Sheathed {
   if (part.sheathe === 'all') return { sheathed: panels, bare: [], upTo: undefined };
   const chines = chinesOf(lines);
   const upTo = chines.find(({ id }) => id === part.sheatheTo) ?? chines[chines.length - 1];

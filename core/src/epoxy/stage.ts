@@ -4,6 +4,7 @@ import type { JointedPanel } from '../joints';
 import type { Hull } from '../lines';
 import type { PanelsValue } from '../panels';
 import { defineStage } from '../stage';
+import type { TimberValue } from '../timber';
 import * as constants from './constants';
 import { epoxyTables, type EpoxyWhole } from './drawings';
 import { EPOXY_FINDINGS } from './findings';
@@ -18,6 +19,7 @@ type Before = {
     readonly panels: PanelsValue;
     readonly frames: FramesValue;
     readonly joints: readonly JointedPanel[];
+    readonly timber: TimberValue;
   };
 };
 
@@ -36,7 +38,9 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole & Epox
       transoms,
       frames: values.frames.frames,
       girders: values.frames.girders,
+      members: values.frames.members,
       jointed: values.joints,
+      runs: values.timber.runs,
       school: project.school,
       part: { ...part },
     });

@@ -3,10 +3,13 @@ import { drawLines, type LinesTable } from '../lines';
 import { developPanels } from '../panels';
 import { findTransoms } from '../panels/transom/transom';
 import { epoxyConstants } from '.';
-import { filletArea, takeOff } from './takeoff';
-import type { EpoxyPart } from './schema';
+import { filletArea } from './seams';
+import { takeOff } from './takeoff';
+import { epoxyAtFirst, type EpoxyPart } from './schema';
 
 const part: EpoxyPart = {
+  ...epoxyAtFirst({}, 'mm'),
+  filletBy: 'radius',
   filletRadius: 20,
   tapeWidth: 100,
   tapeLayersInside: 1,
@@ -56,6 +59,8 @@ describe('the take-off of a box', () => {
     transoms,
     frames: [],
     girders: [],
+    members: [],
+    runs: [],
     jointed: [],
     school: 'filleted',
     part,
@@ -75,7 +80,8 @@ describe('the take-off of a box', () => {
     expect(of('fillets', 'Bottom to side')?.filler).toBeCloseTo(mass * 0.25, 6);
   });
   it('counts tapes, sheathing and sealing from their areas', () => {
-    expect(of('tapes', 'Bottom to side')?.clothM2).toBeCloseTo(4 * 2 * 0.1, 6);
+    const tapes = value.lines.filter(({ group, item }) => group === 'tapes' && item === 'Bottom to side');
+    expect(tapes.map(({ clothM2 }) => Number(clothM2.toFixed(6)))).toEqual([0.4, 0.4]); // inside and outside
     expect(of('sheathing', 'Bottom')?.resin).toBeCloseTo(2 * (200 + 200), 6);
     expect(of('sealing', 'Bottom')?.resin).toBeCloseTo(4 * 230, 6);
     expect(of('sealing', 'Side')?.resin).toBeCloseTo(2 * 2 * 0.6 * 230, 6);
@@ -91,6 +97,8 @@ describe('the take-off of a box', () => {
       transoms,
       frames: [],
       girders: [],
+      members: [],
+      runs: [],
       jointed: [],
       school: 'filleted',
       part,
@@ -132,7 +140,15 @@ describe('the take-off of a sharp-ended punt of several chines', () => {
   };
   const hull = drawLines(wedge).value;
   const panels = developPanels(hull, { thickness: 4 }).value;
-  const none = { transoms: [], frames: [], girders: [], jointed: [], school: 'filleted' as const };
+  const none = {
+    transoms: [],
+    frames: [],
+    girders: [],
+    members: [],
+    runs: [],
+    jointed: [],
+    school: 'filleted' as const,
+  };
   const taken = (own: Partial<EpoxyPart>) => takeOff({ lines: hull.lines, panels, ...none, part: { ...part, ...own } });
 
   it('fillets and tapes the stem, once, by its own length', () => {

@@ -9,8 +9,11 @@ import { z } from 'zod';
 import {
   formatFine,
   formatLength,
+  formatMass,
   formatSmall,
+  formatTemperature,
   formatThickness,
+  formatVolume,
   isImperial,
   unitLabel,
   type Notation,
@@ -26,6 +29,9 @@ export type Wording = {
   readonly length: (mm: number) => string;
   /** A sheet, by its thickness. */
   readonly sheet: (mm: number) => string;
+  readonly mass: (grams: number) => string;
+  readonly volume: (ml: number) => string;
+  readonly warmth: (celsius: number) => string;
 };
 
 type Shape = Readonly<Record<string, z.ZodType<number | string>>>;
@@ -80,6 +86,9 @@ export function sentenceFrom(catalogue: Catalogue, finding: Finding, notation: N
   return known.say(finding.data as never, {
     length: (mm) => withUnit(mm, notation),
     sheet: (mm) => formatThickness(mm, notation),
+    mass: (grams) => formatMass(grams, notation),
+    volume: (ml) => formatVolume(ml, notation),
+    warmth: (celsius) => formatTemperature(celsius, notation),
   });
 }
 

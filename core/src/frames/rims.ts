@@ -12,6 +12,7 @@ import type { Opening } from './schema';
 export type Rim = {
   readonly id: string;
   readonly name: string;
+  readonly what: keyof typeof RIM_NAMES;
   /** The same again, mirrored. */
   readonly isPair: boolean;
   readonly region: Region;
@@ -38,6 +39,7 @@ export const rimsOf = (
         {
           id: `${id}.${opening.id}.${what}`,
           name: `${name}, ${RIM_NAMES[what]}${openings.length > 1 ? ` ${i + 1}` : ''}`,
+          what,
           isPair: isOnBoth(opening),
           region: { outline, holes: inner ? [holeIn(inner)] : [] },
           thicknessMm: width,

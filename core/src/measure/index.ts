@@ -32,9 +32,17 @@ export {
   formatMass,
   formatRun,
   formatShare,
+  formatTemperature,
+  formatVolume,
+  fromShownTemperature,
+  gramsPerShown,
   massFigure,
   massUnit,
+  mlPerShown,
+  shownTemperature,
+  temperatureUnit,
   toDeg,
   toRad,
+  volumeUnit,
 } from './quantity';
 export { parseScale } from './scale';

@@ -5,6 +5,8 @@ import {
   formatClothWeight,
   formatDeg,
   formatMass,
+  formatTemperature,
+  formatVolume,
   formatRun,
   formatShare,
   massFigure,
@@ -22,6 +24,13 @@ describe('quantities', () => {
     [formatDeg(-0.04), '0.0°'],
     [formatDeg(-1.26, 2), '−1.26°'],
     [formatMass(12.4, 'mm'), '12 g'],
+    [formatVolume(750, 'mm'), '750 ml'],
+    [formatVolume(1500, 'mm'), '1.50 litres'],
+    [formatVolume(100, 'in-16'), '3.4 fl oz'],
+    [formatVolume(946.352946, 'in-16'), '1.00 qt'], // a quart, exactly
+    [formatTemperature(-10, 'mm'), '−10 °C'],
+    [formatTemperature(18, 'in-16'), '64 °F'],
+    [formatTemperature(-40, 'in-16'), '−40 °F'], // where the two scales meet
     [formatMass(999.6, 'm'), '1000 g'],
     [formatMass(1234, 'mm'), '1.23 kg'],
     [formatMass(12_340, 'mm'), '12.3 kg'],

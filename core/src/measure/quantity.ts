@@ -33,6 +33,38 @@ export const massUnit = (notation: Notation): string => (isImperial(notation) ? 
 export const massFigure = (grams: number, notation: Notation): string =>
   isImperial(notation) ? (grams / G_PER_OUNCE).toFixed(1) : String(Math.round(grams));
 
+/** What one shown unit of mass is in the program, g. */
+export const gramsPerShown = (notation: Notation): number => (isImperial(notation) ? G_PER_OUNCE : 1);
+
+/** US fluid ounce, exact; so many of them make a quart. */
+const ML_PER_OUNCE = 29.5735295625;
+const OUNCES_PER_QUART = 32;
+
+/** Millilitres under a litre, litres above; fluid ounces, then quarts, for a boat in inches. */
+export function formatVolume(ml: number, notation: Notation): string {
+  if (isImperial(notation)) {
+    const ounces = ml / ML_PER_OUNCE;
+    return ounces < OUNCES_PER_QUART ? `${ounces.toFixed(1)} fl oz` : `${(ounces / OUNCES_PER_QUART).toFixed(2)} qt`;
+  }
+  return ml < 1000 ? `${Math.round(ml)} ml` : `${(ml / 1000).toFixed(2)} litres`;
+}
+
+/** A volume as a figure of a column or a field, with what stands beside it, and what one of it is in ml. */
+export const volumeUnit = (notation: Notation): string => (isImperial(notation) ? 'fl oz' : 'ml');
+export const mlPerShown = (notation: Notation): number => (isImperial(notation) ? ML_PER_OUNCE : 1);
+
+const F_PER_C = 9 / 5;
+const FREEZING_F = 32;
+
+export const temperatureUnit = (notation: Notation): string => (isImperial(notation) ? '°F' : '°C');
+export const shownTemperature = (celsius: number, notation: Notation): number =>
+  isImperial(notation) ? celsius * F_PER_C + FREEZING_F : celsius;
+export const fromShownTemperature = (shown: number, notation: Notation): number =>
+  isImperial(notation) ? (shown - FREEZING_F) / F_PER_C : shown;
+/** `18 °C`, `64 °F` */
+export const formatTemperature = (celsius: number, notation: Notation): string =>
+  `${zeroSafe(shownTemperature(celsius, notation).toFixed(0)).replace('-', '−')} ${temperatureUnit(notation)}`;
+
 /** `1.23 m²`, `13.2 ft²` */
 export const formatArea = (areaM2: number, notation: Notation): string =>
   `${areaFigure(areaM2, notation)} ${areaUnit(notation)}`;

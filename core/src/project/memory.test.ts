@@ -23,7 +23,7 @@ const BOATS: readonly DemoId[] = TRIED.filter((id) => id !== 'slips');
 /** A demo with something in every list and at every choice that it leaves empty: its second line is the rounded one. */
 function filled(demo: DemoId): Project {
   const project = demoProject(demo, 'x');
-  const { lines, panels, frames, joints, timber, sheets } = project;
+  const { lines, panels, frames, joints, timber, sheets, epoxy } = project;
   const hull = createDerive()(project).lines.value;
   const view = { widthPx: 800, heightPx: 400, left: -100, top: 700, mmPerPx: 6, turnDeg: 0, opacity: 0.5 };
   const rounding = { radiusFore: 60, radiusAft: 90, layers: 2, layerThickness: 3, sag: 5 };
@@ -94,6 +94,11 @@ function filled(demo: DemoId): Project {
       })),
       scribed: [{ id: 'frame.1', extra: 15 }],
       laid: [{ id: `${bottom}.1.port`, sheet: 'sheet-6', index: 0, x: 40, y: 40, rotationDeg: 0, isPinned: true }],
+    },
+    epoxy: {
+      ...epoxy,
+      packs: epoxy.packs.map((pack) => ({ ...pack, onHand: 1 })),
+      seams: [{ id: 's', of: 'one', seam: 'keel', radius: 30, leg: 15, inside: 2, outside: 2, tapeWidth: 100 }],
     },
     panels: {
       ...panels,

@@ -5,6 +5,7 @@ import { PROJECT_VERSION, projectSchema } from './document';
 import { applyEdits, refusalOf, resolvePath } from './edits';
 import { readProject } from './read-project';
 import { plainFrame, type FramePlan } from '../frames';
+import { epoxyAtFirst } from '../epoxy/schema';
 import { keptIn, timberIn } from '../frames/plans';
 import { jointsAtFirst } from '../joints/schema';
 import { PLAIN_SHEET } from '../sheets/schema';
@@ -19,6 +20,7 @@ import version8 from './old-versions/version-8.json';
 import version9 from './old-versions/version-9.json';
 import version10 from './old-versions/version-10.json';
 import version11 from './old-versions/version-11.json';
+import version12 from './old-versions/version-12.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { PANEL_DEFAULTS } from '../panels/schema';
 
@@ -50,6 +52,8 @@ const LATER = {
 };
 
 /** What panels got after the versions of the first year. */
+/** As epoxy was before it had a resin of its own. */
+const BEFORE_RESIN = { filletBy: 'radius', tapeStep: 0, glueFillerShare: 0.3 };
 const NOT_PROUD = {
   ...{ proud: { lower: 0, upper: 0, fore: 0, aft: 0 }, ownProud: [], transomProud: { skin: 0, top: 0 } },
 };
@@ -208,7 +212,7 @@ describe('readProject', () => {
       ...{ ...version5.panels, transomFit: 'caps', transomEnds: 'inner' },
       ...NOT_PROUD,
     });
-    expect(read.ok && read.project.epoxy).toEqual({ ...version5.epoxy, sheatheTo: null });
+    expect(read.ok && read.project.epoxy).toEqual({ ...epoxyAtFirst({}, 'mm'), ...BEFORE_RESIN, ...version5.epoxy });
   });
   it('brings the frozen sixth version up: every frame is the whole upright section, as it was', () => {
     const read = readProject(version6);
@@ -277,6 +281,14 @@ describe('readProject', () => {
       ...{ kinds: nothing, scribed: [], laid: [] },
     });
     expect(read.ok && read.project.panels).toEqual({ ...version11.panels, ...NOT_PROUD });
+  });
+  it('brings the frozen twelfth version up: fillets by radius, tapes of one width, a usual resin, and no less glue', () => {
+    const read = readProject(version12);
+    expect(read.ok && read.project.epoxy).toEqual({ ...epoxyAtFirst({}, 'mm'), ...BEFORE_RESIN, ...version12.epoxy });
+    expect(read.ok && read.project.sheets).toEqual(version12.sheets);
+    const inches = readProject({ ...version12, notation: 'in-16' });
+    const { filletLeg, glass, packs, resin } = epoxyAtFirst({}, 'in-16');
+    expect(inches.ok && inches.project.epoxy).toMatchObject({ filletLeg, glass, packs, resin });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

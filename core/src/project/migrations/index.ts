@@ -10,6 +10,7 @@ import { from8To9 } from './8-to-9';
 import { from9To10 } from './9-to-10';
 import { from10To11 } from './10-to-11';
 import { from11To12 } from './11-to-12';
+import { from12To13 } from './12-to-13';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -24,4 +25,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from9To10,
   from10To11,
   from11To12,
+  from12To13,
 ];

@@ -1,0 +1,55 @@
+/**
+ * Glass as it is bought: tapes by width, and the length of cloth off its roll.
+ *
+ * Method: cloth is laid along a panel in lengths as long as the panel, side by side with a lap; a panel deeper than one
+ * width less the lap takes two, and so on. Tape cut aslant from cloth of width W comes in strips W·√2 long, each of
+ * which takes w·√2 off the roll; the first corner is lost.
+ */
+import { boundsOf } from '../geometry';
+import type { Panel } from '../panels';
+import { KEY_BEYOND_TAPE } from './constants';
+import type { TakeoffLine } from './line';
+import type { EpoxyPart } from './schema';
+
+export type GlassToBuy = {
+  /** Widest first. Lengths m. */
+  readonly tapes: readonly { readonly widthMm: number; readonly lengthM: number; readonly keyedMm: number }[];
+  /** Off the roll, m: for sheathing, and for tape that is cut from cloth. */
+  readonly clothM: number;
+  readonly tapeClothM: number;
+  /** Over the last layer of all of it, m²; 0 where none is wanted. */
+  readonly peelPlyM2: number;
+};
+
+export function glassToBuy(
+  lines: readonly TakeoffLine[],
+  sheathed: readonly Panel[],
+  part: Pick<EpoxyPart, 'glass' | 'tapeWidth'>,
+): GlassToBuy {
+  const byWidth = new Map<number, number>();
+  for (const { from } of lines)
+    if (from.kind === 'tape')
+      for (const width of from.widths) byWidth.set(width, (byWidth.get(width) ?? 0) + from.length / 1000);
+  const { clothWidth, lap, tapeFrom, peelPly } = part.glass;
+  const tapes = [...byWidth]
+    .filter(([width]) => width > 0)
+    .sort(([a], [b]) => b - a)
+    .map(([widthMm, lengthM]) => ({ widthMm, lengthM, keyedMm: widthMm + 2 * KEY_BEYOND_TAPE.value }));
+  const clothM = sheathed.reduce((sum, panel) => {
+    const { minX, minY, maxX, maxY } = boundsOf(panel.outline);
+    const [long, deep] = [maxX - minX, maxY - minY].sort((a, b) => b - a) as [number, number];
+    const widths = deep <= clothWidth ? 1 : 1 + Math.ceil((deep - clothWidth) / Math.max(1, clothWidth - lap));
+    return sum + (widths * long * (panel.spansCentreline ? 1 : 2)) / 1000;
+  }, 0);
+  const tapeClothM =
+    tapeFrom === 'roll'
+      ? 0
+      : tapes.reduce((sum, { widthMm, lengthM }) => {
+          const strip = Math.max(1, clothWidth * Math.SQRT2 - lap);
+          return sum + (Math.ceil((lengthM * 1000) / strip) * widthMm * Math.SQRT2) / 1000;
+        }, clothWidth / 1000);
+  const covered = (line: TakeoffLine) =>
+    line.from.kind === 'tape' ? ((line.from.widths[0] ?? 0) * line.from.length) / 1e6 : line.clothM2;
+  const peelPlyM2 = peelPly ? lines.reduce((sum, line) => sum + covered(line), 0) : 0;
+  return { tapes, clothM, tapeClothM: tapes.length > 0 ? tapeClothM : 0, peelPlyM2 };
+}

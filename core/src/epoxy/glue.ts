@@ -1,0 +1,89 @@
+/**
+ * Every glue line: where sheets join, layers of laminated timber, members on the skin, cleats and doublers on frames,
+ * and framed edges against the skin.
+ *
+ * Method: the faces that meet, by area; a member's from its two edges as they are marked on the flat panel, a cleat's
+ * two faces by its length, a doubler's by its ring. Thickened glue on one face, unthickened on both.
+ */
+import { area, netArea } from '../geometry';
+import type { Frame, FramesValue } from '../frames';
+import type { JointedPanel } from '../joints';
+import type { TimberRun } from '../timber';
+import { GLUE_LINE, GLUE_PRIMER } from './constants';
+import type { EpoxyPart } from './schema';
+import type { TakeoffLine } from './line';
+
+export type Glued = {
+  readonly jointed: readonly JointedPanel[];
+  readonly frames: readonly Frame[];
+  readonly members: FramesValue['members'];
+  readonly runs: readonly TimberRun[];
+};
+
+type Faces = { readonly item: string; readonly what: GlueFace; readonly areaM2: number };
+export type GlueFace = 'sheets' | 'skin' | 'layers' | 'cleats' | 'doublers' | 'edges';
+
+const MM2_PER_M2 = 1e6;
+
+export function glueLines(glued: Glued, part: Pick<EpoxyPart, 'glueFillerShare'>): TakeoffLine[] {
+  return facesOf(glued)
+    .filter(({ areaM2 }) => areaM2 > 0)
+    .map(({ item, what, areaM2 }): TakeoffLine => {
+      const thick = areaM2 * GLUE_LINE.value;
+      return {
+        ...{ group: 'glue', work: 'glue', item, from: { kind: 'glued', what, areaM2 }, clothM2: 0, tapeM: 0 },
+        resin: thick * (1 - part.glueFillerShare) + 2 * areaM2 * GLUE_PRIMER.value,
+        filler: thick * part.glueFillerShare,
+      };
+    });
+}
+
+const facesOf = ({ jointed, frames, members, runs }: Glued): Faces[] => [
+  ...jointed.map(sheetJoints),
+  ...runs.flatMap(layersOf),
+  ...members.map(onSkin),
+  ...frames.flatMap(ofFrame),
+];
+
+/** What is glued where the sheets join: scarfs, or else whatever there is. */
+const jointsWord = ({ joints }: JointedPanel): string =>
+  joints.every(({ kind }) => kind === 'scarf')
+    ? 'Scarfs'
+    : joints.every(({ kind }) => kind === 'strap')
+      ? 'Straps'
+      : 'Joints';
+
+function sheetJoints(panel: JointedPanel): Faces {
+  const mm2 = panel.joints.reduce((sum, { depth, kind, width }) => sum + depth * (kind === 'tongues' ? 0 : width), 0);
+  const hands = panel.spansCentreline ? 1 : 2;
+  const item = `${jointsWord(panel)}, ${panel.name.toLowerCase()}`;
+  return { item, what: 'sheets', areaM2: (mm2 * hands) / MM2_PER_M2 };
+}
+
+function layersOf({ name, layers, width, length, qty }: TimberRun): Faces[] {
+  if (!layers) return [];
+  const pieces = qty / layers.count;
+  return [{ item: name, what: 'layers', areaM2: ((layers.count - 1) * pieces * width * length) / MM2_PER_M2 }];
+}
+
+function onSkin({ name, marks, isPair }: FramesValue['members'][number]): Faces {
+  const mm2 = marks.reduce((sum, { near, far }) => sum + Math.abs(area([...near, ...[...far].reverse()])), 0);
+  return { item: name, what: 'skin', areaM2: (mm2 * (isPair ? 2 : 1)) / MM2_PER_M2 };
+}
+
+function ofFrame({ name, edges, width, cleats, rims }: Frame): Faces[] {
+  const framed = edges.filter(({ school }) => school === 'framed').reduce((sum, { seamMm }) => sum + seamMm, 0);
+  const onCleats = cleats.reduce(
+    (sum, { pieces, breadthMm, depthMm }) =>
+      sum + pieces.reduce((all, { lengthMm, isPair }) => all + lengthMm * (breadthMm + depthMm) * (isPair ? 2 : 1), 0),
+    0,
+  );
+  const onRims = rims
+    .filter(({ what }) => what === 'doubler')
+    .reduce((sum, { region, isPair }) => sum + netArea(region) * (isPair ? 2 : 1), 0);
+  return [
+    { item: `${name}, edge`, what: 'edges', areaM2: (framed * width) / MM2_PER_M2 },
+    { item: `${name}, cleats`, what: 'cleats', areaM2: onCleats / MM2_PER_M2 },
+    { item: `${name}, doublers`, what: 'doublers', areaM2: onRims / MM2_PER_M2 },
+  ];
+}

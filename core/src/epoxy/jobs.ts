@@ -1,0 +1,135 @@
+/**
+ * The list of quantities as jobs in the order in which they are done, and each as pots to mix.
+ *
+ * Order: sheets are joined, then sealed if they are sealed flat; what is glued; corners tacked, filleted and taped
+ * inside; the hull sealed where it is sealed when it stands; taped outside, sheathed, filled. A coat is a job of its
+ * own, as there are hours between two. Tacks are part of the fillets that go over them.
+ */
+import { FILL_COAT, FILL_COATS, SEAL_FIRST_COAT, SEAL_NEXT_COAT, TACK_SHARE } from './constants';
+import type { TakeoffLine, Work } from './line';
+import { mix, type Batch, type Mix } from './mixing';
+import type { EpoxyPart } from './schema';
+
+/** What of a job belongs to a line of the list, g in place with its filler. */
+export type Covered = { readonly item: string; readonly seam?: string; readonly grams: number };
+
+export type Job = {
+  readonly id: string;
+  readonly name: string;
+  readonly work: Work | 'tack';
+  readonly grams: number;
+  /** Of the mix, by weight. */
+  readonly fillerShare: number;
+  readonly gramsPerMinute: number;
+  /** In the order in which it is done. */
+  readonly covers: readonly Covered[];
+};
+
+/** A part of what a line needs, from one share of it to another. */
+export type Stretch = { readonly item: string; readonly seam?: string; readonly from: number; readonly to: number };
+/** One pot, and what it is for. */
+export type PlannedPot = Batch & { readonly covers: readonly Stretch[] };
+export type PotPlan = Omit<Mix, 'batches'> & { readonly pots: readonly PlannedPot[] };
+
+export function jobsOf(lines: readonly TakeoffLine[], part: EpoxyPart): Job[] {
+  const of = (keep: (line: TakeoffLine) => boolean, share = 1) => ({ lines: lines.filter(keep), share });
+  const rate = part.rates;
+  const joins = (isOfSheets: boolean) =>
+    of(({ from }) => from.kind === 'glued' && (from.what === 'sheets') === isOfSheets);
+  const taped = (side: 'inside' | 'outside') => of(({ from }) => from.kind === 'tape' && from.side === side);
+  const sealing = coatsOf(part).map((share, k) =>
+    jobOf({ id: `seal.${k + 1}`, name: `Sealing, coat ${k + 1}`, work: 'seal', rate: rate.seal }, of(isSealing, share)),
+  );
+  const joints = jobOf({ id: 'joints', name: 'Sheet joints', work: 'glue', rate: rate.glue }, joins(true));
+  const fillets = of(({ group }) => group === 'fillets', 1 - TACK_SHARE.value);
+  const tacks = { ...fillets, share: TACK_SHARE.value };
+  const cloth = of(({ group }) => group === 'sheathing');
+  const [wetOut, fill] = [sharesOfCloth(cloth.lines, 'cloth'), sharesOfCloth(cloth.lines, 'coat')];
+  return [
+    joints,
+    ...(part.coating === 'flat' ? sealing : []),
+    jobOf({ id: 'glue', name: 'Gluing', work: 'glue', rate: rate.glue }, joins(false)),
+    jobOf({ id: 'tack', name: 'Tacking', work: 'tack', rate: rate.tack }, tacks),
+    jobOf({ id: 'fillets', name: 'Fillets', work: 'fillet', rate: rate.fillet }, fillets),
+    jobOf({ id: 'tape.inside', name: 'Tape inside', work: 'tape', rate: rate.tape }, taped('inside')),
+    ...(part.coating === 'hull' ? sealing : []),
+    jobOf({ id: 'tape.outside', name: 'Tape outside', work: 'tape', rate: rate.tape }, taped('outside')),
+    jobOf({ id: 'sheathe', name: 'Sheathing', work: 'sheathe', rate: rate.sheathe }, { ...cloth, share: wetOut }),
+    ...Array.from({ length: FILL_COATS.value }, (_, k) =>
+      jobOf(
+        { id: `fill.${k + 1}`, name: `Filling the weave, coat ${k + 1}`, work: 'seal', rate: rate.seal },
+        { ...cloth, share: fill },
+      ),
+    ),
+  ].filter(({ grams }) => grams > 0);
+}
+
+const isSealing = ({ group }: TakeoffLine): boolean => group === 'sealing';
+
+/** Each coat's share of all the sealing. */
+function coatsOf({ sealingCoats }: EpoxyPart): number[] {
+  const each = Array.from({ length: sealingCoats }, (_, k) => (k === 0 ? SEAL_FIRST_COAT : SEAL_NEXT_COAT).value);
+  const all = each.reduce((sum, rate) => sum + rate, 0);
+  return each.map((rate) => rate / all);
+}
+
+/** What share of the sheathing wets the cloth out, or goes into one fill coat; the same on every panel. */
+function sharesOfCloth(lines: readonly TakeoffLine[], what: 'cloth' | 'coat'): number {
+  const [first] = lines;
+  if (!first || first.resin === 0 || first.from.kind !== 'cloth') return 0;
+  const coat = (first.from.areaM2 * FILL_COAT.value) / first.resin;
+  return what === 'coat' ? coat : 1 - coat * FILL_COATS.value;
+}
+
+type Of = { readonly id: string; readonly name: string; readonly work: Job['work']; readonly rate: number };
+
+function jobOf({ id, name, work, rate }: Of, { lines, share }: { lines: readonly TakeoffLine[]; share: number }): Job {
+  const covers = lines.map(({ item, seam, resin, filler }) => ({
+    ...{ item, grams: (resin + filler) * share },
+    ...(seam !== undefined && { seam }),
+  }));
+  const grams = covers.reduce((sum, cover) => sum + cover.grams, 0);
+  const filler = lines.reduce((sum, line) => sum + line.filler * share, 0);
+  return { id, name, work, grams, fillerShare: grams > 0 ? filler / grams : 0, gramsPerMinute: rate, covers };
+}
+
+/** Cut into pots for a shop of so many degrees. */
+export function planPots(jobs: readonly Job[], { resin, waste }: EpoxyPart, shopC: number): PotPlan {
+  const names = new Map(jobs.map((job) => [job.name, job]));
+  const { batches, ...rest } = mix({
+    ratioByVolume: [resin.ratioA, resin.ratioB],
+    ...{ densityA: resin.densityA, densityB: resin.densityB, shopC, waste, tare: 0, scale: resin.scale },
+    potLife: { minutes: resin.potMinutes, atC: resin.potC, grams: resin.potGrams },
+    greatestPot: resin.greatestPot,
+    // by its name, which the findings say
+    jobs: jobs.map(({ name, grams, fillerShare, gramsPerMinute }) => ({
+      id: name,
+      grams,
+      fillerShare,
+      gramsPerMinute,
+    })),
+  });
+  return {
+    ...rest,
+    pots: batches.map((batch) => {
+      const job = names.get(batch.job);
+      const among = batches.filter((other) => other.job === batch.job).length;
+      return { ...batch, covers: job ? coveredBy(job, (batch.number - 1) / among, batch.number / among) : [] };
+    }),
+  };
+}
+
+/** A share of a line below this is none. */
+const NOTHING = 1e-6;
+
+/** What lies between two shares of a whole job. */
+function coveredBy({ covers, grams }: Job, from: number, to: number): Stretch[] {
+  let done = 0;
+  return covers.flatMap(({ item, seam, grams: own }): Stretch[] => {
+    const [start, share] = [done / grams, own / grams];
+    done += own;
+    const [first, last] = [from, to].map((place) => Math.min(1, Math.max(0, (place - start) / share)));
+    if (own === 0 || first === undefined || last === undefined || last - first < NOTHING) return [];
+    return [{ item, ...(seam !== undefined && { seam }), from: first, to: last }];
+  });
+}

@@ -1,0 +1,151 @@
+/**
+ * All seams of a boat, from its panels, transoms, frames and girders.
+ *
+ * Method: along the line that two panels share, the angle between their normals, panel by panel from its rulings (the
+ * normal between two rulings by their shares), at the middles of equal steps of the line's own parameter: the steps are
+ * the line's, so that a seam that is split is counted in the same places. A bulkhead's angles are square plus and minus
+ * its bevel, on its two faces. Accuracy: of a fillet on a cone 0.05 %.
+ */
+import { at, cross3, distance2, dot3, unit3, type Vec3 } from '../../geometry';
+import type { Frame, Girder, School } from '../../frames';
+import { CENTRELINE_MM } from '../../lines';
+import { toDeg, toRad } from '../../measure';
+import {
+  lengthBetween,
+  onEdge,
+  sharedStretches,
+  type EdgeOfPanel,
+  type Panel,
+  type Shared,
+  type Transom,
+} from '../../panels';
+import { BULKHEAD_ANGLE_DEG } from '../constants';
+import type { Seam, SeamKind, Stretch } from './seam';
+
+export type SeamsOf = {
+  readonly panels: readonly Panel[];
+  readonly transoms: readonly Transom[];
+  readonly frames: readonly Frame[];
+  readonly girders: readonly Girder[];
+  readonly school: School;
+};
+
+/** A shorter end comes to a point. */
+const LEAST_SEAM_MM = 1;
+/** Steps of a whole line. */
+const STEPS = 96;
+
+export function findSeams({ panels, transoms, frames, girders, school }: SeamsOf): Seam[] {
+  const seams: Seam[] = [];
+  const isFilleted = school === 'filleted';
+  const all = sharedStretches(panels);
+  for (const shared of all) {
+    const isOnly = all.filter(({ line }) => line === shared.line).length === 1;
+    const of = shared.below ? chineSeam(shared, shared.below, isOnly) : keelSeam(shared, panels, isOnly);
+    seams.push({ ...of, isFilleted });
+  }
+  seams.push(...panels.flatMap(endSeams).map((seam) => ({ ...seam, isFilleted })));
+  for (const { id, name, seam } of transoms)
+    seams.push(seamOf({ id, kind: 'transom', name, stretches: seam, isFilleted }));
+  return [...seams, ...frames.flatMap(bulkheadSeam), ...girders.flatMap(girderSeam)];
+}
+
+type Made = { id: string; kind: SeamKind; name: string; stretches: readonly Stretch[]; isFilleted: boolean };
+
+function seamOf({ id, kind, name, stretches, isFilleted }: Made): Seam {
+  const corners = kind === 'bulkhead' ? 2 : 1;
+  const along = stretches.reduce((sum, { length }) => sum + length, 0);
+  const turned = stretches.reduce((sum, { length, angleRad }) => sum + length * angleRad, 0);
+  const angleDeg = along > 0 ? toDeg(turned / along) : BULKHEAD_ANGLE_DEG.value;
+  return { id, kind, name, length: along / corners, angleDeg, stretches, corners, isFilleted };
+}
+
+/** Along the skin under a girder, on both its faces. */
+function girderSeam({ id, name, school, seamMm: length }: Girder): Seam[] {
+  if (school !== 'filleted') return [];
+  const one = { length, angleRad: toRad(BULKHEAD_ANGLE_DEG.value) };
+  return [seamOf({ id, kind: 'bulkhead', name, stretches: [one, one], isFilleted: true })];
+}
+
+/** Along the edges that are filleted; none where no edge is. */
+function bulkheadSeam({ id, name, edges }: Frame): Seam[] {
+  const filleted = edges.filter(({ school, seamMm }) => school === 'filleted' && seamMm > 0);
+  if (filleted.length === 0) return [];
+  const stretches = filleted.flatMap(({ points, seamMm }): Stretch[] => {
+    const runs = points.slice(1).map((p, k) => {
+      const q = at(points, k);
+      return { chord: Math.hypot(p.y - q.y, p.z - q.z), bevelRad: toRad((p.bevelDeg + q.bevelDeg) / 2) };
+    });
+    const along = runs.reduce((sum, { chord }) => sum + chord, 0);
+    if (along === 0) return [];
+    return runs.flatMap(({ chord, bevelRad }) =>
+      [1, -1].map((face) => ({ length: (chord / along) * seamMm, angleRad: Math.PI / 2 + face * bevelRad })),
+    );
+  });
+  return [seamOf({ id, kind: 'bulkhead', name, stretches, isFilleted: true })];
+}
+
+/** Inner angle between two panels that meet. */
+function chineSeam({ line, from, to, above }: Shared, below: EdgeOfPanel, isOnly: boolean): Seam {
+  const stretches = stepsOf(from, to).map(([t0, t1]): Stretch => {
+    const t = (t0 + t1) / 2;
+    const angleRad = Math.PI - angleBetween(normalAt(below, t), normalAt(above, t));
+    return { length: 2 * lengthBetween(above, [t0, t1]), angleRad };
+  });
+  const id = isOnly ? line : `${line}.${below.panel.id}.${above.panel.id}`;
+  const name = `${below.panel.name} to ${above.panel.name.toLowerCase()}`;
+  return seamOf({ id, kind: 'chine', name, stretches, isFilleted: true });
+}
+
+/** A panel and its own mirror: along the keel, and, where it runs on beyond the panel below it, along stem or stern. */
+function keelSeam({ line, from, to, above }: Shared, panels: readonly Panel[], isOnly: boolean): Seam {
+  const stretches = stepsOf(from, to).map(([t0, t1]): Stretch => {
+    const [x, y, z] = normalAt(above, (t0 + t1) / 2);
+    return { length: lengthBetween(above, [t0, t1]), angleRad: Math.PI - angleBetween([x, y, z], [x, -y, z]) };
+  });
+  const isLowest = above.panel === panels[0];
+  const place = from === 0 ? 'Stem' : to === 1 ? 'Stern' : 'Keel';
+  const id = isOnly ? line : `${line}.${above.panel.id}.${place.toLowerCase()}`;
+  const name = isLowest ? 'Keel' : `${place}, ${above.panel.name.toLowerCase()}`;
+  const kind = isLowest || place === 'Keel' ? 'keel' : 'end';
+  return seamOf({ id, kind, name, stretches, isFilleted: true });
+}
+
+/** A panel and its mirror where they end on each other along a straight stem or stern: the panel's own last ruling. */
+function endSeams(panel: Panel): Seam[] {
+  if (panel.spansCentreline) return [];
+  return (['fore', 'aft'] as const).flatMap((end): Seam[] => {
+    const { p, q, flatP, flatQ, normal } = at(panel.rulings, end === 'fore' ? 0 : -1);
+    const length = distance2(flatP, flatQ);
+    if (length < LEAST_SEAM_MM || Math.max(Math.abs(p[1]), Math.abs(q[1])) > CENTRELINE_MM) return [];
+    const [x, y, z] = normal;
+    const angleRad = Math.PI - angleBetween([x, y, z], [x, -y, z]);
+    const name = `${end === 'fore' ? 'Stem' : 'Stern'}, ${panel.name.toLowerCase()}`;
+    return [
+      seamOf({ id: `${panel.id}.${end}`, kind: 'end', name, stretches: [{ length, angleRad }], isFilleted: true }),
+    ];
+  });
+}
+
+/** The line's own equal steps, those at the ends cut short. */
+function stepsOf(from: number, to: number): (readonly [number, number])[] {
+  const inner = Array.from({ length: STEPS - 1 }, (_, k) => (k + 1) / STEPS).filter((t) => t > from && t < to);
+  const ends = [from, ...inner, to];
+  return ends.slice(1).map((end, k) => [at(ends, k), end] as const);
+}
+
+/** Between two rulings by their shares; beyond the last that of the last. */
+function normalAt({ panel: { rulings }, end, stretch }: EdgeOfPanel, t: number): Vec3 {
+  const u = onEdge(stretch, t);
+  const along = (k: number) => at(rulings, k)[end === 'P' ? 's' : 't'];
+  let next = rulings.findIndex((_, k) => along(k) >= u);
+  if (next < 0) next = rulings.length - 1;
+  if (next === 0) return at(rulings, 0).normal;
+  const [from, to] = [along(next - 1), along(next)];
+  const share = to > from ? Math.min(1, (u - from) / (to - from)) : 1;
+  const [a, b] = [at(rulings, next - 1).normal, at(rulings, next).normal];
+  return [0, 1, 2].map((k) => a[k]! + share * (b[k]! - a[k]!)) as unknown as Vec3; // three of three
+}
+
+const angleBetween = (a: Vec3, b: Vec3): number =>
+  Math.atan2(Math.hypot(...cross3(unit3(a), unit3(b))), dot3(unit3(a), unit3(b)));

@@ -1,0 +1,22 @@
+/** A seam as it is filled and taped: what meets in it, its kind, and the angle along it. Lengths mm. */
+import type { SEAM_KINDS } from '../schema';
+
+export type SeamKind = (typeof SEAM_KINDS)[number];
+
+/** A stretch along which the angle is one. */
+export type Stretch = { readonly length: number; readonly angleRad: number };
+
+export type Seam = {
+  readonly id: string;
+  readonly kind: SeamKind;
+  readonly name: string;
+  /** Both sides of the boat together. */
+  readonly length: number;
+  /** Averaged along it. */
+  readonly angleDeg: number;
+  /** Of every fillet in it: of a bulkhead one list for both its faces together. */
+  readonly stretches: readonly Stretch[];
+  /** A bulkhead has two, one on each face; a tape lies in each. */
+  readonly corners: 1 | 2;
+  readonly isFilleted: boolean;
+};
