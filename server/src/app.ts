@@ -2,6 +2,7 @@
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
+import { deviceRoutes } from './stand-ins/routes';
 
 /** Files with a hash in their name never change; everything else is asked for anew. */
 const YEAR_MS = 365 * 24 * 3600 * 1000;
@@ -34,6 +35,8 @@ export function createApp(folder: string): Express {
       strictTransportSecurity: false, // plain http on this machine
     }),
   );
+  // before what is packed small: a stream is sent as it comes
+  app.use('/devices', deviceRoutes());
   app.use(compression());
   app.get('/healthz', (_request, response) => void response.json(HEALTH));
   app.use('/assets', express.static(`${folder}/assets`, { maxAge: YEAR_MS, immutable: true }));

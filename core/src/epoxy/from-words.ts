@@ -8,8 +8,7 @@ import {
   unitLabel,
   type Notation,
 } from '../measure';
-import type { GlueFace } from './glue';
-import type { CountedFrom } from './line';
+import type { CountedFrom, GlueFace } from './line';
 
 export function fromWords(from: CountedFrom, notation: Notation): string {
   switch (from.kind) {

@@ -11,7 +11,7 @@ import type { JointedPanel } from '../joints';
 import type { TimberRun } from '../timber';
 import { GLUE_LINE, GLUE_PRIMER } from './constants';
 import type { EpoxyPart } from './schema';
-import type { TakeoffLine } from './line';
+import type { GlueFace, TakeoffLine } from './line';
 
 export type Glued = {
   readonly jointed: readonly JointedPanel[];
@@ -21,7 +21,6 @@ export type Glued = {
 };
 
 type Faces = { readonly item: string; readonly what: GlueFace; readonly areaM2: number };
-export type GlueFace = 'sheets' | 'skin' | 'layers' | 'cleats' | 'doublers' | 'edges';
 
 const MM2_PER_M2 = 1e6;
 
