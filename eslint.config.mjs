@@ -35,7 +35,7 @@ const CORE = [
   'project',
   'exchange',
 ];
-const WEB = ['engine', 'storage', 'state', 'files', 'controls', 'drawing', 'stages', 'app'];
+const WEB = ['engine', 'storage', 'devices', 'state', 'files', 'controls', 'drawing', 'stages', 'app'];
 
 const NOT_IN_CORE = ['react', 'react-*', '@mui/*', 'dexie*', 'express', 'node:*', 'fs', 'path', 'three'];
 const TESTS = ['**/*.test.ts', '**/*.test.tsx', '**/fixtures/**'];

@@ -59,3 +59,15 @@ export const RATE_TACK = house(8, 'g/min', 'pressed between stitches');
 export const RATE_FILLET = house(12, 'g/min', 'bagged, pulled and cleaned');
 export const RATE_TAPE = house(15, 'g/min', 'wetted out in a corner');
 export const RATE_SHEATHE = house(25, 'g/min', 'wetted out on a wide face');
+
+export const STIR_MINUTES = house(2, 'min', 'scraping the sides while stirring, before any filler goes in');
+
+const OF_STARTER = 'mm, mm, mm, layers, layers';
+/** Fillet radius, least leg, tape width, tapes inside and outside. */
+export const SEAMS_LIGHT = house([15, 10, 50, 1, 1], OF_STARTER, 'seams of 3 and 4 mm ply: radius, leg, tape, in, out');
+export const SEAMS_MIDDLING = house([20, 12, 75, 1, 1], OF_STARTER, 'seams of 6 mm ply: radius, leg, tape, in, out');
+export const SEAMS_HEAVY = house(
+  [35, 20, 150, 2, 2],
+  OF_STARTER,
+  'seams of 9 mm ply and up: radius, leg, tape, in, out',
+);

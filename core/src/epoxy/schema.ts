@@ -52,6 +52,9 @@ const resinSchema = z.object({
   potC: warmth('Tried at, °C'),
   potGrams: figureField('Tried with, g', { min: 1, max: 100_000, unit: 'g' }),
   greatestPot: figureField('Heaviest pot, g', { min: 10, max: 100_000, unit: 'g' }),
+  /** By pump: what a stroke weighs, as some strokes weighed together say; 0: there is none. */
+  strokeA: figureField('Stroke of resin, g', { min: 0, max: 1000, unit: 'g' }),
+  strokeB: figureField('Stroke of hardener, g', { min: 0, max: 1000, unit: 'g' }),
   scale: figureField('Scale shows, g', { min: 0.01, max: 100, unit: 'g' }),
   leastC: warmth('Coldest, °C'),
   dampest: figureField('Dampest, %', { min: 1, max: 100, unit: '%' }),
@@ -172,6 +175,7 @@ export const epoxyAtFirst = (_others: object, notation: Notation): EpoxyPart => 
       potGrams: weighedIn(usual.POT_GRAMS.value, notation),
     },
     greatestPot: weighedIn(usual.GREATEST_POT.value, notation),
+    ...{ strokeA: 0, strokeB: 0 },
     scale: isImperial(notation) ? tidy(TENTH * gramsPerShown(notation)) : usual.SCALE_STEP.value,
     ...{ leastC: usual.LEAST_C.value, dampest: usual.DAMPEST.value },
     ...{ tackyHours: usual.TACKY_HOURS.value, bondsHours: usual.BONDS_HOURS.value },

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { readForecast } from './forecast';
 import { epoxyAtFirst } from './schema';
 import { dewPointC, fitStretches, holdOffs, windowsFrom, type Weather } from './windows';
 
@@ -56,4 +57,33 @@ describe('fitStretches', () => {
     ]);
   });
   it('are none in a cold week', () => expect(fitStretches([day(0, 3), day(1, 4)], resin)).toEqual([]));
+});
+
+describe('readForecast', () => {
+  const at = (hour: number) => new Date(2026, 4, 2, hour).getTime();
+  it('reads a line a time, with a head or without, commas or semicolons, humidity as before where none is said', () => {
+    const read = readForecast('time,temp,humidity\n2026-05-02 08:00, 12.5, 70\n2026-05-02T14:00;18,5\n', 'mm');
+    expect(read).toEqual({
+      ok: true,
+      weather: [
+        { at: at(8), tempC: 12.5, humidity: 70 },
+        { at: at(14), tempC: 18.5, humidity: 70 },
+      ],
+    });
+  });
+  it('takes a boat in inches at its word: 50 °F are 10 °C', () => {
+    const read = readForecast('2026-05-02 08:00, 50', 'in-16');
+    expect(read.ok && read.weather[0]?.tempC).toBeCloseTo(10, 9);
+  });
+  it.each([
+    ['', /no line of it/],
+    ['2026-05-02 08:00, warm', /line 1: found "warm"; expected a temperature in °C/],
+    ['2026-02-30 08:00, 12', /there is no 2026-02-30/],
+    ['2026-05-02 08:00, 12, 130', /humidity from 0 to 100/],
+    ['2026-05-02 08:00, 12\n2026-05-02 07:00, 12', /line 2: 2026-05-02 07:00 is not after/],
+    ['2026-05-02 08:00, 12\nlater, 12', /line 2: found "later"/],
+  ])('refuses %j, and says where', (text, words) => {
+    const read = readForecast(text, 'mm');
+    expect(!read.ok && read.problem).toMatch(words);
+  });
 });

@@ -40,6 +40,31 @@ export type KeptOffcut = {
   readonly outline: { readonly x: number; readonly y: number }[];
 };
 
+/** What was really mixed, and what of it was thrown away: only ever added to. Grams, minutes, clock times in ms. */
+export type PotRecord = {
+  readonly key?: number;
+  readonly project: string;
+  readonly at: number;
+  readonly job: string;
+  readonly number: number;
+} & (
+  | {
+      readonly kind: 'mixed';
+      readonly a: number;
+      readonly b: number;
+      readonly filler: number;
+      /** As it was planned. */
+      readonly planned: number;
+      readonly potLife: number;
+      readonly shopC: number;
+      readonly by: 'scale' | 'typed';
+    }
+  /** Of the pot mixed at `of`: what was left in it, and so its end. */
+  | { readonly kind: 'emptied'; readonly of: number; readonly thrown: number }
+  /** Of the pot mixed at `of`: whether its sample came hard. */
+  | { readonly kind: 'sample'; readonly of: number; readonly isHard: boolean }
+);
+
 class Database extends Dexie {
   projects!: Table<ProjectRecord, string>; // set by Dexie from the stores below, and so all of these
   marks!: Table<{ key: string; value: string }, string>;
@@ -47,6 +72,7 @@ class Database extends Dexie {
   deletions!: Table<Deletion, number>;
   histories!: Table<History, string>;
   offcuts!: Table<KeptOffcut, string>;
+  pots!: Table<PotRecord, number>;
   constructor() {
     // strict: what is said to be saved is on the disk, should the power go
     super('kalotrope', { chromeTransactionDurability: 'strict' });
@@ -54,6 +80,7 @@ class Database extends Dexie {
     this.version(2).stores({ pictures: 'id' });
     this.version(3).stores({ deletions: '++key, deletedAt', histories: 'id' });
     this.version(4).stores({ offcuts: 'id' });
+    this.version(5).stores({ pots: '++key, project' });
   }
 }
 

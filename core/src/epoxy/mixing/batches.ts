@@ -6,6 +6,7 @@
  * to what the scale shows, and on to where the two parts are in their ratio (pot.ts).
  */
 import type { EpoxyFinding } from '../findings';
+import { jobThing } from '../things';
 import type { MixJob } from './mix-job';
 import { potLifeMinutes } from './pot-life';
 import { COARSE, potOf, WITHIN, type Pot, type PotRules } from './pot';
@@ -64,7 +65,7 @@ export function mix({ jobs, ...rules }: MixJob): Mix {
 }
 
 function potsOf(job: Job, rules: Rules): Pick<Mix, 'batches' | 'findings'> {
-  const where = { stage: 'epoxy', part: { kind: 'job', id: job.id } } as const;
+  const where = { stage: 'epoxy', part: jobThing(job.id) } as const;
   if (job.grams <= 0) return { batches: [], findings: [] };
   const { scale } = rules;
   const steps = job.grams / (1 - rules.waste) / scale;

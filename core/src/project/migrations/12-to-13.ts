@@ -25,6 +25,7 @@ export const from12To13: Migration = (before) => {
       },
       resin: {
         ...{ ratioA: 2, ratioB: 1, densityA: 1.15, densityB: 0.97, potMinutes: 25, potC: 25, leastC: 10, dampest: 85 },
+        ...{ strokeA: 0, strokeB: 0 },
         // 5 and 14 ounces, and a tenth of one, in grams
         ...(isImperial
           ? { potGrams: 141.747615625, greatestPot: 396.89332375, scale: 2.8349523125 }

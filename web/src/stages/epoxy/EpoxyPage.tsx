@@ -1,191 +1,132 @@
 import Box from '@mui/material/Box';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
-import Typography from '@mui/material/Typography';
-import { useTheme } from '@mui/material/styles';
-import useMediaQuery from '@mui/material/useMediaQuery';
-import { formatWidth, fromWords, seamOfThing, seamThing, type Takeoff, type TakeoffLine } from '@kalotrope/core/epoxy';
-import {
-  areaFigure,
-  areaUnit,
-  formatArea,
-  formatDeg,
-  formatMass,
-  formatRun,
-  formatShare,
-  formatWithUnit,
-  massFigure,
-  massUnit,
-  type Notation,
-} from '@kalotrope/core/measure';
-import { picked } from '../../state/screen-slice';
+import { useState } from 'react';
+import { jobOfThing, planPots, seamOfThing, type Seam, type Takeoff } from '@kalotrope/core/epoxy';
+import { formatDeg, formatMass, formatShare, formatWithUnit, type Notation } from '@kalotrope/core/measure';
+import { shopSensor } from '../../devices/streams';
+import { useShop } from '../../devices/use-shop';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { Figure } from '../../controls/Figure';
 import { Slip } from '../../controls/Slip';
-import { useAppDispatch, useAppSelector } from '../../state/store';
-import { EpoxySettings } from './EpoxySettings';
+import { useStable } from '../../controls/use-stable';
+import { ViewTabs } from '../../controls/ViewTabs';
+import { useAppSelector } from '../../state/store';
+import { BuyTable } from './BuyTable';
+import { EpoxySettings, Paces } from './EpoxySettings';
+import { GlassSettings } from './GlassSettings';
+import { HoursView } from './HoursView';
+import { JobNumbers } from './JobNumbers';
+import { MixView } from './MixView';
+import { OwnSeams } from './OwnSeams';
+import { Packs } from './Packs';
+import { PotLog } from './PotLog';
+import { ResinSettings } from './ResinSettings';
+import { Shop } from './Shop';
+import { StandIns } from './StandIns';
+import { TakeoffTables } from './TakeoffTables';
+import { usePots } from './use-pots';
 
-const GROUPS: readonly (readonly [TakeoffLine['group'], string])[] = [
-  ['fillets', 'Fillets'],
-  ['tapes', 'Tapes'],
-  ['sheathing', 'Sheathing'],
-  ['sealing', 'Sealing'],
-  ['glue', 'Glue lines'],
-];
+const VIEWS = { buy: 'What to buy', mix: 'What to mix', hours: 'Hours and weather' } as const;
+type View = keyof typeof VIEWS;
 
 export default function EpoxyPage() {
   const derived = useAppSelector(selectDerived);
   const project = useAppSelector(selectProject);
   const choice = useAppSelector(selectPicked);
   const notation = useAppSelector(selectNotation);
+  const [chosen, setChosen] = useState<View | null>(null);
+  const [isSensed, setIsSensed] = useState(false);
+  const shop = useShop(isSensed ? shopSensor : null);
+  const { records, add } = usePots(project?.id);
+  const pick = useStable((view: View) => setChosen(view));
   if (!derived || !project) return null;
   const takeoff = derived.epoxy.value;
   const seam = takeoff.seams.find((other) => other.id === seamOfThing(choice));
+  const job = takeoff.jobs.find(({ name }) => name === jobOfThing(choice));
+  // a job that was picked, in what there is to look at or anywhere else, is to be mixed
+  const view = chosen ?? (job ? 'mix' : 'buy');
+  const { tempC, humidity } = shop.reading ?? project.epoxy.shop;
+  const plan = shop.reading ? planPots(takeoff.jobs, project.epoxy, tempC) : takeoff.plan;
   return (
     <>
-      <Box
-        sx={{ flex: 1, minWidth: 0, overflow: 'auto', p: 2, borderTop: 1, borderColor: 'divider' }}
-        tabIndex={0}
-        role="region"
-        aria-label="What to buy, and where it goes"
-      >
-        <TakeoffTables takeoff={takeoff} />
+      <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        <ViewTabs label="What to buy, what to mix, and when" names={VIEWS} view={view} onView={pick} />
+        <Box
+          sx={{ flex: 1, minHeight: 0, overflow: 'auto', p: { xs: 1, md: 2 }, borderTop: 1, borderColor: 'divider' }}
+          tabIndex={0}
+          role="region"
+          aria-label={VIEWS[view]}
+        >
+          {view === 'buy' && (
+            <>
+              <BuyTable takeoff={takeoff} project={project} />
+              <TakeoffTables takeoff={takeoff} />
+            </>
+          )}
+          {view === 'mix' && (
+            <MixView {...{ takeoff, plan, records, add, project, shopC: tempC, job: job ?? takeoff.jobs[0] }} />
+          )}
+          {view === 'hours' && <HoursView {...{ project, records, tempC, humidity }} />}
+        </Box>
       </Box>
       <Slip
         stage="epoxy"
-        title={seam ? seam.name : 'To buy'}
+        title={seam?.name ?? job?.name ?? 'To buy'}
         numbers={
           seam ? (
-            <>
-              <Figure name="Length, both sides" value={formatWithUnit(seam.length, notation)} />
-              <Figure
-                name="Angle inside"
-                value={formatDeg(seam.angleDeg, 0)}
-                why="Between the two faces, averaged along the seam"
-              />
-            </>
+            <SeamNumbers seam={seam} />
+          ) : job ? (
+            <JobNumbers job={job} plan={plan} records={records} />
           ) : (
-            <>
-              <Figure
-                name="Epoxy, mixed"
-                value={formatMass(takeoff.resinWithWaste, notation)}
-                why={usedWords(takeoff, project.epoxy.waste, notation)}
-              />
-              <Figure name="Filler" value={formatMass(takeoff.filler, notation)} />
-              <Figure
-                name={`Tape, ${formatWidth(project.epoxy.tapeWidth, notation)} wide`}
-                value={formatRun(takeoff.tapeM, notation)}
-              />
-              <Figure name="Cloth and tape together" value={formatArea(takeoff.clothM2, notation)} />
-            </>
+            <BoatNumbers takeoff={takeoff} waste={project.epoxy.waste} notation={notation} />
           )
         }
       >
+        <Shop project={project} shop={shop} isSensed={isSensed} onSense={setIsSensed} />
+        <OwnSeams project={project} takeoff={takeoff} />
         <EpoxySettings project={project} />
+        <GlassSettings project={project} />
+        <Paces project={project} />
+        <ResinSettings project={project} />
+        <Packs project={project} />
+        <PotLog records={records} />
+        <StandIns />
       </Slip>
     </>
   );
 }
 
-const usedWords = ({ resin }: Takeoff, waste: number, notation: Notation): string =>
-  `${formatMass(resin, notation)} used, and ${formatShare(waste)} of what is mixed lost`;
-
-/** On a narrow screen what a line was counted from stands under its name. */
-const WIDE_ONLY = { display: { xs: 'none', md: 'table-cell' } } as const;
-
-function TakeoffTables({ takeoff }: { readonly takeoff: Takeoff }) {
+function SeamNumbers({ seam }: { readonly seam: Seam }) {
   const notation = useAppSelector(selectNotation);
-  const choice = useAppSelector(selectPicked);
-  const dispatch = useAppDispatch();
-  const span = useMediaQuery(useTheme().breakpoints.up('md')) ? 2 : 1;
-  const seamOf = (line: TakeoffLine) =>
-    line.group === 'fillets' || line.group === 'tapes'
-      ? takeoff.seams.find((seam) => seam.name === line.item)
-      : undefined;
   return (
-    <Table size="small" aria-label="Epoxy and glass, line by line" sx={{ maxWidth: 860 }}>
-      <TableHead>
-        <TableRow>
-          <TableCell>for</TableCell>
-          <TableCell sx={WIDE_ONLY}>counted from</TableCell>
-          <TableCell align="right">epoxy, {massUnit(notation)}</TableCell>
-          <TableCell align="right">filler, {massUnit(notation)}</TableCell>
-          <TableCell align="right">glass, {areaUnit(notation)}</TableCell>
-        </TableRow>
-      </TableHead>
-      {GROUPS.map(([group, name]) => {
-        const lines = takeoff.lines.filter((line) => line.group === group);
-        const sum = lines.reduce((total, line) => total + line.resin, 0);
-        return (
-          lines.length > 0 && (
-            <TableBody key={group}>
-              <TableRow>
-                <TableCell colSpan={span}>
-                  <Typography variant="h2" component="span">
-                    {name}
-                  </Typography>
-                </TableCell>
-                <TableCell className="figure" sx={{ fontWeight: 650 }}>
-                  {massFigure(sum, notation)}
-                </TableCell>
-                <TableCell />
-                <TableCell />
-              </TableRow>
-              {lines.map((line) => {
-                const seam = seamOf(line);
-                return (
-                  <TableRow
-                    key={line.item}
-                    hover={seam !== undefined}
-                    selected={choice?.kind === 'seam' && choice.id === seam?.id}
-                    onClick={() => seam && dispatch(picked(seamThing(seam.id)))}
-                  >
-                    <TableCell sx={{ pl: { xs: 1, md: 3 } }}>
-                      {line.item}
-                      <Typography variant="body2" color="text.secondary" sx={{ display: { md: 'none' } }}>
-                        {fromWords(line.from, notation)}
-                      </Typography>
-                    </TableCell>
-                    <TableCell sx={{ color: 'text.secondary', ...WIDE_ONLY }}>
-                      {fromWords(line.from, notation)}
-                    </TableCell>
-                    <TableCell className="figure">{massFigure(line.resin, notation)}</TableCell>
-                    <TableCell className="figure">{line.filler > 0 ? massFigure(line.filler, notation) : ''}</TableCell>
-                    <TableCell className="figure">
-                      {line.clothM2 > 0 ? areaFigure(line.clothM2, notation) : ''}
-                    </TableCell>
-                  </TableRow>
-                );
-              })}
-            </TableBody>
-          )
-        );
-      })}
-      <TableBody>
-        <TableRow>
-          <TableCell colSpan={span}>
-            <strong>Used</strong>
-          </TableCell>
-          <TableCell className="figure">
-            <strong>{massFigure(takeoff.resin, notation)}</strong>
-          </TableCell>
-          <TableCell className="figure">{massFigure(takeoff.filler, notation)}</TableCell>
-          <TableCell className="figure">{areaFigure(takeoff.clothM2, notation)}</TableCell>
-        </TableRow>
-        <TableRow>
-          <TableCell colSpan={span}>
-            <strong>To mix, with waste</strong>
-          </TableCell>
-          <TableCell className="figure">
-            <strong>{massFigure(takeoff.resinWithWaste, notation)}</strong>
-          </TableCell>
-          <TableCell />
-          <TableCell />
-        </TableRow>
-      </TableBody>
-    </Table>
+    <>
+      <Figure name="Length, both sides" value={formatWithUnit(seam.length, notation)} />
+      <Figure
+        name="Angle inside"
+        value={formatDeg(seam.angleDeg, 0)}
+        why="Between the two faces, averaged along the seam"
+      />
+    </>
+  );
+}
+
+type BoatProps = { readonly takeoff: Takeoff; readonly waste: number; readonly notation: Notation };
+
+function BoatNumbers({ takeoff, waste, notation }: BoatProps) {
+  const used = takeoff.resin + takeoff.filler;
+  return (
+    <>
+      <Figure
+        name="Epoxy, mixed"
+        value={formatMass(takeoff.resinWithWaste, notation)}
+        why={`${formatMass(takeoff.resin, notation)} used, and ${formatShare(waste)} of what is mixed lost`}
+      />
+      <Figure name="Filler" value={formatMass(takeoff.filler, notation)} />
+      <Figure name="Pots to mix" value={String(takeoff.plan.pots.length)} />
+      <Figure
+        name="Adds to the boat"
+        value={formatMass(takeoff.weight, notation)}
+        why={`${formatMass(used, notation)} of epoxy and filler, and the glass in it`}
+      />
+    </>
   );
 }

@@ -2,12 +2,13 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { chinesOf } from '@kalotrope/core/epoxy';
-import { clothWeightUnit } from '@kalotrope/core/measure';
+import { clothWeightUnit, gramsPerShown, massUnit } from '@kalotrope/core/measure';
 import type { Project } from '@kalotrope/core/project';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { NumberField } from '../../controls/NumberField';
 import { Section } from '../../controls/Section';
+import { SelectField } from '../../controls/SelectField';
 import { selectDerived } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 
@@ -17,6 +18,7 @@ type NumberKey =
   | 'sealingCoats'
   | 'waste'
   | 'fillerShare'
+  | 'glueFillerShare'
   | 'tapeLayersInside'
   | 'tapeLayersOutside';
 
@@ -28,7 +30,19 @@ const NUMBERS: readonly Shown[] = [
   ['sealingCoats', 'Sealing coats', 1],
   ['waste', 'Waste, %', 0.01],
   ['fillerShare', 'Filler, % of mix', 0.01],
+  ['glueFillerShare', 'Filler in glue, %', 0.01],
 ];
+
+const FILLET_BY = { larger: 'the larger', radius: 'radius', leg: 'leg' } as const;
+const COATING = { flat: 'flat, before assembly', hull: 'the hull after' } as const;
+const PACES = {
+  seal: 'Sealing',
+  glue: 'Gluing',
+  tack: 'Tacking',
+  fillet: 'Filleting',
+  tape: 'Taping',
+  sheathe: 'Sheathing',
+} as const;
 
 /** How far up the outside is sheathed: by a chine where there are several. */
 function Sheathing({ part }: { readonly part: Project['epoxy'] }) {
@@ -91,10 +105,28 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
           path={['epoxy', 'filletRadius']}
         />
         <LengthField
+          label="Least leg"
+          mm={project.epoxy.filletLeg}
+          onCommit={set('filletLeg', 'Least leg')}
+          path={['epoxy', 'filletLeg']}
+        />
+        <SelectField
+          label="Fillets go by"
+          value={project.epoxy.filletBy}
+          names={FILLET_BY}
+          onChange={set('filletBy', 'Fillets go by')}
+        />
+        <LengthField
           label="Tape width"
           mm={project.epoxy.tapeWidth}
           onCommit={set('tapeWidth', 'Tape width')}
           path={['epoxy', 'tapeWidth']}
+        />
+        <LengthField
+          label="Next one narrower by"
+          mm={project.epoxy.tapeStep}
+          onCommit={set('tapeStep', 'Next tape narrower')}
+          path={['epoxy', 'tapeStep']}
         />
         {[...weights, ...NUMBERS].map(([key, label, unit]) => (
           <NumberField
@@ -107,6 +139,36 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
           />
         ))}
         <Sheathing part={project.epoxy} />
+        <SelectField
+          label="Seal"
+          value={project.epoxy.coating}
+          names={COATING}
+          onChange={set('coating', 'When it is sealed')}
+        />
+      </Box>
+    </Section>
+  );
+}
+
+/** How fast one works, by which pots are cut to what can be used up. */
+export function Paces({ project: { epoxy, notation } }: { readonly project: Project }) {
+  const dispatch = useAppDispatch();
+  const unit = gramsPerShown(notation);
+  return (
+    <Section title="Pace of work" aside={`${massUnit(notation)} a minute`}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
+        {(Object.keys(PACES) as (keyof typeof PACES)[]).map((key) => (
+          <NumberField
+            key={key}
+            label={`${PACES[key]}, ${massUnit(notation)}/min`}
+            value={epoxy.rates[key] / unit}
+            onCommit={(value) =>
+              dispatch(edited({ label: PACES[key], edits: [{ path: ['epoxy', 'rates', key], value: value * unit }] }))
+            }
+            path={['epoxy', 'rates', key]}
+            unit={unit}
+          />
+        ))}
       </Box>
     </Section>
   );

@@ -1,0 +1,32 @@
+/** Masses as a scale of the shop shows them, and clock times as they are said. */
+import { gramsPerShown, massUnit, type Notation } from '@kalotrope/core/measure';
+
+/** As many places as the scale has. */
+export function scaleFigure(grams: number, notation: Notation, scaleG: number): string {
+  const step = scaleG / gramsPerShown(notation);
+  const places = step >= 0.95 ? 0 : step >= 0.095 ? 1 : 2;
+  return (grams / gramsPerShown(notation)).toFixed(places);
+}
+
+export const scaleWords = (grams: number, notation: Notation, scaleG: number): string =>
+  `${scaleFigure(grams, notation, scaleG)} ${massUnit(notation)}`;
+
+const DAY_MS = 24 * 3_600_000;
+
+/** `14:05`; with the day where it is not today’s. */
+export function clockWords(at: number, now: number): string {
+  const when = new Date(at);
+  const time = `${String(when.getHours()).padStart(2, '0')}:${String(when.getMinutes()).padStart(2, '0')}`;
+  const midnight = new Date(now).setHours(0, 0, 0, 0);
+  const days = Math.floor((at - midnight) / DAY_MS);
+  if (days === 0) return time;
+  if (days === 1) return `tomorrow ${time}`;
+  const day = when.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+  return `${day} ${time}`;
+}
+
+/** `1:05` of minutes and seconds. */
+export function countdown(ms: number): string {
+  const seconds = Math.max(0, Math.ceil(ms / 1000));
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}
