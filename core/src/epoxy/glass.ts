@@ -2,7 +2,7 @@
  * Glass as it is bought: tapes by width, and the length of cloth off its roll.
  *
  * Method: cloth is laid along a panel in lengths as long as the panel, side by side with a lap; a panel deeper than one
- * width less the lap takes two, and so on. Tape cut aslant from cloth of width W comes in strips W·√2 long, each of
+ * width less the lap takes two, and so on; both hands of a narrow one come out of one width. Tape cut aslant from cloth of width W comes in strips W·√2 long, each of
  * which takes w·√2 off the roll; the first corner is lost.
  */
 import { boundsOf } from '../geometry';
@@ -35,12 +35,7 @@ export function glassToBuy(
     .filter(([width]) => width > 0)
     .sort(([a], [b]) => b - a)
     .map(([widthMm, lengthM]) => ({ widthMm, lengthM, keyedMm: widthMm + 2 * KEY_BEYOND_TAPE.value }));
-  const clothM = sheathed.reduce((sum, panel) => {
-    const { minX, minY, maxX, maxY } = boundsOf(panel.outline);
-    const [long, deep] = [maxX - minX, maxY - minY].sort((a, b) => b - a) as [number, number];
-    const widths = deep <= clothWidth ? 1 : 1 + Math.ceil((deep - clothWidth) / Math.max(1, clothWidth - lap));
-    return sum + (widths * long * (panel.spansCentreline ? 1 : 2)) / 1000;
-  }, 0);
+  const clothM = sheathed.reduce((sum, panel) => sum + clothOn(panel, { clothWidth, lap }), 0);
   const tapeClothM =
     tapeFrom === 'roll'
       ? 0
@@ -52,4 +47,15 @@ export function glassToBuy(
     line.from.kind === 'tape' ? ((line.from.widths[0] ?? 0) * line.from.length) / 1e6 : line.clothM2;
   const peelPlyM2 = peelPly ? lines.reduce((sum, line) => sum + covered(line), 0) : 0;
   return { tapes, clothM, tapeClothM: tapes.length > 0 ? tapeClothM : 0, peelPlyM2 };
+}
+
+/** Off the roll, m: widths side by side on a deep panel, both hands side by side on one width where they go. */
+function clothOn(panel: Panel, { clothWidth, lap }: Pick<EpoxyPart['glass'], 'clothWidth' | 'lap'>): number {
+  const { minX, minY, maxX, maxY } = boundsOf(panel.outline);
+  const [deep, long] = [maxX - minX, maxY - minY].sort((a, b) => a - b) as [number, number]; // two of two
+  const hands = panel.spansCentreline ? 1 : 2;
+  if (deep <= clothWidth)
+    return (Math.ceil(hands / Math.max(1, Math.floor(clothWidth / Math.max(1, deep)))) * long) / 1000;
+  const widths = 1 + Math.ceil((deep - clothWidth) / Math.max(1, clothWidth - lap));
+  return (widths * long * hands) / 1000;
 }

@@ -11,5 +11,14 @@ export { ratioByWeight } from './mixing';
 export { SCHEDULE_STARTERS, type Seam } from './seams';
 export type { Pack, SeamPlan } from './schema';
 export * from './weighing';
-export { dewPointC, fitStretches, holdOffs, windowsFrom, type HoldOff, type Weather, type Windows } from './windows';
+export {
+  dewPointC,
+  fitStretches,
+  holdOffs,
+  hourly,
+  windowsFrom,
+  type HoldOff,
+  type Weather,
+  type Windows,
+} from './windows';
 export { readForecast } from './forecast';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readForecast } from './forecast';
 import { epoxyAtFirst } from './schema';
-import { dewPointC, fitStretches, holdOffs, windowsFrom, type Weather } from './windows';
+import { dewPointC, fitStretches, holdOffs, hourly, windowsFrom, type Weather } from './windows';
 
 const { resin } = epoxyAtFirst({}, 'mm'); // tried at 25 °C: tacky 4 h, bonds 18 h, sand 24 h, cured 120 h
 const HOUR = 3_600_000;
@@ -55,6 +55,16 @@ describe('fitStretches', () => {
       { from: 0, to: 12 * HOUR },
       { from: 18 * HOUR, to: 24 * HOUR },
     ]);
+  });
+  it('hour by hour between the times of a forecast: warm enough from the hour at which it is', () => {
+    const steps = hourly([
+      { at: 0, tempC: 4, humidity: 60 },
+      { at: 12 * HOUR, tempC: 28, humidity: 60 },
+      { at: 36 * HOUR, tempC: 28, humidity: 60 },
+    ]);
+    expect(steps.map(({ tempC }) => tempC).slice(0, 3)).toEqual([4, 6, 8]);
+    expect(steps).toHaveLength(37);
+    expect(fitStretches(steps, resin)[0]?.from).toBe(3 * HOUR); // 10 °C, the least that cures
   });
   it('are none in a cold week', () => expect(fitStretches([day(0, 3), day(1, 4)], resin)).toEqual([]));
 });

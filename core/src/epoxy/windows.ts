@@ -78,6 +78,27 @@ export function holdOffs(
   return found;
 }
 
+/** The same hour by hour, what lies between two times by their shares: a night does not come at one stroke. */
+export const hourly = (weather: readonly Weather[]): Weather[] =>
+  weather.flatMap((now, k) => {
+    const next = weather[k + 1];
+    const hours = next ? Math.min(MOST_HOURS, Math.ceil((next.at - now.at) / HOUR_MS - 1e-9)) : 1;
+    return Array.from({ length: hours }, (_, j): Weather => {
+      const share = j / hours;
+      const between = (from: number, to: number) => from + share * (to - from);
+      return next
+        ? {
+            at: between(now.at, next.at),
+            tempC: between(now.tempC, next.tempC),
+            humidity: between(now.humidity, next.humidity),
+          }
+        : now;
+    });
+  });
+
+/** Between two times of a forecast; further apart they are parted into so many steps. */
+const MOST_HOURS = 240;
+
 /** What may begin when: the stretches of the weather in which nothing speaks against it until the coat is tacky. */
 export function fitStretches(
   weather: readonly Weather[],

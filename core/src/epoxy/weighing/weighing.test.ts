@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { random } from '../../geometry';
 import { NOTHING_POURED, pourTo, watchScale, weighingOf, type Poured, type Reading } from '.';
 
-const asked = { a: 137, b: 58, filler: 83, ratio: 2.371, greatestPot: 400 };
+const asked = { a: 137, b: 58, filler: 83, ratio: 2.371, greatestPot: 400, scale: 1 };
 const after = (...readings: number[]): Poured =>
   readings.reduce<Poured>((poured, reading) => pourTo(asked, poured, reading) ?? poured, NOTHING_POURED);
 
@@ -28,6 +28,23 @@ describe('weighing a pot', () => {
       step: 'spoiled',
       wouldBe: expect.closeTo((137 + 137 * 2.371) * (1 + 83 / 195), 0) as number,
     });
+  });
+  it('asks for no more than the scale can show: a pot of 7 and 3 g is right, and so is one of 2 and 1', () => {
+    for (const [a, b] of [
+      [7, 3],
+      [2, 1],
+    ] as const)
+      expect(weighingOf({ ...asked, a, b, filler: 0 }, { a, b, filler: null })).toMatchObject({ step: 'done' });
+    expect(weighingOf({ ...asked, a: 7, b: 3 }, { a: 7, b: null, filler: null })).toMatchObject({
+      low: expect.closeTo(7 + 7 / 2.371 - 0.5, 9) as number,
+    });
+  });
+  it('takes any addition that brings the ratio back within its 3 %', () => {
+    const over: Poured = { a: 137, b: 61.5, filler: null };
+    const put = weighingOf(asked, over);
+    if (put.step !== 'add-a') throw new Error(put.step);
+    for (const reading of [put.low + 0.01, put.high - 0.01])
+      expect(weighingOf(asked, pourTo(asked, over, reading)!).step).toBe('filler');
   });
   it('takes no reading that is less than what is in the pot', () => {
     expect(pourTo(asked, { a: 137, b: null, filler: null }, 120)).toBeUndefined();

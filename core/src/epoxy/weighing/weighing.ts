@@ -13,6 +13,8 @@ export type PotAsked = {
   /** Part A over part B by weight. */
   readonly ratio: number;
   readonly greatestPot: number;
+  /** What the scale shows at a time. */
+  readonly scale: number;
 };
 
 /** Really poured; null: not yet. */
@@ -38,24 +40,27 @@ export type Weighing =
 export const BAND = COARSE;
 
 export function weighingOf(asked: PotAsked, { a, b, filler }: Poured): Weighing {
-  if (a === null) return { step: 'a', ...asking(0, asked.a) };
-  if (b === null) return { step: 'b', ...asking(a, a / asked.ratio) };
+  const askFor = (before: number, grams: number, whole = grams) => asking({ before, grams, whole, scale: asked.scale });
+  if (a === null) return { step: 'a', ...askFor(0, asked.a) };
+  if (b === null) return { step: 'b', ...askFor(a, a / asked.ratio) };
   const fillerOf = (parts: number) => (asked.filler * parts) / (asked.a + asked.b);
   const ratioError = a / b / asked.ratio - 1;
-  if (Math.abs(ratioError) > BAND) {
+  if (Math.abs(ratioError) > Math.max(BAND, asked.scale / 2 / Math.min(a, b))) {
     const [step, add] =
       ratioError > 0 ? (['add-b', a / asked.ratio - b] as const) : (['add-a', b * asked.ratio - a] as const);
     const wouldBe = a + b + add + fillerOf(a + b + add);
     if (wouldBe > asked.greatestPot) return { step: 'spoiled', total: a + b, wouldBe };
-    return { step, ...asking(a + b, add, a + b) };
+    return { step, ...askFor(a + b, add, add + (step === 'add-a' ? a : b)) };
   }
-  if (asked.filler > 0 && filler === null) return { step: 'filler', ...asking(a + b, fillerOf(a + b)) };
+  if (asked.filler > 0 && filler === null) return { step: 'filler', ...askFor(a + b, fillerOf(a + b)) };
   return { step: 'done', total: a + b + (filler ?? 0), ratioError };
 }
 
-/** The band is a share of what is poured; of a small addition that of what it puts right. */
-function asking(before: number, grams: number, of = grams): Asking {
-  const band = Math.max(grams, of * BAND) * BAND;
+type Asked = { readonly before: number; readonly grams: number; readonly whole: number; readonly scale: number };
+
+/** The band is a share of all that there is to be of the part, and no narrower than the scale can show. */
+function asking({ before, grams, whole, scale }: Asked): Asking {
+  const band = Math.max(whole * BAND, scale / 2);
   return { grams, reads: before + grams, low: before + grams - band, high: before + grams + band };
 }
 

@@ -120,7 +120,11 @@ function BoatNumbers({ takeoff, waste, notation }: BoatProps) {
         value={formatMass(takeoff.resinWithWaste, notation)}
         why={`${formatMass(takeoff.resin, notation)} used, and ${formatShare(waste)} of what is mixed lost`}
       />
-      <Figure name="Filler" value={formatMass(takeoff.filler, notation)} />
+      <Figure
+        name="Filler"
+        value={formatMass(takeoff.plan.totals.filler, notation)}
+        why={`${formatMass(takeoff.filler, notation)} in place, and what is lost`}
+      />
       <Figure name="Pots to mix" value={String(takeoff.plan.pots.length)} />
       <Figure
         name="Adds to the boat"

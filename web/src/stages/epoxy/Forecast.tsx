@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import { useRef } from 'react';
 import { temperatureUnit } from '@kalotrope/core/measure';
 import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
@@ -10,6 +11,7 @@ type Props = { readonly forecast: Forecasting; readonly isPast: boolean };
 /** Typed, or a file of it: a line a time. */
 export function Forecast({ forecast: { text, problem, put }, isPast }: Props) {
   const notation = useAppSelector(selectNotation);
+  const file = useRef<HTMLInputElement>(null);
   const help = problem ?? (isPast ? 'All of it is past: the shop is taken to stay as it is.' : undefined);
   return (
     <>
@@ -26,16 +28,17 @@ export function Forecast({ forecast: { text, problem, put }, isPast }: Props) {
         onChange={({ target }) => put(target.value)}
         sx={{ mt: 1 }}
       />
-      <Button component="label" sx={{ mt: 1 }}>
+      <Button sx={{ mt: 1 }} onClick={() => file.current?.click()}>
         Take a file of it
-        <input
-          type="file"
-          hidden
-          accept=".csv,.txt"
-          aria-label="A file of the forecast"
-          onChange={({ target }) => void target.files?.[0]?.text().then(put, () => undefined)}
-        />
       </Button>
+      <input
+        ref={file}
+        type="file"
+        hidden
+        accept=".csv,.txt"
+        aria-label="A file of the forecast"
+        onChange={({ target }) => void target.files?.[0]?.text().then(put, () => undefined)}
+      />
     </>
   );
 }

@@ -7,6 +7,7 @@ import {
   epoxyConstants,
   fitStretches,
   holdOffs,
+  hourly,
   windowsFrom,
   type HoldOff,
   type Weather,
@@ -48,7 +49,7 @@ export function HoursView({ project, records, tempC, humidity }: Props) {
   const { resin } = project.epoxy;
   const forecast = useForecast(notation);
   // as it is in the shop now until the forecast begins, and after its end as it ends
-  const ahead = forecast.weather.filter(({ at }) => at > now);
+  const ahead = hourly(forecast.weather).filter(({ at }) => at > now);
   const weather: readonly Weather[] = [{ at: 0, tempC, humidity }, ...ahead];
   const mixed = records
     .filter((one): one is MixedPot => one.kind === 'mixed' && now - one.at < SHOWN_MS)

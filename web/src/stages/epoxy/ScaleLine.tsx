@@ -19,7 +19,7 @@ type Props = { readonly listening: Listening; readonly notation: Notation; reado
 
 export function ScaleLine({ listening, notation, scale }: Props) {
   const { state, isStandIn, problem } = listening;
-  const big = { minHeight: 44, fontSize: 16 } as const;
+  const big = { minHeight: 44, fontSize: 18 } as const;
   if (!state)
     return (
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>

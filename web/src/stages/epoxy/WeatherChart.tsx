@@ -77,9 +77,6 @@ export function WeatherChart({ weather, fit, leastC }: Props) {
         broken line: below {least} it does not cure. Shaded: a coat may go on.
       </text>
       <path d={line} fill="none" stroke={palette.text.primary} strokeWidth={2} strokeLinejoin="round" />
-      {weather.map(({ at, tempC }) => (
-        <circle key={at} cx={x(at)} cy={y(tempC)} r={2.5} fill={palette.text.primary} />
-      ))}
     </svg>
   );
 }

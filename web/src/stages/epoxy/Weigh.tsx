@@ -46,7 +46,7 @@ export function Weigh({ pot, of, resin, shopC, add, onEnd }: Props) {
   const [typed, setTyped] = useState('');
   const [by, setBy] = useState<'scale' | 'typed'>('scale');
   const ratio = ratioByWeight({ ratioByVolume: [resin.ratioA, resin.ratioB], ...resin });
-  const asked = { a: pot.a, b: pot.b, filler: pot.filler, ratio, greatestPot: resin.greatestPot };
+  const asked = { a: pot.a, b: pot.b, filler: pot.filler, ratio, greatestPot: resin.greatestPot, scale: resin.scale };
   const now = weighingOf(asked, poured);
   const { state } = listening;
   const shown = readingOf(typed, notation) ?? believed(state);
@@ -93,7 +93,11 @@ export function Weigh({ pot, of, resin, shopC, add, onEnd }: Props) {
             error={typed.trim() !== '' && readingOf(typed, notation) === null}
             helperText={helpOf(now, shown, notation, resin.scale)}
             onChange={({ target }) => setTyped(target.value)}
-            slotProps={{ htmlInput: { inputMode: 'decimal', className: 'figure', autoComplete: 'off' } }}
+            slotProps={{
+              htmlInput: { inputMode: 'decimal', className: 'figure', autoComplete: 'off' },
+              // it shrinks to three quarters over the field
+              inputLabel: { sx: { fontSize: 24 } },
+            }}
             sx={{ flex: '1 1 220px', '& input': { fontSize: 24 }, '& .MuiFormHelperText-root': { fontSize: 18 } }}
           />
           <Button type="submit" variant="contained" disabled={!next} sx={{ minHeight: 56, fontSize: 18, px: 3 }}>
@@ -152,7 +156,10 @@ function Asked({
           More than 3 % off the ratio. It can be put right: {NAMES[now.step].toLowerCase()}, {words(now.grams)}.
         </Alert>
       )}
-      <Typography sx={{ fontSize: 20 }}>{NAMES[now.step]} until the scale shows</Typography>
+      <Typography sx={{ fontSize: 20 }}>
+        {now.step === 'a' && 'Put the pot on and set the scale to nought. '}
+        {NAMES[now.step]} until the scale shows
+      </Typography>
       <Typography className="figure" sx={{ fontSize: 56, fontWeight: 650, lineHeight: 1.1, textAlign: 'left' }}>
         {words(now.reads)}
       </Typography>

@@ -5,7 +5,7 @@ import { gramsPerShown, massUnit, type Notation } from '@kalotrope/core/measure'
 export function scaleFigure(grams: number, notation: Notation, scaleG: number): string {
   const step = scaleG / gramsPerShown(notation);
   const places = step >= 0.95 ? 0 : step >= 0.095 ? 1 : 2;
-  return (grams / gramsPerShown(notation)).toFixed(places);
+  return (grams / gramsPerShown(notation)).toFixed(places).replace(/^-(0(\.0+)?)$/, '$1');
 }
 
 export const scaleWords = (grams: number, notation: Notation, scaleG: number): string =>
