@@ -1,6 +1,6 @@
 /** The list of quantities as a table. */
 import { csv, type ExportTable } from '../formats';
-import { areaFigure, isImperial, massFigure, type Notation } from '../measure';
+import { areaFigure, gramsPerShown, isImperial, massFigure, type Notation } from '../measure';
 import { fromWords } from './from-words';
 import type { Takeoff } from './takeoff';
 
@@ -21,6 +21,27 @@ const takeoffCsv = (takeoff: Takeoff, notation: Notation): string => {
   );
 };
 
+/** A row a pot; the scale's readings with the pot set to nought. */
+const potsCsv = ({ plan }: Takeoff, notation: Notation): string => {
+  const unit = isImperial(notation) ? 'oz' : 'g';
+  const figure = (grams: number) => Number((grams / gramsPerShown(notation)).toFixed(2));
+  return csv(
+    [
+      'job',
+      'pot',
+      ...['resin', 'hardener', 'filler'].map((what) => `${what}_${unit}`),
+      `total_${unit}`,
+      'work_min',
+      'pot_life_min',
+      'for',
+    ],
+    plan.pots.map(({ job, number, a, b, filler, total, minutes, potLife, covers }) => [
+      ...[job, number, ...[a, b, filler, total].map(figure)],
+      ...[Number(minutes.toFixed(1)), Number(potLife.toFixed(1)), covers.map(({ item }) => item).join('; ')],
+    ]),
+  );
+};
+
 export type EpoxyWhole = {
   readonly project: { readonly notation: Notation };
   readonly values: { readonly epoxy: Takeoff };
@@ -32,4 +53,5 @@ export const epoxyTables = ({ project, values }: EpoxyWhole): ExportTable[] => [
     title: 'Epoxy and glass, what to buy',
     csv: takeoffCsv(values.epoxy, project.notation),
   },
+  { name: 'pots', title: 'Pots to mix', csv: potsCsv(values.epoxy, project.notation) },
 ];

@@ -15,11 +15,15 @@ import {
   formatMass,
   formatRun,
   formatShare,
+  formatTemperature,
+  formatVolume,
   massFigure,
   massUnit,
   type Notation,
 } from '../measure';
 import { fromWords, width } from './from-words';
+import type { Stretch } from './jobs';
+import { ratioByWeight } from './mixing';
 import type { EpoxyPart } from './schema';
 import type { Takeoff } from './takeoff';
 
@@ -31,23 +35,93 @@ export type EpoxySheetsWhole = {
 
 export function epoxySheets({ project, values, sheetHead: head }: EpoxySheetsWhole): PaperSheets[] {
   const inner = innerBox(pageOnItsSide(head.paper));
-  const tables = [toBuy(values.epoxy, project.epoxy, head.notation), lineByLine(values.epoxy, head.notation)];
+  const { notation } = head;
+  const buying = [toBuy(values.epoxy, project.epoxy, notation), lineByLine(values.epoxy, notation)];
   const sheet = {
     ...{ name: 'epoxy-sheet', title: 'Epoxy and glass, to print', part: 'Epoxy and glass', hand: 'both sides' },
     ...{ material: `${formatShare(project.epoxy.waste)} lost in pots and brushes`, scale: 'no drawing' },
   };
-  return [sheetsOf(head, sheet, tablePages(tables, { first: inner, later: inner }))];
+  const pots = {
+    ...{ name: 'pots-sheet', title: 'Pots to mix, to print', part: 'Pots to mix', hand: 'both sides' },
+    material: `${ratioWords(project.epoxy)}; shop at ${formatTemperature(project.epoxy.shop.tempC, notation)}`,
+    scale: 'no drawing',
+  };
+  const mixing = [cautions, potByPot(values.epoxy, notation)];
+  return [
+    sheetsOf(head, sheet, tablePages(buying, { first: inner, later: inner })),
+    ...(values.epoxy.plan.pots.length > 0
+      ? [sheetsOf(head, pots, tablePages(mixing, { first: inner, later: inner }))]
+      : []),
+  ];
 }
+
+const ratioWords = ({ resin }: EpoxyPart): string =>
+  `${resin.ratioA} to ${resin.ratioB} by volume, ` +
+  `${ratioByWeight({ ratioByVolume: [resin.ratioA, resin.ratioB], ...resin }).toFixed(2)} to 1 by weight`;
 
 const toBuy = (takeoff: Takeoff, part: EpoxyPart, notation: Notation): SheetTable => ({
   columns: [{ head: 'to buy' }, { head: 'how much', isFigure: true }],
   rows: [
-    ['Epoxy, mixed, with what is lost', formatMass(takeoff.resinWithWaste, notation)],
-    ['Filler', formatMass(takeoff.filler, notation)],
-    [`Tape, ${width(part.tapeWidth, notation)} wide`, formatRun(takeoff.tapeM, notation)],
+    ['Epoxy, mixed, with what is lost', formatMass(takeoff.plan.totals.a + takeoff.plan.totals.b, notation)],
+    ['Resin in it', formatVolume(takeoff.purchase.needed.aMl, notation)],
+    ['Hardener in it', formatVolume(takeoff.purchase.needed.bMl, notation)],
+    ...takeoff.purchase.bought.map(({ name, qty }) => [`Packs: ${name}`, String(qty)]),
+    ['Filler', formatMass(takeoff.plan.totals.filler, notation)],
+    ...takeoff.glass.tapes.map(({ widthMm, lengthM }) => [
+      `Tape, ${part.glass.tapeKind}, ${width(widthMm, notation)} wide`,
+      formatRun(lengthM, notation),
+    ]),
+    [`Cloth, ${part.glass.clothKind}, off the roll`, formatRun(takeoff.glass.clothM, notation)],
     ['Cloth and tape together', formatArea(takeoff.clothM2, notation)],
   ],
 });
+
+const cautions: SheetTable = {
+  columns: [{ head: 'before you mix' }],
+  rows: [
+    ['Gloves on, air moving. It sensitises skin and lungs.'],
+    ['Set the scale to nought with the pot on it.'],
+    ['Stir two minutes, scraping the sides, then add filler.'],
+    ['Do not scrape the pot: what clings is unmixed.'],
+    ['A pot that warms up: pour it out flat, outdoors.'],
+    ['Keep a sample of each pot; try it tomorrow.'],
+  ],
+};
+
+/** What the scale shows after each pour, the pot on it and set to nought. */
+const potByPot = ({ plan, jobs }: Takeoff, notation: Notation): SheetTable => ({
+  columns: [
+    { head: 'pot' },
+    { head: 'for' },
+    { head: `resin, ${massUnit(notation)}`, isFigure: true },
+    { head: 'with hardener', isFigure: true },
+    { head: 'with filler', isFigure: true },
+    { head: 'work, min', isFigure: true },
+    { head: 'goes off, min', isFigure: true },
+    { head: 'done' },
+  ],
+  rows: jobs.flatMap(({ name }) => {
+    const pots = plan.pots.filter(({ job }) => job === name);
+    return pots.map(({ number, filler, readings: [a, b, all], covers, minutes, potLife }) => [
+      `${name}: ${number} of ${pots.length}`,
+      shortly(covers),
+      massFigure(a, notation),
+      massFigure(b, notation),
+      filler > 0 ? massFigure(all, notation) : '',
+      ...[minutes.toFixed(0), potLife.toFixed(0), ''],
+    ]);
+  }),
+});
+
+/** Letters that a cell of a table holds. */
+const MOST_LETTERS = 40;
+
+/** The first that it is for, and how many more. */
+function shortly(covers: readonly Stretch[]): string {
+  const first = covers[0]?.item ?? '';
+  const more = covers.length > 1 ? ` and ${covers.length - 1} more` : '';
+  return `${first.slice(0, MOST_LETTERS - more.length)}${more}`;
+}
 
 const lineByLine = (takeoff: Takeoff, notation: Notation): SheetTable => ({
   columns: [

@@ -1,7 +1,7 @@
 /** Epoxy and glass, as the bench shows it. */
 import { lazy } from 'react';
-import { epoxyStage, seamThing } from '@kalotrope/core/epoxy';
-import { clothWeightUnit, formatMass } from '@kalotrope/core/measure';
+import { epoxyStage, jobThing, seamThing } from '@kalotrope/core/epoxy';
+import { clothWeightUnit, formatMass, massUnit } from '@kalotrope/core/measure';
 import { selectPanelSteps } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
 import { waitsForLines } from '../../state/waits';
@@ -11,23 +11,28 @@ export const epoxyEntry: StageEntry = {
   title: epoxyStage.title,
   question: 'What do I buy, and what do I mix now?',
   Page: lazy(() => import('./EpoxyPage')),
-  things: ({ derived }) =>
-    derived.epoxy.value.seams.map(({ id, name }) => ({ label: `Seam: ${name}`, pick: seamThing(id) })),
-  settings: ({ notation }) => {
-    const { words } = clothWeightUnit(notation);
-    return [
-      'Fillet radius',
-      'Tape width',
-      `Tape, ${words}`,
-      `Cloth, ${words}`,
-      'Tapes inside',
-      'Tapes outside',
-      'Sealing coats',
-      'Waste, %',
-      'Filler, % of mix',
-      'Sheathe outside',
-    ].map((label) => ({ label, section: 'Rates' }));
-  },
+  things: ({ derived }) => [
+    ...derived.epoxy.value.seams.map(({ id, name }) => ({ label: `Seam: ${name}`, pick: seamThing(id) })),
+    ...derived.epoxy.value.jobs.map(({ name }) => ({ label: `Mix: ${name}`, pick: jobThing(name) })),
+  ],
+  settings: ({ notation }) => [
+    ...[
+      ...['Fillet radius', 'Least leg', 'Fillets go by', 'Tape width', 'Next one narrower by'],
+      ...[`Tape, ${clothWeightUnit(notation).words}`, `Cloth, ${clothWeightUnit(notation).words}`],
+      ...['Tapes inside', 'Tapes outside', 'Sealing coats', 'Waste, %', 'Filler, % of mix', 'Filler in glue, %'],
+      ...['Sheathe outside', 'Seal'],
+    ].map((label) => ({ label, section: 'Rates' })),
+    ...['Kind of tape', 'Tape comes off', 'Kind of cloth', 'Width of the cloth', 'Lap of the cloth', 'Peel ply'].map(
+      (label) => ({ label, section: 'Glass' }),
+    ),
+    ...['Parts of resin', 'To parts of hardener', 'Pot lasts, minutes', 'Next coat from, h', 'Next coat until, h'].map(
+      (label) => ({ label, section: 'The resin' }),
+    ),
+    ...['Humidity, %'].map((label) => ({ label, section: 'The shop' })),
+    ...[`Filleting, ${massUnit(notation)}/min`, `Taping, ${massUnit(notation)}/min`].map((label) => ({
+      ...{ label, section: 'Pace of work' },
+    })),
+  ],
   steps: selectPanelSteps,
   hasTape: false,
   waitsFor: waitsForLines,
