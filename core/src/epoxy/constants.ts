@@ -71,3 +71,11 @@ export const SEAMS_HEAVY = house(
   OF_STARTER,
   'seams of 9 mm ply and up: radius, leg, tape, in, out',
 );
+
+export const PAIRS_A_POT = house(
+  0.5,
+  'pairs',
+  'of gloves: one pair for two pots, and a clean one at once when one is torn',
+);
+export const BRUSH_WORK = house(1, 'a pot', 'brushes or rollers for each pot that is brushed: they are not cleaned');
+export const STICKS_A_POT = house(1, 'a pot', 'to stir with; a flat end reaches the corner of the pot');

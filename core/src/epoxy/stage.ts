@@ -5,6 +5,7 @@ import type { Hull } from '../lines';
 import type { PanelsValue } from '../panels';
 import { defineStage } from '../stage';
 import type { TimberValue } from '../timber';
+import { epoxyToBuy } from './buys';
 import * as constants from './constants';
 import { epoxyTables, type EpoxyWhole } from './drawings';
 import { EPOXY_FINDINGS } from './findings';
@@ -47,4 +48,5 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole & Epox
   },
   sheets: epoxySheets,
   tables: epoxyTables,
+  buys: epoxyToBuy,
 });

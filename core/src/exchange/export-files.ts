@@ -12,7 +12,17 @@ import {
 } from '../formats';
 import { writeDxf, writePages, writePdf, writeSvg, type PdfHead } from '../formats/writers';
 import { isImperial, MM_PER_INCH, unitLabel } from '../measure';
-import { CHAIN, wholeOf, type Derived, type Found, type Printing, type Project, type StageName } from '../project';
+import {
+  CHAIN,
+  sheetsOfStage,
+  tablesOfStage,
+  wholeOf,
+  type Derived,
+  type Found,
+  type Printing,
+  type Project,
+  type StageName,
+} from '../project';
 import { projectFileName, writeProjectFile } from './project-file';
 
 export const EXPORT_KINDS = ['dxf', 'svg', 'pdf', 'csv', 'stl'] as const;
@@ -44,14 +54,14 @@ export function outgoingDrawings({ project, derived, found }: Work): Outgoing<Dr
 /** Tables of all stages in their order. */
 export function outgoingTables({ project, derived, found }: Work): Outgoing<ExportTable>[] {
   const whole = wholeOf(project, derived, found);
-  const made = CHAIN.flatMap(({ name, tables }) => (tables?.(whole) ?? []).map((item) => ({ stage: name, item })));
+  const made = CHAIN.flatMap(({ name }) => tablesOfStage(name, whole).map((item) => ({ stage: name, item })));
   return withFiles(project, made);
 }
 
 /** Sheets of paper of all stages in their order. */
 export function outgoingSheets({ project, derived, found, printing }: Work): Outgoing<PaperSheets>[] {
   const whole = wholeOf(project, derived, found, printing);
-  const made = CHAIN.flatMap(({ name, sheets }) => (sheets?.(whole) ?? []).map((item) => ({ stage: name, item })));
+  const made = CHAIN.flatMap(({ name }) => sheetsOfStage(name, whole).map((item) => ({ stage: name, item })));
   return withFiles(project, made);
 }
 

@@ -28,3 +28,4 @@ export const BOTTOM_TIMBER = house(
 );
 export const FAIRED_BY = house(2, 'mm', 'what a rule held inside a boat is read to; a batten takes the rest out');
 export const CHAIN_OFF = house(1, 'mm', 'what a chain of links may stand off the curve: filled with the glue');
+export const SPARE_SCREWS = house(0.1, 'share', 'dropped, burred or snapped: bought over what is counted');

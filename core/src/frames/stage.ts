@@ -3,6 +3,7 @@ import type { Hull, LinesPart } from '../lines';
 import { depthOfInside, type Panel, type PanelsPart, type PanelsValue } from '../panels';
 import { usualIn } from '../measure';
 import { defineStage } from '../stage';
+import { framesToBuy } from './buys';
 import * as constants from './constants';
 import { girdersOnPanel } from './girder/drawings';
 import { framesDrawings, framesOnPanel, framesTables, membersOnPanel, type FramesWhole } from './drawings';
@@ -146,4 +147,5 @@ export const framesStage = defineStage<{
     return { paths: marks.flatMap(({ paths }) => paths), texts: marks.flatMap(({ texts }) => texts) };
   },
   tables: framesTables,
+  buys: framesToBuy,
 });

@@ -14,7 +14,7 @@ import { jointsStage } from '../joints';
 import { linesStage } from '../lines';
 import { panelsStage, type Panel } from '../panels';
 import { sheetsStage } from '../sheets';
-import type { Constants, FindingOf, Marks, Remember } from '../stage';
+import type { BuyLine, Constants, FindingOf, Marks, Remember } from '../stage';
 import { timberStage } from '../timber';
 
 export const STAGES = [
@@ -75,6 +75,7 @@ export type ChainStage<Document> = {
   readonly judgeFound?: (whole: Whole<Document>) => readonly Finding[];
   readonly drawings?: (whole: Whole<Document>) => readonly Drawing[];
   readonly sheets?: (whole: Whole<Document>) => readonly PaperSheets[];
+  readonly buys?: (whole: Whole<Document>) => readonly BuyLine[];
   readonly marksOn?: (panel: Panel, whole: Whole<Document>) => Marks;
   readonly tables?: (whole: Whole<Document>) => readonly ExportTable[];
   readonly triangles?: (whole: Whole<Document>) => readonly Triangle[];

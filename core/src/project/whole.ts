@@ -1,9 +1,10 @@
 /** Everything that there is to draw and print from: the project, what was derived, what searches found. */
-import type { PaperSheets, SheetPaper } from '../formats';
+import type { ExportTable, PaperSheets, SheetPaper } from '../formats';
 import { isImperial, type Notation } from '../measure';
 import type { Panel } from '../panels';
 import type { Derived, Found, StageName, Values, Whole } from './chain';
 import { CHAIN, type Project } from './document';
+import { shoppingList, shoppingSheets, shoppingTable } from './shopping-list';
 
 /** What sheets are printed on, and when: as the place and the day of printing have it. */
 export type Printing = { readonly paper?: SheetPaper | undefined; readonly date?: string | undefined };
@@ -25,6 +26,17 @@ export function wholeOf(project: Project, derived: Derived, found: Found, printi
   return whole;
 }
 
+/** What all of the boat comes to stands with the last of its stages. */
+const isLast = (stage: StageName): boolean => CHAIN[CHAIN.length - 1]?.name === stage;
+
 /** What a stage gives to take to the shop. */
-export const sheetsOfStage = (stage: StageName, whole: Whole<Project>): readonly PaperSheets[] =>
-  CHAIN.find(({ name }) => name === stage)?.sheets?.(whole) ?? [];
+export const sheetsOfStage = (stage: StageName, whole: Whole<Project>): readonly PaperSheets[] => [
+  ...(CHAIN.find(({ name }) => name === stage)?.sheets?.(whole) ?? []),
+  ...(isLast(stage) ? [shoppingSheets(whole)] : []),
+];
+
+/** The tables that it prints. */
+export const tablesOfStage = (stage: StageName, whole: Whole<Project>): readonly ExportTable[] => [
+  ...(CHAIN.find(({ name }) => name === stage)?.tables?.(whole) ?? []),
+  ...(isLast(stage) ? [shoppingTable(shoppingList(whole))] : []),
+];

@@ -3,6 +3,7 @@ import type { FramesValue } from '../frames';
 import type { JointedPanel } from '../joints';
 import type { PanelsPart, PanelsValue } from '../panels';
 import { defineStage } from '../stage';
+import { sheetsToBuy, type BuyingSheets } from './buys';
 import * as constants from './constants';
 import { sheetsDrawings, sheetsTables } from './drawings';
 import { SHEETS_FINDINGS } from './findings';
@@ -25,7 +26,7 @@ type Before = {
   };
 };
 
-export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & MarksWhole }>()({
+export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & MarksWhole & BuyingSheets }>()({
   name: 'sheets',
   title: 'Sheets',
   schema: sheetsSchema,
@@ -51,4 +52,5 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
   drawings: sheetsDrawings,
   sheets: sheetsSheets,
   tables: sheetsTables,
+  buys: sheetsToBuy,
 });

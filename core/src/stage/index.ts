@@ -1,3 +1,4 @@
+export type { BuyLine } from './buy';
 export { house } from './constant';
 export type { Constant, Constants } from './constant';
 export { countField, figureField, lengthField, lengthOrNone, refusalWords, shareField, unwrapped } from './field';

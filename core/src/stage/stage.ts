@@ -8,6 +8,7 @@ import type { z } from 'zod';
 import type { Catalogue, Edit, Finding, FindingsOf, StageResult } from '../findings';
 import type { Drawing, DrawnPath, DrawnText, ExportTable, PaperSheets, Triangle } from '../formats';
 import type { Notation } from '../measure';
+import type { BuyLine } from './buy';
 import type { Constants } from './constant';
 import type { Remember } from './remember';
 
@@ -55,6 +56,8 @@ export type Stage<
   readonly marksOn?: (panel: Needs['panel'], whole: Needs['whole']) => Marks;
   /** The tables it prints. */
   readonly tables?: (whole: Needs['whole']) => readonly ExportTable[];
+  /** What is bought for it, as far as its searches have found it. */
+  readonly buys?: (whole: Needs['whole']) => readonly BuyLine[];
   /** What it adds to a mesh of the boat. */
   readonly triangles?: (whole: Needs['whole']) => readonly Triangle[];
 };

@@ -2,6 +2,7 @@
 import type { FramesValue } from '../frames';
 import { hashOf } from '../geometry';
 import { defineStage } from '../stage';
+import { timberToBuy, type BuyingTimber } from './buys';
 import * as constants from './constants';
 import { timberTables } from './drawings';
 import { TIMBER_FINDINGS } from './findings';
@@ -21,7 +22,7 @@ type Before = {
 /** Rounds of the search for one round of the other searches: pieces on sticks are quick to move. */
 const ROUNDS_EACH = 100;
 
-export const timberStage = defineStage<{ before: Before; whole: TimberOnPaper }>()({
+export const timberStage = defineStage<{ before: Before; whole: TimberOnPaper & BuyingTimber }>()({
   name: 'timber',
   title: 'Timber',
   schema: timberSchema,
@@ -43,5 +44,6 @@ export const timberStage = defineStage<{ before: Before; whole: TimberOnPaper }>
   },
   judgeFound: ({ values, found }) => judgePlan(values.timber, found.timber),
   tables: timberTables,
+  buys: timberToBuy,
   sheets: timberSheets,
 });

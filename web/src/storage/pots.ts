@@ -18,3 +18,14 @@ export const keptForecast = async (): Promise<string> => (await db.marks.get(WEA
 export const keepForecast = async (value: string): Promise<void> => {
   await db.marks.put({ key: WEATHER_KEY, value });
 };
+
+const boughtKey = (project: string): string => `bought ${project}`;
+
+/** Ids of the lines of the shopping list that are bought. */
+export async function boughtFor(project: string): Promise<readonly string[]> {
+  const kept = (await db.marks.get(boughtKey(project)))?.value;
+  return kept === undefined ? [] : kept.split('\n');
+}
+export const keepBought = async (project: string, ids: readonly string[]): Promise<void> => {
+  await db.marks.put({ key: boughtKey(project), value: ids.join('\n') });
+};

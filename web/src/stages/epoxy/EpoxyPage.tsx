@@ -21,11 +21,17 @@ import { Packs } from './Packs';
 import { PotLog } from './PotLog';
 import { ResinSettings } from './ResinSettings';
 import { Shop } from './Shop';
+import { ShoppingView } from './ShoppingView';
 import { StandIns } from './StandIns';
 import { TakeoffTables } from './TakeoffTables';
 import { usePots } from './use-pots';
 
-const VIEWS = { buy: 'What to buy', mix: 'What to mix', hours: 'Hours and weather' } as const;
+const VIEWS = {
+  buy: 'What to buy',
+  mix: 'What to mix',
+  hours: 'Hours and weather',
+  shopping: 'Shopping list',
+} as const;
 type View = keyof typeof VIEWS;
 
 export default function EpoxyPage() {
@@ -65,6 +71,7 @@ export default function EpoxyPage() {
           {view === 'mix' && (
             <MixView {...{ takeoff, plan, records, add, project, shopC: tempC, job: job ?? takeoff.jobs[0] }} />
           )}
+          {view === 'shopping' && <ShoppingView project={project} />}
           {view === 'hours' && <HoursView {...{ project, records, tempC, humidity }} />}
         </Box>
       </Box>

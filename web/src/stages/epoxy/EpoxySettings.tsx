@@ -140,7 +140,7 @@ export function EpoxySettings({ project }: { readonly project: Project }) {
         ))}
         <Sheathing part={project.epoxy} />
         <SelectField
-          label="Seal"
+          label="When it is sealed"
           value={project.epoxy.coating}
           names={COATING}
           onChange={set('coating', 'When it is sealed')}

@@ -20,11 +20,12 @@ export const epoxyEntry: StageEntry = {
       ...['Fillet radius', 'Least leg', 'Fillets go by', 'Tape width', 'Next one narrower by'],
       ...[`Tape, ${clothWeightUnit(notation).words}`, `Cloth, ${clothWeightUnit(notation).words}`],
       ...['Tapes inside', 'Tapes outside', 'Sealing coats', 'Waste, %', 'Filler, % of mix', 'Filler in glue, %'],
-      ...['Sheathe outside', 'Seal'],
+      ...['Sheathe outside', 'When it is sealed'],
     ].map((label) => ({ label, section: 'Rates' })),
-    ...['Kind of tape', 'Tape comes off', 'Kind of cloth', 'Width of the cloth', 'Lap of the cloth', 'Peel ply'].map(
-      (label) => ({ label, section: 'Glass' }),
-    ),
+    ...['Kind of tape', 'Tape comes off', 'Kind of cloth', 'Width of the cloth', 'Lap of the cloth'].map((label) => ({
+      label,
+      section: 'Glass',
+    })),
     ...['Parts of resin', 'To parts of hardener', 'Pot lasts, minutes', 'Next coat from, h', 'Next coat until, h'].map(
       (label) => ({ label, section: 'The resin' }),
     ),

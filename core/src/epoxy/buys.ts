@@ -1,0 +1,65 @@
+/** What is bought for gluing, filling and coating: packs, filler, glass, and what is used up with it. */
+import { formatMass, formatRun, type Notation } from '../measure';
+import type { BuyLine } from '../stage';
+import { BRUSH_WORK, PAIRS_A_POT, STICKS_A_POT } from './constants';
+import { width } from './from-words';
+import type { EpoxyPart } from './schema';
+import type { Takeoff } from './takeoff';
+
+export type BuyingEpoxy = {
+  readonly project: { readonly notation: Notation; readonly epoxy: Pick<EpoxyPart, 'packs' | 'glass'> };
+  readonly values: { readonly epoxy: Takeoff };
+};
+
+export function epoxyToBuy({ project: { notation, epoxy: part }, values: { epoxy } }: BuyingEpoxy): BuyLine[] {
+  const { purchase, plan, glass, jobs } = epoxy;
+  const measured = (id: string, what: string, howMuch: string, from: string): BuyLine => ({
+    ...{ id, what, howMuch, qty: 1, there: 0, price: 0, from },
+  });
+  const counted = (id: string, what: string, count: number, from: string): BuyLine[] =>
+    count > 0 ? [measured(id, what, String(count), from)] : [];
+  const packs = purchase.bought.map(({ pack, name, qty }): BuyLine => {
+    const price = part.packs.find(({ id }) => id === pack)?.price ?? 0;
+    return {
+      ...{
+        id: `pack ${pack}`,
+        what: `Epoxy: ${name === '' ? 'a pack without a name' : name}`,
+        howMuch: String(qty),
+        qty,
+      },
+      ...{ there: 0, price, from: `${formatMass(plan.totals.a + plan.totals.b, notation)} are mixed` },
+    };
+  });
+  const brushed = plan.pots.filter(({ job }) =>
+    jobs.some(({ name, work }) => name === job && work !== 'fillet' && work !== 'tack'),
+  ).length;
+  const pots = plan.pots.length;
+  return [
+    ...packs,
+    ...(plan.totals.filler > 0
+      ? [measured('filler', 'Filler', formatMass(plan.totals.filler, notation), 'fillets and glue')]
+      : []),
+    ...glass.tapes.map(({ widthMm, lengthM }) =>
+      measured(
+        `tape ${widthMm}`,
+        `Tape, ${part.glass.tapeKind}, ${width(widthMm, notation)}`,
+        formatRun(lengthM, notation),
+        'seams, all layers of that width',
+      ),
+    ),
+    ...(glass.clothM > 0
+      ? [
+          measured(
+            'cloth',
+            `Cloth, ${part.glass.clothKind}, ${width(part.glass.clothWidth, notation)} wide`,
+            formatRun(glass.clothM, notation),
+            'sheathing',
+          ),
+        ]
+      : []),
+    ...counted('gloves', 'Gloves, pairs', Math.ceil(pots * PAIRS_A_POT.value), `${pots} pots`),
+    ...counted('brushes', 'Brushes and rollers', Math.ceil(brushed * BRUSH_WORK.value), `${brushed} pots are brushed`),
+    ...counted('sticks', 'Stirring sticks', Math.ceil(pots * STICKS_A_POT.value), `${pots} pots`),
+    ...counted('cups', 'Mixing pots', pots, 'one each: what is stuck in a used one spoils the next'),
+  ];
+}
