@@ -10,7 +10,7 @@ async function openMixing(page: Page) {
   await page.goto('/');
   await expect(page.getByRole('main')).toBeVisible();
   await page.goto('/project/demo-tamsel/epoxy');
-  await page.getByRole('tab', { name: 'What to mix' }).click();
+  await page.getByRole('tab', { name: 'To mix' }).click();
 }
 
 const onScale = (page: Page, change: object) => page.request.post('/devices/scale', { data: change });
@@ -27,7 +27,8 @@ const said = async (page: Page) =>
 test('a pot: tare, A, B 6 % over, put right, filler, the clock, the log; by keyboard, 390 wide', async ({ page }) => {
   await page.setViewportSize(NARROW);
   await openMixing(page);
-  await page.getByRole('button', { name: /^\d+ ?Tacking/ }).press('Enter');
+  await page.getByRole('combobox', { name: 'What is done now' }).press('Enter');
+  await page.getByRole('option', { name: /Tacking/ }).press('Enter');
   await page.getByRole('button', { name: 'Weigh this pot' }).press('Enter');
   const weighing = page.getByRole('region', { name: 'Weighing' });
   await onScale(page, { load: 24, fault: 'none' });
@@ -59,7 +60,7 @@ test('a pot: tare, A, B 6 % over, put right, filler, the clock, the log; by keyb
   await weighing.getByRole('button', { name: 'Mixed: start the clock' }).press('Enter');
   await expect(page.getByRole('timer', { name: 'Use it up within' })).toBeVisible();
   await page.reload();
-  await page.getByRole('tab', { name: 'What to mix' }).click();
+  await page.getByRole('tab', { name: 'To mix' }).click();
   const clocks = page.getByRole('region', { name: 'Clocks of Tacking, pot 1' });
   await expect(clocks.getByRole('timer', { name: 'Stir, scrape the sides' })).toHaveText(/1:\d\d/);
   await clocks.getByLabel('Left in it, g').fill('7');
@@ -134,7 +135,7 @@ test('a page that slept tells the right time when it wakes, and what went off me
 
 test('hours: what a typed forecast lets be done, and what of it is not understood', async ({ page }) => {
   await openMixing(page);
-  await page.getByRole('tab', { name: 'Hours and weather' }).click();
+  await page.getByRole('tab', { name: 'When' }).click();
   await expect(page.getByText('Nothing speaks against mixing now')).toBeVisible();
   const forecast = page.getByLabel('The forecast, a line a time');
   await forecast.fill('2126-05-02 08:00, warm');
@@ -143,6 +144,6 @@ test('hours: what a typed forecast lets be done, and what of it is not understoo
   await expect(page.getByText(/A coat may go on from Thu.?,? 2 May 11:00/)).toBeVisible();
   await expectNoFaults(page);
   await page.reload();
-  await page.getByRole('tab', { name: 'Hours and weather' }).click();
+  await page.getByRole('tab', { name: 'When' }).click();
   await expect(page.getByRole('img', { name: 'Temperatures to come' })).toBeVisible();
 });

@@ -10,9 +10,6 @@ export const RESIN_PER_BIAXIAL = house(1.1, 'g/g', 'resin to the weight of biaxi
 export const GLUE_LINE = house(300, 'g/m²', 'thickened, on one face');
 export const GLUE_PRIMER = house(100, 'g/m²', 'unthickened, on both faces');
 export const MIX_DENSITY = house(1.1, 'g/ml', 'mixed resin and hardener');
-export const FILLER_DENSITY = house(0.15, 'g/ml', 'wood flour and hollow spheres lie about so loosely in the tub');
-/** Angle between the bottom and a girder, and of a transom whose seam has none. */
-export const BULKHEAD_ANGLE_DEG = house(90, '°', 'the bottom meets a girder within a few degrees of square');
 export const TACK_SHARE = house(0.1, 'share', 'of a fillet, put between the stitches first; the rest goes over it');
 
 export const FILLET_RADIUS = house(20, 'mm', 'a coffee lid’s or a large coin’s: what most fillets are drawn with');

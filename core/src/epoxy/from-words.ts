@@ -39,7 +39,7 @@ export function fromWords(from: CountedFrom, notation: Notation): string {
 }
 
 const GLUED: Readonly<Record<GlueFace, string>> = {
-  sheets: 'where sheets join',
+  blanks: 'where sheets join',
   skin: 'on the skin',
   layers: 'between layers',
   cleats: 'on frame and skin',

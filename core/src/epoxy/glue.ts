@@ -56,7 +56,7 @@ function sheetJoints(panel: JointedPanel): Faces {
   const mm2 = panel.joints.reduce((sum, { depth, kind, width }) => sum + depth * (kind === 'tongues' ? 0 : width), 0);
   const hands = panel.spansCentreline ? 1 : 2;
   const item = `${jointsWord(panel)}, ${panel.name.toLowerCase()}`;
-  return { item, what: 'sheets', areaM2: (mm2 * hands) / MM2_PER_M2 };
+  return { item, what: 'blanks', areaM2: (mm2 * hands) / MM2_PER_M2 };
 }
 
 function layersOf({ name, layers, width, length, qty }: TimberRun): Faces[] {

@@ -35,12 +35,12 @@ export function jobsOf(lines: readonly TakeoffLine[], part: EpoxyPart): Job[] {
   const of = (keep: (line: TakeoffLine) => boolean, share = 1) => ({ lines: lines.filter(keep), share });
   const rate = part.rates;
   const joins = (isOfSheets: boolean) =>
-    of(({ from }) => from.kind === 'glued' && (from.what === 'sheets') === isOfSheets);
+    of(({ from }) => from.kind === 'glued' && (from.what === 'blanks') === isOfSheets);
   const taped = (side: 'inside' | 'outside') => of(({ from }) => from.kind === 'tape' && from.side === side);
   const sealing = coatsOf(part).map((share, k) =>
     jobOf({ id: `seal.${k + 1}`, name: `Sealing, coat ${k + 1}`, work: 'seal', rate: rate.seal }, of(isSealing, share)),
   );
-  const joints = jobOf({ id: 'joints', name: 'Sheet joints', work: 'glue', rate: rate.glue }, joins(true));
+  const joints = jobOf({ id: 'join', name: 'Sheet joints', work: 'glue', rate: rate.glue }, joins(true));
   const fillets = of(({ group }) => group === 'fillets', 1 - TACK_SHARE.value);
   const tacks = { ...fillets, share: TACK_SHARE.value };
   const cloth = of(({ group }) => group === 'sheathing');

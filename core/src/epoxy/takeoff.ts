@@ -5,11 +5,9 @@
  * density, less the filler's share. Glass takes resin in proportion to its weight. Waste is a share of what is mixed,
  * so the sum is divided by one less that share.
  */
-import type { Assumption } from '../findings';
 import type { Hull } from '../lines';
 import type { Panel } from '../panels';
 import {
-  BULKHEAD_ANGLE_DEG,
   FILL_COAT,
   FILL_COATS,
   MIX_DENSITY,
@@ -31,6 +29,8 @@ import { sheathedPanels, sheathingFindings } from './sheathing';
 
 export type Takeoff = {
   readonly seams: readonly Seam[];
+  /** Panels under cloth, by their ids. */
+  readonly sheathed: readonly string[];
   readonly lines: readonly TakeoffLine[];
   readonly resin: number;
   readonly resinWithWaste: number;
@@ -69,10 +69,11 @@ export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
   const resin = sum('resin');
   const glass = lines.reduce((total, line) => total + line.clothM2 * weightOf(line, part), 0);
   const jobs = jobsOf(lines, part);
+  const { sheathed } = sheathedPanels(input);
   const plan = planPots(jobs, part, part.shop.tempC);
   const value = {
-    ...{ jobs, plan, purchase: purchaseOf(plan.totals, part) },
-    glass: glassToBuy(lines, sheathedPanels(input).sheathed, part),
+    ...{ jobs, plan, purchase: purchaseOf(plan.totals, part), sheathed: sheathed.map(({ id }) => id) },
+    glass: glassToBuy(lines, sheathed, part),
     ...{ seams, lines, resin, filler: sum('filler'), clothM2: sum('clothM2'), tapeM: sum('tapeM') },
     ...{ resinWithWaste: resin / (1 - part.waste), weight: resin + sum('filler') + glass },
   };
@@ -83,10 +84,7 @@ export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
     ...judgePurchase(value.purchase),
     ...judgeGlass(part),
   ];
-  const assumed: Assumption[] = input.girders.some(({ school }) => school === 'filleted')
-    ? [{ what: 'Angle at girders', value: `${BULKHEAD_ANGLE_DEG.value}°`, because: BULKHEAD_ANGLE_DEG.note }]
-    : [];
-  return { value, findings, assumed };
+  return { value, findings, assumed: [] };
 }
 
 const weightOf = ({ group }: TakeoffLine, part: EpoxyPart): number =>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readForecast } from './forecast';
+import { readForecast, type ClockOf } from './forecast';
 import { epoxyAtFirst } from './schema';
 import { dewPointC, fitStretches, holdOffs, hourly, windowsFrom, type Weather } from './windows';
 
@@ -70,9 +70,13 @@ describe('fitStretches', () => {
 });
 
 describe('readForecast', () => {
-  const at = (hour: number) => new Date(2026, 4, 2, hour).getTime();
+  /** Of a shop whose clock shows universal time, in the year 2026. */
+  const clockOf: ClockOf = ({ month, day, hour, minute }) =>
+    month === 2 && day > 28 ? undefined : ((month * 31 + day) * 24 + hour) * HOUR + minute * 60_000;
+  const reading = { notation: 'mm', clockOf } as const;
+  const at = (hour: number) => clockOf({ year: 2026, month: 5, day: 2, hour, minute: 0 });
   it('reads a line a time, with a head or without, commas or semicolons, humidity as before where none is said', () => {
-    const read = readForecast('time,temp,humidity\n2026-05-02 08:00, 12.5, 70\n2026-05-02T14:00;18,5\n', 'mm');
+    const read = readForecast('time,temp,humidity\n2026-05-02 08:00, 12.5, 70\n2026-05-02T14:00;18,5\n', reading);
     expect(read).toEqual({
       ok: true,
       weather: [
@@ -82,7 +86,7 @@ describe('readForecast', () => {
     });
   });
   it('takes a boat in inches at its word: 50 °F are 10 °C', () => {
-    const read = readForecast('2026-05-02 08:00, 50', 'in-16');
+    const read = readForecast('2026-05-02 08:00, 50', { ...reading, notation: 'in-16' });
     expect(read.ok && read.weather[0]?.tempC).toBeCloseTo(10, 9);
   });
   it.each([
@@ -93,7 +97,7 @@ describe('readForecast', () => {
     ['2026-05-02 08:00, 12\n2026-05-02 07:00, 12', /line 2: 2026-05-02 07:00 is not after/],
     ['2026-05-02 08:00, 12\nlater, 12', /line 2: found "later"/],
   ])('refuses %j, and says where', (text, words) => {
-    const read = readForecast(text, 'mm');
+    const read = readForecast(text, reading);
     expect(!read.ok && read.problem).toMatch(words);
   });
 });

@@ -12,6 +12,6 @@ export { isAsDrawn, redrawn } from './redraw';
 export { readProject } from './read-project';
 export type { ReadProject } from './read-project';
 export { sentence } from './sentences';
-export { costOf, shoppingList, type ShoppingList } from './shopping-list';
+export { costOf, shoppingList } from './shopping-list';
 export { sheetsOfStage, tablesOfStage, usualPaper, wholeOf } from './whole';
 export type { Printing } from './whole';

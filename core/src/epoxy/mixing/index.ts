@@ -1,4 +1,4 @@
 export { mix, ratioByWeight, type Batch, type Mix } from './batches';
 export { faultsOfMix } from './check';
 export { readMixJob, type MixJob } from './mix-job';
-export { potLifeMinutes, type PotLife } from './pot-life';
+export { potLifeMinutes } from './pot-life';

@@ -6,21 +6,21 @@
  * the line's, so that a seam that is split is counted in the same places. A bulkhead's angles are square plus and minus
  * its bevel, on its two faces. Accuracy: of a fillet on a cone 0.05 %.
  */
-import { at, cross3, distance2, dot3, unit3, type Vec3 } from '../../geometry';
-import type { Frame, Girder, School } from '../../frames';
+import { at, cross3, distance2, dot3, unit3, type Vec2, type Vec3 } from '../../geometry';
+import { placeInBoat, placeOnGirder, type Frame, type Girder, type School } from '../../frames';
 import { CENTRELINE_MM } from '../../lines';
 import { toDeg, toRad } from '../../measure';
 import {
   lengthBetween,
   onEdge,
+  pointsBetween,
   sharedStretches,
   type EdgeOfPanel,
   type Panel,
   type Shared,
   type Transom,
 } from '../../panels';
-import { BULKHEAD_ANGLE_DEG } from '../constants';
-import type { Seam, SeamKind, Stretch } from './seam';
+import type { Seam, Stretch } from './seam';
 
 export type SeamsOf = {
   readonly panels: readonly Panel[];
@@ -45,44 +45,57 @@ export function findSeams({ panels, transoms, frames, girders, school }: SeamsOf
     seams.push({ ...of, isFilleted });
   }
   seams.push(...panels.flatMap(endSeams).map((seam) => ({ ...seam, isFilleted })));
-  for (const { id, name, seam } of transoms)
-    seams.push(seamOf({ id, kind: 'transom', name, stretches: seam, isFilleted }));
+  for (const { id, name, seam, corners } of transoms)
+    seams.push(seamOf({ id, kind: 'transom', name, stretches: seam, isFilleted, paths: [corners] }));
   return [...seams, ...frames.flatMap(bulkheadSeam), ...girders.flatMap(girderSeam)];
 }
 
-type Made = { id: string; kind: SeamKind; name: string; stretches: readonly Stretch[]; isFilleted: boolean };
+type Made = Pick<Seam, 'id' | 'kind' | 'name' | 'stretches' | 'isFilleted' | 'paths'>;
 
-function seamOf({ id, kind, name, stretches, isFilleted }: Made): Seam {
+function seamOf({ id, kind, name, stretches, isFilleted, paths }: Made): Seam {
   const corners = kind === 'bulkhead' ? 2 : 1;
   const along = stretches.reduce((sum, { length }) => sum + length, 0);
   const turned = stretches.reduce((sum, { length, angleRad }) => sum + length * angleRad, 0);
-  const angleDeg = along > 0 ? toDeg(turned / along) : BULKHEAD_ANGLE_DEG.value;
-  return { id, kind, name, length: along / corners, angleDeg, stretches, corners, isFilleted };
+  const angleDeg = along > 0 ? toDeg(turned / along) : 90; // of no length: none is filled
+  return { id, kind, name, length: along / corners, angleDeg, stretches, corners, isFilleted, paths };
 }
 
 /** Along the skin under a girder, on both its faces. */
-function girderSeam({ id, name, school, seamMm: length }: Girder): Seam[] {
+function girderSeam({ id, name, school, seamMm, edge, plane }: Girder): Seam[] {
   if (school !== 'filleted') return [];
-  const one = { length, angleRad: toRad(BULKHEAD_ANGLE_DEG.value) };
-  return [seamOf({ id, kind: 'bulkhead', name, stretches: [one, one], isFilleted: true })];
+  const stretches = bothCorners(
+    edge.map(({ s, z, bevelDeg }) => ({ at: [s, z], bevelDeg })),
+    seamMm,
+  );
+  const path = edge.map(({ s, z }) => placeOnGirder(plane, [s, z]));
+  return [seamOf({ id, kind: 'bulkhead', name, stretches, isFilleted: true, paths: [path] })];
 }
 
 /** Along the edges that are filleted; none where no edge is. */
-function bulkheadSeam({ id, name, edges }: Frame): Seam[] {
+function bulkheadSeam({ id, name, edges, ...plane }: Frame): Seam[] {
   const filleted = edges.filter(({ school, seamMm }) => school === 'filleted' && seamMm > 0);
   if (filleted.length === 0) return [];
-  const stretches = filleted.flatMap(({ points, seamMm }): Stretch[] => {
-    const runs = points.slice(1).map((p, k) => {
-      const q = at(points, k);
-      return { chord: Math.hypot(p.y - q.y, p.z - q.z), bevelRad: toRad((p.bevelDeg + q.bevelDeg) / 2) };
-    });
-    const along = runs.reduce((sum, { chord }) => sum + chord, 0);
-    if (along === 0) return [];
-    return runs.flatMap(({ chord, bevelRad }) =>
-      [1, -1].map((face) => ({ length: (chord / along) * seamMm, angleRad: Math.PI / 2 + face * bevelRad })),
-    );
+  const stretches = filleted.flatMap(({ points, seamMm }) =>
+    bothCorners(
+      points.map(({ y, z, bevelDeg }) => ({ at: [y, z], bevelDeg })),
+      seamMm,
+    ),
+  );
+  const paths = filleted.map(({ points }) => points.map(({ y, z }) => placeInBoat(plane, [y, z])));
+  return [seamOf({ id, kind: 'bulkhead', name, stretches, isFilleted: true, paths })];
+}
+
+/** Square plus the bevel on one face, square less it on the other; `length` of one face, by the shares of the edge. */
+function bothCorners(points: readonly { readonly at: Vec2; readonly bevelDeg: number }[], length: number): Stretch[] {
+  const runs = points.slice(1).map((p, k) => {
+    const q = at(points, k);
+    return { chord: distance2(p.at, q.at), bevelRad: toRad((p.bevelDeg + q.bevelDeg) / 2) };
   });
-  return [seamOf({ id, kind: 'bulkhead', name, stretches, isFilleted: true })];
+  const along = runs.reduce((sum, { chord }) => sum + chord, 0);
+  if (along === 0) return [];
+  return runs.flatMap(({ chord, bevelRad }) =>
+    [1, -1].map((face) => ({ length: (chord / along) * length, angleRad: Math.PI / 2 + face * bevelRad })),
+  );
 }
 
 /** Inner angle between two panels that meet. */
@@ -94,7 +107,7 @@ function chineSeam({ line, from, to, above }: Shared, below: EdgeOfPanel, isOnly
   });
   const id = isOnly ? line : `${line}.${below.panel.id}.${above.panel.id}`;
   const name = `${below.panel.name} to ${above.panel.name.toLowerCase()}`;
-  return seamOf({ id, kind: 'chine', name, stretches, isFilleted: true });
+  return seamOf({ id, kind: 'chine', name, stretches, isFilleted: true, paths: [pathOf(above, from, to)] });
 }
 
 /** A panel and its own mirror: along the keel, and, where it runs on beyond the panel below it, along stem or stern. */
@@ -108,7 +121,7 @@ function keelSeam({ line, from, to, above }: Shared, panels: readonly Panel[], i
   const id = isOnly ? line : `${line}.${above.panel.id}.${place.toLowerCase()}`;
   const name = isLowest ? 'Keel' : `${place}, ${above.panel.name.toLowerCase()}`;
   const kind = isLowest || place === 'Keel' ? 'keel' : 'end';
-  return seamOf({ id, kind, name, stretches, isFilleted: true });
+  return seamOf({ id, kind, name, stretches, isFilleted: true, paths: [pathOf(above, from, to)] });
 }
 
 /** A panel and its mirror where they end on each other along a straight stem or stern: the panel's own last ruling. */
@@ -122,10 +135,20 @@ function endSeams(panel: Panel): Seam[] {
     const angleRad = Math.PI - angleBetween([x, y, z], [x, -y, z]);
     const name = `${end === 'fore' ? 'Stem' : 'Stern'}, ${panel.name.toLowerCase()}`;
     return [
-      seamOf({ id: `${panel.id}.${end}`, kind: 'end', name, stretches: [{ length, angleRad }], isFilleted: true }),
+      seamOf({
+        id: `${panel.id}.${end}`,
+        kind: 'end',
+        name,
+        stretches: [{ length, angleRad }],
+        isFilleted: true,
+        paths: [[p, q]],
+      }),
     ];
   });
 }
+
+const pathOf = (edge: EdgeOfPanel, from: number, to: number): Vec3[] =>
+  pointsBetween(edge, [from, to]).map(({ space }) => space);
 
 /** The line's own equal steps, those at the ends cut short. */
 function stepsOf(from: number, to: number): (readonly [number, number])[] {

@@ -1,5 +1,5 @@
-export { filletArea, filletIn, legOf, type FilletRule } from './fillet';
+export { filletArea, filletIn, legOf } from './fillet';
 export { findSeams, type SeamsOf } from './find-seams';
-export { scheduleOf, tapeWidths, type Schedule } from './schedule';
-export type { Seam, SeamKind } from './seam';
+export { scheduleOf, tapeWidths } from './schedule';
+export type { Seam } from './seam';
 export { SCHEDULE_STARTERS } from './starters';

@@ -1,4 +1,5 @@
 /** A seam as it is filled and taped: what meets in it, its kind, and the angle along it. Lengths mm. */
+import type { Vec3 } from '../../geometry';
 import type { SEAM_KINDS } from '../schema';
 
 export type SeamKind = (typeof SEAM_KINDS)[number];
@@ -19,4 +20,6 @@ export type Seam = {
   /** A bulkhead has two, one on each face; a tape lies in each. */
   readonly corners: 1 | 2;
   readonly isFilleted: boolean;
+  /** Where it runs, in the boat: on the starboard hand, or across the centreline. */
+  readonly paths: readonly (readonly Vec3[])[];
 };

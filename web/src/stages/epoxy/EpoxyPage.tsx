@@ -21,15 +21,16 @@ import { Packs } from './Packs';
 import { PotLog } from './PotLog';
 import { ResinSettings } from './ResinSettings';
 import { Shop } from './Shop';
+import { SeamsDrawing } from './SeamsDrawing';
 import { ShoppingView } from './ShoppingView';
 import { StandIns } from './StandIns';
 import { TakeoffTables } from './TakeoffTables';
 import { usePots } from './use-pots';
 
 const VIEWS = {
-  buy: 'What to buy',
-  mix: 'What to mix',
-  hours: 'Hours and weather',
+  buy: 'To buy',
+  mix: 'To mix',
+  hours: 'When',
   shopping: 'Shopping list',
 } as const;
 type View = keyof typeof VIEWS;
@@ -64,6 +65,7 @@ export default function EpoxyPage() {
         >
           {view === 'buy' && (
             <>
+              <SeamsDrawing takeoff={takeoff} epoxy={project.epoxy} />
               <BuyTable takeoff={takeoff} project={project} />
               <TakeoffTables takeoff={takeoff} />
             </>

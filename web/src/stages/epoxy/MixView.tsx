@@ -1,10 +1,13 @@
 /** What do I mix now? The jobs in working order, and the pots of the one that is picked, each as a card. */
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import { jobThing, type Job, type PotPlan, type Takeoff } from '@kalotrope/core/epoxy';
 import { formatMass, formatTemperature } from '@kalotrope/core/measure';
 import type { Project } from '@kalotrope/core/project';
+import { SelectField } from '../../controls/SelectField';
 import { picked } from '../../state/screen-slice';
 import { selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -27,6 +30,7 @@ type Props = {
 export function MixView({ takeoff, plan, records, add, project, shopC, job }: Props) {
   const [weighed, setWeighed] = useState<number | null>(null);
   const notation = useAppSelector(selectNotation);
+  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
   if (!job) return <Typography>Nothing is glued, filled or coated: there is nothing to mix.</Typography>;
   const pots = plan.pots.filter((pot) => pot.job === job.name);
   const done = new Set(records.flatMap((one) => (one.kind === 'mixed' && one.job === job.name ? [one.number] : [])));
@@ -42,7 +46,11 @@ export function MixView({ takeoff, plan, records, add, project, shopC, job }: Pr
         />
       ) : (
         <Box sx={{ display: 'flex', flexDirection: { xs: 'column', md: 'row' }, gap: 2, alignItems: 'flex-start' }}>
-          <JobList jobs={takeoff.jobs} plan={plan} records={records} picked={job} />
+          {isWide ? (
+            <JobList jobs={takeoff.jobs} plan={plan} records={records} picked={job} />
+          ) : (
+            <JobChoice jobs={takeoff.jobs} plan={plan} picked={job} />
+          )}
           <Box sx={{ flex: 1, minWidth: 0, width: '100%' }}>
             <Typography variant="h2">
               {job.name}: {pots.length === 1 ? 'one pot' : `${pots.length} pots`} at{' '}
@@ -66,6 +74,27 @@ export function MixView({ takeoff, plan, records, add, project, shopC, job }: Pr
         </Box>
       )}
     </>
+  );
+}
+
+type ChoiceProps = { readonly jobs: readonly Job[]; readonly plan: PotPlan; readonly picked: Job };
+
+/** Where there is no room for the list beside the pots. */
+function JobChoice({ jobs, plan, picked: now }: ChoiceProps) {
+  const dispatch = useAppDispatch();
+  const names = jobs.map(({ name }, k): [string, string] => {
+    const pots = plan.pots.filter((pot) => pot.job === name).length;
+    return [name, `${k + 1} ${name}, ${pots === 1 ? 'one pot' : `${pots} pots`}`];
+  });
+  return (
+    <Box sx={{ width: '100%', '& .MuiTextField-root': { width: '100%' }, '& .MuiInputBase-root': { minHeight: 48 } }}>
+      <SelectField<string>
+        label="What is done now"
+        value={now.name}
+        names={Object.fromEntries(names)}
+        onChange={(name) => dispatch(picked(jobThing(name)))}
+      />
+    </Box>
   );
 }
 

@@ -1,6 +1,8 @@
 /** What do I buy? All of the boat in one place, ticked off as it is bought. */
 import Checkbox from '@mui/material/Checkbox';
 import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useMemo, useState } from 'react';
 import { costOf, shoppingList, wholeOf, type Project } from '@kalotrope/core/project';
 import { selectDerived, selectFound } from '../../state/selectors';
@@ -16,20 +18,35 @@ export function ShoppingView({ project }: { readonly project: Project }) {
     [project, derived, found],
   );
   const { bought, tick } = useBought(project.id);
+  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
   if (!list) return null;
   const { groups, cost, unpriced } = list;
-  const isLaidOut = found.sheets !== undefined;
+  const waits = [
+    ...(found.sheets === undefined ? ['Sheets'] : []),
+    ...(found.timber === undefined && (derived?.timber.value.runs.length ?? 0) > 0 ? ['Timber'] : []),
+  ];
   return (
     <div style={{ maxWidth: 900 }}>
-      {!isLaidOut && (
-        <Typography sx={{ mb: 1 }}>The sheets are not laid out yet: open Sheets, and they are counted here.</Typography>
+      {waits.length > 0 && (
+        <Typography sx={{ mb: 1 }}>
+          Not planned yet: open {waits.join(' and ')}, and what is bought for it is counted here.
+        </Typography>
       )}
       {groups.map(({ title, lines }) => (
         <section key={title} aria-label={title}>
           <Typography variant="h2" sx={{ mt: 2 }}>
             {title}
           </Typography>
-          <table className="plain-table" aria-label={`To buy: ${title}`}>
+          <table
+            className="plain-table"
+            aria-label={`To buy: ${title}`}
+            style={{ tableLayout: 'fixed', width: '100%' }}
+          >
+            <colgroup>
+              {WIDTHS[isWide ? 'wide' : 'narrow'].map(([part, width]) => (
+                <col key={part} style={{ width }} />
+              ))}
+            </colgroup>
             <thead>
               <tr>
                 <th scope="col">bought</th>
@@ -40,7 +57,7 @@ export function ShoppingView({ project }: { readonly project: Project }) {
                 <th scope="col" className="figure">
                   cost
                 </th>
-                <th scope="col">for</th>
+                {isWide && <th scope="col">for</th>}
               </tr>
             </thead>
             <tbody>
@@ -54,13 +71,16 @@ export function ShoppingView({ project }: { readonly project: Project }) {
                       slotProps={{ input: { 'aria-label': `Bought: ${line.what}` } }}
                     />
                   </td>
-                  <td>{line.what}</td>
+                  <td>
+                    {line.what}
+                    {!isWide && <p className="quiet">{line.from}</p>}
+                  </td>
                   <td className="figure">
                     {line.howMuch}
                     {line.there > 0 && `, ${line.there} there`}
                   </td>
                   <td className="figure">{costOf(line) > 0 ? costOf(line).toFixed(2) : ''}</td>
-                  <td className="quiet">{line.from}</td>
+                  {isWide && <td className="quiet">{line.from}</td>}
                 </tr>
               ))}
             </tbody>
@@ -74,6 +94,23 @@ export function ShoppingView({ project }: { readonly project: Project }) {
     </div>
   );
 }
+
+/** One layout for the tables of all groups; on a narrow screen what a thing is for stands under it. */
+const WIDTHS = {
+  wide: [
+    ['bought', '12%'],
+    ['what', '32%'],
+    ['how much', '18%'],
+    ['cost', '12%'],
+    ['for', '26%'],
+  ],
+  narrow: [
+    ['bought', '19%'],
+    ['what', '37%'],
+    ['how much', '25%'],
+    ['cost', '19%'],
+  ],
+} as const;
 
 /** What of the list is bought: kept beside the boat, as what was done and not what was decided. */
 function useBought(project: string) {

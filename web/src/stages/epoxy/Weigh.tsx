@@ -98,7 +98,12 @@ export function Weigh({ pot, of, resin, shopC, add, onEnd }: Props) {
               // it shrinks to three quarters over the field
               inputLabel: { sx: { fontSize: 24 } },
             }}
-            sx={{ flex: '1 1 220px', '& input': { fontSize: 24 }, '& .MuiFormHelperText-root': { fontSize: 18 } }}
+            sx={{
+              flex: '1 1 220px',
+              '& input': { fontSize: 24 },
+              '& legend': { fontSize: 18 },
+              '& .MuiFormHelperText-root': { fontSize: 18 },
+            }}
           />
           <Button type="submit" variant="contained" disabled={!next} sx={{ minHeight: 56, fontSize: 18, px: 3 }}>
             That is in
