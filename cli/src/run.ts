@@ -8,6 +8,7 @@ import { mixCommand } from './commands/mix';
 import { nestCommand } from './commands/nest';
 import { panelsCommand } from './commands/panels';
 import { projectCommand } from './commands/project';
+import { setupCommand } from './commands/setup';
 import { spacingCommand } from './commands/spacing';
 import { takeoffCommand } from './commands/takeoff';
 import { timberCommand } from './commands/timber';
@@ -59,6 +60,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     options: ['seconds'],
     usage: 'timber FILE.json [--seconds S]',
   },
+  setup: { run: setupCommand, options: [], usage: 'setup FILE.json' },
   mix: { run: mixCommand, options: [], usage: 'mix FILE.json' },
   takeoff: { run: takeoffCommand, options: PROJECT_OPTIONS, usage: `takeoff FILE ${PROJECT_USAGE}` },
   export: {

@@ -84,6 +84,12 @@ describe('purchaseOf', () => {
       left: { aMl: 1000, bMl: 100 },
     });
   });
+  it('gives an answer at once where there are too many ways to go through: twenty packs of thimbles', () => {
+    const packs = Array.from({ length: 20 }, (_, k) => pack(`p${k}`, 0.001 * (k + 1), 1 + k + 0.01 * k ** 2));
+    const begun = purchaseOf({ a: 9000, b: 4000 }, { packs, resin });
+    expect(begun.isProven).toBe(false);
+    expect(begun.bought.length).toBeGreaterThan(0);
+  });
   it('says where no pack holds what is missing', () => {
     expect(purchaseOf({ a: 1, b: 1 }, { packs: [], resin })).toMatchObject({ isShort: true, bought: [] });
   });

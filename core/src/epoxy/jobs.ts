@@ -109,11 +109,13 @@ export function planPots(jobs: readonly Job[], { resin, waste }: EpoxyPart, shop
       gramsPerMinute,
     })),
   });
+  const counts = new Map<string, number>();
+  for (const { job } of batches) counts.set(job, (counts.get(job) ?? 0) + 1);
   return {
     ...rest,
     pots: batches.map((batch) => {
       const job = names.get(batch.job);
-      const among = batches.filter((other) => other.job === batch.job).length;
+      const among = counts.get(batch.job) ?? 1;
       return { ...batch, covers: job ? coveredBy(job, (batch.number - 1) / among, batch.number / among) : [] };
     }),
   };

@@ -72,7 +72,8 @@ function cheapest(packs: readonly Pack[], missing: readonly [number, number]) {
     if (k === undefined) return;
     const pack = packs[k]!;
     const most = Math.max(numberFor(a, pack.aMl), numberFor(b, pack.bMl));
-    for (let qty = Math.min(most, MOST_OF_ONE); qty >= 0; qty--) {
+    // all the loops end with the steps, not only this one's
+    for (let qty = Math.min(most, MOST_OF_ONE); qty >= 0 && steps <= MOST_STEPS; qty--) {
       counts[k] = qty;
       go(at + 1, a - qty * pack.aMl, b - qty * pack.bMl, cost + qty * costOf(pack));
     }

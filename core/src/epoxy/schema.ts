@@ -123,14 +123,14 @@ export type Pack = EpoxyPart['packs'][number];
 const LITRE_ML = 1000;
 const QUART_ML = 946.352946;
 
-/** Kits of an invented chandler: a litre and a half, and six of them; quarts for a boat in inches. */
+/** Kits of an invented chandler: a litre and a half, and four times that; quarts for a boat in inches. */
 const packsIn = (notation: Notation): Pack[] => {
   const unit = isImperial(notation) ? QUART_ML : LITRE_ML;
-  const kit = (number: number, size: number, price: number): Pack => ({
-    ...{ id: `pack-${number}`, name: isImperial(notation) ? `${size * 1.5} qt kit` : `${size * 1.5} litre kit` },
-    ...{ aMl: Math.round(size * unit), bMl: Math.round((size * unit) / 2), price, onHand: 0 },
+  const kit = (number: number, name: string, size: number, price: number): Pack => ({
+    ...{ id: `pack-${number}`, name, price, onHand: 0 },
+    ...{ aMl: Math.round(size * unit), bMl: Math.round((size * unit) / 2) },
   });
-  return [kit(1, 1, 38), kit(2, 4, 128)];
+  return [kit(1, 'Small kit', 1, 38), kit(2, 'Large kit', 4, 128)];
 };
 
 /** What scales in ounces show at a time. */

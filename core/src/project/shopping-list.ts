@@ -46,7 +46,7 @@ export const shoppingTable = ({ groups }: ShoppingList): ExportTable => ({
 
 /** Letters that a cell of a table on paper holds. */
 const MOST_LETTERS = 42;
-const cut = (text: string): string => (text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS - 1)}…` : text);
+const cut = (text: string): string => (text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS - 2)}..` : text);
 
 export function shoppingSheets(whole: Whole<Project>): PaperSheets {
   const { sheetHead: head } = whole;

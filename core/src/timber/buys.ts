@@ -19,7 +19,7 @@ export function timberToBuy({ project, values, found }: BuyingTimber): BuyLine[]
     const cut = plan?.sticks.filter((stick) => stick.stock === stock).flatMap(({ cuts }) => cuts.map(({ run }) => run));
     const names = runs.filter(({ id }) => cut?.includes(id)).map(({ name }) => name);
     return {
-      ...{ id: `timber ${stock}`, what: `Timber: ${sectionOfStick(runs, job, stock, notation)}` },
+      ...{ id: `timber ${stock}`, what: sectionOfStick(runs, job, stock, notation) },
       howMuch: `${qty} × ${formatWithUnit(length, notation)}`,
       ...{ qty, there: 0, price: own?.price ?? 0, from: names.join('; ') },
     };

@@ -7,9 +7,9 @@ import type { Json, Migration } from './migration';
 export const from12To13: Migration = (before) => {
   const isImperial = before['notation'] !== 'mm' && before['notation'] !== 'm';
   const epoxy = before['epoxy'] as Json | undefined;
-  const [unit, word] = isImperial ? [946.352946, 'qt'] : [1000, 'litre'];
-  const pack = (number: number, size: number, price: number) => ({
-    ...{ id: `pack-${number}`, name: `${size * 1.5} ${word} kit` },
+  const unit = isImperial ? 946.352946 : 1000;
+  const pack = (number: number, name: string, size: number, price: number) => ({
+    ...{ id: `pack-${number}`, name },
     ...{ aMl: Math.round(size * unit), bMl: Math.round((size * unit) / 2), price, onHand: 0 },
   });
   return {
@@ -32,7 +32,7 @@ export const from12To13: Migration = (before) => {
           : { potGrams: 150, greatestPot: 400, scale: 1 }),
         ...{ tackyHours: 4, bondsHours: 18, sandHours: 24, curedHours: 120 },
       },
-      packs: [pack(1, 1, 38), pack(2, 4, 128)],
+      packs: [pack(1, 'Small kit', 1, 38), pack(2, 'Large kit', 4, 128)],
       shop: { tempC: 18, humidity: 60 },
       rates: { seal: 30, glue: 20, tack: 8, fillet: 12, tape: 15, sheathe: 25 },
     },

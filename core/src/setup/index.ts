@@ -1,0 +1,2 @@
+export { setUp, type SetResult } from './cause';
+export { readSetupJob } from './job';
