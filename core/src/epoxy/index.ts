@@ -5,7 +5,7 @@ export { epoxyStage } from './stage';
 export { jobOfThing, jobThing, seamOfThing, seamThing } from './things';
 export * as epoxyConstants from './constants';
 export { fromWords, width as formatWidth } from './from-words';
-export { mix, readMixJob, type Mix } from './mixing';
+export { faultsOfMix, mix, readMixJob, type Mix } from './mixing';
 export { planPots, type Job, type PlannedPot, type PotPlan, type Stretch } from './jobs';
 export { ratioByWeight } from './mixing';
 export { SCHEDULE_STARTERS, scheduleOf, type Seam } from './seams';

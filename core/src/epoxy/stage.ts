@@ -11,6 +11,7 @@ import { epoxyTables, type EpoxyWhole } from './drawings';
 import { EPOXY_FINDINGS } from './findings';
 import { epoxyAtFirst, epoxySchema } from './schema';
 import { epoxySheets, type EpoxySheetsWhole } from './sheets';
+import { findSeams, type SeamsOf } from './seams';
 import { takeOff } from './takeoff';
 
 type Before = {
@@ -24,6 +25,14 @@ type Before = {
   };
 };
 
+const seamsAmong = (
+  panels: SeamsOf['panels'],
+  transoms: SeamsOf['transoms'],
+  frames: SeamsOf['frames'],
+  girders: SeamsOf['girders'],
+  school: School,
+) => findSeams({ panels, transoms, frames, girders, school });
+
 export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole & EpoxySheetsWhole }>()({
   name: 'epoxy',
   title: 'Epoxy & glass',
@@ -31,18 +40,19 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole & Epox
   begin: epoxyAtFirst,
   catalogue: EPOXY_FINDINGS,
   constants,
-  run: (part, { project, values }) => {
+  run: (part, { project, values }, remember) => {
     const { panels, transoms } = values.panels;
+    const { frames, girders, members } = values.frames;
+    const { school } = project;
     return takeOff({
+      // a rate that is changed leaves the seams as they are
+      seams: remember('seams', seamsAmong, panels, transoms, frames, girders, school),
       lines: values.lines.lines,
       panels,
       transoms,
-      frames: values.frames.frames,
-      girders: values.frames.girders,
-      members: values.frames.members,
+      ...{ frames, girders, members, school },
       jointed: values.joints,
       runs: values.timber.runs,
-      school: project.school,
       part: { ...part },
     });
   },

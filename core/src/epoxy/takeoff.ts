@@ -52,12 +52,13 @@ export type TakeoffInput = SeamsOf &
     /** The lines that the panels lie between, lowest first. */
     readonly lines: Hull['lines'];
     readonly part: EpoxyPart;
+    /** Where they are known already. */
+    readonly seams?: readonly Seam[];
   };
 
 /** The whole list. Quantities for both sides of the boat. */
 export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
-  const { part } = input;
-  const seams = findSeams(input);
+  const { part, seams = findSeams(input) } = input;
   const lines = [
     ...seams.filter(({ isFilleted }) => isFilleted).map((seam) => filletLine(seam, part)),
     ...seams.flatMap((seam) => tapeLines(seam, input)),

@@ -152,10 +152,14 @@ const said = (derived: Derived) => allFindings(derived).map((finding) => [findin
 const isOfPoint = ({ kind }: Leaf) => kind.startsWith('lines.longitudinals.*.points');
 /** Frames are one like another, and each has many leaves: those of the second stand for all. */
 const isOfOtherFrame = ({ kind, edit: { path } }: Leaf) => kind.startsWith('frames.frames.*') && path[2] !== 1;
+/** One pack is like another. */
+const isOfOtherPack = ({ edit: { path } }: Leaf) => path[1] === 'packs' && path[2] !== 0;
 /** As with points: each line's first and every sixteenth after it. */
 const isOfOtherPoint = (leaf: Leaf) => isOfPoint(leaf) && Number(leaf.edit.path[4]) % 16 !== 0;
 const tried = (project: Project, seed: number) =>
-  leavesOf(project, random(seed)).filter((leaf) => !isOfOtherFrame(leaf) && !isOfOtherPoint(leaf));
+  leavesOf(project, random(seed)).filter(
+    (leaf) => !isOfOtherFrame(leaf) && !isOfOtherPack(leaf) && !isOfOtherPoint(leaf),
+  );
 /** Of what is no point another third in each boat: together every kind; of the boat with slips its points alone. */
 const shareOf = (demo: DemoId, leaves: readonly Leaf[]) => {
   const settings = leaves.filter((leaf) => !isOfPoint(leaf));

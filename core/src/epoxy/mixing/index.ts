@@ -1,4 +1,3 @@
 export { mix, ratioByWeight, type Batch, type Mix } from './batches';
 export { faultsOfMix } from './check';
-export { readMixJob, type MixJob } from './mix-job';
-export { potLifeMinutes } from './pot-life';
+export { readMixJob } from './mix-job';

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { random } from '../../geometry';
-import { faultsOfMix, mix, potLifeMinutes, readMixJob, type MixJob } from '.';
+import { faultsOfMix, mix, readMixJob } from '.';
+import type { MixJob } from './mix-job';
+import { potLifeMinutes } from './pot-life';
 
 const job = (more: object = {}): MixJob => {
   const read = readMixJob({

@@ -13,10 +13,6 @@ export function filletArea(radius: number, angleRad: number): number {
   return radius * radius * (1 / Math.tan(angleRad / 2) - (Math.PI - angleRad) / 2);
 }
 
-/** What it covers on each side, mm. */
-export const legOf = (radius: number, angleRad: number): number =>
-  angleRad <= 0 || angleRad >= Math.PI ? 0 : radius / Math.tan(angleRad / 2);
-
 export type FilletRule = {
   readonly radius: number;
   /** On each side at least. */

@@ -33,7 +33,7 @@ export type SeamsOf = {
 /** A shorter end comes to a point. */
 const LEAST_SEAM_MM = 1;
 /** Steps of a whole line. */
-const STEPS = 96;
+const STEPS = 48;
 
 export function findSeams({ panels, transoms, frames, girders, school }: SeamsOf): Seam[] {
   const seams: Seam[] = [];

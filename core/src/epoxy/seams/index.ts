@@ -1,4 +1,4 @@
-export { filletArea, filletIn, legOf } from './fillet';
+export { filletArea, filletIn } from './fillet';
 export { findSeams, type SeamsOf } from './find-seams';
 export { scheduleOf, tapeWidths } from './schedule';
 export type { Seam } from './seam';

@@ -4,7 +4,7 @@ import { developPanels, type Panel } from '../../panels';
 import { toDeg, toRad } from '../../measure';
 import { epoxyAtFirst, type EpoxyPart, type SeamPlan } from '../schema';
 import { takeOff } from '../takeoff';
-import { filletArea, filletIn, findSeams, legOf, scheduleOf, tapeWidths } from '.';
+import { filletArea, filletIn, findSeams, scheduleOf, tapeWidths } from '.';
 
 type Line = readonly [id: string, at: (t: number) => readonly [x: number, halfBreadth: number, height: number]];
 
@@ -127,5 +127,9 @@ describe('what goes on a seam', () => {
 
 it('a fillet covers on each side what its leg says', () => {
   for (const deg of [60, 90, 130, 170])
-    expect(legOf(filletIn({ radius: 0, leg: 15, by: 'leg' }, toRad(deg)).radius, toRad(deg))).toBeCloseTo(15, 9);
+    // r·cot(θ/2), from the centre's kite
+    expect(filletIn({ radius: 0, leg: 15, by: 'leg' }, toRad(deg)).radius / Math.tan(toRad(deg) / 2)).toBeCloseTo(
+      15,
+      9,
+    );
 });
