@@ -1,4 +1,4 @@
-/** Mixing: a pot weighed by keyboard on a narrow screen, a scale that cannot be believed, clocks that outlive the page. */
+/** Mixing: a pot weighed by keys on a narrow screen, a scale that cannot be believed, clocks that outlive the page. */
 import { expect, test, type Page } from '@playwright/test';
 import { expectNoFaults } from './no-faults';
 

@@ -31,7 +31,8 @@ export const EPOXY_FINDINGS = {
   'scale-too-coarse': entry(
     { job: word, share: figure, total: figure, scale: figure },
     ({ job, share, total, scale }, { mass }) =>
-      `${job}: in a pot of ${mass(total)} a scale that shows ${mass(scale)} at a time is ${(share * 100).toFixed(0)} % ` +
+      `${job}: in a pot of ${mass(total)} a scale that shows ${mass(scale)} at a time is ` +
+      `${(share * 100).toFixed(0)} % ` +
       'off the ratio at best. Mix more at once, or weigh on a finer scale.',
     { job: 'Scarfs, side', share: 0.08, total: 5, scale: 1 },
   ),

@@ -15,7 +15,8 @@ export function fromWords(from: CountedFrom, notation: Notation): string {
     case 'fillet':
       return (
         `${run(from.length, notation)}, section ${formatSection(from.sectionMm2, notation)}, radius ` +
-        `${width(from.radius, notation)}${from.ruledBy === 'leg' ? ' by its leg' : ''}, corner ${from.angleDeg.toFixed(0)}°`
+        `${width(from.radius, notation)}${from.ruledBy === 'leg' ? ' by its leg' : ''}, ` +
+        `corner ${from.angleDeg.toFixed(0)}°`
       );
     case 'tape':
       return `${run(from.length, notation)} ${from.side}, ${widthsWords(from.widths, notation)}`;

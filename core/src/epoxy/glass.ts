@@ -2,8 +2,8 @@
  * Glass as it is bought: tapes by width, and the length of cloth off its roll.
  *
  * Method: cloth is laid along a panel in lengths as long as the panel, side by side with a lap; a panel deeper than one
- * width less the lap takes two, and so on; both hands of a narrow one come out of one width. Tape cut aslant from cloth of width W comes in strips W·√2 long, each of
- * which takes w·√2 off the roll; the first corner is lost.
+ * width less the lap takes two, and so on; both hands of a narrow one come out of one width. Tape cut aslant from
+ * cloth of width W comes in strips W·√2 long, each of which takes w·√2 off the roll; the first corner is lost.
  */
 import { boundsOf } from '../geometry';
 import type { Panel } from '../panels';

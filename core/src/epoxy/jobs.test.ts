@@ -23,7 +23,7 @@ describe('the jobs of the first boat', () => {
     expect(order('hull').indexOf('seal.1')).toBeGreaterThan(order('hull').indexOf('tape.inside'));
     expect([...order('flat')].sort()).toEqual([...order('hull')].sort());
   });
-  it('are mixed in pots that leave none of them short, and what is mixed is what is in the boat and what is lost', () => {
+  it('are mixed in pots that leave none short; what is mixed is what is in the boat and what is lost', () => {
     const { pots, totals } = value.plan;
     for (const { name, grams } of value.jobs) {
       const mixed = pots.filter(({ job }) => job === name).reduce((sum, { total }) => sum + total, 0);

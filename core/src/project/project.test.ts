@@ -282,7 +282,7 @@ describe('readProject', () => {
     });
     expect(read.ok && read.project.panels).toEqual({ ...version11.panels, ...NOT_PROUD });
   });
-  it('brings the frozen twelfth version up: fillets by radius, tapes of one width, a usual resin, and no less glue', () => {
+  it('brings the frozen twelfth version up: fillets by radius, tapes of one width, a usual resin', () => {
     const read = readProject(version12);
     expect(read.ok && read.project.epoxy).toEqual({ ...epoxyAtFirst({}, 'mm'), ...BEFORE_RESIN, ...version12.epoxy });
     expect(read.ok && read.project.sheets).toEqual(version12.sheets);

@@ -33,6 +33,8 @@ export type SetReading = SetupJob['readings'][number];
 export type ReadSetupJob =
   { readonly ok: true; readonly job: SetupJob } | { readonly ok: false; readonly problem: string };
 
+const MOST_NAMED = 8;
+
 /** Never throws. */
 export function readSetupJob(data: unknown): ReadSetupJob {
   const parsed = setupSchema.safeParse(data);
@@ -41,10 +43,9 @@ export function readSetupJob(data: unknown): ReadSetupJob {
   const twice = names.find((one, k) => names.indexOf(one) < k);
   if (twice !== undefined) return { ok: false, problem: `frame "${twice}": it is there twice; expected each once` };
   const lost = parsed.data.readings.findIndex(({ frame }) => !names.includes(frame));
-  if (lost >= 0)
-    return {
-      ok: false,
-      problem: `readings.${lost}: frame "${parsed.data.readings[lost]?.frame}" is not there; expected one of ${names.slice(0, 8).join(', ')}`,
-    };
+  if (lost >= 0) {
+    const found = `readings.${lost}: frame "${parsed.data.readings[lost]?.frame}" is not there`;
+    return { ok: false, problem: `${found}; expected one of ${names.slice(0, MOST_NAMED).join(', ')}` };
+  }
   return { ok: true, job: parsed.data };
 }

@@ -2,8 +2,8 @@
  * A small rigid motion of a frame, and what a reading would be after it.
  *
  * Conventions: a motion turns the frame about a pivot, first about x (roll), then y (pitch), then z (yaw), each by the
- * right hand, and then moves it. With x aft, y to starboard and z up: roll lifts the starboard side, pitch leans the top
- * aft, yaw swings the starboard side forward.
+ * right hand, and then moves it. With x aft, y to starboard and z up: roll lifts the starboard side, pitch leans the
+ * top aft, yaw swings the starboard side forward.
  */
 import { toDeg } from '../measure';
 import type { Vec3 } from '../geometry';

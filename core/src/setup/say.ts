@@ -26,7 +26,9 @@ export function adviceOf({ frame, cause, best, rivals, known, unknown, readings 
   if (cause === 'true') return `${capital(name)} is true, as far as it is measured.${open}`;
   if (cause !== 'several' && best) return `${capital(undo(cause, best.fit.motion, frame))}.${open}`;
   if (rivals.length > 1)
-    return `The readings of ${name} fit ${rivals.map((one) => NAMES[one]).join(' or ')} equally well: measure more.${open}`;
+    return (
+      `The readings of ${name} fit ${rivals.map((one) => NAMES[one]).join(' or ')} equally well: measure more.` + open
+    );
   return `No single motion explains ${name}. ${capital(allOf(known, frame).join('; '))}.${open}`;
 }
 
@@ -40,13 +42,20 @@ function undo(cause: Exclude<Cause, 'true' | 'several'>, motion: Motion, frame: 
   const [x, y, z, roll, pitch, yaw] = motion;
   const name = `frame ${frame.name}`;
   const height = Math.abs(frame.centre[2] - frame.foot[2]);
+  const side = `the starboard side of ${name}`;
   switch (cause) {
     case 'rack':
-      return `swing the starboard side of ${name} ${yaw > 0 ? 'aft' : 'forward'} ${mm(yaw * half(frame))}, keeping the centre`;
+      return `swing ${side} ${yaw > 0 ? 'aft' : 'forward'} ${mm(yaw * half(frame))}, keeping the centre`;
     case 'wind':
-      return `${roll > 0 ? 'lower' : 'raise'} the starboard side of ${name} ${mm(roll * half(frame))}, and the port side as much the other way`;
+      return (
+        `${roll > 0 ? 'lower' : 'raise'} ${side} ${mm(roll * half(frame))}, ` +
+        'and the port side as much the other way'
+      );
     case 'lean':
-      return `bring the top of ${name} ${pitch > 0 ? 'forward' : 'aft'} ${mm(pitch * height)}, ${Math.abs(toDeg(pitch)).toFixed(1)}°, keeping the foot`;
+      return (
+        `bring the top of ${name} ${pitch > 0 ? 'forward' : 'aft'} ${mm(pitch * height)}, ` +
+        `${Math.abs(toDeg(pitch)).toFixed(1)}°, keeping the foot`
+      );
     case 'shifted':
       return `move ${name} ${x > 0 ? 'forward' : 'aft'} ${mm(x)}`;
     case 'high':

@@ -11,7 +11,7 @@ const [LEAST_C, MOST_C] = [-40, 60] as const;
 /** A temperature in the boat's unit. */
 export function TemperatureField({ label, celsius, onCommit }: Props) {
   const notation = useAppSelector(selectNotation);
-  const [least, most] = [LEAST_C, MOST_C].map((one) => shownTemperature(one, notation)) as [number, number]; // two of two
+  const [least, most] = [shownTemperature(LEAST_C, notation), shownTemperature(MOST_C, notation)];
   return (
     <NumberField
       label={`${label}, ${temperatureUnit(notation)}`}

@@ -14,7 +14,8 @@ type Ports = { readonly requestPort: () => Promise<Port> };
 const BAUD = 9600;
 const OUNCE_G = 28.349523125;
 
-const portsOf = (): Ports | undefined => (navigator as { serial?: Ports }).serial; // not in every browser, nor in its types
+// not in every browser, nor in its types
+const portsOf = (): Ports | undefined => (navigator as { serial?: Ports }).serial;
 
 export const hasPorts = (): boolean => portsOf() !== undefined;
 

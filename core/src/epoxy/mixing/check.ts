@@ -1,4 +1,4 @@
-/** Judges pots by nothing but their figures and the rules: what is wrong with them, in words; none where all is right. */
+/** Judges pots by nothing but their figures and the rules: what is wrong with them, in words. */
 import type { Mix } from './batches';
 import type { MixJob } from './mix-job';
 

@@ -14,7 +14,7 @@ export type PotLife = {
 const HALVES_EVERY_C = 10;
 const LEFT_BY_DOUBLING = 2 / 3;
 
-/** Minutes until a pot of so many grams goes off. A smaller pot than the maker's is taken to last no longer than his. */
+/** Minutes until a pot of so many grams goes off. One smaller than the maker's is taken to last no longer than his. */
 export function potLifeMinutes(life: PotLife, { shopC, grams }: { readonly shopC: number; readonly grams: number }) {
   const byWarmth = 2 ** ((life.atC - shopC) / HALVES_EVERY_C);
   const doublings = Math.max(0, Math.log2(grams / life.grams));

@@ -1,4 +1,4 @@
-/** What goes on the seams of a light, a middling and a heavy boat, to begin with: rules of thumb, each a set of edits. */
+/** What goes on the seams of a light, a middling and a heavy boat, to begin with: each a set of edits. */
 import { usualIn, type Notation } from '../../measure';
 import type { Edit } from '../../findings';
 import { SEAMS_HEAVY, SEAMS_LIGHT, SEAMS_MIDDLING } from '../constants';

@@ -1,4 +1,4 @@
-/** When the next coat may go on, until when it bonds by itself, when to sand: as clock times; and what a forecast lets be done. */
+/** When the next coat may go on, until when it bonds by itself, when to sand; and what a forecast lets be done. */
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
@@ -12,7 +12,7 @@ import {
   type HoldOff,
   type Weather,
 } from '@kalotrope/core/epoxy';
-import { formatTemperature } from '@kalotrope/core/measure';
+import { formatTemperature, shownTemperature, temperatureUnit } from '@kalotrope/core/measure';
 import type { Project } from '@kalotrope/core/project';
 import { PlainTable } from '../../controls/PlainTable';
 import { useNow } from '../../controls/use-now';
@@ -98,7 +98,7 @@ export function HoursView({ project, records, tempC, humidity }: Props) {
         <Typography sx={{ my: 1 }}>
           {fit.length === 0
             ? 'Nothing can be coated in these days: too cold, too damp, or both, before a coat is no longer wet.'
-            : `A coat may go on ${fit.map(({ from, to }) => `from ${clockWords(from, now)} to ${clockWords(to, now)}`).join('; ')}.`}
+            : `A coat may go on ${fit.map(stretchWords(now)).join('; ')}.`}
         </Typography>
       )}
       <Forecast forecast={forecast} isPast={forecast.weather.length > 0 && ahead.length < 2} />
@@ -106,10 +106,20 @@ export function HoursView({ project, records, tempC, humidity }: Props) {
   );
 }
 
+const stretchWords =
+  (now: number) =>
+  ({ from, to }: { readonly from: number; readonly to: number }): string =>
+    `from ${clockWords(from, now)} to ${clockWords(to, now)}`;
+
 type Say = (project: Project, notation: Project['notation']) => string;
 const WHY: Readonly<Record<HoldOff, Say>> = {
   cold: ({ epoxy }, notation) => `below ${formatTemperature(epoxy.resin.leastC, notation)} this hardener stays soft.`,
   damp: ({ epoxy }) => `above ${epoxy.resin.dampest} % humidity the surface blushes.`,
-  dew: () =>
-    `the surface must be ${epoxyConstants.ABOVE_DEW_C.value} degrees C over the dew point, or water lies under the coat.`,
+  dew: (_project, notation) => {
+    const over = shownTemperature(epoxyConstants.ABOVE_DEW_C.value, notation) - shownTemperature(0, notation);
+    return (
+      `the surface must be ${over.toFixed(0)} ${temperatureUnit(notation)} over the dew point, ` +
+      'or water lies under the coat.'
+    );
+  },
 };
