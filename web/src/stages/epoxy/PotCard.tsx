@@ -25,8 +25,8 @@ export function PotCard({ pot, resin, isDone, isNext, onWeigh }: Props) {
       component="section"
       aria-label={`Pot ${pot.number}`}
       sx={{
-        ...{ bgcolor: 'background.paper', border: 1, borderColor: isNext ? 'primary.main' : 'divider', p: 1.5 },
-        opacity: isDone ? 0.65 : 1,
+        ...{ border: 1, borderColor: isNext ? 'primary.main' : 'divider', p: 1.5 },
+        bgcolor: isDone ? 'background.default' : 'background.paper',
       }}
     >
       <Typography variant="h2">
