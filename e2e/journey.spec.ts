@@ -76,7 +76,12 @@ test('a slip is found, and its remedy is one click and one undo', async ({ page 
   await cell.fill('431.8'); // 531.8 with a wrong first digit
   await cell.press('Enter');
   await expect(page.getByText(/100 mm more would be fair/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take the offered value' }).click();
+  // what can be pressed stays where it is while the rest is still looked for
+  const offer = page.getByRole('button', { name: 'Take the offered value' });
+  const place = await offer.boundingBox();
+  await expect(page.getByText('Still laying out the sheets.')).toBeHidden();
+  expect(await offer.boundingBox()).toEqual(place);
+  await offer.click();
   await expect(cell).toHaveValue('531.8');
   await page.getByRole('button', { name: /^Undo: Take the offered value/ }).click();
   await expect(cell).toHaveValue('431.8');

@@ -142,7 +142,6 @@ const LookHere = memo(function LookHere({ stage }: { readonly stage: StageName }
     <section className="slip-part" aria-label="Look here first">
       <h2>Look here first</h2>
       {findings.length === 0 && <p className="quiet">{looking ?? 'Nothing wrong that can be seen from here.'}</p>}
-      {findings.length > 0 && looking !== null && <p className="quiet">{looking}</p>}
       {shown.map((finding, i) => (
         <FindingLine key={`${finding.code}-${i}`} finding={finding} />
       ))}
@@ -151,6 +150,8 @@ const LookHere = memo(function LookHere({ stage }: { readonly stage: StageName }
           Show the other {findings.length - shown.length}
         </Button>
       )}
+      {/* beneath what can be pressed, which must not move under the hand */}
+      {findings.length > 0 && looking !== null && <p className="quiet">{looking}</p>}
     </section>
   );
 });

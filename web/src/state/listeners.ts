@@ -46,7 +46,11 @@ listener.startListening({
     const stateOf = (state: unknown) => state as Judged; // the store's own shape
     const isThere = await api.condition((_action, state) => !selectIsBehind(stateOf(state)), REMEDY_WAITS_MS);
     const { document, derived } = stateOf(api.getState());
-    if (!isThere || !document.project || !derived.derived) return;
+    if (!document.project) return;
+    if (!isThere || !derived.derived) {
+      api.dispatch(said(`“${remedy.label}” was not done: the boat is still being worked out. Press it again`));
+      return;
+    }
     const findings = allFindings(derived.derived, { project: document.project, found: derived.found });
     if (isOffered(remedy, findings)) api.dispatch(edited({ label: remedy.label, edits: [...remedy.edits] }));
     else api.dispatch(said(`“${remedy.label}” is no longer offered: the boat has changed`));
