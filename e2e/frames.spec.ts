@@ -104,7 +104,7 @@ test('a frame of timber has its pieces; a girder is added, picked, halved, and s
 }) => {
   await openFrames(page);
   await choose(page, 'What it is', 'sawn frame, timber');
-  await unfold(page, 'Its timbers', 'Girders along the boat', 'Screws through the skin');
+  await unfold(page, 'Its timbers', 'Girders along the boat', 'Screws and staples');
   const pieces = slip(page).getByRole('table', { name: 'Pieces' });
   await expect(pieces.getByRole('row', { name: /^Floor 2/ })).toBeVisible();
   await expect(pieces.getByRole('row', { name: /^Butt block 2/ })).toBeVisible();

@@ -1,5 +1,5 @@
 /** What is bought for gluing, filling and coating: packs, filler, glass, and what is used up with it. */
-import { formatMass, formatRun, type Notation } from '../measure';
+import { formatMass, formatRun, formatVolume, type Notation } from '../measure';
 import type { BuyLine } from '../stage';
 import { BRUSH_WORK, PAIRS_A_POT, STICKS_A_POT } from './constants';
 import { width } from './from-words';
@@ -12,7 +12,7 @@ export type BuyingEpoxy = {
 };
 
 export function epoxyToBuy({ project: { notation, epoxy: part }, values: { epoxy } }: BuyingEpoxy): BuyLine[] {
-  const { purchase, plan, glass, jobs } = epoxy;
+  const { purchase, plan, glass, jobs, fillers, products } = epoxy;
   const measured = (id: string, what: string, howMuch: string, from: string): BuyLine => ({
     ...{ id, what, howMuch, qty: 1, there: 0, price: 0, from },
   });
@@ -36,9 +36,14 @@ export function epoxyToBuy({ project: { notation, epoxy: part }, values: { epoxy
   const pots = plan.pots.length;
   return [
     ...packs,
-    ...(plan.totals.filler > 0
-      ? [measured('filler', 'Filler', formatMass(plan.totals.filler, notation), 'fillets and glue')]
-      : []),
+    ...fillers.map(({ use, name, grams, ml, bags, onHand, price }): BuyLine => ({
+      ...{ id: `filler ${use}`, what: `Filler: ${name}, bags`, howMuch: String(bags), qty: bags, there: onHand, price },
+      from: `${formatMass(grams, notation)} for ${use}, ${formatVolume(ml, notation)} of it loose`,
+    })),
+    ...products.map(({ id, name, group, ml, packs: count, onHand, price }): BuyLine => ({
+      ...{ id: `${group} ${id}`, what: `${group === 'glues' ? 'Glue' : 'Finish'}: ${name}`, howMuch: String(count) },
+      ...{ qty: count, there: onHand, price, from: `${formatVolume(ml, notation)} are used` },
+    })),
     ...glass.tapes.map(({ widthMm, lengthM }) =>
       measured(
         `tape ${widthMm}`,

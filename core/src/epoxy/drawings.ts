@@ -1,6 +1,6 @@
 /** The list of quantities as a table. */
 import { csv, type ExportTable } from '../formats';
-import { areaFigure, gramsPerShown, isImperial, massFigure, type Notation } from '../measure';
+import { areaFigure, gramsPerShown, isImperial, massFigure, mlPerShown, type Notation } from '../measure';
 import { fromWords } from './from-words';
 import type { Takeoff } from './takeoff';
 
@@ -42,6 +42,22 @@ const potsCsv = ({ plan }: Takeoff, notation: Notation): string => {
   );
 };
 
+/** Other glues and finishes, line by line; none where there are none. */
+function othersTables({ others, products }: Takeoff, notation: Notation): ExportTable[] {
+  if (others.length === 0) return [];
+  const unit = isImperial(notation) ? 'fl_oz' : 'ml';
+  const rows = others.map(({ group, product, item, from, ml }) => {
+    const name = products.find(({ id, group: of }) => id === product && of === group)?.name ?? '';
+    return [name, item, fromWords(from, notation), Number((ml / mlPerShown(notation)).toFixed(1))];
+  });
+  return [
+    {
+      ...{ name: 'other-glues-and-finishes', title: 'Other glues and finishes' },
+      csv: csv(['of', 'for', 'counted_from', unit], rows),
+    },
+  ];
+}
+
 export type EpoxyWhole = {
   readonly project: { readonly notation: Notation };
   readonly values: { readonly epoxy: Takeoff };
@@ -54,4 +70,5 @@ export const epoxyTables = ({ project, values }: EpoxyWhole): ExportTable[] => [
     csv: takeoffCsv(values.epoxy, project.notation),
   },
   { name: 'pots', title: 'Pots to mix', csv: potsCsv(values.epoxy, project.notation) },
+  ...othersTables(values.epoxy, project.notation),
 ];

@@ -36,6 +36,18 @@ export const EPOXY_FINDINGS = {
       'off the ratio at best. Mix more at once, or weigh on a finer scale.',
     { job: 'Scarfs, side', share: 0.08, total: 5, scale: 1 },
   ),
+  'glue-does-not-bear': entry(
+    { glue: word, items: word },
+    ({ glue, items }) =>
+      `${glue} is no glue for what holds the boat together: ${items}. Glue these with epoxy, or with one that bears.`,
+    { glue: 'Quick drops', items: 'Scarfs, side' },
+  ),
+  'glue-foams': entry(
+    { glue: word, items: word },
+    ({ glue, items }) =>
+      `${glue} swells: ${items} must be clamped tight all over, for its foam fills a gap and does not hold it.`,
+    { glue: 'Foaming glue', items: 'Scarfs, side' },
+  ),
   'no-pack': entry(
     { aMl: figure, bMl: figure },
     ({ aMl, bMl }, { volume }) =>

@@ -30,6 +30,8 @@ export function fromWords(from: CountedFrom, notation: Notation): string {
         `${formatArea(from.areaM2, notation)}, ${from.faces === 2 ? 'both faces' : 'inner face'} × ` +
         `${from.coats} coats`
       );
+    case 'painted':
+      return `${formatArea(from.areaM2, notation)} ${from.side}, ${coatsWords(from.coats)}`;
     case 'glued':
       return `${GLUED[from.what]}, ${
         isImperial(notation)
@@ -53,6 +55,8 @@ const widthsWords = (widths: readonly number[], notation: Notation): string =>
   new Set(widths).size === 1
     ? `${widths.length} × ${width(widths[0] ?? 0, notation)}`
     : widths.map((one) => width(one, notation)).join(' + ');
+
+const coatsWords = (coats: number): string => (coats === 1 ? 'one coat' : `${coats} coats`);
 
 const MM_PER_FOOT = 304.8;
 const MM2_PER_M2 = 1e6;

@@ -20,12 +20,13 @@ export type Glued = {
   readonly runs: readonly TimberRun[];
 };
 
-type Faces = { readonly item: string; readonly what: GlueFace; readonly areaM2: number };
+export type Faces = { readonly item: string; readonly what: GlueFace; readonly areaM2: number };
 
 const MM2_PER_M2 = 1e6;
 
-export function glueLines(glued: Glued, part: Pick<EpoxyPart, 'glueFillerShare'>): TakeoffLine[] {
-  return facesOf(glued)
+/** Those faces that are glued with epoxy. */
+export function glueLines(faces: readonly Faces[], part: Pick<EpoxyPart, 'glueFillerShare'>): TakeoffLine[] {
+  return faces
     .filter(({ areaM2 }) => areaM2 > 0)
     .map(({ item, what, areaM2 }): TakeoffLine => {
       const thick = areaM2 * GLUE_LINE.value;
@@ -37,7 +38,7 @@ export function glueLines(glued: Glued, part: Pick<EpoxyPart, 'glueFillerShare'>
     });
 }
 
-const facesOf = ({ jointed, frames, members, runs }: Glued): Faces[] => [
+export const facesOf = ({ jointed, frames, members, runs }: Glued): Faces[] => [
   ...jointed.map(sheetJoints),
   ...runs.flatMap(layersOf),
   ...members.map(onSkin),

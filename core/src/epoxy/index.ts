@@ -9,7 +9,19 @@ export { faultsOfMix, mix, readMixJob, type Mix } from './mixing';
 export { planPots, type Job, type PlannedPot, type PotPlan, type Stretch } from './jobs';
 export { ratioByWeight } from './mixing';
 export { SCHEDULE_STARTERS, scheduleOf, type Seam } from './seams';
-export type { Pack, SeamPlan } from './schema';
+export type { Finish, Glue, Pack, SeamPlan } from './schema';
+export { FINISH_KINDS, FINISH_PLACES, GLUE_KINDS } from './schema';
+export { zoneEdges, zonesOn, type Zone } from './zones';
+export type { OtherLine } from './others/others';
 export * from './weighing';
-export { dewPointC, fitStretches, holdOffs, hourly, windowsFrom, type HoldOff, type Weather } from './windows';
+export {
+  coatWindow,
+  dewPointC,
+  fitStretches,
+  holdOffs,
+  hourly,
+  windowsFrom,
+  type HoldOff,
+  type Weather,
+} from './windows';
 export { readForecast, type ClockOf } from './forecast';

@@ -27,7 +27,13 @@ export type CountedFrom =
     }
   | { readonly kind: 'cloth'; readonly areaM2: number; readonly weight: number; readonly coats: number }
   | { readonly kind: 'faces'; readonly areaM2: number; readonly coats: number; readonly faces: 1 | 2 }
-  | { readonly kind: 'glued'; readonly what: GlueFace; readonly areaM2: number };
+  | { readonly kind: 'glued'; readonly what: GlueFace; readonly areaM2: number }
+  | {
+      readonly kind: 'painted';
+      readonly side: 'outside' | 'inside';
+      readonly areaM2: number;
+      readonly coats: number;
+    };
 
 export type TakeoffLine = {
   readonly group: 'fillets' | 'tapes' | 'sheathing' | 'sealing' | 'glue';

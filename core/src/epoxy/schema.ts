@@ -75,6 +75,55 @@ const glassSchema = z.object({
   peelPly: z.boolean(),
 });
 
+/** Sold in tins, cartridges and bottles beside epoxy. */
+const sold = {
+  id,
+  name,
+  packMl: figureField('In a pack, ml', { min: 1, max: 100_000, unit: 'ml' }),
+  price: figureField('Price of a pack', { min: 0, max: 1_000_000 }),
+  onHand: countField('Packs of it there', 0, 1000),
+};
+
+/** Swells into a gap; stays soft; at once; or out of a cartridge like putty. */
+export const GLUE_KINDS = ['expanding', 'sealing', 'instant', 'cartridge'] as const;
+
+const glueSchema = z.object({
+  ...sold,
+  kind: z.enum(GLUE_KINDS),
+  /** On one face. */
+  spread: figureField('Spread, ml/m²', { min: 1, max: 5000, unit: 'ml/m²' }),
+  openMinutes: figureField('Open for, minutes', { min: 0.1, max: 2000, unit: 'min' }),
+  clampHours: hours('Clamped for, h'),
+  cleanMinutes: figureField('Wiped off within, min', { min: 0.1, max: 2000, unit: 'min' }),
+});
+
+export const FINISH_KINDS = ['filler', 'primer', 'paint', 'varnish'] as const;
+export const FINISH_PLACES = ['outside', 'inside', 'all'] as const;
+
+/** In the order in which they go on. */
+const finishSchema = z.object({
+  ...sold,
+  kind: z.enum(FINISH_KINDS),
+  where: z.enum(FINISH_PLACES),
+  coats: countField('Its coats', 0, 20),
+  /** Of one coat, with what stays in the brush. */
+  covers: figureField('Covers, m²/l', { min: 0.1, max: 100, unit: 'm²/l' }),
+  /** At 20 °C. */
+  fromHours: hours('Next coat of it from, h'),
+  untilHours: hours('Next coat of it until, h'),
+});
+
+const fillerSchema = z.object({
+  name,
+  /** As it lies in its bag. */
+  density: figureField('Loose, g/ml', { min: 0.01, max: 3, unit: 'g/ml' }),
+  bagMl: figureField('In a bag, ml', { min: 1, max: 100_000, unit: 'ml' }),
+  price: figureField('Price of a bag', { min: 0, max: 1_000_000 }),
+  onHand: countField('Bags there', 0, 1000),
+});
+
+const gluedWith = z.string().max(60);
+
 export const epoxySchema = z.object({
   /** Radius of the fillets, mm; or what they cover on each side at least; or whichever makes the larger one. */
   filletRadius: lengthField('Fillet radius', 0, 100),
@@ -104,6 +153,18 @@ export const epoxySchema = z.object({
   glass: glassSchema,
   resin: resinSchema,
   packs: z.array(packSchema).max(20),
+  /** Other glues, and the id of the one that each kind of joint is glued with; empty: epoxy. */
+  glues: z.array(glueSchema).max(20),
+  gluedWith: z.object({
+    blanks: gluedWith,
+    skin: gluedWith,
+    layers: gluedWith,
+    cleats: gluedWith,
+    doublers: gluedWith,
+    edges: gluedWith,
+  }),
+  finishes: z.array(finishSchema).max(20),
+  fillers: z.object({ fillets: fillerSchema, glue: fillerSchema }),
   shop: z.object({ tempC: warmth('Shop, °C'), humidity: figureField('Humidity, %', { min: 0, max: 100, unit: '%' }) }),
   /** Of work, g a minute. */
   rates: z.object({
@@ -119,6 +180,8 @@ export const epoxySchema = z.object({
 export type EpoxyPart = z.infer<typeof epoxySchema>;
 export type SeamPlan = EpoxyPart['seams'][number];
 export type Pack = EpoxyPart['packs'][number];
+export type Glue = EpoxyPart['glues'][number];
+export type Finish = EpoxyPart['finishes'][number];
 
 const LITRE_ML = 1000;
 const QUART_ML = 946.352946;
@@ -141,6 +204,8 @@ const weighedIn = (grams: number, notation: Notation): number =>
   isImperial(notation) ? tidy(Math.round(grams / gramsPerShown(notation)) * gramsPerShown(notation)) : grams;
 
 const tidy = (grams: number): number => Number(grams.toFixed(10));
+
+const bag = { bagMl: LITRE_ML, price: 0, onHand: 0 };
 
 /** The epoxy part of a new project. */
 export const epoxyAtFirst = (_others: object, notation: Notation): EpoxyPart => ({
@@ -182,6 +247,13 @@ export const epoxyAtFirst = (_others: object, notation: Notation): EpoxyPart => 
     ...{ sandHours: usual.SAND_HOURS.value, curedHours: usual.CURED_HOURS.value },
   },
   packs: packsIn(notation),
+  glues: [],
+  gluedWith: { blanks: '', skin: '', layers: '', cleats: '', doublers: '', edges: '' },
+  finishes: [],
+  fillers: {
+    fillets: { name: 'Fine wood flour', density: usual.FLOUR_DENSITY.value, ...bag },
+    glue: { name: 'Fluffed fibres', density: usual.FIBRE_DENSITY.value, ...bag },
+  },
   shop: { tempC: usual.SHOP_C.value, humidity: usual.SHOP_HUMIDITY.value },
   rates: {
     ...{ seal: usual.RATE_SEAL.value, glue: usual.RATE_GLUE.value, tack: usual.RATE_TACK.value },

@@ -4,6 +4,10 @@ import type { Panel } from '../panels';
 import type { EpoxyFinding } from './findings';
 import type { EpoxyPart } from './schema';
 
+/** Of both sides of the boat, m². */
+export const bothSides = ({ areaM2, spansCentreline }: Pick<Panel, 'areaM2' | 'spansCentreline'>): number =>
+  areaM2 * (spansCentreline ? 1 : 2);
+
 type Sheathing = {
   /** Lowest first. */
   readonly lines: Hull['lines'];

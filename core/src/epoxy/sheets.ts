@@ -66,13 +66,17 @@ const toBuy = (takeoff: Takeoff, part: EpoxyPart, notation: Notation): SheetTabl
     ['Resin in it', formatVolume(takeoff.purchase.needed.aMl, notation)],
     ['Hardener in it', formatVolume(takeoff.purchase.needed.bMl, notation)],
     ...takeoff.purchase.bought.map(({ name, qty }) => [`Packs: ${name}`, String(qty)]),
-    ['Filler', formatMass(takeoff.plan.totals.filler, notation)],
+    ...takeoff.fillers.map(({ name, grams, ml }) => [
+      `Filler: ${name.toLowerCase()}`,
+      `${formatMass(grams, notation)}, ${formatVolume(ml, notation)}`,
+    ]),
     ...takeoff.glass.tapes.map(({ widthMm, lengthM }) => [
       `Tape, ${part.glass.tapeKind}, ${width(widthMm, notation)} wide`,
       formatRun(lengthM, notation),
     ]),
     [`Cloth, ${part.glass.clothKind}, off the roll`, formatRun(takeoff.glass.clothM, notation)],
     ['Cloth and tape together', formatArea(takeoff.clothM2, notation)],
+    ...takeoff.products.map(({ name, packs, ml }) => [`${name}: packs`, `${packs}, ${formatVolume(ml, notation)}`]),
   ],
 });
 

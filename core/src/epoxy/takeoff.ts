@@ -6,7 +6,6 @@
  * so the sum is divided by one less that share.
  */
 import type { Hull } from '../lines';
-import type { Panel } from '../panels';
 import {
   FILL_COAT,
   FILL_COATS,
@@ -18,14 +17,26 @@ import {
 } from './constants';
 import type { EpoxyFinding, EpoxyResult } from './findings';
 import { glassToBuy, type GlassToBuy } from './glass';
-import { glueLines, type Glued } from './glue';
+import { facesOf, glueLines, type Glued } from './glue';
 import { judgeGlass, judgePurchase } from './judge';
 import { jobsOf, planPots, type Job, type PotPlan } from './jobs';
 import type { TakeoffLine } from './line';
 import { purchaseOf, type Purchase } from './purchase';
 import type { EpoxyPart } from './schema';
 import { filletArea, filletIn, findSeams, scheduleOf, tapeWidths, type Seam, type SeamsOf } from './seams';
-import { sheathedPanels, sheathingFindings } from './sheathing';
+import { fillersOf, type FillerNeed } from './others/fillers';
+import { judgeGlues } from './others/judge';
+import {
+  coatsOf,
+  finishLines,
+  glueFor,
+  otherGlueLines,
+  productsOf,
+  type Coat,
+  type OtherLine,
+  type OtherProduct,
+} from './others/others';
+import { bothSides, sheathedPanels, sheathingFindings } from './sheathing';
 
 export type Takeoff = {
   readonly seams: readonly Seam[];
@@ -45,6 +56,11 @@ export type Takeoff = {
   readonly plan: PotPlan;
   readonly purchase: Purchase;
   readonly glass: GlassToBuy;
+  readonly fillers: readonly FillerNeed[];
+  /** Other glues, and finishes. */
+  readonly others: readonly OtherLine[];
+  readonly products: readonly OtherProduct[];
+  readonly coats: readonly Coat[];
 };
 
 export type TakeoffInput = SeamsOf &
@@ -59,12 +75,16 @@ export type TakeoffInput = SeamsOf &
 /** The whole list. Quantities for both sides of the boat. */
 export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
   const { part, seams = findSeams(input) } = input;
+  const faces = facesOf(input);
   const lines = [
     ...seams.filter(({ isFilleted }) => isFilleted).map((seam) => filletLine(seam, part)),
     ...seams.flatMap((seam) => tapeLines(seam, input)),
     ...sheathingLines(input),
     ...sealingLines(input),
-    ...glueLines(input, part),
+    ...glueLines(
+      faces.filter(({ what }) => !glueFor(what, part)),
+      part,
+    ),
   ].filter((line) => line.resin > 0 || line.clothM2 > 0);
   const sum = (key: 'resin' | 'filler' | 'clothM2' | 'tapeM') => lines.reduce((total, line) => total + line[key], 0);
   const resin = sum('resin');
@@ -72,9 +92,12 @@ export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
   const jobs = jobsOf(lines, part);
   const { sheathed } = sheathedPanels(input);
   const plan = planPots(jobs, part, part.shop.tempC);
+  const others = [...otherGlueLines(faces, part), ...finishLines(input, part.finishes)];
   const value = {
     ...{ jobs, plan, purchase: purchaseOf(plan.totals, part), sheathed: sheathed.map(({ id }) => id) },
     glass: glassToBuy(lines, sheathed, part),
+    ...{ others, products: productsOf(others, part), coats: coatsOf(others, part.finishes) },
+    fillers: fillersOf(jobs, plan, part.fillers),
     ...{ seams, lines, resin, filler: sum('filler'), clothM2: sum('clothM2'), tapeM: sum('tapeM') },
     ...{ resinWithWaste: resin / (1 - part.waste), weight: resin + sum('filler') + glass },
   };
@@ -84,6 +107,7 @@ export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
     ...plan.findings,
     ...judgePurchase(value.purchase),
     ...judgeGlass(part),
+    ...judgeGlues(faces, part),
   ];
   return { value, findings, assumed: [] };
 }
@@ -135,8 +159,6 @@ function tapeLines(seam: Seam, { part, school }: TakeoffInput): TakeoffLine[] {
     };
   });
 }
-
-const bothSides = (panel: Panel): number => panel.areaM2 * (panel.spansCentreline ? 1 : 2);
 
 function sheathingLines({ lines, panels, part }: TakeoffInput): TakeoffLine[] {
   const { sheathed } = sheathedPanels({ lines, panels, part });

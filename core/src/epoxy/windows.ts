@@ -6,8 +6,8 @@
  * Magnus's formula with the constants of Sonntag (1990), 17.62 and 243.12 °C.
  * Conventions: clock times are milliseconds since 1970, as clocks give them; the last temperature goes on for ever.
  */
-import { ABOVE_DEW_C } from './constants';
-import type { EpoxyPart } from './schema';
+import { ABOVE_DEW_C, FINISH_AT_C, FINISH_LEAST_C } from './constants';
+import type { EpoxyPart, Finish } from './schema';
 
 export type Resin = EpoxyPart['resin'];
 /** From a time on it is so warm and so damp; in order of time. */
@@ -33,6 +33,17 @@ export function dewPointC(tempC: number, humidity: number): number {
   return (MAGNUS_B * log) / (MAGNUS_A - log);
 }
 
+/** When the next coat of a finish may go on, and until when, of one that went on at `start`. */
+export function coatWindow(
+  start: number,
+  weather: readonly Weather[],
+  { fromHours, untilHours }: Pick<Finish, 'fromHours' | 'untilHours'>,
+): { readonly from: number | null; readonly until: number | null } {
+  const at = { potC: FINISH_AT_C.value, leastC: FINISH_LEAST_C.value };
+  const after = (hours: number) => clockAfter(start, hours, weather, at);
+  return { from: after(fromHours), until: after(Math.max(fromHours, untilHours)) };
+}
+
 /** Clock times for what is mixed at `start`. */
 export function windowsFrom(start: number, weather: readonly Weather[], resin: Resin): Windows {
   const after = (hours: number) => clockAfter(start, hours, weather, resin);
@@ -45,10 +56,15 @@ export function windowsFrom(start: number, weather: readonly Weather[], resin: R
 }
 
 /** How many hours at the maker's temperature an hour of this one is worth. */
-export const paceAt = (tempC: number, { potC, leastC }: Resin): number =>
+export const paceAt = (tempC: number, { potC, leastC }: Pick<Resin, 'potC' | 'leastC'>): number =>
   tempC < leastC ? 0 : 2 ** ((tempC - potC) / DOUBLES_EVERY_C);
 
-function clockAfter(start: number, hours: number, weather: readonly Weather[], resin: Resin): number | null {
+function clockAfter(
+  start: number,
+  hours: number,
+  weather: readonly Weather[],
+  resin: Pick<Resin, 'potC' | 'leastC'>,
+): number | null {
   let left = hours * HOUR_MS;
   let now = start;
   for (const [k, { tempC }] of weather.entries()) {

@@ -28,4 +28,15 @@ export const BOTTOM_TIMBER = house(
 );
 export const FAIRED_BY = house(2, 'mm', 'what a rule held inside a boat is read to; a batten takes the rest out');
 export const CHAIN_OFF = house(1, 'mm', 'what a chain of links may stand off the curve: filled with the glue');
+export const SCREW_DIAMETER = house(4, 'mm', 'through a skin of 6 mm into a log of 20; a no. 8 in inches');
+export const STAPLE_EVERY = house(40, 'mm', 'they hold less than screws do, and are shot in a moment');
+export const WASHER_UNDER = house(6, 'mm', 'the head of a screw that is drawn again pulls into a thinner sheet');
+export const PLUG_DEPTH = house(
+  3,
+  'mm',
+  'a thinner plug flakes off; beneath it lies half the screw’s thickness of head',
+);
+export const EDGE_DIAMETERS = house(2.5, 'diameters', 'of wood on either side of a screw, or it splits out');
+export const PILOT_SHARE = house(0.7, 'diameters', 'in hard wood; six tenths in soft');
+export const CLEARANCE = house(0.2, 'mm', 'over the screw’s thickness, through what is held');
 export const SPARE_SCREWS = house(0.1, 'share', 'dropped, burred or snapped: bought over what is counted');

@@ -39,7 +39,8 @@ import { mitreDeg, type RollingBevel } from './rolling-bevel';
 import { bevelStick } from './bevel-stick';
 import { girderDrawings } from './girder/drawings';
 import { planeOf } from './section';
-import type { ScrewRow } from './screws';
+import { FASTENING_NAMES } from './fastenings/names';
+import type { ScrewRow } from './fastenings/screws';
 import { pinPath, pinsOf, pinsOnFrame } from './pins';
 import { plyPartsOfFrame, rimsOfGirder, type PlyPart } from './ply-parts';
 import type { FramesPart } from './schema';
@@ -362,13 +363,12 @@ function plotCsv(frame: Frame, notation: Notation): string {
 function screwTables(rows: readonly ScrewRow[], notation: Notation): ExportTable[] {
   if (rows.length === 0) return [];
   const lengths = ['spacing', 'length_at_most'].map((name) => lengthHead(name, notation));
-  const cells = rows.map(({ panelName, into, count, spacingMm, lengthMm }) => [
-    ...[panelName, into, count],
+  const cells = rows.map(({ panelName, into, use, count, hasWashers, spacingMm, lengthMm }) => [
+    ...[panelName, into, FASTENING_NAMES[use], count, hasWashers ? count : 0],
     ...[spacingMm, lengthMm].map((mm) => lengthCell(mm, notation)),
   ]);
-  return [
-    { name: 'screws', title: 'Screws through the skin', csv: csv(['panel', 'into', 'count', ...lengths], cells) },
-  ];
+  const heads = ['through', 'into', 'use', 'count', 'washers', ...lengths];
+  return [{ name: 'fastenings', title: 'Screws and staples', csv: csv(heads, cells) }];
 }
 
 /** All pieces of sawn timber, as they are cut; none where there are none. */

@@ -152,6 +152,35 @@ export const FRAMES_FINDINGS = {
       'Choose another edge, or set it in less.',
     { frame: 'Bulkhead 2', cleat: 1 },
   ),
+  'landing-narrow': entry(
+    { into: word, landingMm: figure, leastMm: figure, diameterMm: figure },
+    ({ into, landingMm, leastMm, diameterMm }, { length }) =>
+      `${into}: ${length(landingMm)} of wood for a screw ${length(diameterMm)} thick, which wants ${length(leastMm)}, ` +
+      'or the wood splits. Take thinner screws, staples, or a broader landing.',
+    { into: 'Frame 1', landingMm: 18, leastMm: 20, diameterMm: 4 },
+  ),
+  'screw-near-edge': entry(
+    { panel: word, into: word, count: figure, nearMm: figure, leastMm: figure },
+    ({ panel, into, count, nearMm, leastMm }, { length }) =>
+      `${panel} on ${into}: ${count === 1 ? 'a screw stands' : `${count} screws stand`} ${length(nearMm)} from the ` +
+      `panel's edge, for ${length(leastMm)} at least: the plane meets it when the edge is trimmed. ` +
+      'Draw them first, or set the timber further from the edge.',
+    { panel: 'Side', into: 'Chine log', count: 4, nearMm: 8, leastMm: 10 },
+  ),
+  'plug-deep': entry(
+    { into: word, heldMm: figure, takesMm: figure, leftMm: figure },
+    ({ into, heldMm, takesMm, leftMm }, { length }) =>
+      `A plug and the head beneath it take ${length(takesMm)} of a sheet of ${length(heldMm)} (${into}): only ` +
+      `${length(leftMm)} would hold. Leave the heads flush, or draw the screws again.`,
+    { into: 'Frame 1', heldMm: 6, takesMm: 5, leftMm: 1 },
+  ),
+  'screw-ply-edge': entry(
+    { frame: word, panels: word, widthMm: figure },
+    ({ frame, panels, widthMm }, { length }) =>
+      `${frame}: on ${panels} there is only plywood's edge, ${length(widthMm)} wide, to fasten into, where a screw ` +
+      'parts the layers. Add a cleat along it, fillet that edge, or fasten nothing there.',
+    { frame: 'Bulkhead 2', panels: 'Side', widthMm: 9 },
+  ),
   'member-nowhere': entry(
     { member: word },
     ({ member }) =>

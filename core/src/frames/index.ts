@@ -1,6 +1,7 @@
 export { SCHOOLS, TOP_EDGE } from './schema';
 export type {
   CleatPlan,
+  FasteningUse,
   FramePlan,
   FramesPart,
   GirderPlan,
@@ -50,7 +51,9 @@ export type { FramesWhole } from './drawings';
 export type { Planked } from './planked/boards';
 export type { RollingBevel } from './rolling-bevel';
 export { mitreDeg, rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';
-export { evenSpacing } from './spacing';
+export { FASTENING_NAMES } from './fastenings/names';
+export { drillsFor, type ScrewRow } from './fastenings/screws';
+export { evenSpacing } from './fastenings/spacing';
 export { CHAIN_OFF } from './constants';
 export { photoReader } from './taken/measured';
 export type { PhotoCorners } from './taken/measured';

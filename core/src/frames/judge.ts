@@ -24,7 +24,7 @@ import { shapeFrame, type Frame, type FrameMaking, type TimberedPlan } from './f
 import { runMember, type MemberRun, type SkinFaces } from './member';
 import type { Planked } from './planked/boards';
 import type { RollingBevel } from './rolling-bevel';
-import type { ScrewRow } from './screws';
+import type { ScrewRow } from './fastenings/screws';
 import type { FramePlan, FramesPart, Member } from './schema';
 import { placeInBoat } from './section';
 import type { Taken } from './taken/shape';

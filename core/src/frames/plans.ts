@@ -21,6 +21,9 @@ import {
   RING_BREADTH,
   RING_CORNER,
   SAWN_BREADTH,
+  SCREW_DIAMETER,
+  SCREW_ENDS,
+  STAPLE_EVERY,
 } from './constants';
 import {
   TOP_EDGE,
@@ -203,6 +206,13 @@ function stockOf([breadth, thickness]: readonly [number, number], faces: number,
 }
 
 /** How a planked bottom is laid once a panel is chosen for it. */
+export const screwsIn = (notation: Notation): FramesPart['screws'] => ({
+  ...{ spacing: 0, use: 'left', own: [] },
+  ends: usualIn(SCREW_ENDS.value, notation),
+  diameter: usualIn(SCREW_DIAMETER.value, notation),
+  staples: usualIn(STAPLE_EVERY.value, notation),
+});
+
 export const plankedIn = (notation: Notation): FramesPart['planked'] => ({
   panel: '',
   board: usualIn(SHEET_SIZE.value.height, notation),

@@ -158,6 +158,12 @@ const memberSchema = z.object({
   clearance: lengthField('Room in the notch', 0, 10),
 });
 
+/**
+ * What becomes of a fastening: it is left in, its head flush; or under a plug of wood; or drawn again when the glue is
+ * hard; or it is a staple, which is drawn too; or there is none, and weights, ties or clamps hold.
+ */
+export const FASTENING_USES = ['left', 'plugged', 'drawn', 'staples', 'none'] as const;
+
 /** How two timbers meet at a corner: cut on the line between them; or one runs out to the skin. */
 export const TIMBER_CORNERS = ['mitred', 'floor', 'sides'] as const;
 
@@ -271,6 +277,11 @@ export const framesSchema = z.object({
   screws: z.object({
     spacing: lengthOrNone('Screws every', 20, 1000),
     ends: lengthField('First screw from an end', 5, 500),
+    use: z.enum(FASTENING_USES),
+    diameter: lengthField('Screw’s thickness', 1, 12),
+    staples: lengthField('Staples every', 5, 500),
+    /** Where one is to be held otherwise: by the id of the frame or the member that is fastened into. */
+    own: z.array(z.object({ id: z.string().min(1).max(60), use: z.enum(FASTENING_USES) })).max(100),
   }),
   /** Parts that stand along the boat. */
   girders: z.array(girderSchema).max(20),
@@ -295,6 +306,7 @@ export const framesSchema = z.object({
 });
 
 export type FramePlan = z.infer<typeof framePlanSchema>;
+export type FasteningUse = (typeof FASTENING_USES)[number];
 export type Opening = z.infer<typeof openingSchema>;
 export type Limber = z.infer<typeof limberSchema>;
 export type SlotPlan = z.infer<typeof slotSchema>;

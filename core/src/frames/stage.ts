@@ -3,7 +3,7 @@ import type { Hull, LinesPart } from '../lines';
 import { depthOfInside, type Panel, type PanelsPart, type PanelsValue } from '../panels';
 import { usualIn } from '../measure';
 import { defineStage } from '../stage';
-import { framesToBuy } from './buys';
+import { framesToBuy, type BuyingFrames } from './fastenings/buys';
 import * as constants from './constants';
 import { girdersOnPanel } from './girder/drawings';
 import { framesDrawings, framesOnPanel, framesTables, membersOnPanel, type FramesWhole } from './drawings';
@@ -14,8 +14,9 @@ import { bottomTimbers, layBoards } from './planked/boards';
 import { seamsOnPanel } from './planked/drawings';
 import { bevelsOf } from './rolling-bevel';
 import { outsideOfPanel } from './outside';
-import { screwRows } from './screws';
-import { framesAtStations, keptIn, plankedIn, timberIn } from './plans';
+import { judgeFastenings } from './fastenings/judge';
+import { screwRows } from './fastenings/screws';
+import { framesAtStations, keptIn, plankedIn, screwsIn, timberIn } from './plans';
 import { framesSchema, type School } from './schema';
 import { framesSheets } from './sheets';
 import { standOn, widestAt } from './standing';
@@ -33,7 +34,7 @@ const MOST_TIMBERS = 60;
 export const framesStage = defineStage<{
   others: { readonly lines: LinesPart };
   before: Before;
-  whole: FramesWhole;
+  whole: FramesWhole & BuyingFrames;
   panel: Panel;
 }>()({
   name: 'frames',
@@ -48,7 +49,7 @@ export const framesStage = defineStage<{
     girders: [],
     relief: 0,
     pins: 0,
-    screws: { spacing: 0, ends: usualIn(constants.SCREW_ENDS.value, notation) },
+    screws: screwsIn(notation),
     bevelStep: usualIn(constants.BEVEL_STEP.value, notation),
     datum: { kind: 'fore', of: '' } as const,
     filletGap: usualIn(constants.FILLET_GAP.value, notation),
@@ -112,16 +113,17 @@ export const framesStage = defineStage<{
       { skin, school: project.school, gap, relief },
       remember,
     );
+    const rows = remember('screws', screwRows, panels, {
+      ...{ frames: girded.value.frames, members: runs.value },
+      ...{ thickness, screws: { ...screws } },
+    });
     return {
       value: {
         ...girded.value,
         ...(laid && { planked: laid }),
         taken: shapes,
         members: runs.value,
-        screws: remember('screws', screwRows, panels, {
-          ...{ frames: girded.value.frames, members: runs.value },
-          ...{ thickness, screws: { ...screws } },
-        }),
+        screws: rows,
         bevels: bevelsOf(values.lines, panels, bevelStep, remember),
       },
       findings: [
@@ -129,6 +131,7 @@ export const framesStage = defineStage<{
         ...girded.findings,
         ...runs.findings,
         ...judgeTaken(taken, shapes),
+        ...judgeFastenings(rows, panels, { frames: girded.value.frames, thickness, screws: { ...screws } }),
         ...judgePlanked({ panel, depth }, laid, MOST_TIMBERS),
       ],
       assumed: [],

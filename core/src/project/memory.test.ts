@@ -47,7 +47,7 @@ function filled(demo: DemoId): Project {
     frames: {
       ...frames,
       girders: [busyGirder],
-      screws: { spacing: 90, ends: 20 },
+      screws: { spacing: 90, ends: 20, use: 'drawn', diameter: 3, staples: 50, own: [{ id: 'log', use: 'plugged' }] },
       relief: 3,
       standing: 'no-bevel',
       taken: [
@@ -60,12 +60,13 @@ function filled(demo: DemoId): Project {
       planked: { ...frames.planked, panel: bottom },
       sawn: { ...frames.sawn, corner: 'floor', spall: { height: 200, breadth: 50 } },
       moulds: { ...frames.moulds, spall: { height: 250, breadth: 60 } },
-      frames: frames.frames.map((frame, i) => ({ ...frame, ...[{}, busyFrame(split.id)][i] })),
+      // two are enough for what one does to the other
+      frames: frames.frames.slice(0, 2).map((frame, i) => ({ ...frame, ...[{}, busyFrame(split.id)][i] })),
       members: [
         {
           ...{
             id: 'log',
-            name: 'Chine log',
+            name: 'Log',
             line: at(lines.longitudinals, 1).id,
             on: 'above',
             away: 0,
@@ -98,6 +99,19 @@ function filled(demo: DemoId): Project {
     epoxy: {
       ...epoxy,
       packs: epoxy.packs.map((pack) => ({ ...pack, onHand: 1 })),
+      glues: [
+        {
+          ...{ id: 'g', name: 'Foaming glue', packMl: 500, price: 12, onHand: 0, kind: 'expanding' },
+          ...{ spread: 180, openMinutes: 20, clampHours: 2, cleanMinutes: 10 },
+        },
+      ],
+      gluedWith: { blanks: '', skin: 'g', layers: 'g', cleats: 'g', doublers: 'g', edges: 'g' },
+      finishes: [
+        {
+          ...{ id: 'f', name: 'Grey primer', packMl: 750, price: 20, onHand: 1, kind: 'primer', where: 'all' },
+          ...{ coats: 2, covers: 10, fromHours: 8, untilHours: 72 },
+        },
+      ],
       seams: [{ id: 's', of: 'one', seam: 'keel', radius: 30, leg: 15, inside: 2, outside: 2, tapeWidth: 100 }],
     },
     panels: {

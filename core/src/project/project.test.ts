@@ -6,7 +6,7 @@ import { applyEdits, refusalOf, resolvePath } from './edits';
 import { readProject } from './read-project';
 import { plainFrame, type FramePlan } from '../frames';
 import { epoxyAtFirst } from '../epoxy/schema';
-import { keptIn, timberIn } from '../frames/plans';
+import { keptIn, timberIn, screwsIn } from '../frames/plans';
 import { jointsAtFirst } from '../joints/schema';
 import { PLAIN_SHEET } from '../sheets/schema';
 import version1 from './old-versions/version-1.json';
@@ -21,6 +21,7 @@ import version9 from './old-versions/version-9.json';
 import version10 from './old-versions/version-10.json';
 import version11 from './old-versions/version-11.json';
 import version12 from './old-versions/version-12.json';
+import version13 from './old-versions/version-13.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { PANEL_DEFAULTS } from '../panels/schema';
 
@@ -225,7 +226,7 @@ describe('readProject', () => {
       datum: { kind: 'fore', of: '' },
       girders: [],
       relief: 0,
-      screws: { spacing: 0, ends: 25 },
+      screws: screwsIn('mm'),
       ...timberIn('mm'),
       ...LATER,
     });
@@ -237,7 +238,7 @@ describe('readProject', () => {
       frames: version7.frames.frames.map((frame) => ({ ...frame, shape: '', slots: [], cleats: [] })),
       girders: [],
       relief: 0,
-      screws: { spacing: 0, ends: 25 },
+      screws: { ...screwsIn('in-16'), ends: 25 },
       ...timberIn('mm'),
       ...LATER,
     });
@@ -247,6 +248,7 @@ describe('readProject', () => {
     const bare = { doubler: 0, lid: 0, lip: 0, room: 0 };
     expect(read.ok && read.project.frames).toEqual({
       ...version8.frames,
+      screws: screwsIn('mm'),
       ...LATER,
       frames: version8.frames.frames.map((frame) => ({ ...frame, shape: '', slots: [], cleats: [] })),
       girders: version8.frames.girders.map((girder) => ({
@@ -259,6 +261,7 @@ describe('readProject', () => {
     const read = readProject(version9);
     expect(read.ok && read.project.frames).toEqual({
       ...version9.frames,
+      screws: screwsIn('mm'),
       pins: 0,
       frames: version9.frames.frames.map((frame) => ({
         ...frame,
@@ -269,7 +272,7 @@ describe('readProject', () => {
   it('brings the frozen tenth version up: all joints are scarfs where the program puts them', () => {
     const read = readProject(version10);
     expect(read.ok && read.project.joints).toEqual({ ...jointsAtFirst('mm'), ...version10.joints });
-    expect(read.ok && read.project.frames).toEqual(version10.frames);
+    expect(read.ok && read.project.frames).toEqual({ ...version10.frames, screws: screwsIn('mm') });
   });
   it('brings the frozen eleventh version up: cut to the line, sheets of no kind with nothing spoiled', () => {
     const read = readProject(version11);
@@ -289,6 +292,15 @@ describe('readProject', () => {
     const inches = readProject({ ...version12, notation: 'in-16' });
     const { filletLeg, glass, packs, resin } = epoxyAtFirst({}, 'in-16');
     expect(inches.ok && inches.project.epoxy).toMatchObject({ filletLeg, glass, packs, resin });
+  });
+  it('brings the frozen thirteenth version up: screws are left in, all is glued with epoxy, nothing is painted', () => {
+    const read = readProject(version13);
+    const { glues, gluedWith, finishes, fillers } = epoxyAtFirst({}, 'mm');
+    expect(read.ok && read.project.epoxy).toEqual({ ...version13.epoxy, glues, gluedWith, finishes, fillers });
+    expect(read.ok && read.project.frames).toEqual({ ...version13.frames, screws: screwsIn('mm') });
+    const inches = readProject({ ...version13, notation: 'in-16' });
+    const { diameter, staples } = screwsIn('in-16');
+    expect(inches.ok && inches.project.frames.screws).toMatchObject({ diameter, staples });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

@@ -12,7 +12,7 @@ import { useNavigate } from 'react-router';
 import type { Derived, Found, Project, StageName } from '@kalotrope/core/project';
 import { stepNotation } from '../state/unit';
 import { fieldSought } from '../state/seek-field';
-import { findTurned, picked, shadeTurned, wordAsked } from '../state/screen-slice';
+import { findTurned, picked, shadeTurned, spacingTurned, wordAsked } from '../state/screen-slice';
 import { selectDerived, selectFound, selectNotation, selectProject } from '../state/selectors';
 import { PROJECTS_PATH, stagePath } from './paths';
 import { useAppDispatch, useAppSelector } from '../state/store';
@@ -25,7 +25,7 @@ type FoundThing = {
   readonly word?: string;
   /** A field on the stage's slip, by its label. */
   readonly field?: { readonly label: string; readonly section?: string };
-  readonly act?: 'unit' | 'shade' | 'projects';
+  readonly act?: 'unit' | 'shade' | 'projects' | 'spacing';
 };
 
 /** What has a name before anything is worked out, and the few acts worth typing; then every stage's own things. */
@@ -34,6 +34,7 @@ const foundIn = (entries: readonly StageEntry[], { derived, project, found, nota
   { label: 'Next unit', act: 'unit' },
   { label: 'Light or dark', act: 'shade' },
   { label: 'All projects', act: 'projects' },
+  { label: 'Equal spacing', act: 'spacing' },
   ...WORDS.map(({ id, word }) => ({ label: `Word: ${word}`, word: id })),
   ...entries.flatMap(({ stage, settings }) =>
     project ? (settings?.(project) ?? []).map((field) => ({ label: `Setting: ${field.label}`, stage, field })) : [],
@@ -77,6 +78,7 @@ function OpenFindBox() {
     close();
     if (entry.act === 'unit') dispatch(stepNotation());
     if (entry.act === 'shade') dispatch(shadeTurned());
+    if (entry.act === 'spacing') dispatch(spacingTurned(true));
     if (entry.act === 'projects') void navigate(PROJECTS_PATH);
     if (entry.stage) void navigate(stagePath(project?.id ?? '', entry.stage));
     if (entry.pick) dispatch(picked(entry.pick));

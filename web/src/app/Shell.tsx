@@ -7,6 +7,7 @@ import type { ReactNode } from 'react';
 import { Terms } from '../controls/Terms';
 import { FindBox } from './FindBox';
 import { KeysDialog } from './KeysDialog';
+import { SpacingDialog } from './SpacingDialog';
 import { Notices } from './Notices';
 import { PrintedSheets } from './PrintedSheets';
 import { Rail } from './Rail';
@@ -67,6 +68,7 @@ export function Shell({ stage, children }: { readonly stage: StageName; readonly
       {entry?.hasTape && <TapeAtEdge />}
       <FindBox />
       <KeysDialog />
+      <SpacingDialog />
       <WordsDialog />
       <PrintedSheets stage={stage} />
       <Said />

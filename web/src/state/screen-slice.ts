@@ -14,6 +14,8 @@ export type ScreenState = {
   readonly fitCount: number;
   readonly isFindOpen: boolean;
   readonly isKeysOpen: boolean;
+  /** Where equal spacing is worked out. */
+  readonly isSpacingOpen: boolean;
   /** Printed as soon as the boat is worked out. */
   readonly isPrintAsked: boolean;
   /** The trade's word whose meaning is shown, by its id. */
@@ -30,6 +32,7 @@ export const initialScreen: ScreenState = {
   fitCount: 0,
   isFindOpen: false,
   isKeysOpen: false,
+  isSpacingOpen: false,
   isPrintAsked: false,
   word: null,
   slip: { widthPx: SLIP_PX.usual, isFolded: false, open: [] },
@@ -63,6 +66,10 @@ const screenSlice = createSlice({
       ...state,
       isKeysOpen: payload,
     }),
+    spacingTurned: (state, { payload }: PayloadAction<boolean>): ScreenState => ({
+      ...state,
+      isSpacingOpen: payload,
+    }),
     printTurned: (state, { payload }: PayloadAction<boolean>): ScreenState => ({
       ...state,
       isPrintAsked: payload,
@@ -93,6 +100,7 @@ export const {
   findTurned,
   keysTurned,
   printTurned,
+  spacingTurned,
   wordAsked,
   slipSized,
   slipFolded,

@@ -50,14 +50,14 @@ export function findSeams({ panels, transoms, frames, girders, school }: SeamsOf
   return [...seams, ...frames.flatMap(bulkheadSeam), ...girders.flatMap(girderSeam)];
 }
 
-type Made = Pick<Seam, 'id' | 'kind' | 'name' | 'stretches' | 'isFilleted' | 'paths'>;
+type Made = Pick<Seam, 'id' | 'kind' | 'name' | 'stretches' | 'isFilleted' | 'paths'> & Partial<Pick<Seam, 'edges'>>;
 
-function seamOf({ id, kind, name, stretches, isFilleted, paths }: Made): Seam {
+function seamOf({ id, kind, name, stretches, isFilleted, paths, edges = [] }: Made): Seam {
   const corners = kind === 'bulkhead' ? 2 : 1;
   const along = stretches.reduce((sum, { length }) => sum + length, 0);
   const turned = stretches.reduce((sum, { length, angleRad }) => sum + length * angleRad, 0);
   const angleDeg = along > 0 ? toDeg(turned / along) : 90; // of no length: none is filled
-  return { id, kind, name, length: along / corners, angleDeg, stretches, corners, isFilleted, paths };
+  return { id, kind, name, length: along / corners, angleDeg, stretches, corners, isFilleted, paths, edges };
 }
 
 /** Along the skin under a girder, on both its faces. */
@@ -107,7 +107,8 @@ function chineSeam({ line, from, to, above }: Shared, below: EdgeOfPanel, isOnly
   });
   const id = isOnly ? line : `${line}.${below.panel.id}.${above.panel.id}`;
   const name = `${below.panel.name} to ${above.panel.name.toLowerCase()}`;
-  return seamOf({ id, kind: 'chine', name, stretches, isFilleted: true, paths: [pathOf(above, from, to)] });
+  const edges = [below, above].map((edge) => lineOf(edge, from, to));
+  return seamOf({ id, kind: 'chine', name, stretches, isFilleted: true, paths: [pathOf(above, from, to)], edges });
 }
 
 /** A panel and its own mirror: along the keel, and, where it runs on beyond the panel below it, along stem or stern. */
@@ -121,7 +122,8 @@ function keelSeam({ line, from, to, above }: Shared, panels: readonly Panel[], i
   const id = isOnly ? line : `${line}.${above.panel.id}.${place.toLowerCase()}`;
   const name = isLowest ? 'Keel' : `${place}, ${above.panel.name.toLowerCase()}`;
   const kind = isLowest || place === 'Keel' ? 'keel' : 'end';
-  return seamOf({ id, kind, name, stretches, isFilleted: true, paths: [pathOf(above, from, to)] });
+  const edges = [lineOf(above, from, to)];
+  return seamOf({ id, kind, name, stretches, isFilleted: true, paths: [pathOf(above, from, to)], edges });
 }
 
 /** A panel and its mirror where they end on each other along a straight stem or stern: the panel's own last ruling. */
@@ -142,6 +144,7 @@ function endSeams(panel: Panel): Seam[] {
         stretches: [{ length, angleRad }],
         isFilleted: true,
         paths: [[p, q]],
+        edges: [{ panel: panel.id, line: [flatP, flatQ] }],
       }),
     ];
   });
@@ -149,6 +152,11 @@ function endSeams(panel: Panel): Seam[] {
 
 const pathOf = (edge: EdgeOfPanel, from: number, to: number): Vec3[] =>
   pointsBetween(edge, [from, to]).map(({ space }) => space);
+
+const lineOf = (edge: EdgeOfPanel, from: number, to: number): Seam['edges'][number] => ({
+  panel: edge.panel.id,
+  line: pointsBetween(edge, [from, to]).map(({ flat }) => flat),
+});
 
 /** The line's own equal steps, those at the ends cut short. */
 function stepsOf(from: number, to: number): (readonly [number, number])[] {

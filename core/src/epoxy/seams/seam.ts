@@ -1,5 +1,5 @@
 /** A seam as it is filled and taped: what meets in it, its kind, and the angle along it. Lengths mm. */
-import type { Vec3 } from '../../geometry';
+import type { Vec2, Vec3 } from '../../geometry';
 import type { SEAM_KINDS } from '../schema';
 
 export type SeamKind = (typeof SEAM_KINDS)[number];
@@ -22,4 +22,6 @@ export type Seam = {
   readonly isFilleted: boolean;
   /** Where it runs, in the boat: on the starboard hand, or across the centreline. */
   readonly paths: readonly (readonly Vec3[])[];
+  /** Along an edge of each panel that meets in it, in the flat; none where it runs over the face of a panel. */
+  readonly edges: readonly { readonly panel: string; readonly line: readonly Vec2[] }[];
 };

@@ -78,6 +78,22 @@ const RING: Given = { kind: 'ring', ring: { breadth: 75, floor: 90, beam: 0, cor
 
 const stringer = (given: Partial<Frames['members'][number]>) => plainMember([], 'mm', given);
 
+/** Grey outside, clear inside, out of an invented chandler’s tins. */
+const TAMSEL_FINISHES: Project['epoxy']['finishes'] = [
+  {
+    ...{ id: 'finish-1', name: 'Grey primer', packMl: 750, price: 24, onHand: 0, kind: 'primer', where: 'outside' },
+    ...{ coats: 2, covers: 10, fromHours: 12, untilHours: 168 },
+  },
+  {
+    ...{ id: 'finish-2', name: 'Heron grey paint', packMl: 750, price: 29, onHand: 0, kind: 'paint' },
+    ...{ where: 'outside', coats: 2, covers: 11, fromHours: 16, untilHours: 96 },
+  },
+  {
+    ...{ id: 'finish-3', name: 'Clear varnish', packMl: 1000, price: 31, onHand: 1, kind: 'varnish', where: 'inside' },
+    ...{ coats: 3, covers: 12, fromHours: 24, untilHours: 72 },
+  },
+];
+
 function tamsel(id: string): Project {
   const lines = linesOf(longitudinalsOf(TAMSEL_TABLE));
   const base = newProject({ id, name: DEMO_NAMES.tamsel, notation: 'mm', lines });
@@ -95,6 +111,7 @@ function tamsel(id: string): Project {
         stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 35, depth: 18 }),
       ],
     },
+    epoxy: { ...base.epoxy, finishes: TAMSEL_FINISHES },
   };
 }
 
@@ -119,7 +136,7 @@ function orrin(id: string): Project {
       frames: numbered('Frame', 20, [609.6, 1371.6, 2057.4]),
       sawn: ORRIN_STOCK,
       planked: { panel: 'chine-chine', board: 609.6, from: 'aft', breadth: 44.45, depth: 19.05 },
-      screws: { spacing: 101.6, ends: 25.4 },
+      screws: { ...base.frames.screws, spacing: 101.6, ends: 25.4 },
       members: [
         stringer({
           ...{ id: 'log', name: 'Chine log', line: 'chine', side: 'outside', isThrough: false },

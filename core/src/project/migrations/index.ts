@@ -11,6 +11,7 @@ import { from9To10 } from './9-to-10';
 import { from10To11 } from './10-to-11';
 import { from11To12 } from './11-to-12';
 import { from12To13 } from './12-to-13';
+import { from13To14 } from './13-to-14';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -26,4 +27,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from10To11,
   from11To12,
   from12To13,
+  from13To14,
 ];

@@ -1,4 +1,5 @@
-/** What lies on the skin: where the sheets are joined, or the holes by which the panels are stitched. */
+/** What lies on the skin: where the sheets are joined, the holes by which the panels are stitched, or the tapes. */
+import { zoneEdges, zonesOn, type Zone } from '@kalotrope/core/epoxy';
 import { lineOn, placeOn, stitchesOf, type Panel } from '@kalotrope/core/panels';
 import type { Vec3 } from '@kalotrope/core/geometry';
 import { memo, useEffect, useMemo } from 'react';
@@ -7,14 +8,16 @@ import { selectDerived, selectProject } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { drawSoon } from './quality';
 
-/** What lies on the skin: the joints of its panels, or the holes by which they are stitched. */
-export type SkinMark = 'laps' | 'holes';
+/** What lies on the skin: the joints of its panels, the holes by which they are stitched, or the edges of its tapes. */
+export type SkinMark = 'laps' | 'holes' | 'tapes';
 
 type Props = { readonly marks: SkinMark; readonly panels: readonly Panel[] };
 
 /** Points of a joint across its panel. */
 const ACROSS = 12;
 const HOLE_PX = 3.5;
+/** Beyond the skin’s thickness, mm. */
+const SPARE_MM = 2;
 
 export const SkinMarks = memo(function SkinMarks({ marks, panels }: Props) {
   const { lines, points } = useOnSkin(marks, panels);
@@ -32,7 +35,9 @@ export const SkinMarks = memo(function SkinMarks({ marks, panels }: Props) {
 
 function useOnSkin(marks: SkinMark, panels: readonly Panel[]) {
   const jointed = useAppSelector((state) => selectDerived(state)?.joints.value);
+  const seams = useAppSelector((state) => selectDerived(state)?.epoxy.value.seams);
   const part = useAppSelector((state) => selectProject(state)?.panels);
+  const epoxy = useAppSelector((state) => selectProject(state)?.epoxy);
   const made = useMemo(() => {
     const ofPanel = (panel: Panel) => jointed?.find((other) => other.panel === panel.id)?.joints ?? [];
     const runs =
@@ -43,6 +48,10 @@ function useOnSkin(marks: SkinMark, panels: readonly Panel[]) {
             ),
           )
         : [];
+    const tapes =
+      marks === 'tapes' && seams && epoxy && part
+        ? panels.flatMap((panel) => tapeEdges(panel, zonesOn(panel, seams, epoxy, part.thickness + SPARE_MM)))
+        : [];
     const holes =
       marks === 'holes' && part
         ? panels.flatMap((panel) =>
@@ -52,10 +61,10 @@ function useOnSkin(marks: SkinMark, panels: readonly Panel[]) {
           )
         : [];
     return {
-      lines: geometryOf(runs.flatMap((run) => run.slice(1).flatMap((p, i) => [run[i] ?? p, p]))),
+      lines: geometryOf([...runs, ...tapes].flatMap((run) => run.slice(1).flatMap((p, i) => [run[i] ?? p, p]))),
       points: geometryOf(holes),
     };
-  }, [marks, panels, jointed, part]);
+  }, [marks, panels, jointed, part, seams, epoxy]);
   useEffect(() => {
     drawSoon();
     return () => {
@@ -65,6 +74,12 @@ function useOnSkin(marks: SkinMark, panels: readonly Panel[]) {
   }, [made]);
   return made;
 }
+
+/** Both edges of each tape and its middle, as far as they lie on the panel. */
+const tapeEdges = (panel: Panel, zones: readonly Zone[]): Vec3[][] =>
+  zones.flatMap((zone) =>
+    zoneEdges(zone).map((edge) => edge.map((place) => placeOn(panel, place)).filter((place) => place !== undefined)),
+  );
 
 const geometryOf = (points: readonly Vec3[]): BufferGeometry =>
   new BufferGeometry().setAttribute(

@@ -31,7 +31,7 @@ export function BuyTable({ takeoff, project: { epoxy, notation } }: Props) {
   );
 }
 
-function packLines({ purchase, plan, filler }: Takeoff, notation: Notation): Line[] {
+function packLines({ purchase, plan, fillers }: Takeoff, notation: Notation): Line[] {
   const { needed, bought, cost, isUnpriced, isProven, left } = purchase;
   const mixed = plan.totals.a + plan.totals.b + plan.totals.filler;
   const wanted =
@@ -45,8 +45,11 @@ function packLines({ purchase, plan, filler }: Takeoff, notation: Notation): Lin
     k === 0 ? `${price}${isProven ? 'the least that it can cost' : 'no cheaper way found'}; ${over}` : '',
   ]);
   const mixing: Line = ['Epoxy, both parts', formatMass(plan.totals.a + plan.totals.b, notation), wanted];
-  const powder: Line[] =
-    filler > 0 ? [['Filler', formatMass(plan.totals.filler, notation), 'by weight; it is bulky']] : [];
+  const powder = fillers.map(({ use, name, grams, ml, bags }): Line => [
+    `Filler for ${use}: ${name.toLowerCase()}`,
+    formatMass(grams, notation),
+    `${formatVolume(ml, notation)} of it loose: ${bags === 1 ? 'one bag' : `${bags} bags`}`,
+  ]);
   return [mixing, ...packs, ...powder];
 }
 

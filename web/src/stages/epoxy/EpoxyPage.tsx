@@ -12,16 +12,19 @@ import { ViewTabs } from '../../controls/ViewTabs';
 import { useAppSelector } from '../../state/store';
 import { BuyTable } from './BuyTable';
 import { EpoxySettings, Paces } from './EpoxySettings';
+import { Fillers, Finishes } from './Finishes';
+import { GlassPictures } from './GlassPictures';
 import { GlassSettings } from './GlassSettings';
 import { HoursView } from './HoursView';
 import { JobNumbers } from './JobNumbers';
 import { MixView } from './MixView';
+import { OtherGlues } from './OtherGlues';
+import { OthersTable } from './OthersTable';
 import { OwnSeams } from './OwnSeams';
 import { Packs } from './Packs';
 import { PotLog } from './PotLog';
 import { ResinSettings } from './ResinSettings';
 import { Shop } from './Shop';
-import { SeamsDrawing } from './SeamsDrawing';
 import { ShoppingView } from './ShoppingView';
 import { StandIns } from './StandIns';
 import { TakeoffTables } from './TakeoffTables';
@@ -65,9 +68,10 @@ export default function EpoxyPage() {
         >
           {view === 'buy' && (
             <>
-              <SeamsDrawing takeoff={takeoff} epoxy={project.epoxy} />
+              <GlassPictures takeoff={takeoff} project={project} />
               <BuyTable takeoff={takeoff} project={project} />
               <TakeoffTables takeoff={takeoff} />
+              <OthersTable takeoff={takeoff} project={project} />
             </>
           )}
           {view === 'mix' && (
@@ -97,6 +101,9 @@ export default function EpoxyPage() {
         <Paces project={project} />
         <ResinSettings project={project} />
         <Packs project={project} />
+        <Fillers project={project} />
+        <OtherGlues project={project} />
+        <Finishes project={project} />
         <PotLog records={records} />
         <StandIns />
       </Slip>

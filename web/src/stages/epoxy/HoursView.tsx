@@ -3,6 +3,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import {
+  coatWindow,
   dewPointC,
   epoxyConstants,
   fitStretches,
@@ -39,6 +40,11 @@ const COLUMNS = [
   { name: 'cured' },
 ] as const;
 
+const COAT_COLUMNS = [{ name: 'put on now' }, { name: 'next coat of it from' }, { name: 'and until' }] as const;
+
+/** Those that have any coat. */
+const coatsDone = (finishes: Project['epoxy']['finishes']) => finishes.filter(({ coats }) => coats > 0);
+
 /** A pot older than this is cured by any reckoning that one would look up. */
 const SHOWN_MS = 10 * 24 * 3_600_000;
 const MOST_SHOWN = 8;
@@ -61,6 +67,11 @@ export function HoursView({ project, records, tempC, humidity }: Props) {
     const clock = (at: number | null) => (at === null ? 'never, so cold' : clockWords(at, now));
     return { key, cells: [what, clock(tacky), clock(bonds), clock(sand), clock(cured)] };
   };
+  const coats = coatsDone(project.epoxy.finishes).map((finish) => {
+    const { from, until } = coatWindow(minute, weather, finish);
+    const clock = (at: number | null) => (at === null ? 'never, so cold' : clockWords(at, now));
+    return { key: finish.id, cells: [finish.name, clock(from), clock(until)] };
+  });
   const against = holdOffs({ tempC, humidity }, resin);
   const fit = fitStretches(ahead, resin);
   return (
@@ -90,6 +101,9 @@ export function HoursView({ project, records, tempC, humidity }: Props) {
         Until it bonds no longer the next coat goes on as it is; after that wash with water, sand until it is dull, then
         coat. Sanding: a dust respirator, and not before it is hard.
       </Typography>
+      {coats.length > 0 && (
+        <PlainTable label="Next coats of finishes that go on now" columns={COAT_COLUMNS} rows={coats} />
+      )}
       <Typography variant="h2" sx={{ mt: 2 }}>
         What the forecast allows
       </Typography>

@@ -14,6 +14,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 import type { PotRecord } from '../../storage/pots';
 import { Clocks } from './Clocks';
 import { PotCard } from './PotCard';
+import { Samples } from './Samples';
 import type { NewRecord } from './use-pots';
 import { Weigh } from './Weigh';
 
@@ -39,6 +40,7 @@ export function MixView({ takeoff, plan, records, add, project, shopC, job }: Pr
   return (
     <>
       <Clocks records={records} add={add} />
+      <Samples records={records} sandHours={project.epoxy.resin.sandHours} add={add} />
       {pot ? (
         <Weigh
           key={`${job.name} ${pot.number}`}

@@ -36,6 +36,11 @@ function Rows({ pots, records }: RowsProps) {
     const ended = records.find((one) => one.kind === 'emptied' && one.of === pot.at);
     return ended?.kind === 'emptied' ? massFigure(ended.thrown, notation) : 'open';
   };
+  const sampleOf = (pot: MixedPot) => {
+    const looked = records.filter((one) => one.kind === 'sample' && one.of === pot.at);
+    const last = looked[looked.length - 1];
+    return last?.kind === 'sample' ? (last.isHard ? 'hard' : 'soft') : '';
+  };
   return (
     <PlainTable
       label="Pots mixed"
@@ -44,6 +49,7 @@ function Rows({ pots, records }: RowsProps) {
         { name: 'when' },
         { name: massUnit(notation), isFigure: true },
         { name: 'thrown', isFigure: true },
+        { name: 'sample' },
       ]}
       rows={[...pots].reverse().map((pot) => ({
         key: pot.at,
@@ -52,6 +58,7 @@ function Rows({ pots, records }: RowsProps) {
           clockWords(pot.at, now),
           massFigure(pot.a + pot.b + pot.filler, notation),
           thrownOf(pot),
+          sampleOf(pot),
         ],
       }))}
     />

@@ -2,7 +2,6 @@
  * Where the glass goes: the boat from the side and half of it from above, every seam as wide as its tape, what is under
  * cloth tinted. A seam is picked by a press, or from the list.
  */
-import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { useMemo } from 'react';
 import { scheduleOf, seamOfThing, seamThing, type Seam, type Takeoff } from '@kalotrope/core/epoxy';
@@ -50,60 +49,58 @@ export function SeamsDrawing({ takeoff, epoxy }: Props) {
   const box = [x0 - margin, -margin, long + 2 * margin, height + 2 * margin];
   const wide = (seam: Seam) => Math.max(LEAST_MM, scheduleOf(seam, epoxy).tapeWidth);
   return (
-    <Box sx={{ bgcolor: 'background.paper', mb: 2, maxWidth: 860 }}>
-      <svg
-        viewBox={box.map((n) => n.toFixed(1)).join(' ')}
-        width="100%"
-        style={{ maxHeight: 330, display: 'block' }}
-        role="group"
-        aria-label="Seams, from the side and from above"
-      >
-        {views.map((view, i) => (
-          <g key={i}>
-            {shapes.map(({ id, edge }) => (
-              <path
-                key={id}
-                d={pathOf(edge.map(view), true)}
-                fill={takeoff.sheathed.includes(id) ? c.plyLine : c.ply}
-                stroke={c.quiet}
-                strokeWidth={long / 900}
-              />
-            ))}
-            {takeoff.seams.map((seam) => (
-              <g
-                key={seam.id}
-                role="button"
-                aria-label={`${seam.name}, from ${i === 0 ? 'the side' : 'above'}`}
-                aria-pressed={seam.id === choice}
-                onClick={() => dispatch(picked(seamThing(seam.id)))}
-                style={{ cursor: 'pointer' }}
-                fill="none"
-                strokeLinecap="butt"
-                strokeLinejoin="round"
-              >
-                {seam.paths.map((path, k) => (
-                  <path
-                    key={k}
-                    d={pathOf(path.map(view), false)}
-                    stroke={seam.id === choice ? c.picked : c.main}
-                    strokeOpacity={0.34}
-                    strokeWidth={wide(seam)}
-                  />
-                ))}
-                {seam.paths.map((path, k) => (
-                  <path
-                    key={k}
-                    d={pathOf(path.map(view), false)}
-                    stroke={seam.id === choice ? c.picked : c.main}
-                    strokeWidth={long / 450}
-                  />
-                ))}
-                <title>{seam.name}</title>
-              </g>
-            ))}
-          </g>
-        ))}
-      </svg>
-    </Box>
+    <svg
+      viewBox={box.map((n) => n.toFixed(1)).join(' ')}
+      width="100%"
+      style={{ maxHeight: 330, display: 'block' }}
+      role="group"
+      aria-label="Seams, from the side and from above"
+    >
+      {views.map((view, i) => (
+        <g key={i}>
+          {shapes.map(({ id, edge }) => (
+            <path
+              key={id}
+              d={pathOf(edge.map(view), true)}
+              fill={takeoff.sheathed.includes(id) ? c.plyLine : c.ply}
+              stroke={c.quiet}
+              strokeWidth={long / 900}
+            />
+          ))}
+          {takeoff.seams.map((seam) => (
+            <g
+              key={seam.id}
+              role="button"
+              aria-label={`${seam.name}, from ${i === 0 ? 'the side' : 'above'}`}
+              aria-pressed={seam.id === choice}
+              onClick={() => dispatch(picked(seamThing(seam.id)))}
+              style={{ cursor: 'pointer' }}
+              fill="none"
+              strokeLinecap="butt"
+              strokeLinejoin="round"
+            >
+              {seam.paths.map((path, k) => (
+                <path
+                  key={k}
+                  d={pathOf(path.map(view), false)}
+                  stroke={seam.id === choice ? c.picked : c.main}
+                  strokeOpacity={0.34}
+                  strokeWidth={wide(seam)}
+                />
+              ))}
+              {seam.paths.map((path, k) => (
+                <path
+                  key={k}
+                  d={pathOf(path.map(view), false)}
+                  stroke={seam.id === choice ? c.picked : c.main}
+                  strokeWidth={long / 450}
+                />
+              ))}
+              <title>{seam.name}</title>
+            </g>
+          ))}
+        </g>
+      ))}
+    </svg>
   );
 }

@@ -29,6 +29,7 @@ export const epoxyEntry: StageEntry = {
     ...['Parts of resin', 'To parts of hardener', 'Pot lasts, minutes', 'Next coat from, h', 'Next coat until, h'].map(
       (label) => ({ label, section: 'The resin' }),
     ),
+    ...['For fillets', 'For glue'].map((label) => ({ label, section: 'Fillers' })),
     ...['Humidity, %'].map((label) => ({ label, section: 'The shop' })),
     ...[`Filleting, ${massUnit(notation)}/min`, `Taping, ${massUnit(notation)}/min`].map((label) => ({
       ...{ label, section: 'Pace of work' },

@@ -40,7 +40,7 @@ export default function FramesPage() {
   const project = useAppSelector(selectProject);
   const choice = useAppSelector(selectPicked);
   if (!derived || !project) return null;
-  const { frames, members, girders, screws, bevels, planked, taken } = derived.frames.value;
+  const { frames, members, girders, bevels, planked, taken } = derived.frames.value;
   const girder = girders.find(({ id }) => id === girderOfThing(choice));
   const part = project.frames;
   const plans = part.frames;
@@ -82,7 +82,7 @@ export default function FramesPage() {
         <Girders part={part} girders={girders} />
         <PlankedBottom part={part} planked={planked} frames={frames} />
         <TakenShapes part={part} taken={taken} />
-        <Screws part={part} rows={screws} />
+        <Screws part={part} value={derived.frames.value} />
         <Kept part={part} />
         <RollingBevels bevels={bevels} step={part.bevelStep} />
       </Slip>

@@ -114,8 +114,14 @@ export const KEPT_LABELS = {
   corner: 'Least corner of an opening',
 } as const;
 export const RELIEF = 'Cutter’s radius, 0: by hand';
-export const SCREWS_SECTION = 'Screws through the skin';
-export const SCREW_LABELS = { spacing: 'Screws every, 0: none', ends: 'First from an end' } as const;
+export const SCREWS_SECTION = 'Screws and staples';
+export const SCREW_LABELS = {
+  spacing: 'Screws every, 0: none',
+  ends: 'First from an end',
+  diameter: 'Thickness of a screw',
+  staples: 'Staples every',
+} as const;
+export const SCREW_USE = 'What becomes of them';
 export const GIRDERS_SECTION = 'Girders along the boat';
 export const BEVELS_SECTION = 'Bevels along a line';
 export const SHAPE_LABELS = {
