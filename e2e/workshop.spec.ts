@@ -222,6 +222,50 @@ test('epoxy: rates are the builder’s; a bad figure is refused and the old one 
   await expect(page.getByLabel('Waste, %', { exact: true })).toHaveValue('30');
 });
 
+test('other glues, finishes and fastenings: counted, bought, timed; a tape is picked on its flat panel', async ({
+  page,
+}) => {
+  await openStage(page, '7', 'Epoxy & glass');
+  await unfold(page, 'Other glues', 'Finishes');
+  await page.getByRole('button', { name: 'Add a glue' }).click();
+  await page.getByLabel('Where sheets join', { exact: true }).click();
+  await page.getByRole('option', { name: 'Another glue' }).click();
+  const others = page.getByRole('table', { name: 'Other glues and finishes' });
+  await expect(others.getByRole('row', { name: /^Another glue Scarfs, bottom/ })).toBeVisible();
+  await page.getByLabel('How it holds', { exact: true }).click();
+  await page.getByRole('option', { name: 'seals and stays soft' }).click();
+  await expect(page.getByText(/Another glue is no glue for what holds the boat together/)).toBeVisible();
+  const primer = page.getByRole('group', { name: 'Grey primer' });
+  await primer.getByLabel('Its coats', { exact: true }).fill('3');
+  await page.keyboard.press('Enter');
+  await expect(others.getByRole('row', { name: /^Grey primer Bottom .* outside, 3 coats/ })).toBeVisible();
+  await page.getByRole('button', { name: 'On the flat panels' }).click();
+  await page.getByRole('button', { name: 'Keel, on Bottom' }).click({ force: true });
+  await expect(page.getByRole('heading', { name: 'Keel' })).toBeVisible();
+  await page.getByRole('tab', { name: 'When' }).click();
+  await expect(page.getByRole('row', { name: /^Grey primer/ })).toBeVisible();
+  await page.keyboard.press('3');
+  await unfold(page, 'Screws and staples');
+  await page.getByLabel('Screws every, 0: none', { exact: true }).fill('100');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('What becomes of them', { exact: true }).click();
+  await page.getByRole('option', { name: 'staples drawn again' }).click();
+  await page.getByRole('button', { name: 'Equal spacing' }).click();
+  const spacing = page.getByRole('dialog', { name: 'Equal spacing' });
+  await spacing.getByLabel('Length of the run', { exact: true }).fill('50');
+  await page.keyboard.press('Enter');
+  await expect(spacing.getByRole('alert')).toHaveText(/Nothing is left between the ends/);
+  await spacing.getByLabel('Length of the run', { exact: true }).fill('1050');
+  await page.keyboard.press('Enter');
+  await expect(spacing.getByText('143 mm')).toBeVisible(); // seven gaps in a metre
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('7');
+  await page.getByRole('tab', { name: 'Shopping list' }).click();
+  await expect(page.getByRole('row', { name: /Staples, no longer than/ }).first()).toBeVisible();
+  await expect(page.getByRole('row', { name: /Finish: Grey primer/ })).toBeVisible();
+  await expectNoFaults(page);
+});
+
 test('a field: Esc restores, arrows step by the rule, nonsense stays and is marked', async ({ page }) => {
   await openStage(page, '1', 'Lines');
   await page.getByRole('tab', { name: 'The table' }).click();

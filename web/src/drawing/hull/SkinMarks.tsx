@@ -1,7 +1,7 @@
 /** What lies on the skin: where the sheets are joined, the holes by which the panels are stitched, or the tapes. */
 import { zoneEdges, zonesOn, type Zone } from '@kalotrope/core/epoxy';
-import { lineOn, placeOn, stitchesOf, type Panel } from '@kalotrope/core/panels';
-import type { Vec3 } from '@kalotrope/core/geometry';
+import { faceAt, lineOn, placeOn, stitchesOf, type Panel } from '@kalotrope/core/panels';
+import { add3, scale3, type Vec3 } from '@kalotrope/core/geometry';
 import { memo, useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry } from 'three';
 import { selectDerived, selectProject } from '../../state/selectors';
@@ -50,7 +50,9 @@ function useOnSkin(marks: SkinMark, panels: readonly Panel[]) {
         : [];
     const tapes =
       marks === 'tapes' && seams && epoxy && part
-        ? panels.flatMap((panel) => tapeEdges(panel, zonesOn(panel, seams, epoxy, part.thickness + SPARE_MM)))
+        ? panels.flatMap((panel) =>
+            tapeEdges(panel, zonesOn(panel, seams, epoxy, part.thickness + SPARE_MM), part.thickness),
+          )
         : [];
     const holes =
       marks === 'holes' && part
@@ -75,11 +77,23 @@ function useOnSkin(marks: SkinMark, panels: readonly Panel[]) {
   return made;
 }
 
-/** Both edges of each tape and its middle, as far as they lie on the panel. */
-const tapeEdges = (panel: Panel, zones: readonly Zone[]): Vec3[][] =>
-  zones.flatMap((zone) =>
-    zoneEdges(zone).map((edge) => edge.map((place) => placeOn(panel, place)).filter((place) => place !== undefined)),
-  );
+/** Off the face that it lies on, so that it is not lost in it, mm. */
+const OFF_MM = 2;
+
+/** Both edges of each tape and its middle, on the face that it is laid on, as far as they lie on the panel. */
+const tapeEdges = (panel: Panel, zones: readonly Zone[], thickness: number): Vec3[][] =>
+  zones.flatMap((zone) => {
+    const { inside, outside } = zone.layers;
+    const faces = [...(outside > 0 ? [OFF_MM] : []), ...(inside > 0 ? [-thickness - OFF_MM] : [])];
+    return faces.flatMap((off) =>
+      zoneEdges(zone).map((edge) =>
+        edge
+          .map((place) => faceAt(panel, place))
+          .filter((face) => face !== undefined)
+          .map(({ space, normal }) => add3(space, scale3(normal, off))),
+      ),
+    );
+  });
 
 const geometryOf = (points: readonly Vec3[]): BufferGeometry =>
   new BufferGeometry().setAttribute(

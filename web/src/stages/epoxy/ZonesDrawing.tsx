@@ -3,6 +3,7 @@
  * wide as they lie on it, cloth hatched. A seam is picked by a press.
  */
 import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useId, useMemo } from 'react';
 import { seamOfThing, seamThing, zonesOn, type Takeoff } from '@kalotrope/core/epoxy';
 import type { Project } from '@kalotrope/core/project';
@@ -24,6 +25,7 @@ export function ZonesDrawing({ takeoff, project: { epoxy, panels: part } }: Prop
   const c = COLOURS[useTheme().palette.mode];
   const dispatch = useAppDispatch();
   const hatch = useId();
+  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
   const choice = seamOfThing(useAppSelector(selectPicked));
   const panels = useAppSelector((state) => selectDerived(state)?.panels.value.panels);
   const zoned = useMemo(
@@ -40,7 +42,7 @@ export function ZonesDrawing({ takeoff, project: { epoxy, panels: part } }: Prop
   const { minX, maxX, minY, maxY } = wholeBox(shelves);
   const margin = MARGIN * long;
   const box = [minX - margin, -maxY - margin, maxX - minX + 2 * margin, maxY - minY + 2 * margin];
-  const letters = long / 55;
+  const letters = long / (isWide ? 55 : 26);
   return (
     <svg
       viewBox={box.map((n) => n.toFixed(1)).join(' ')}
