@@ -31,7 +31,6 @@ const CORE = [
   'surface',
   'formats',
   'stage',
-  'setup',
   ...STAGES,
   'project',
   'exchange',

@@ -121,9 +121,9 @@ test('what the browser prints of each stage are its sheets, on the paper of the 
     ['1', 'Lines', 'Table of offsets'],
     ['2', 'Panels', 'Transom, 1 to cut'],
     ['3', 'Frames', 'from the stem'],
-    ['4', 'Joints', 'distances from the fore end'],
-    ['6', 'Timber', 'Chine log'],
-    ['7', 'Epoxy & glass', 'to buy'],
+    ['5', 'Joints', 'distances from the fore end'],
+    ['7', 'Timber', 'Chine log'],
+    ['8', 'Epoxy & glass', 'to buy'],
   ] as const) {
     await page.keyboard.press('Escape');
     await page.keyboard.press(key);

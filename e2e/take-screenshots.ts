@@ -28,10 +28,10 @@ await shoot('mark-out');
 for (const [key, name] of [
   ['2', 'panels'],
   ['3', 'frames'],
-  ['4', 'joints'],
-  ['5', 'sheets'],
-  ['6', 'timber'],
-  ['7', 'epoxy'],
+  ['5', 'joints'],
+  ['6', 'sheets'],
+  ['7', 'timber'],
+  ['8', 'epoxy'],
 ] as const) {
   await page
     .locator('main')

@@ -13,6 +13,7 @@ import { framesStage } from '../frames';
 import { jointsStage } from '../joints';
 import { linesStage } from '../lines';
 import { panelsStage, type Panel } from '../panels';
+import { setupStage } from '../setup';
 import { sheetsStage } from '../sheets';
 import type { BuyLine, Constants, FindingOf, Marks, Remember } from '../stage';
 import { timberStage } from '../timber';
@@ -21,6 +22,7 @@ export const STAGES = [
   linesStage,
   panelsStage,
   framesStage,
+  setupStage,
   jointsStage,
   sheetsStage,
   timberStage,

@@ -23,7 +23,7 @@ const BOATS: readonly DemoId[] = TRIED.filter((id) => id !== 'slips');
 /** A demo with something in every list and at every choice that it leaves empty: its second line is the rounded one. */
 function filled(demo: DemoId): Project {
   const project = demoProject(demo, 'x');
-  const { lines, panels, frames, joints, timber, sheets, epoxy } = project;
+  const { lines, panels, frames, setup, joints, timber, sheets, epoxy } = project;
   const hull = createDerive()(project).lines.value;
   const view = { widthPx: 800, heightPx: 400, left: -100, top: 700, mmPerPx: 6, turnDeg: 0, opacity: 0.5 };
   const rounding = { radiusFore: 60, radiusAft: 90, layers: 2, layerThickness: 3, sag: 5 };
@@ -74,6 +74,12 @@ function filled(demo: DemoId): Project {
           },
           ...{ width: 40, depth: 20, from: 500, to: 3500, isThrough: true, clearance: 0.5 },
         },
+      ],
+    },
+    setup: {
+      ...setup,
+      readings: [
+        { id: 'r', frame: at(frames.frames, 0).id, what: 'along', isTrue: false, value: 1500, turn: 1, firstTurn: 1 },
       ],
     },
     timber: {

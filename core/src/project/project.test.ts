@@ -23,6 +23,7 @@ import version11 from './old-versions/version-11.json';
 import version12 from './old-versions/version-12.json';
 import version13 from './old-versions/version-13.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
+import { setupAtFirst } from '../setup/schema';
 import { PANEL_DEFAULTS } from '../panels/schema';
 
 describe.each(['tamsel', 'orrin'] as const)('the demo %s', (id) => {
@@ -298,7 +299,9 @@ describe('readProject', () => {
     const { glues, gluedWith, finishes, fillers } = epoxyAtFirst({}, 'mm');
     expect(read.ok && read.project.epoxy).toEqual({ ...version13.epoxy, glues, gluedWith, finishes, fillers });
     expect(read.ok && read.project.frames).toEqual({ ...version13.frames, screws: screwsIn('mm') });
+    expect(read.ok && read.project.setup).toEqual(setupAtFirst({}, 'mm'));
     const inches = readProject({ ...version13, notation: 'in-16' });
+    expect(inches.ok && inches.project.setup).toEqual(setupAtFirst({}, 'in-16'));
     const { diameter, staples } = screwsIn('in-16');
     expect(inches.ok && inches.project.frames.screws).toMatchObject({ diameter, staples });
   });

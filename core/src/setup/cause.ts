@@ -12,7 +12,7 @@ import type { Cause, Explained, Single } from './causes';
 import { fitMotion, type Fit, type Levers, type Weighed } from './fit';
 import type { SetFrame, SetReading, SetupJob } from './job';
 import { moved, readingAfter, STILL, type Motion } from './motion';
-import { adviceOf } from './say';
+import { adviceOf, leversIn, motionIn, type Advised } from './say';
 
 const MOTIONS = ['x', 'y', 'z', 'rollDeg', 'pitchDeg', 'yawDeg'] as const;
 type MotionName = (typeof MOTIONS)[number];
@@ -26,6 +26,8 @@ export type SetResult = {
   /** The greatest distance of its four points from their places, mm. */
   readonly worst: number;
   readonly say: string;
+  /** What it is said from. */
+  readonly advised: Advised;
 };
 
 const SIGMA_MM = 1;
@@ -68,10 +70,15 @@ function judgeFrame(frame: SetFrame, readings: readonly SetReading[], tolerance:
   ];
   const cause: Cause = isTrue ? 'true' : best && rivals.length === 1 ? best.cause : 'several';
   const unknown = whole.open.map((k) => MOTIONS[k]!);
+  const advised: Advised = {
+    ...{ frame: `frame ${frame.name}`, cause, readings: readings.length },
+    ...leversIn(frame),
+    ...motionIn(cause !== 'several' && best ? best.fit.motion : known),
+    ...{ rivals: rivals.join(','), unknown: unknown.join(',') },
+  };
   return {
-    ...{ name: frame.name, cause, unknown, worst },
-    moved: motionWords(known),
-    say: adviceOf({ frame, cause, best, rivals, known, unknown, readings: readings.length }),
+    ...{ name: frame.name, cause, unknown, worst, advised },
+    ...{ moved: motionWords(known), say: adviceOf(advised) },
   };
 }
 

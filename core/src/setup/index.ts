@@ -1,2 +1,9 @@
 export { setUp, type SetResult } from './cause';
+export { checkWords } from './check-words';
 export { readSetupJob } from './job';
+export { CHECKS, SETUP_WAYS, type CheckName, type KeptReading, type SetupPart } from './schema';
+export { shouldWords } from './sheets';
+export { setupStage } from './stage';
+export { standOfThing, standThing } from './things';
+export * as setupConstants from './constants';
+export { drawnOut, type SetupValue, type Stood } from './value';

@@ -7,6 +7,7 @@ import { framesEntry } from '../stages/frames/entry';
 import { jointsEntry } from '../stages/joints/entry';
 import { linesEntry } from '../stages/lines/entry';
 import { panelsEntry } from '../stages/panels/entry';
+import { setupEntry } from '../stages/setup/entry';
 import { sheetsEntry } from '../stages/sheets/entry';
 import { timberEntry } from '../stages/timber/entry';
 import { makeBench } from '../state/bench';
@@ -16,6 +17,7 @@ const ENTRIES: readonly StageEntry[] = [
   linesEntry,
   panelsEntry,
   framesEntry,
+  setupEntry,
   jointsEntry,
   sheetsEntry,
   timberEntry,

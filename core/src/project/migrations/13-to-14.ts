@@ -2,7 +2,7 @@ import type { Json, Migration } from './migration';
 
 /**
  * Fastenings got what becomes of them and how thick they are: screws were left in. Epoxy got other glues beside it,
- * finishes over it, and fillers by what they are for.
+ * finishes over it, and fillers by what they are for. Setting up came to the project.
  */
 export const from13To14: Migration = (before) => {
   const isImperial = before['notation'] !== 'mm' && before['notation'] !== 'm';
@@ -12,6 +12,18 @@ export const from13To14: Migration = (before) => {
   return {
     ...before,
     version: 14,
+    setup: {
+      ...{ way: 'upside-down', from: 'fore', readings: [] },
+      ...(isImperial
+        ? {
+            ...{ off: 406.4, before: 203.2, tolerance: 3.175 },
+            rails: { apart: 457.2, breadth: 44.45, depth: 152.4, height: 533.4, legEvery: 1193.8 },
+          }
+        : {
+            ...{ off: 400, before: 200, tolerance: 2 },
+            rails: { apart: 450, breadth: 45, depth: 145, height: 545, legEvery: 1200 },
+          }),
+    },
     frames: {
       ...frames,
       screws: {

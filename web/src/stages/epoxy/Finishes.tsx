@@ -119,7 +119,13 @@ export function Fillers({ project: { epoxy, notation } }: { readonly project: Pr
           />
         );
         return (
-          <Box key={use} role="group" aria-label={FILLER_USES[use]} className="field-grid" sx={{ mt: 1.5 }}>
+          <Box
+            key={use}
+            role="group"
+            aria-label={`Powder ${FILLER_USES[use].toLowerCase()}`}
+            className="field-grid"
+            sx={{ mt: 1.5 }}
+          >
             <NameField label={FILLER_USES[use]} value={filler.name} most={120} onCommit={set('name')} />
             {isImperial(notation)
               ? field('density', 'Loose, oz by weight/fl oz', OZ_PER_FL_OZ)

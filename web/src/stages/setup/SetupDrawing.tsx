@@ -1,0 +1,149 @@
+/**
+ * The set-up from the side and from above: the strongback, its legs, every frame where it should stand, and what is out
+ * drawn twentyfold with the way that it is to be moved.
+ */
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import { drawnOut, setupConstants, standThing, type SetupValue, type Stood } from '@kalotrope/core/setup';
+import { COLOURS } from '../../drawing/colours';
+import { picked as pickedThing } from '../../state/screen-slice';
+import { useAppDispatch } from '../../state/store';
+
+type Props = { readonly value: SetupValue; readonly picked: string };
+type Space = readonly [number, number, number];
+type Point = readonly [number, number];
+
+const MARGIN = 0.03;
+const BETWEEN = 0.06;
+const RAIL_SHARE = 0.012;
+
+export function SetupDrawing({ value, picked }: Props) {
+  const c = COLOURS[useTheme().palette.mode];
+  const dispatch = useAppDispatch();
+  const { frames, fromX, toX, legs } = value;
+  const long = toX - fromX;
+  const points = frames.flatMap(({ set }) => [set.centre, set.port, set.starboard, set.foot]);
+  const high = Math.max(...points.map(([, , z]) => z), 1);
+  const half = Math.max(...points.map(([, y]) => Math.abs(y)), 1);
+  const gap = BETWEEN * long;
+  const views: readonly { readonly name: string; readonly see: (p: Space) => Point }[] = [
+    { name: 'the side', see: ([x, , z]) => [x, -z] },
+    // port is up, as one who looks down on it with the bow to the left
+    { name: 'above', see: ([x, y]) => [x, gap + half + y] },
+  ];
+  const margin = MARGIN * long;
+  const box = [fromX - margin, -high - margin, long + 2 * margin, high + gap + 2 * half + 2 * margin];
+  const thin = long / 700;
+  const letters = long / 42;
+  const line = (a: Point, b: Point) => `M${a.map(round).join(' ')}L${b.map(round).join(' ')}`;
+  const round = (n: number) => n.toFixed(1);
+  const outOf = (frame: Stood) =>
+    frame.result.advised.readings > 0 && frame.result.cause !== 'true'
+      ? drawnOut(frame, setupConstants.TWENTYFOLD.value)
+      : undefined;
+  return (
+    <Box sx={{ bgcolor: 'background.paper', mb: 2, maxWidth: 860 }}>
+      <svg
+        viewBox={box.map(round).join(' ')}
+        width="100%"
+        style={{ maxHeight: 340, display: 'block' }}
+        role="group"
+        aria-label="The set-up, from the side and from above"
+      >
+        <path d={line([fromX, 0], [toX, 0])} stroke={c.ink} strokeWidth={RAIL_SHARE * long} />
+        {legs.map((x) => (
+          <path key={x} d={line([x, 0], [x, margin])} stroke={c.ink} strokeWidth={RAIL_SHARE * long} />
+        ))}
+        <path
+          d={line([fromX, gap + half], [toX, gap + half])}
+          stroke={c.quiet}
+          strokeWidth={thin}
+          strokeDasharray={`${8 * thin} ${4 * thin}`}
+        />
+        {frames.map((frame) => {
+          const { set, id, name } = frame;
+          const out = outOf(frame);
+          const colour = id === picked ? c.picked : c.main;
+          return (
+            <g
+              key={id}
+              role="button"
+              aria-label={`${name}, as it stands`}
+              aria-pressed={id === picked}
+              style={{ cursor: 'pointer' }}
+              onClick={() => dispatch(pickedThing(standThing(id)))}
+            >
+              {views.map(({ name: from, see }, i) => {
+                const [a, b] = i === 0 ? [set.foot, set.centre] : [set.port, set.starboard];
+                const moved =
+                  out && (i === 0 ? ([out.foot, out.centre] as const) : ([out.port, out.starboard] as const));
+                return (
+                  <g key={from}>
+                    {/* wide enough for a finger */}
+                    <path d={line(see(a), see(b))} stroke="transparent" strokeWidth={long / 30} />
+                    <path d={line(see(a), see(b))} stroke={colour} strokeWidth={2.5 * thin} />
+                    {moved && (
+                      <>
+                        <path
+                          d={line(see(moved[0]), see(moved[1]))}
+                          stroke={c.check}
+                          strokeWidth={2.5 * thin}
+                          strokeDasharray={`${5 * thin} ${3 * thin}`}
+                        />
+                        {[0, 1].map((end) => (
+                          <Arrow
+                            key={end}
+                            from={see(moved[end]!)}
+                            to={see(end === 0 ? a : b)}
+                            colour={c.check}
+                            size={thin}
+                          />
+                        ))}
+                      </>
+                    )}
+                  </g>
+                );
+              })}
+              <text
+                x={set.centre[0]}
+                y={-high - margin / 4 + letters / 2}
+                fontSize={letters}
+                textAnchor="middle"
+                fill={colour}
+              >
+                {name}
+              </text>
+            </g>
+          );
+        })}
+      </svg>
+      <Typography variant="body2" color="text.secondary" sx={{ p: 1 }}>
+        From the side, and from above with port up. Broken lines: what is out, twentyfold; arrows: which way it goes.
+      </Typography>
+    </Box>
+  );
+}
+
+type ArrowProps = { readonly from: Point; readonly to: Point; readonly colour: string; readonly size: number };
+
+/** None where there is nothing to move. */
+function Arrow({ from, to, colour, size }: ArrowProps) {
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  const length = Math.hypot(dx, dy);
+  if (length < 6 * size) return null;
+  const [ux, uy] = [dx / length, dy / length];
+  const head = 6 * size;
+  const base: Point = [to[0] - head * ux, to[1] - head * uy];
+  return (
+    <>
+      <path d={`M${from[0]} ${from[1]}L${base[0]} ${base[1]}`} stroke={colour} strokeWidth={size} />
+      <path
+        d={`M${to[0]} ${to[1]}L${base[0] - (head / 2) * uy} ${base[1] + (head / 2) * ux}L${base[0] + (head / 2) * uy} ${
+          base[1] - (head / 2) * ux
+        }Z`}
+        fill={colour}
+      />
+    </>
+  );
+}

@@ -1,0 +1,75 @@
+/** Which way up, where the tape begins, and the strongback as a thing to build. */
+import type { EditValue } from '@kalotrope/core/findings';
+import { formatFine, unitLabel } from '@kalotrope/core/measure';
+import type { SetupPart, SetupValue } from '@kalotrope/core/setup';
+import { LengthField } from '../../controls/LengthField';
+import { PlainTable } from '../../controls/PlainTable';
+import { Section } from '../../controls/Section';
+import { SelectField } from '../../controls/SelectField';
+import { edited } from '../../state/document-slice';
+import { selectNotation } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import { BACK_LABELS, BACK_SECTION, FROM_NAMES, HOW_LABELS, HOW_SECTION, WAY_NAMES } from './labels';
+
+export function HowSettings({ part }: { readonly part: SetupPart }) {
+  const dispatch = useAppDispatch();
+  const set = (key: keyof typeof HOW_LABELS) => (value: EditValue) =>
+    void dispatch(edited({ label: HOW_LABELS[key], edits: [{ path: ['setup', key], value }] }));
+  const length = (key: 'off' | 'before' | 'tolerance') => (
+    <LengthField label={HOW_LABELS[key]} mm={part[key]} onCommit={set(key)} path={['setup', key]} />
+  );
+  return (
+    <Section title={HOW_SECTION} aside={WAY_NAMES[part.way]}>
+      <div className="field-grid">
+        <SelectField label={HOW_LABELS.way} value={part.way} names={WAY_NAMES} onChange={set('way')} />
+        {length('off')}
+        <SelectField label={HOW_LABELS.from} value={part.from} names={FROM_NAMES} onChange={set('from')} />
+        {length('before')}
+        {length('tolerance')}
+      </div>
+    </Section>
+  );
+}
+
+const COLUMNS = [
+  { name: 'piece' },
+  ...['how many', 'breadth', 'depth', 'length'].map((name) => ({ name, isFigure: true })),
+];
+
+export function BackSettings({ part, value }: { readonly part: SetupPart; readonly value: SetupValue }) {
+  const dispatch = useAppDispatch();
+  const notation = useAppSelector(selectNotation);
+  const set = (key: keyof typeof BACK_LABELS) => (mm: EditValue) =>
+    void dispatch(edited({ label: BACK_LABELS[key], edits: [{ path: ['setup', 'rails', key], value: mm }] }));
+  return (
+    <Section title={BACK_SECTION}>
+      <p className="quiet">
+        Straight and level before anything stands on it; its own two diagonals equal. Legs stand clear of the frames:
+        from the mark at{' '}
+        {value.legs
+          .map((x) => formatFine(Math.abs(x - (part.from === 'fore' ? value.fromX : value.toX)), notation))
+          .join(', ')}{' '}
+        {unitLabel(notation)}.
+      </p>
+      <div className="field-grid">
+        {(Object.keys(BACK_LABELS) as (keyof typeof BACK_LABELS)[]).map((key) => (
+          <LengthField
+            key={key}
+            label={BACK_LABELS[key]}
+            mm={part.rails[key]}
+            onCommit={set(key)}
+            path={['setup', 'rails', key]}
+          />
+        ))}
+      </div>
+      <PlainTable
+        label={`Pieces of the strongback, in ${unitLabel(notation)}`}
+        columns={COLUMNS}
+        rows={value.pieces.map(({ name, qty, breadthMm, depthMm, lengthMm }) => ({
+          key: name,
+          cells: [name, qty, ...[breadthMm, depthMm, lengthMm].map((mm) => formatFine(mm, notation))],
+        }))}
+      />
+    </Section>
+  );
+}
