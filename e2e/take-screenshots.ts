@@ -28,6 +28,7 @@ await shoot('mark-out');
 for (const [key, name] of [
   ['2', 'panels'],
   ['3', 'frames'],
+  ['4', 'setup'],
   ['5', 'joints'],
   ['6', 'sheets'],
   ['7', 'timber'],
@@ -39,6 +40,18 @@ for (const [key, name] of [
     .catch(() => undefined);
   await page.keyboard.press('Escape');
   await page.keyboard.press(key);
+  if (name === 'setup') {
+    await page.getByRole('button', { name: 'All on their marks' }).click();
+    for (const [label, by] of [
+      ['Diagonal to port', 8],
+      ['Diagonal to starboard', -8],
+    ] as const) {
+      const field = page.getByRole('textbox', { name: label, exact: true });
+      await field.fill(String(Number(await field.inputValue()) + by));
+      await field.press('Enter');
+    }
+    await page.getByRole('region', { name: 'Setting up' }).evaluate((region) => region.scrollTo(0, 0));
+  }
   if (name === 'sheets') await page.waitForTimeout(11_000);
   if (name === 'panels') {
     await settle();
@@ -72,7 +85,6 @@ await page.getByLabel('Show', { exact: true }).click();
 await page.getByRole('option', { name: 'the bend' }).click();
 await shoot('remedy');
 for (const [demo, stage, isApart] of [
-  ['tamsel', 'frames', false],
   ['orrin', 'panels', true],
   ['ilven', 'frames', false],
 ] as const) {

@@ -52,7 +52,7 @@ export type { Planked } from './planked/boards';
 export type { RollingBevel } from './rolling-bevel';
 export { mitreDeg, rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';
 export { FASTENING_NAMES } from './fastenings/names';
-export { drillsFor, type ScrewRow } from './fastenings/screws';
+export { drillsFor } from './fastenings/screws';
 export { evenSpacing } from './fastenings/spacing';
 export { CHAIN_OFF } from './constants';
 export { photoReader } from './taken/measured';

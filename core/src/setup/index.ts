@@ -1,7 +1,7 @@
 export { setUp, type SetResult } from './cause';
-export { checkWords } from './check-words';
+export { checkWords, heldWords } from './check-words';
 export { readSetupJob } from './job';
-export { CHECKS, SETUP_WAYS, type CheckName, type KeptReading, type SetupPart } from './schema';
+export type { CheckName, KeptReading, SetupPart } from './schema';
 export { shouldWords } from './sheets';
 export { setupStage } from './stage';
 export { standOfThing, standThing } from './things';

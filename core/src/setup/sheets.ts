@@ -13,7 +13,7 @@ import {
   type SheetTable,
 } from '../formats';
 import { formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
-import { checkWords } from './check-words';
+import { checkWords, heldWords } from './check-words';
 import type { SetupPart } from './schema';
 import type { SetupValue } from './value';
 
@@ -61,10 +61,15 @@ const readings = ({ frames }: SetupValue, way: SetupPart['way'], notation: Notat
     { head: 'frame' },
     { head: 'read' },
     { head: 'should be', isFigure: true },
-    { head: 'reads', isFigure: true },
+    { head: 'reads, or on its mark' },
   ],
   rows: frames.flatMap(({ name, checks }) =>
-    checks.map(({ what, should }) => [name, checkWords(what, way), shouldWords(what, should, notation), '']),
+    checks.map(({ what, should, isFromOther }) => [
+      name,
+      [checkWords(what, way), heldWords({ what, isFromOther })].filter((words) => words !== '').join(', '),
+      shouldWords(what, should, notation),
+      '',
+    ]),
   ),
 });
 

@@ -17,6 +17,8 @@ export type Check = {
   readonly what: CheckName;
   /** What it should read: mm; of plumb degrees. */
   readonly should: number;
+  /** A diagonal from the mark beyond the boat’s other end: the tape’s own is too near. */
+  readonly isFromOther: boolean;
 };
 
 export type Standing = {
@@ -88,7 +90,8 @@ function standingOf({ frame, corners: { keel, top } }: Cornered, up: (z: number)
   const { id, name } = frame;
   const checks = CHECKS.map((what): Check => {
     const reading = readingOf({ set }, what, asked);
-    return { what, should: readingAfter(reading, set, STILL, set.centre) };
+    const isFromOther = DIAGONALS.includes(what) && isNear({ set }, asked);
+    return { what, should: readingAfter(reading, set, STILL, set.centre), isFromOther };
   });
   return { id, name, alongMm: Math.abs(foot[0] - markOf(asked)), set, checks };
 }
@@ -97,11 +100,17 @@ function standingOf({ frame, corners: { keel, top } }: Cornered, up: (z: number)
 const markOf = ({ fromX, toX, part: { from, before } }: Asked): number =>
   from === 'fore' ? fromX - before : toX + before;
 
+const DIAGONALS: readonly CheckName[] = ['diagonal-port', 'diagonal-starboard'];
+
+/** Whether a frame stands too near to the tape’s mark for a diagonal from there. */
+const isNear = ({ set }: Pick<Standing, 'set'>, asked: Asked): boolean =>
+  Math.abs(set.port[0] - markOf(asked)) < LEAST_DIAGONAL_MM;
+
 /** A reading of a check, without its value. */
 export function readingOf({ set }: Pick<Standing, 'set'>, what: CheckName, asked: Asked): SetReading {
   const mark: Vec3 = [markOf(asked), 0, 0];
   const other: Vec3 = [asked.fromX + asked.toX - markOf(asked), 0, 0];
-  const across = Math.abs(set.port[0] - mark[0]) < LEAST_DIAGONAL_MM ? other : mark;
+  const across = isNear({ set }, asked) ? other : mark;
   const of = { frame: set.name, value: 'true' } as const;
   switch (what) {
     case 'along':
@@ -122,18 +131,6 @@ export function readingOf({ set }: Pick<Standing, 'set'>, what: CheckName, asked
       return { ...of, kind: 'along', from: across, to: 'starboard' };
   }
 }
-
-/** Which way the tape runs: from the mark at the boat’s own end, or, for a frame near to it, from the other one. */
-export const isFromOtherEnd = ({ set }: Pick<Standing, 'set'>, asked: Asked): boolean =>
-  Math.abs(set.port[0] - markOf(asked)) < LEAST_DIAGONAL_MM;
-
-/** The four points as they stand after a motion about the centre, so many times as large. */
-export const pointsOf = ({ set }: Pick<Standing, 'set'>): readonly Vec3[] => [
-  set.port,
-  set.centre,
-  set.starboard,
-  set.foot,
-];
 
 /** Legs of the strongback: pairs at even places, each moved from a frame that it would be in the way of. */
 export function legPlaces(

@@ -1,7 +1,7 @@
 /** Fairing filler, primer, paint and varnish, in the order in which they go on; and the fillers in the epoxy. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { FINISH_KINDS, FINISH_PLACES, type Finish } from '@kalotrope/core/epoxy';
+import { type FINISH_KINDS, type FINISH_PLACES, type Finish } from '@kalotrope/core/epoxy';
 import type { EditValue } from '@kalotrope/core/findings';
 import { isImperial, mlPerShown, volumeUnit, type Notation } from '@kalotrope/core/measure';
 import type { Project } from '@kalotrope/core/project';

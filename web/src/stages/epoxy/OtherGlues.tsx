@@ -1,7 +1,7 @@
 /** Glues beside epoxy: each with its spread and times, and which joints are glued with it. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { GLUE_KINDS, type Glue } from '@kalotrope/core/epoxy';
+import { type GLUE_KINDS, type Glue } from '@kalotrope/core/epoxy';
 import type { EditValue } from '@kalotrope/core/findings';
 import { areaUnit, isImperial, mlPerShown, volumeUnit, type Notation } from '@kalotrope/core/measure';
 import type { Project } from '@kalotrope/core/project';

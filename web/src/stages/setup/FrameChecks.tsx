@@ -7,18 +7,21 @@ import Typography from '@mui/material/Typography';
 import { unitLabel } from '@kalotrope/core/measure';
 import {
   checkWords,
+  heldWords,
   shouldWords,
+  standOfThing,
   standThing,
   type CheckName,
   type SetupPart,
   type SetupValue,
   type Stood,
 } from '@kalotrope/core/setup';
+import { sentence } from '@kalotrope/core/project';
 import { LengthField } from '../../controls/LengthField';
 import { NumberField, numberBetween } from '../../controls/NumberField';
 import { edited } from '../../state/document-slice';
 import { picked } from '../../state/screen-slice';
-import { selectNotation } from '../../state/selectors';
+import { selectFindings, selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { allTrueEdit, forgottenEdit, readingEdit } from './readings';
 
@@ -49,8 +52,8 @@ export function FrameChecks({ part, value, stood }: Props) {
         aria-label={`Readings of ${name}, in ${unitLabel(notation)}`}
         sx={{ m: 0, p: 0, listStyle: 'none' }}
       >
-        {checks.map(({ what, should }) => (
-          <OneCheck key={what} {...{ part, stood, what, should }} />
+        {checks.map((check) => (
+          <OneCheck key={check.what} {...{ part, stood, check }} />
         ))}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
@@ -94,24 +97,24 @@ export function FrameChecks({ part, value, stood }: Props) {
 const readingOf = ({ readings }: SetupPart, frame: string, what: CheckName) =>
   readings.find((one) => one.frame === frame && one.what === what);
 
-function Advice({ stood: { result, isOld, name } }: { readonly stood: Stood }) {
+function Advice({ stood: { id, result, isOld, name } }: { readonly stood: Stood }) {
+  const notation = useAppSelector(selectNotation);
+  const findings = useAppSelector((state) => selectFindings(state, 'setup'));
+  const own = findings.find(({ where, severity }) => severity === 'check' && standOfThing(where.part ?? null) === id);
+  const said = own ? sentence(own, notation) : 'Not true.';
   if (result.advised.readings === 0) return null;
   if (isOld) return <Alert severity="info">Another frame was set since {name} was looked at. Look again.</Alert>;
   return result.cause === 'true' ? (
     <Alert severity="success">On its marks, as far as it was read.</Alert>
   ) : (
-    <Alert severity="warning">Not true: what to do with it is said under Look here first.</Alert>
+    <Alert severity="warning">{said}</Alert>
   );
 }
 
-type CheckProps = {
-  readonly part: SetupPart;
-  readonly stood: Stood;
-  readonly what: CheckName;
-  readonly should: number;
-};
+type CheckProps = { readonly part: SetupPart; readonly stood: Stood; readonly check: Stood['checks'][number] };
 
-function OneCheck({ part, stood: { id, name }, what, should }: CheckProps) {
+function OneCheck({ part, stood: { id, name }, check }: CheckProps) {
+  const { what, should } = check;
   const dispatch = useAppDispatch();
   const notation = useAppSelector(selectNotation);
   const kept = readingOf(part, id, what);
@@ -129,13 +132,12 @@ function OneCheck({ part, stood: { id, name }, what, should }: CheckProps) {
     <Box
       component="li"
       sx={{
-        ...{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', md: '1fr 110px 150px 150px' } },
+        ...{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', md: '1fr 160px 190px' } },
         ...{ gap: 1, alignItems: 'center', py: 0.75, borderBottom: 1, borderColor: 'divider' },
       }}
     >
-      <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' } }}>{words}</Box>
-      <Box className="figure" sx={{ display: { xs: 'none', md: 'block' } }}>
-        {shouldWords(what, should, notation)}
+      <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' } }}>
+        {words} <span className="quiet">{heldWords(check)}</span>
       </Box>
       <Button
         variant={isTrue ? 'contained' : 'outlined'}

@@ -5,12 +5,13 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { drawnOut, setupConstants, standThing, type SetupValue, type Stood } from '@kalotrope/core/setup';
 import { COLOURS } from '../../drawing/colours';
 import { picked as pickedThing } from '../../state/screen-slice';
 import { useAppDispatch } from '../../state/store';
 
-type Props = { readonly value: SetupValue; readonly picked: string };
+type Props = { readonly value: SetupValue; readonly picked: string; readonly apartMm: number };
 type Space = readonly [number, number, number];
 type Point = readonly [number, number];
 
@@ -18,24 +19,34 @@ const MARGIN = 0.03;
 const BETWEEN = 0.06;
 const RAIL_SHARE = 0.012;
 
-export function SetupDrawing({ value, picked }: Props) {
+export function SetupDrawing({ value, picked, apartMm }: Props) {
   const c = COLOURS[useTheme().palette.mode];
   const dispatch = useAppDispatch();
+  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
   const { frames, fromX, toX, legs } = value;
   const long = toX - fromX;
   const points = frames.flatMap(({ set }) => [set.centre, set.port, set.starboard, set.foot]);
   const high = Math.max(...points.map(([, , z]) => z), 1);
   const half = Math.max(...points.map(([, y]) => Math.abs(y)), 1);
   const gap = BETWEEN * long;
-  const views: readonly { readonly name: string; readonly see: (p: Space) => Point }[] = [
-    { name: 'the side', see: ([x, , z]) => [x, -z] },
+  const views = [
+    { name: 'the side', see: ([x, , z]: Space): Point => [x, -z] },
     // port is up, as one who looks down on it with the bow to the left
-    { name: 'above', see: ([x, y]) => [x, gap + half + y] },
-  ];
+    { name: 'above', see: ([x, y]: Space): Point => [x, gap + half + y] },
+  ] as const;
   const margin = MARGIN * long;
-  const box = [fromX - margin, -high - margin, long + 2 * margin, high + gap + 2 * half + 2 * margin];
+  const letters = long / (isWide ? 42 : 22);
+
+  const top = margin + 1.5 * letters;
+  const box = [fromX - margin, -high - top, long + 2 * margin, high + gap + 2 * half + margin + top];
   const thin = long / 700;
-  const letters = long / 42;
+  const alongBoat = [...frames].sort((a, b) => a.set.centre[0] - b.set.centre[0]).map(({ set }) => set);
+  const runs = [
+    [0, alongBoat.map(({ centre }) => centre)],
+    [0, alongBoat.map(({ starboard }) => starboard)],
+    [1, alongBoat.map(({ starboard }) => starboard)],
+    [1, alongBoat.map(({ port }) => port)],
+  ] as const;
   const line = (a: Point, b: Point) => `M${a.map(round).join(' ')}L${b.map(round).join(' ')}`;
   const round = (n: number) => n.toFixed(1);
   const outOf = (frame: Stood) =>
@@ -61,6 +72,23 @@ export function SetupDrawing({ value, picked }: Props) {
           strokeWidth={thin}
           strokeDasharray={`${8 * thin} ${4 * thin}`}
         />
+        {[-1, 1].map((side) => (
+          <path
+            key={side}
+            d={line([fromX, gap + half + (side * apartMm) / 2], [toX, gap + half + (side * apartMm) / 2])}
+            stroke={c.line}
+            strokeWidth={0.7 * RAIL_SHARE * long}
+          />
+        ))}
+        {runs.map(([view, run], i) => (
+          <polyline
+            key={i}
+            points={run.map((p) => views[view].see(p).map(round).join(',')).join(' ')}
+            fill="none"
+            stroke={c.quiet}
+            strokeWidth={thin}
+          />
+        ))}
         {frames.map((frame) => {
           const { set, id, name } = frame;
           const out = outOf(frame);
@@ -105,13 +133,7 @@ export function SetupDrawing({ value, picked }: Props) {
                   </g>
                 );
               })}
-              <text
-                x={set.centre[0]}
-                y={-high - margin / 4 + letters / 2}
-                fontSize={letters}
-                textAnchor="middle"
-                fill={colour}
-              >
+              <text x={set.centre[0]} y={-high - letters / 2} fontSize={letters} textAnchor="middle" fill={colour}>
                 {name}
               </text>
             </g>
@@ -131,9 +153,9 @@ type ArrowProps = { readonly from: Point; readonly to: Point; readonly colour: s
 function Arrow({ from, to, colour, size }: ArrowProps) {
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   const length = Math.hypot(dx, dy);
-  if (length < 6 * size) return null;
+  if (length < 9 * size) return null;
   const [ux, uy] = [dx / length, dy / length];
-  const head = 6 * size;
+  const head = 9 * size;
   const base: Point = [to[0] - head * ux, to[1] - head * uy];
   return (
     <>

@@ -28,7 +28,7 @@ export default function SetupPage() {
       >
         {stood ? (
           <>
-            <SetupDrawing value={value} picked={stood.id} />
+            <SetupDrawing value={value} picked={stood.id} apartMm={project.setup.rails.apart} />
             <FrameChecks key={stood.id} part={project.setup} value={value} stood={stood} />
           </>
         ) : (

@@ -1,0 +1,82 @@
+/** The set-up, by touch on a phone: every reading, one correction, the re-check. */
+import { expect, test } from '@playwright/test';
+import { expectNoFaults } from './no-faults';
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+for (const [id, from] of [
+  ['demo-tamsel', 'Bulkhead'],
+  ['demo-orrin', 'Frame'],
+  ['demo-veyra', 'Bulkhead'],
+] as const)
+  test(`the set-up of ${id} by touch: every reading, a rack told and undone, the first frame looked at again`, async ({
+    page,
+  }) => {
+    await page.goto('/');
+    await expect(page.getByRole('main')).toBeVisible();
+    await page.goto(`/project/${id}/setup`);
+    const work = page.getByRole('region', { name: 'Setting up' });
+    const frames = work.getByRole('group', { name: 'Frames, middle first' }).getByRole('button');
+    await expect(frames.first()).toContainText('○');
+    const count = await frames.count();
+    expect(count).toBeGreaterThan(1);
+    // the first by its readings one by one, its diagonals out by 8 mm either way
+    const marks = work.getByRole('button', { name: /: on its mark$/ });
+    await expect(marks).toHaveCount(8);
+    for (let i = 0; i < 6; i++) {
+      const mark = marks.nth(i);
+      const box = await mark.boundingBox();
+      expect(box!.height).toBeGreaterThanOrEqual(44);
+      await mark.tap();
+      await expect(mark).toHaveAttribute('aria-pressed', 'true');
+    }
+    const type = async (label: string, by: string) => {
+      const field = work.getByRole('textbox', { name: label, exact: true });
+      await field.tap();
+      await field.fill(by);
+      await field.press('Enter');
+    };
+    const isImperial = id === 'demo-orrin';
+    const diagonal = async (label: string) =>
+      Number(
+        (await marks
+          .filter({ hasText: /./ })
+          .nth(label === 'port' ? 6 : 7)
+          .textContent())!.trim(),
+      );
+    if (isImperial) {
+      const [feet, inches, eighths] = (await marks.nth(6).textContent())!
+        .trim()
+        .replace('+', '')
+        .split('-')
+        .map(Number);
+      const mm = (feet! * 12 + inches! + eighths! / 8) * 25.4;
+      await type('Diagonal to port', `${mm + 9} mm`);
+      await type('Diagonal to starboard', `${mm - 9} mm`);
+    } else {
+      await type('Diagonal to port', String((await diagonal('port')) + 8));
+      await type('Diagonal to starboard', String((await diagonal('starboard')) - 8));
+    }
+    const advice = work.getByRole('alert');
+    await expect(advice).toHaveText(new RegExp(`Swing the starboard side of ${from} \\d .*, keeping the centre`, 'i'));
+    await expect(frames.first()).toContainText('▲');
+    // it is swung back, and read anew
+    await work.getByRole('button', { name: 'It was moved: read anew' }).tap();
+    await expect(frames.first()).toContainText('○');
+    await work.getByRole('button', { name: 'All on their marks' }).tap();
+    await expect(frames.first()).toContainText('✓');
+    // all others; the first is looked at again after each
+    for (let i = 1; i < count; i++) {
+      await work.getByRole('button', { name: /^Next: / }).tap();
+      await work.getByRole('button', { name: 'All on their marks' }).tap();
+      await expect(frames.nth(i)).toContainText('✓');
+      await expect(frames.first()).toContainText('↻');
+    }
+    for (let i = 0; i < count - 1; i++) {
+      await frames.nth(i).tap();
+      await work.getByRole('button', { name: 'All on their marks' }).tap();
+      await expect(frames.nth(i)).toContainText('✓');
+    }
+    for (let i = 0; i < count; i++) await expect(frames.nth(i)).toContainText('✓');
+    await expectNoFaults(page);
+  });
