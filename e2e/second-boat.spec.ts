@@ -121,6 +121,7 @@ test('what the browser prints of each stage are its sheets, on the paper of the 
     ['1', 'Lines', 'Table of offsets'],
     ['2', 'Panels', 'Transom, 1 to cut'],
     ['3', 'Frames', 'from the stem'],
+    ['4', 'Set-up', 'set in this order'],
     ['5', 'Joints', 'distances from the fore end'],
     ['7', 'Timber', 'Chine log'],
     ['8', 'Epoxy & glass', 'to buy'],

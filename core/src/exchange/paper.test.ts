@@ -61,6 +61,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the paper of %s', (id) => {
       'lines',
       'panels',
       'frames',
+      'setup',
       'joints',
       'sheets',
       // the demo of slips has no long pieces

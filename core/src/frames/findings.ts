@@ -155,8 +155,9 @@ export const FRAMES_FINDINGS = {
   'landing-narrow': entry(
     { into: word, landingMm: figure, leastMm: figure, diameterMm: figure },
     ({ into, landingMm, leastMm, diameterMm }, { length }) =>
-      `${into}: ${length(landingMm)} of wood for a screw ${length(diameterMm)} thick, which wants ${length(leastMm)}, ` +
-      'or the wood splits. Take thinner screws, staples, or a broader landing.',
+      `${into}: ${length(landingMm)} of wood for a screw ${length(diameterMm)} thick, which wants ` +
+      `${length(leastMm)}, or the wood splits. ` +
+      'Take thinner screws, staples, or a broader landing.',
     { into: 'Frame 1', landingMm: 18, leastMm: 20, diameterMm: 4 },
   ),
   'screw-near-edge': entry(

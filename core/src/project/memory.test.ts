@@ -214,9 +214,9 @@ function firstReaders(project: Project): Map<string, number> {
 }
 
 /**
- * Works out a project with one leaf changed without a memory. Stages before the first that reads what is changed give again
- * what they gave, without a memory, of the project as it was: worked out anew for each of some thousand leaves they
- * would take minutes.
+ * Works out a project with one leaf changed without a memory. Stages before the first that reads what is changed give
+ * again what they gave, without a memory, of the project as it was: worked out anew for each of some thousand leaves
+ * they would take minutes.
  */
 function createAnew(project: Project): (changed: Project) => Derived {
   const made = createDerive()(project);

@@ -38,7 +38,7 @@ const FORGOTTEN_MS = 7 * DAY_MS;
 
 const isMixed = (one: PotRecord): one is MixedPot => one.kind === 'mixed';
 
-/** Pots whose sample should be hard by now and was not looked at: after a night, or the hours until it can be sanded. */
+/** Pots whose sample should be hard by now and was not looked at: after a day, or as soon as it can be sanded. */
 export function samplesDue(records: readonly PotRecord[], now: number, sandHours: number): MixedPot[] {
   const seen = new Set(records.flatMap((one) => (one.kind === 'sample' ? [one.of] : [])));
   const after = Math.min(DAY_MS, sandHours * HOUR_MS);

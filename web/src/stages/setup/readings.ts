@@ -23,7 +23,8 @@ export function readingEdit(readings: readonly KeptReading[], read: Read): Edit 
 /** All of a frame on its mark at once. */
 export function allTrueEdit(readings: readonly KeptReading[], frame: string, checks: readonly CheckName[]): Edit {
   let all = readings;
-  for (const what of checks) all = readingEdit(all, { frame, what, isTrue: true }).value as readonly KeptReading[]; // its own
+  // the edit's value is the readings
+  for (const what of checks) all = readingEdit(all, { frame, what, isTrue: true }).value as readonly KeptReading[];
   return { path: [...PATH], value: [...all] };
 }
 
