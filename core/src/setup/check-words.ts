@@ -5,7 +5,7 @@ import type { Check } from './standing';
 export const checkWords = (what: CheckName, way: SetupPart['way']): string => {
   const [foot, centre] = way === 'upside-down' ? ['foot', 'keel mark'] : ['keel', 'centre mark'];
   const words: Readonly<Record<CheckName, string>> = {
-    along: `Tape to its ${foot}`,
+    along: `Tape to its ${foot}, level`,
     'foot-aside': `${capital(foot)} off the string`,
     aside: `${capital(centre)} off string`,
     plumb: 'Top leans aft, °',

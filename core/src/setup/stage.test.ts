@@ -45,6 +45,9 @@ describe.each(DEMO_IDS.filter((id) => id !== 'slips'))('the set-up of %s', (id) 
     const fall = at(high, 'height-port') - at(low, 'height-port');
     expect(at(lowUp!, 'height-port') - at(highUp!, 'height-port')).toBeCloseTo(fall, 9);
   });
+  it('measures along by a level tape, whichever way up', () => {
+    for (const frame of [...frames, ...upright]) expect(at(frame, 'along')).toBeCloseTo(frame.alongMm, 9);
+  });
   it('measures along from either end', () => {
     const aft = setupOf(withPart(project, { from: 'aft' })).value.frames;
     for (const frame of frames) {

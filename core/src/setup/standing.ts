@@ -114,7 +114,8 @@ export function readingOf({ set }: Pick<Standing, 'set'>, what: CheckName, asked
   const of = { frame: set.name, value: 'true' } as const;
   switch (what) {
     case 'along':
-      return { ...of, kind: 'along', from: mark, to: 'foot' };
+      // held level: over its mark where the foot is not on the line
+      return { ...of, kind: 'along', from: [mark[0], 0, set.foot[2]], to: 'foot' };
     case 'foot-aside':
       return { ...of, kind: 'offset', of: 'foot' };
     case 'aside':
