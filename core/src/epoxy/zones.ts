@@ -8,9 +8,9 @@
  * panel's own plane. Accuracy: over a face some millimetres at its ends, for a picture.
  */
 import { at, distance3, lerp2, polylineLength, type Vec2, type Vec3 } from '../geometry';
-import type { Panel } from '../panels';
+import { pointsBetween, type Panel } from '../panels';
 import type { EpoxyPart } from './schema';
-import { scheduleOf, type Seam } from './seams';
+import { scheduleOf, type Seam, type SeamEdge } from './seams';
 
 export type Zone = {
   readonly seam: string;
@@ -29,12 +29,28 @@ export function zonesOn(panel: Panel, seams: readonly Seam[], part: EpoxyPart, o
   return seams.flatMap((seam) => {
     const { inside, outside, tapeWidth } = scheduleOf(seam, part);
     const layers = { inside, outside: seam.kind === 'bulkhead' ? 0 : outside };
-    const own = seam.edges.filter((edge) => edge.panel === panel.id).map(({ line }) => line);
+    const own = seam.edges.filter((edge) => edge.panel === panel.id).map((edge) => lineOf(panel, edge));
     const lines = seam.edges.length > 0 ? own : seam.paths.flatMap((path) => stretchesOn(panel, path, off));
     return lines
       .filter((line) => polylineLength(line) >= LEAST_MM)
       .map((line): Zone => ({ seam: seam.id, name: seam.name, line, widthMm: tapeWidth, layers }));
   });
+}
+
+/** Of a line’s parameter this much is none. */
+const NONE = 1e-6;
+
+/** A panel’s own edge in the flat. */
+function lineOf(panel: Panel, edge: SeamEdge): Vec2[] {
+  if (edge.end === 'fore' || edge.end === 'aft') {
+    const { flatP, flatQ } = at(panel.rulings, edge.end === 'fore' ? 0 : -1);
+    return [flatP, flatQ];
+  }
+  const { end, line, from, to } = edge;
+  const stretch = panel.stretches[end === 'P' ? 0 : 1].find(
+    (one) => one.line === line && one.lineFrom <= from + NONE && one.lineTo >= to - NONE,
+  );
+  return stretch ? pointsBetween({ panel, end, stretch }, [from, to]).map(({ flat }) => flat) : [];
 }
 
 /** Both edges of a tape, and the corner that it lies in, in the flat: one of them may lie off the panel. */

@@ -20,7 +20,7 @@ import {
   type Shared,
   type Transom,
 } from '../../panels';
-import type { Seam, Stretch } from './seam';
+import type { Seam, SeamEdge, Stretch } from './seam';
 
 export type SeamsOf = {
   readonly panels: readonly Panel[];
@@ -107,7 +107,7 @@ function chineSeam({ line, from, to, above }: Shared, below: EdgeOfPanel, isOnly
   });
   const id = isOnly ? line : `${line}.${below.panel.id}.${above.panel.id}`;
   const name = `${below.panel.name} to ${above.panel.name.toLowerCase()}`;
-  const edges = [below, above].map((edge) => lineOf(edge, from, to));
+  const edges = [below, above].map((edge) => edgeOf(edge, from, to));
   return seamOf({ id, kind: 'chine', name, stretches, isFilleted: true, paths: [pathOf(above, from, to)], edges });
 }
 
@@ -122,7 +122,7 @@ function keelSeam({ line, from, to, above }: Shared, panels: readonly Panel[], i
   const id = isOnly ? line : `${line}.${above.panel.id}.${place.toLowerCase()}`;
   const name = isLowest ? 'Keel' : `${place}, ${above.panel.name.toLowerCase()}`;
   const kind = isLowest || place === 'Keel' ? 'keel' : 'end';
-  const edges = [lineOf(above, from, to)];
+  const edges = [edgeOf(above, from, to)];
   return seamOf({ id, kind, name, stretches, isFilleted: true, paths: [pathOf(above, from, to)], edges });
 }
 
@@ -144,7 +144,7 @@ function endSeams(panel: Panel): Seam[] {
         stretches: [{ length, angleRad }],
         isFilleted: true,
         paths: [[p, q]],
-        edges: [{ panel: panel.id, line: [flatP, flatQ] }],
+        edges: [{ panel: panel.id, end }],
       }),
     ];
   });
@@ -153,9 +153,8 @@ function endSeams(panel: Panel): Seam[] {
 const pathOf = (edge: EdgeOfPanel, from: number, to: number): Vec3[] =>
   pointsBetween(edge, [from, to]).map(({ space }) => space);
 
-const lineOf = (edge: EdgeOfPanel, from: number, to: number): Seam['edges'][number] => ({
-  panel: edge.panel.id,
-  line: pointsBetween(edge, [from, to]).map(({ flat }) => flat),
+const edgeOf = ({ panel, end, stretch }: EdgeOfPanel, from: number, to: number): SeamEdge => ({
+  ...{ panel: panel.id, end, line: stretch.line, from, to },
 });
 
 /** The line's own equal steps, those at the ends cut short. */

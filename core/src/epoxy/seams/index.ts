@@ -1,5 +1,5 @@
 export { filletArea, filletIn } from './fillet';
 export { findSeams, type SeamsOf } from './find-seams';
 export { scheduleOf, tapeWidths } from './schedule';
-export type { Seam } from './seam';
+export type { Seam, SeamEdge } from './seam';
 export { SCHEDULE_STARTERS } from './starters';

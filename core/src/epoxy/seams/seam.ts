@@ -1,11 +1,17 @@
 /** A seam as it is filled and taped: what meets in it, its kind, and the angle along it. Lengths mm. */
-import type { Vec2, Vec3 } from '../../geometry';
+import type { Vec3 } from '../../geometry';
 import type { SEAM_KINDS } from '../schema';
 
 export type SeamKind = (typeof SEAM_KINDS)[number];
 
 /** A stretch along which the angle is one. */
 export type Stretch = { readonly length: number; readonly angleRad: number };
+
+/** A panel’s edge along a line, from one parameter of the line to another; or the ruling that it ends on. */
+export type SeamEdge = { readonly panel: string } & (
+  | { readonly end: 'P' | 'Q'; readonly line: string; readonly from: number; readonly to: number }
+  | { readonly end: 'fore' | 'aft' }
+);
 
 export type Seam = {
   readonly id: string;
@@ -22,6 +28,6 @@ export type Seam = {
   readonly isFilleted: boolean;
   /** Where it runs, in the boat: on the starboard hand, or across the centreline. */
   readonly paths: readonly (readonly Vec3[])[];
-  /** Along an edge of each panel that meets in it, in the flat; none where it runs over the face of a panel. */
-  readonly edges: readonly { readonly panel: string; readonly line: readonly Vec2[] }[];
+  /** Where it runs along panels’ own edges; none where it runs over the face of one. */
+  readonly edges: readonly SeamEdge[];
 };
