@@ -25,7 +25,10 @@ describe.each(DEMO_IDS.filter((id) => id !== 'slips'))('tapes on the flat panels
   const { panels } = derived.panels.value;
   const { seams } = derived.epoxy.value;
   const off = project.panels.thickness + 2;
-  const zones = panels.map((panel) => ({ panel, zones: zonesOn(panel, seams, project.epoxy, off) }));
+  const zones = panels.map((panel) => ({
+    panel,
+    zones: zonesOn(panel, seams, project.epoxy, project.panels.thickness),
+  }));
   const lengthOn = (panel: number, seam: string) =>
     zones[panel]!.zones.filter((zone) => zone.seam === seam).reduce((sum, { line }) => sum + polylineLength(line), 0);
 

@@ -24,8 +24,12 @@ export type Zone = {
 /** A stretch shorter than this is a corner that only touches. */
 const LEAST_MM = 20;
 
-/** @param off how far a seam may stand off a panel's face and still lie on it, mm */
-export function zonesOn(panel: Panel, seams: readonly Seam[], part: EpoxyPart, off: number): Zone[] {
+/** Beyond the skin’s thickness a seam may stand so far off a panel’s face and still lie on it, mm. */
+const SPARE_MM = 2;
+
+/** @param thickness of the skin: what stands inside of it is that far off the face */
+export function zonesOn(panel: Panel, seams: readonly Seam[], part: EpoxyPart, thickness: number): Zone[] {
+  const off = thickness + SPARE_MM;
   return seams.flatMap((seam) => {
     const { inside, outside, tapeWidth } = scheduleOf(seam, part);
     const layers = { inside, outside: seam.kind === 'bulkhead' ? 0 : outside };
@@ -42,7 +46,7 @@ const NONE = 1e-6;
 
 /** A panel’s own edge in the flat. */
 function lineOf(panel: Panel, edge: SeamEdge): Vec2[] {
-  if (edge.end === 'fore' || edge.end === 'aft') {
+  if (!('line' in edge)) {
     const { flatP, flatQ } = at(panel.rulings, edge.end === 'fore' ? 0 : -1);
     return [flatP, flatQ];
   }

@@ -16,8 +16,6 @@ type Props = { readonly marks: SkinMark; readonly panels: readonly Panel[] };
 /** Points of a joint across its panel. */
 const ACROSS = 12;
 const HOLE_PX = 3.5;
-/** Beyond the skin’s thickness, mm. */
-const SPARE_MM = 2;
 
 export const SkinMarks = memo(function SkinMarks({ marks, panels }: Props) {
   const { lines, points } = useOnSkin(marks, panels);
@@ -50,9 +48,7 @@ function useOnSkin(marks: SkinMark, panels: readonly Panel[]) {
         : [];
     const tapes =
       marks === 'tapes' && seams && epoxy && part
-        ? panels.flatMap((panel) =>
-            tapeEdges(panel, zonesOn(panel, seams, epoxy, part.thickness + SPARE_MM), part.thickness),
-          )
+        ? panels.flatMap((panel) => tapeEdges(panel, zonesOn(panel, seams, epoxy, part.thickness), part.thickness))
         : [];
     const holes =
       marks === 'holes' && part

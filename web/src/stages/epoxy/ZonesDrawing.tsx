@@ -18,8 +18,6 @@ type Props = { readonly takeoff: Takeoff; readonly project: Project };
 
 const MARGIN = 0.02;
 const BETWEEN = 0.05;
-/** Beyond the skin’s thickness, mm. */
-const SPARE_MM = 2;
 
 export function ZonesDrawing({ takeoff, project: { epoxy, panels: part } }: Props) {
   const c = COLOURS[useTheme().palette.mode];
@@ -32,7 +30,7 @@ export function ZonesDrawing({ takeoff, project: { epoxy, panels: part } }: Prop
     () =>
       (panels ?? []).map((panel) => ({
         panel,
-        zones: zonesOn(panel, takeoff.seams, epoxy, part.thickness + SPARE_MM),
+        zones: zonesOn(panel, takeoff.seams, epoxy, part.thickness),
       })),
     [panels, takeoff.seams, epoxy, part.thickness],
   );
