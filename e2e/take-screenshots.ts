@@ -49,6 +49,8 @@ for (const [key, name] of [
       const field = page.getByRole('textbox', { name: label, exact: true });
       await field.fill(String(Number(await field.inputValue()) + by));
       await field.press('Enter');
+      // or the keys of the next stages go into it
+      await field.blur();
     }
     await page.getByRole('region', { name: 'Setting up' }).evaluate((region) => region.scrollTo(0, 0));
   }
