@@ -14,7 +14,7 @@ export type {
   TimberSettings,
 } from './schema';
 export { plainOutline } from './blank';
-export { asSeen, cutAsSeen, netAsSeen } from './frame';
+export { asSeen, cutAsSeen, netAsSeen, reaches } from './frame';
 export type { Frame } from './frame';
 export { girderPieces, faceWord } from './girder/drawings';
 export { placeOnGirder } from './girder/girder';
@@ -23,7 +23,7 @@ export { datumOf } from './datum';
 export { offerLimbers } from './limbers';
 export type { FramesValue } from './judge';
 export type { MemberRun } from './member';
-export { frameAt, placeInBoat, placeInPlane } from './section';
+export { frameAt, placeInBoat, placeInPlane, planeOf } from './section';
 export {
   FRAMES_PATH,
   GIRDERS_PATH,

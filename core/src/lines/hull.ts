@@ -26,6 +26,8 @@ export type Hull = {
   readonly stations: readonly Station[];
   readonly fromX: number;
   readonly toX: number;
+  /** Of a boat whose sides differ, its other side's lowest line, turned over; absent: the same. */
+  readonly otherLowest?: HullLine;
 };
 
 const CURVE_POINTS = 91;

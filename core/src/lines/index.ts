@@ -1,6 +1,8 @@
 export { linesOf } from './schema';
 export type { LinesPart, LinesTable, Longitudinal, OffsetPoint, Starter, Underlay } from './schema';
 export { battenAt, bendBatten, crossingsOfX } from './batten';
+export { displaced } from './displaced';
+export type { MovedSection } from './displaced';
 export { bendLines, drawLine, drawLines, linesToEnd, pointName } from './hull';
 export type { Hull, Station } from './hull';
 export { CENTRELINE_MM, bendPoints, positionOf } from './hull-line';

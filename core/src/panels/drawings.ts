@@ -25,7 +25,7 @@ import type { Marks } from '../stage';
 import { cutLineOf, type Proud } from './cut/cut-line';
 import type { RoundedStrip } from './cut/rounding';
 import type { PanelsValue } from './develop';
-import { handOf, markingSheet } from './marking-sheet';
+import { faceOf, handOf, markingSheet } from './marking-sheet';
 import { hullTriangles } from './mesh';
 import type { Panel } from './panel';
 import { levelMarks, markOut, stationMarks } from './reading/marking';
@@ -54,7 +54,8 @@ export function panelDrawing(panel: Panel, { stations, panels, part, others, not
   const box = boundsOf(panel.outline);
   const middle = (box.minY + box.maxY) / 2;
   const fore = foreOn(panel.outline);
-  const hand = panel.spansCentreline ? 'inside face' : 'starboard inside, port outside';
+  const both = panel.spansCentreline ? 'inside face' : 'starboard inside, port outside';
+  const hand = panel.only ? `${panel.only} ${faceOf(panel.only)}` : both;
   return {
     name: panel.id,
     title: panel.name,

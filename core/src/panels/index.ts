@@ -25,10 +25,13 @@ export { isSplitLine, partIdsOf, splitShareAt, straightMiddle } from './cut/spli
 export { transomTriangles } from './transom/transom';
 export type { Transom } from './transom/transom';
 export { SHEET_SIZE } from './constants';
-export { panelsDrawings } from './drawings';
+export { markingCsv, panelDrawing, panelsDrawings } from './drawings';
+export { markingSheet } from './marking-sheet';
 export type { PanelsWhole } from './drawings';
-export { developPanels } from './develop';
+export { assembleSkin, developPanels } from './develop';
 export type { PanelsValue, SheetInStock } from './develop';
 export { panelsStage } from './stage';
+export { skinAsked } from './skin';
+export type { SkinProject } from './skin';
 export { panelOfThing, panelThing, transomOfThing, transomThing } from './things';
 export * as panelConstants from './constants';

@@ -30,7 +30,7 @@ export type EdgeStretch = {
 };
 
 /** The panels' edges, lowest panel first, with their names. */
-export function panelInputs(hull: Pick<Hull, 'lines'>, ends: readonly LineEnds[] = []): PanelInput[] {
+export function panelInputs(hull: Pick<Hull, 'lines' | 'otherLowest'>, ends: readonly LineEnds[] = []): PanelInput[] {
   const { lines } = hull;
   const lowest = lines[0];
   if (!lowest) return [];
@@ -42,7 +42,8 @@ export function panelInputs(hull: Pick<Hull, 'lines'>, ends: readonly LineEnds[]
     spansCentreline: false,
   }));
   const whole = endedAt([{ line: lowest, from: 0, to: 1 }], ends);
-  const bottom = { lower: lowest, upper: lowest, rows: [whole, whole] as const, name: '', spansCentreline: true };
+  const other = hull.otherLowest ? endedAt([{ line: hull.otherLowest, from: 0, to: 1 }], ends) : whole;
+  const bottom = { lower: lowest, upper: lowest, rows: [other, whole] as const, name: '', spansCentreline: true };
   const all = lowest.isOnCentreline ? inputs : [bottom, ...inputs];
   return all.map((input, i) => ({ ...input, name: panelName(i, all.length) }));
 }

@@ -85,8 +85,14 @@ export function markingSheet(panel: Panel, of: MarkingSheetOf): PaperSheets {
 }
 
 /** How many of a panel, of which hand, and the face that is drawn. */
-export const handOf = ({ spansCentreline }: Pick<Panel, 'spansCentreline'>): string =>
-  spansCentreline ? '1 to cut, inside face' : '1 port, 1 starboard; drawn: starboard inside';
+export function handOf({ spansCentreline, only }: Pick<Panel, 'spansCentreline' | 'only'>): string {
+  if (spansCentreline) return '1 to cut, inside face';
+  if (only) return `1 ${only}; drawn: its ${faceOf(only)} face`;
+  return '1 port, 1 starboard; drawn: starboard inside';
+}
+
+/** The face that is drawn of a panel that is there on one side only. */
+export const faceOf = (only: 'starboard' | 'port'): string => (only === 'port' ? 'outside' : 'inside');
 
 const offsetsTable = (rows: readonly MarkingRow[], notation: Notation): SheetTable => ({
   columns: ['along', 'lower edge', 'upper edge', 'corner'].map((name) => ({ head: name, isFigure: true })),

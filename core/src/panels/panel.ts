@@ -68,6 +68,8 @@ export type Panel = {
   readonly partOf?: { readonly id: string; readonly part: 'lower' | 'upper' | 'half' };
   /** What is cut, where that is larger than the outline; absent: the outline. */
   readonly proud?: Proud;
+  /** Of a boat whose sides differ: there is this one alone. Drawn is what the starboard one's inside would be. */
+  readonly only?: 'starboard' | 'port';
 };
 
 /** Develops one panel, or says why it cannot be. */

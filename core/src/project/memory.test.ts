@@ -78,6 +78,10 @@ function filled(demo: DemoId): Project {
     },
     setup: {
       ...setup,
+      asBuilt: true,
+      rails: { ...setup.rails, long: 5000 },
+      floor: [{ id: 'f', along: 1000, below: 560 }],
+      faults: [{ id: 'g', frame: at(frames.frames, 0).id, edge: bottom, kind: 'short', value: 3, choice: 'open' }],
       readings: [
         { id: 'r', frame: at(frames.frames, 0).id, what: 'along', isTrue: false, value: 1500, turn: 1, firstTurn: 1 },
       ],

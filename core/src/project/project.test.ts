@@ -22,6 +22,7 @@ import version10 from './old-versions/version-10.json';
 import version11 from './old-versions/version-11.json';
 import version12 from './old-versions/version-12.json';
 import version13 from './old-versions/version-13.json';
+import version14 from './old-versions/version-14.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { setupAtFirst } from '../setup/schema';
 import { PANEL_DEFAULTS } from '../panels/schema';
@@ -304,6 +305,14 @@ describe('readProject', () => {
     expect(inches.ok && inches.project.setup).toEqual(setupAtFirst({}, 'in-16'));
     const { diameter, staples } = screwsIn('in-16');
     expect(inches.ok && inches.project.frames.screws).toMatchObject({ diameter, staples });
+  });
+  it('brings the frozen fourteenth version up: readings stay, a level floor, panels as drawn, nothing wrong', () => {
+    const read = readProject(version14);
+    const { floor, asBuilt, limits, faults } = setupAtFirst({}, 'mm');
+    const rails = { ...version14.setup.rails, long: 0 };
+    expect(read.ok && read.project.setup).toEqual({ ...version14.setup, rails, floor, asBuilt, limits, faults });
+    const inches = readProject({ ...version14, notation: 'in-16' });
+    expect(inches.ok && inches.project.setup.limits).toEqual(setupAtFirst({}, 'in-16').limits);
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

@@ -1,9 +1,16 @@
 export { setUp, type SetResult } from './cause';
+export { CHANGE_HEADS, changeRows } from './built-drawings';
 export { checkWords, heldWords } from './check-words';
 export { readSetupJob } from './job';
-export type { CheckName, KeptReading, SetupPart } from './schema';
+export { CHECKS } from './schema';
+export type { CheckName, FloorPlace, KeptReading, SetupPart } from './schema';
 export { shouldWords } from './sheets';
 export { setupStage } from './stage';
 export { standOfThing, standThing } from './things';
 export * as setupConstants from './constants';
 export { drawnOut, type SetupValue, type Stood } from './value';
+export { CHOICE_NAMES, FAULT_NAMES, gapWords, MENDS } from './fault-words';
+export { isSettled, type ToldFault } from './faults-judge';
+export type { DryFit } from './dry-fit';
+export type { NoJig } from './no-jig';
+export type { Fault } from './schema';

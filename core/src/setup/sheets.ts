@@ -13,13 +13,15 @@ import {
   type SheetTable,
 } from '../formats';
 import { formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
+import { builtMarking, builtTables, changesTable, type BuiltWhole } from './built-drawings';
 import { checkWords, heldWords } from './check-words';
+import type { NoJig } from './no-jig';
 import type { SetupPart } from './schema';
 import type { SetupValue } from './value';
 
 export type SetupWhole = {
-  readonly project: { readonly setup: SetupPart; readonly notation: Notation };
-  readonly values: { readonly setup: SetupValue };
+  readonly project: BuiltWhole['project'] & { readonly setup: SetupPart };
+  readonly values: BuiltWhole['values'];
 };
 export type SetupOnPaper = SetupWhole & { readonly sheetHead: SheetHead };
 
@@ -27,18 +29,31 @@ export type SetupOnPaper = SetupWhole & { readonly sheetHead: SheetHead };
 export const shouldWords = (what: string, should: number, notation: Notation): string =>
   what === 'plumb' ? should.toFixed(1) : formatFine(should, notation);
 
-export function setupSheets({ project, values: { setup }, sheetHead: head }: SetupOnPaper): PaperSheets[] {
+export function setupSheets(whole: SetupOnPaper): PaperSheets[] {
+  const { project, values, sheetHead: head } = whole;
+  const { setup } = values;
   if (setup.frames.length === 0) return [];
   const inner = innerBox(pageOnItsSide(head.paper));
   const { way, tolerance } = project.setup;
   const sheet = {
     ...{ name: 'setup-sheet', title: 'Set-up, to print', part: 'Set-up', hand: 'both sides' },
-    material: way === 'upside-down' ? 'upside down on a strongback' : 'the right way up in cradles',
+    material: WAYS[way],
     scale: `true within ${formatWithUnit(tolerance, head.notation)}`,
   };
-  const tables = [places(setup, head.notation), readings(setup, way, head.notation), jig(setup, head.notation)];
-  return [sheetsOf(head, sheet, tablePages(tables, { first: inner, later: inner }))];
+  const { noJig } = setup;
+  const stands = noJig ? spreaders(noJig, head.notation) : jig(setup, head.notation);
+  const tables = [places(setup, head.notation), readings(setup, way, head.notation), stands];
+  const dry = dryTable(setup, head.notation);
+  const built = setup.built.length > 0 ? [changesTable(setup.built, head.notation)] : [];
+  const pages = tablePages([...tables, dry, ...built], { first: inner, later: inner });
+  return [sheetsOf(head, sheet, pages), ...builtMarking(whole, head)];
 }
+
+const WAYS: Readonly<Record<SetupPart['way'], string>> = {
+  'upside-down': 'upside down on a strongback',
+  upright: 'the right way up in cradles',
+  'no-jig': 'with no jig',
+};
 
 const shouldOf = ({ checks }: SetupValue['frames'][number], what: string): number =>
   checks.find((check) => check.what === what)?.should ?? 0;
@@ -73,18 +88,46 @@ const readings = ({ frames }: SetupValue, way: SetupPart['way'], notation: Notat
   ),
 });
 
-const jig = ({ pieces }: SetupValue, notation: Notation): SheetTable => ({
+const jig = ({ jig: { pieces } }: SetupValue, notation: Notation): SheetTable => ({
   columns: [
     { head: `strongback, ${unitLabel(notation)}` },
-    ...['how many', 'breadth', 'depth', 'length'].map((head) => ({ head, isFigure: true })),
+    ...['how many', 'breadth', 'depth', 'length', 'ends, °'].map((head) => ({ head, isFigure: true })),
   ],
-  rows: pieces.map(({ name, qty, breadthMm, depthMm, lengthMm }) => [
+  rows: pieces.map(({ name, qty, breadthMm, depthMm, lengthMm, endsDeg }) => [
     ...[name, String(qty)],
     ...[breadthMm, depthMm, lengthMm].map((mm) => formatFine(mm, notation)),
+    endsDeg === 0 ? 'square' : endsDeg.toFixed(0),
   ]),
 });
 
-export function setupTables({ project: { setup: part, notation }, values: { setup } }: SetupWhole): ExportTable[] {
+const spreaders = ({ spreaders: all }: NoJig, notation: Notation): SheetTable => ({
+  columns: [
+    { head: `spreader at, ${unitLabel(notation)}` },
+    ...['length', 'ends in plan, °', 'ends lean, °', 'from stem head'].map((head) => ({ head, isFigure: true })),
+  ],
+  rows: all.map(({ name, lengthMm, planDeg, leanDeg, fromStemMm }) => [
+    ...[name, formatFine(lengthMm, notation), planDeg.toFixed(1), leanDeg.toFixed(1), formatFine(fromStemMm, notation)],
+  ]),
+});
+
+const dryTable = ({ dryFits }: SetupValue, notation: Notation): SheetTable => ({
+  columns: [
+    { head: `dry fit, end to end, ${unitLabel(notation)}` },
+    ...['flat', 'bent', 'short by'].map((head) => ({ head, isFigure: true })),
+    { head: 'measured' },
+  ],
+  rows: dryFits.flatMap(({ name, edges }) =>
+    edges.map(({ isUpper, flatMm, bentMm, shortMm }) => [
+      `${name}, ${isUpper ? 'upper' : 'lower'} edge`,
+      ...[flatMm, bentMm, shortMm].map((mm) => formatFine(mm, notation)),
+      '',
+    ]),
+  ),
+});
+
+export function setupTables(whole: SetupWhole): ExportTable[] {
+  const { setup: part, notation } = whole.project;
+  const { setup } = whole.values;
   if (setup.frames.length === 0) return [];
   const head = ['frame', 'check', lengthHead('should_be', notation), lengthHead('reads', notation), 'unit'];
   const rows = setup.frames.flatMap(({ id, name, checks }) =>
@@ -95,5 +138,5 @@ export function setupTables({ project: { setup: part, notation }, values: { setu
       return [name, checkWords(what, part.way), cell(should), reads, what === 'plumb' ? 'degrees' : ''];
     }),
   );
-  return [{ name: 'setup', title: 'Set-up, frame by frame', csv: csv(head, rows) }];
+  return [{ name: 'setup', title: 'Set-up, frame by frame', csv: csv(head, rows) }, ...builtTables(whole)];
 }

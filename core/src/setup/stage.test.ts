@@ -17,7 +17,10 @@ const at = ({ checks }: Stood, what: CheckName) => checks.find((check) => check.
 
 describe.each(DEMO_IDS.filter((id) => id !== 'slips'))('the set-up of %s', (id) => {
   const project = demoProject(id, 'x');
-  const { frames, legs, fromX, toX, pieces } = setupOf(project).value;
+  const {
+    frames,
+    jig: { legs, fromX, toX, pieces },
+  } = setupOf(project).value;
   const upright = setupOf(withPart(project, { way: 'upright' })).value.frames;
 
   it('has every frame that stands across the boat, the middle one first', () => {
@@ -58,6 +61,19 @@ describe.each(DEMO_IDS.filter((id) => id !== 'slips'))('the set-up of %s', (id) 
   it('has legs clear of the frames, and pieces as long as what stands on them', () => {
     for (const x of legs) for (const { set } of frames) expect(Math.abs(set.foot[0] - x)).toBeGreaterThanOrEqual(99.99);
     expect(pieces[0]).toMatchObject({ qty: 2, lengthMm: toX - fromX });
+  });
+});
+
+describe('the readings of the demo', () => {
+  it('have a rack in one frame and a lean in another, told as such', () => {
+    const project = demoProject('veyra', 'x');
+    const { value, findings } = setupOf(project);
+    const causes = value.frames.map(({ name, result }) => [name, result.cause]);
+    expect(causes).toContainEqual(['Bulkhead 2', 'rack']);
+    expect(causes).toContainEqual(['Bulkhead 3', 'lean']);
+    const said = findings.map((finding) => sentence(finding, project.notation)).join(' ');
+    expect(said).toMatch(/Swing the starboard side of Bulkhead 2 aft [78]\.\d mm/);
+    expect(said).toMatch(/Bring the top of Bulkhead 3 forward/);
   });
 });
 

@@ -1,7 +1,10 @@
 /** Set-up: is it true? */
-import type { Frame } from '../frames';
+import type { FramesValue } from '../frames';
 import type { Hull } from '../lines';
+import type { Panel, PanelsPart, SkinProject } from '../panels';
 import { defineStage } from '../stage';
+import { judgeBuilt, panelsAsBuilt } from './as-built';
+import { builtDrawings } from './built-drawings';
 import * as constants from './constants';
 import { SETUP_FINDINGS } from './findings';
 import { setupAtFirst, setupSchema } from './schema';
@@ -9,9 +12,11 @@ import { setupSheets, setupTables, type SetupOnPaper } from './sheets';
 import { judgeSetup, stoodUp } from './value';
 
 type Before = {
+  readonly project: SkinProject & { readonly panels: PanelsPart };
   readonly values: {
-    readonly lines: Pick<Hull, 'fromX' | 'toX'>;
-    readonly frames: { readonly frames: readonly Frame[] };
+    readonly lines: Hull;
+    readonly panels: { readonly panels: readonly Panel[] };
+    readonly frames: Pick<FramesValue, 'frames' | 'members' | 'girders'>;
   };
 };
 
@@ -22,11 +27,29 @@ export const setupStage = defineStage<{ before: Before; whole: SetupOnPaper }>()
   begin: setupAtFirst,
   catalogue: SETUP_FINDINGS,
   constants,
-  run: (part, { values }) => {
+  run: (part, { project, values }, remember) => {
     const { fromX, toX } = values.lines;
-    const value = stoodUp({ frames: values.frames.frames, fromX, toX, part: { ...part } });
-    return { value, findings: judgeSetup(value), assumed: [] };
+    const { frames, members, girders } = values.frames;
+    const { panels } = values.panels;
+    const { thickness, linesTo, stitches, roundedChines } = project.panels;
+    const skin = { thickness, linesTo, stitches, roundedChines };
+    const hull = { ...values.lines };
+    const boat = { frames, members, girders, panels, hull, skin, fromX, toX };
+    const stood = stoodUp({ ...boat, part: { ...part } });
+    const built = part.asBuilt
+      ? panelsAsBuilt(
+          {
+            ...{ hull, frames, drawn: panels, project },
+            ...{ stood: stood.frames, heights: stood.heights },
+          },
+          remember,
+        )
+      : [];
+    const value = { ...stood, built };
+    const ofBuilt = part.asBuilt ? judgeBuilt(built, panels) : [];
+    return { value, findings: [...judgeSetup(value), ...ofBuilt], assumed: [] };
   },
+  drawings: builtDrawings,
   tables: setupTables,
   sheets: setupSheets,
 });

@@ -39,17 +39,20 @@ type Asked = {
 /** A diagonal from nearer than this says little of a rack. */
 const LEAST_DIAGONAL_MM = 600;
 
+export type Standings = { readonly heights: Heights; readonly standings: readonly Standing[] };
+
 /** Middle first, then outward: as they are set up. */
-export function standingsOf(frames: readonly Frame[], asked: Asked): Standing[] {
+export function standingsOf(frames: readonly Frame[], asked: Asked): Standings {
   const able = frames.filter(({ hand, isUnderSeam }) => hand === 'across' && !isUnderSeam);
   const tops = able.map((frame) => ({ frame, corners: cornersOf(frame) }));
   const whole = tops.filter((one): one is Cornered => one.corners !== undefined);
-  if (whole.length === 0) return [];
-  const up = upOf(whole, asked);
+  if (whole.length === 0) return { heights: { from: 0, sign: 1 }, standings: [] };
+  const heights = heightsOf(whole, asked);
   const middle = (asked.fromX + asked.toX) / 2;
-  return whole
-    .map((one) => standingOf(one, up, asked))
+  const standings = whole
+    .map((one) => standingOf(one, heights, asked))
     .sort((a, b) => Math.abs(a.set.centre[0] - middle) - Math.abs(b.set.centre[0] - middle));
+  return { heights, standings };
 }
 
 type Corners = { readonly keel: Vec2; readonly top: Vec2 };
@@ -64,20 +67,18 @@ function cornersOf({ edges }: Frame): Corners | undefined {
   return top[0] > 1 ? { keel: [0, keel[1]], top } : undefined;
 }
 
-/** Heights over the line: of the boat's own z. */
-function upOf(all: readonly Cornered[], { part: { way, off } }: Asked): (z: number) => number {
-  if (way === 'upside-down') {
-    const highest = Math.max(...all.map(({ corners }) => corners.top[1]));
-    return (z) => highest + off - z;
-  }
-  const lowest = Math.min(...all.map(({ corners }) => corners.keel[1]));
-  return (z) => z - lowest + off;
-}
+/** Heights over the line are `from`, and the boat's own heights times `sign`. */
+export type Heights = { readonly from: number; readonly sign: -1 | 1 };
 
-function standingOf({ frame, corners: { keel, top } }: Cornered, up: (z: number) => number, asked: Asked): Standing {
+const heightsOf = (all: readonly Cornered[], { part: { way, off } }: Asked): Heights =>
+  way === 'upside-down'
+    ? { from: Math.max(...all.map(({ corners }) => corners.top[1])) + off, sign: -1 }
+    : { from: off - Math.min(...all.map(({ corners }) => corners.keel[1])), sign: 1 };
+
+function standingOf({ frame, corners: { keel, top } }: Cornered, { from, sign }: Heights, asked: Asked): Standing {
   const place = (p: Vec2): Vec3 => {
     const [x, y, z] = placeInBoat(frame, p);
-    return [x, y, up(z)];
+    return [x, y, from + sign * z];
   };
   const [atKeel, starboard] = [place(keel), place(top)];
   const port: Vec3 = [starboard[0], -starboard[1], starboard[2]];

@@ -1,13 +1,18 @@
 /** The set-up as it stands: every frame, what was read of it, and why it is not true. */
 import type { Vec3 } from '../geometry';
-import type { Frame } from '../frames';
+import type { BuiltPanel } from './as-built';
+import type { Hull } from '../lines';
+import { depthOfInside, type PanelsPart } from '../panels';
 import { setUp, type SetResult } from './cause';
-import { LEG_CLEAR } from './constants';
+import { dryFits, type DryFit } from './dry-fit';
+import { judgeFaults, toldFaults, type ToldFault } from './faults-judge';
 import type { SetupFinding } from './findings';
+import { jigFor, type Jig, type JigFor } from './jig';
 import type { SetReading } from './job';
 import { moved, type Motion } from './motion';
-import type { KeptReading, SetupPart } from './schema';
-import { legPlaces, readingOf, standingsOf, type Standing } from './standing';
+import { noJigOf, type NoJig } from './no-jig';
+import type { KeptReading } from './schema';
+import { readingOf, standingsOf, type Heights, type Standing } from './standing';
 import { toRad } from '../measure';
 import { standThing } from './things';
 
@@ -18,35 +23,29 @@ export type Stood = Standing & {
   readonly isOld: boolean;
 };
 
-/** A piece of the strongback to be cut. */
-export type JigPiece = {
-  readonly name: string;
-  readonly qty: number;
-  readonly lengthMm: number;
-  readonly breadthMm: number;
-  readonly depthMm: number;
-};
-
 export type SetupValue = {
   /** In the order in which they are set: middle first. */
   readonly frames: readonly Stood[];
-  /** Of the strongback, from the boat's own datum, and its legs' places. */
-  readonly fromX: number;
-  readonly toX: number;
-  readonly legs: readonly number[];
-  readonly pieces: readonly JigPiece[];
+  readonly jig: Jig;
+  readonly heights: Heights;
+  /** What was found wrong with frames. */
+  readonly faults: readonly ToldFault[];
+  readonly dryFits: readonly DryFit[];
+  /** Where there is no jig. */
+  readonly noJig?: NoJig;
+  /** Of the boat as it stands, where that was asked for. */
+  readonly built: readonly BuiltPanel[];
 };
 
-export type SettingUp = {
-  readonly frames: readonly Frame[];
-  readonly fromX: number;
-  readonly toX: number;
-  readonly part: SetupPart;
+export type SettingUp = Omit<JigFor, 'standings' | 'heights' | 'skin'> & {
+  readonly hull: Hull;
+  readonly skin: Pick<PanelsPart, 'thickness' | 'linesTo' | 'stitches' | 'roundedChines'>;
 };
 
-export function stoodUp({ frames, fromX, toX, part }: SettingUp): SetupValue {
+export function stoodUp(job: SettingUp): Omit<SetupValue, 'built'> {
+  const { frames, fromX, toX, part } = job;
   const asked = { fromX, toX, part };
-  const standings = standingsOf(frames, asked);
+  const { heights, standings } = standingsOf(frames, asked);
   const readings = standings.flatMap((standing) =>
     ofFrame(part.readings, standing.id).map(({ what, isTrue, value }): SetReading => ({
       ...readingOf(standing, what, asked),
@@ -62,35 +61,45 @@ export function stoodUp({ frames, fromX, toX, part }: SettingUp): SetupValue {
     const isOld = latest >= 0 && standings.some(({ id }) => id !== standing.id && last(id) >= 0 && since(id) > latest);
     return { ...standing, result, isOld };
   });
-  return { frames: stood, ...strongback(standings, asked) };
+  return {
+    ...{ frames: stood, heights, jig: jigFor({ ...job, standings, heights }) },
+    faults: toldFaults(frames, part),
+    dryFits: dryFits(job.panels, job.skin),
+    ...(part.way === 'no-jig' && {
+      noJig: noJigOf({ hull: job.hull, panels: job.panels, standings, insideMm: depthOfInside(job.skin) }),
+    }),
+  };
 }
 
 const ofFrame = (readings: readonly KeptReading[], id: string): KeptReading[] =>
   readings.filter(({ frame }) => frame === id);
 
-function strongback(
-  standings: readonly Standing[],
-  { fromX, toX, part: { before, rails } }: Omit<SettingUp, 'frames'>,
-): Omit<SetupValue, 'frames'> {
-  const [from, to] = [fromX - before, toX + before];
-  const legs = legPlaces(standings, { from, to, every: rails.legEvery, clear: LEG_CLEAR.value });
-  const { breadth: breadthMm, depth: depthMm } = rails;
-  const piece = (name: string, qty: number, lengthMm: number): JigPiece[] =>
-    qty > 0 && lengthMm > 0 ? [{ name, qty, lengthMm, breadthMm, depthMm }] : [];
-  return {
-    ...{ fromX: from, toX: to, legs },
-    pieces: [
-      ...piece('Rails', 2, to - from),
-      ...piece('Legs', 2 * legs.length, rails.height),
-      ...piece('Cross pieces, one a frame', standings.length, rails.apart),
-    ],
-  };
-}
-
 /** Farther off its place than this no frame stands: it was read wrongly, mm. */
 const WILD_MM = 300;
 
-export function judgeSetup({ frames }: SetupValue): SetupFinding[] {
+export function judgeSetup({ frames, jig, faults }: SetupValue): SetupFinding[] {
+  return [...judgeFrames(frames), ...(frames.length > 0 ? judgeJig(jig) : []), ...judgeFaults(faults)];
+}
+
+function judgeJig({ clashes, shortBy, unheld, unbraced }: Jig): SetupFinding[] {
+  const where = { stage: 'setup' } as const;
+  const named = (names: readonly string[]) => ({ frames: names.join(', ') });
+  return [
+    ...clashes.map(([one, other]): SetupFinding => ({
+      severity: 'check',
+      code: 'jig-clash',
+      where,
+      data: { one, other },
+    })),
+    ...(shortBy > 0 ? [{ severity: 'check', code: 'jig-short', where, data: { shortMm: shortBy } } as const] : []),
+    ...(unheld.length > 0 ? [{ severity: 'check', code: 'frame-unheld', where, data: named(unheld) } as const] : []),
+    ...(unbraced.length > 0
+      ? [{ severity: 'note', code: 'frame-unbraced', where, data: named(unbraced) } as const]
+      : []),
+  ];
+}
+
+function judgeFrames(frames: readonly Stood[]): SetupFinding[] {
   const where = (id: string) => ({ stage: 'setup' as const, part: standThing(id) });
   if (frames.length === 0) return [{ severity: 'note', code: 'nothing-to-set', where: { stage: 'setup' }, data: {} }];
   const off = frames.flatMap(({ id, name, result }): SetupFinding[] => {

@@ -1,6 +1,8 @@
 /** The demo boats: invented, for an invented place. See bench/draw-demo-lines.ts for how their lines were drawn. */
 import { plainFrame, plainGirder, plainMember } from '../../frames';
+import { at } from '../../geometry';
 import { linesOf } from '../../lines';
+import { CHECKS } from '../../setup';
 import { longitudinalsOf, newProject } from '../defaults';
 import type { Project } from '../document';
 import { ILVEN_TABLE } from './ilven';
@@ -149,6 +151,21 @@ function orrin(id: string): Project {
   };
 }
 
+/** As a tape and a rule read them, of one evening: bulkhead 2 is racked by 8 mm, bulkhead 3 leans aft by a degree. */
+const VEYRA_READ: readonly (readonly [string, readonly number[]])[] = [
+  ['frame.2', [2200, -1, 0, 0, 478, 480, 2336, 2322]],
+  ['frame.3', [3400, 0, 1, 1, 480, 479, 3493, 3494]],
+];
+
+const veyraRead = (): Project['setup']['readings'] =>
+  VEYRA_READ.flatMap(([frame, values], i) =>
+    values.map((value, k) => {
+      const what = at(CHECKS, k);
+      const turn = i * values.length + k + 1;
+      return { id: `${frame}.${what}`, frame, what, isTrue: false, value, turn, firstTurn: i * values.length + 1 };
+    }),
+  );
+
 function veyra(id: string): Project {
   const lines = linesOf(longitudinalsOf(VEYRA_TABLE));
   const base = newProject({ id, name: DEMO_NAMES.veyra, notation: 'mm', lines });
@@ -157,6 +174,7 @@ function veyra(id: string): Project {
     note:
       'Double-ended pulling boat for the far islands. Her forefoot was drawn hollow, and the bottom will not ' +
       'lie on it: see Panels.',
+    setup: { ...base.setup, readings: veyraRead() },
     frames: {
       ...base.frames,
       frames: numbered('Bulkhead', 9, [900, 2000, 3200, 4300], [{}, RING, RING]),

@@ -12,6 +12,7 @@ import { from10To11 } from './10-to-11';
 import { from11To12 } from './11-to-12';
 import { from12To13 } from './12-to-13';
 import { from13To14 } from './13-to-14';
+import { from14To15 } from './14-to-15';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -28,4 +29,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from11To12,
   from12To13,
   from13To14,
+  from14To15,
 ];

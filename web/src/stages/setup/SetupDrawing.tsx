@@ -11,24 +11,30 @@ import { COLOURS } from '../../drawing/colours';
 import { picked as pickedThing } from '../../state/screen-slice';
 import { useAppDispatch } from '../../state/store';
 
-type Props = { readonly value: SetupValue; readonly picked: string; readonly apartMm: number };
+type Props = { readonly value: SetupValue; readonly picked: string };
 type Space = readonly [number, number, number];
 type Point = readonly [number, number];
 
 const MARGIN = 0.03;
 const BETWEEN = 0.06;
-const RAIL_SHARE = 0.012;
 
-export function SetupDrawing({ value, picked, apartMm }: Props) {
+export function SetupDrawing({ value, picked }: Props) {
   const c = COLOURS[useTheme().palette.mode];
   const dispatch = useAppDispatch();
   const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
-  const { frames, fromX, toX, legs } = value;
+  const {
+    frames,
+    jig: { fromX, toX, solids },
+  } = value;
   const long = toX - fromX;
   const points = frames.flatMap(({ set }) => [set.centre, set.port, set.starboard, set.foot]);
   const high = Math.max(...points.map(([, , z]) => z), 1);
+  const deep = Math.max(
+    0,
+    ...solids.filter(({ runs: way }) => way === 'athwart').flatMap(({ outline }) => outline.map(([, z]) => -z)),
+  );
   const half = Math.max(...points.map(([, y]) => Math.abs(y)), 1);
-  const gap = BETWEEN * long;
+  const gap = BETWEEN * long + deep;
   const views = [
     { name: 'the side', see: ([x, , z]: Space): Point => [x, -z] },
     // port is up, as one who looks down on it with the bow to the left
@@ -62,24 +68,16 @@ export function SetupDrawing({ value, picked, apartMm }: Props) {
         role="group"
         aria-label="The set-up, from the side and from above"
       >
-        <path d={line([fromX, 0], [toX, 0])} stroke={c.ink} strokeWidth={RAIL_SHARE * long} />
-        {legs.map((x) => (
-          <path key={x} d={line([x, 0], [x, margin])} stroke={c.ink} strokeWidth={RAIL_SHARE * long} />
+        {solids.map((solid) => (
+          <SolidSeen key={solid.name} solid={solid} above={gap + half} colour={c.line} edge={c.quiet} thin={thin} />
         ))}
+        <path d={line([fromX, 0], [toX, 0])} stroke={c.ink} strokeWidth={2 * thin} />
         <path
           d={line([fromX, gap + half], [toX, gap + half])}
           stroke={c.quiet}
           strokeWidth={thin}
           strokeDasharray={`${8 * thin} ${4 * thin}`}
         />
-        {[-1, 1].map((side) => (
-          <path
-            key={side}
-            d={line([fromX, gap + half + (side * apartMm) / 2], [toX, gap + half + (side * apartMm) / 2])}
-            stroke={c.line}
-            strokeWidth={0.7 * RAIL_SHARE * long}
-          />
-        ))}
         {runs.map(([view, run], i) => (
           <polyline
             key={i}
@@ -144,6 +142,48 @@ export function SetupDrawing({ value, picked, apartMm }: Props) {
         From the side, and from above with port up. Broken lines: what is out, twentyfold; arrows: which way it goes.
       </Typography>
     </Box>
+  );
+}
+
+type SolidProps = {
+  readonly solid: SetupValue['jig']['solids'][number];
+  /** Where the centreline lies in the view from above. */
+  readonly above: number;
+  readonly colour: string;
+  readonly edge: string;
+  readonly thin: number;
+};
+
+/** A piece of the strongback from the side, and from above. */
+function SolidSeen({ solid: { runs, outline, from, to }, above, colour, edge, thin }: SolidProps) {
+  const firsts = outline.map(([first]) => first);
+  const seconds = outline.map(([, z]) => -z);
+  const [low, high] = [Math.min(...firsts), Math.max(...firsts)];
+  const box = (x: readonly [number, number], y: readonly [number, number]): readonly Point[] => [
+    [x[0], y[0]],
+    [x[1], y[0]],
+    [x[1], y[1]],
+    [x[0], y[1]],
+  ];
+  const side =
+    runs === 'athwart'
+      ? outline.map(([x, z]): Point => [x, -z])
+      : box([from, to], [Math.min(...seconds), Math.max(...seconds)]);
+  const plan =
+    runs === 'athwart' ? box([low, high], [above + from, above + to]) : box([from, to], [above + low, above + high]);
+  return (
+    <>
+      {[side, plan].map((points, k) => (
+        <polygon
+          key={k}
+          points={points.map((p) => p.map((n) => n.toFixed(1)).join(',')).join(' ')}
+          fill={colour}
+          fillOpacity={0.6}
+          stroke={edge}
+          strokeWidth={thin / 2}
+        />
+      ))}
+    </>
   );
 }
 

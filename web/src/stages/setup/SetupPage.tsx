@@ -8,7 +8,11 @@ import { selectDerived, selectNotation, selectPicked, selectProject } from '../.
 import { useAppSelector } from '../../state/store';
 import { FrameChecks } from './FrameChecks';
 import { SetupDrawing } from './SetupDrawing';
+import { AsBuilt } from './AsBuilt';
+import { DryFitting } from './DryFitting';
+import { GoodEnough } from './GoodEnough';
 import { BackSettings, HowSettings } from './SetupSettings';
+import { WithNoJig } from './WithNoJig';
 
 export default function SetupPage() {
   const derived = useAppSelector(selectDerived);
@@ -18,6 +22,7 @@ export default function SetupPage() {
   if (!derived || !project) return null;
   const value = derived.setup.value;
   const stood = value.frames.find(({ id }) => id === choice) ?? value.frames[0];
+  const frame = derived.frames.value.frames.find(({ id }) => id === stood?.id);
   return (
     <>
       <Box
@@ -28,7 +33,7 @@ export default function SetupPage() {
       >
         {stood ? (
           <>
-            <SetupDrawing value={value} picked={stood.id} apartMm={project.setup.rails.apart} />
+            <SetupDrawing value={value} picked={stood.id} />
             <FrameChecks key={stood.id} part={project.setup} value={value} stood={stood} />
           </>
         ) : (
@@ -55,7 +60,16 @@ export default function SetupPage() {
         }
       >
         <HowSettings part={project.setup} />
-        <BackSettings part={project.setup} value={value} />
+        {value.noJig ? <WithNoJig noJig={value.noJig} /> : <BackSettings part={project.setup} value={value} />}
+        {frame && (
+          <GoodEnough
+            part={project.setup}
+            frame={frame}
+            told={value.faults.filter((fault) => fault.frame === frame.id)}
+          />
+        )}
+        <AsBuilt part={project.setup} value={value} />
+        <DryFitting value={value} />
       </Slip>
     </>
   );

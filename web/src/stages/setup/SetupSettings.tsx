@@ -1,7 +1,8 @@
 /** Which way up, where the tape begins, and the strongback as a thing to build. */
 import type { EditValue } from '@kalotrope/core/findings';
 import { formatFine, unitLabel } from '@kalotrope/core/measure';
-import type { SetupPart, SetupValue } from '@kalotrope/core/setup';
+import type { FloorPlace, SetupPart, SetupValue } from '@kalotrope/core/setup';
+import { Act } from '../../controls/Act';
 import { LengthField } from '../../controls/LengthField';
 import { PlainTable } from '../../controls/PlainTable';
 import { Section } from '../../controls/Section';
@@ -33,8 +34,55 @@ export function HowSettings({ part }: { readonly part: SetupPart }) {
 
 const COLUMNS = [
   { name: 'piece' },
-  ...['how many', 'breadth', 'depth', 'length'].map((name) => ({ name, isFigure: true })),
+  ...['how many', 'breadth', 'depth', 'length', 'ends, °'].map((name) => ({ name, isFigure: true })),
 ];
+
+/** Where an uneven floor was measured. */
+function Floor({ part: { floor, rails } }: { readonly part: SetupPart }) {
+  const dispatch = useAppDispatch();
+  const put = (label: string, value: EditValue) =>
+    void dispatch(edited({ label, edits: [{ path: ['setup', 'floor'], value }] }));
+  const add = () => {
+    const numbers = floor.map(({ id }) => Number(id.split('.')[1] ?? 0)).filter(Number.isFinite);
+    const id = `floor.${Math.max(0, ...numbers) + 1}`;
+    const along = Math.min(MOST_ALONG_MM, Math.max(0, ...floor.map((place) => place.along + rails.legEvery)));
+    put('Floor measured', [...floor, { id, along: floor.length === 0 ? 0 : along, below: rails.height }]);
+  };
+  const field = (place: FloorPlace, key: 'along' | 'below') => (
+    <LengthField
+      label={FLOOR_LABELS[key]}
+      mm={place[key]}
+      onCommit={(value) =>
+        dispatch(edited({ label: FLOOR_LABELS[key], edits: [{ path: ['setup', 'floor', place.id, key], value }] }))
+      }
+      path={['setup', 'floor', place.id, key]}
+    />
+  );
+  return (
+    <>
+      {floor.map((place, k) => (
+        <div key={place.id} className="field-grid" role="group" aria-label={`Floor, place ${k + 1}`}>
+          {field(place, 'along')}
+          {field(place, 'below')}
+          <Act
+            label="Take it out"
+            onAct={() =>
+              put(
+                'Floor, a place taken out',
+                floor.filter(({ id }) => id !== place.id),
+              )
+            }
+          />
+        </div>
+      ))}
+      {floor.length < MOST_PLACES && <Act label="The floor is uneven: measure it" onAct={add} />}
+    </>
+  );
+}
+
+const MOST_PLACES = 40;
+const MOST_ALONG_MM = 50_000;
+const FLOOR_LABELS = { along: 'From the tape’s mark', below: 'Floor under the line' } as const;
 
 export function BackSettings({ part, value }: { readonly part: SetupPart; readonly value: SetupValue }) {
   const dispatch = useAppDispatch();
@@ -46,8 +94,8 @@ export function BackSettings({ part, value }: { readonly part: SetupPart; readon
       <p className="quiet">
         Straight and level before anything stands on it; its own two diagonals equal. Legs stand clear of the frames:
         from the mark at{' '}
-        {value.legs
-          .map((x) => formatFine(Math.abs(x - (part.from === 'fore' ? value.fromX : value.toX)), notation))
+        {value.jig.legs
+          .map((x) => formatFine(Math.abs(x - (part.from === 'fore' ? value.jig.fromX : value.jig.toX)), notation))
           .join(', ')}{' '}
         {unitLabel(notation)}.
       </p>
@@ -62,12 +110,18 @@ export function BackSettings({ part, value }: { readonly part: SetupPart; readon
           />
         ))}
       </div>
+      <Floor part={part} />
       <PlainTable
         label={`Pieces of the strongback, in ${unitLabel(notation)}`}
         columns={COLUMNS}
-        rows={value.pieces.map(({ name, qty, breadthMm, depthMm, lengthMm }) => ({
+        rows={value.jig.pieces.map(({ name, qty, breadthMm, depthMm, lengthMm, endsDeg }) => ({
           key: name,
-          cells: [name, qty, ...[breadthMm, depthMm, lengthMm].map((mm) => formatFine(mm, notation))],
+          cells: [
+            name,
+            qty,
+            ...[breadthMm, depthMm, lengthMm].map((mm) => formatFine(mm, notation)),
+            endsDeg === 0 ? 'square' : endsDeg.toFixed(0),
+          ],
         }))}
       />
     </Section>

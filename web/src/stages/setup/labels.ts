@@ -15,7 +15,18 @@ export const BACK_LABELS = {
   depth: 'Depth of a rail',
   height: 'Line over the floor',
   legEvery: 'Legs about every',
+  long: 'Length in hand',
 } as const;
 
-export const WAY_NAMES = { 'upside-down': 'upside down', upright: 'the right way up' } as const;
+export const WAY_NAMES = {
+  'upside-down': 'upside down',
+  upright: 'the right way up',
+  'no-jig': 'with no jig',
+} as const;
 export const FROM_NAMES = { fore: 'the bow', aft: 'the stern' } as const;
+
+export const GOOD_SECTION = 'Is it good enough?';
+export const GOOD_LABELS = { fillet: 'Gap left, filleted', glued: 'Gap left, glued' } as const;
+export const BUILT_SECTION = 'As built';
+export const DRY_SECTION = 'Dry fit';
+export const NO_JIG_SECTION = 'With no jig';

@@ -1,0 +1,129 @@
+/** The panels of the boat as it stands, to cut from: full size, to mark out, and by how much they differ. */
+import { csv, lengthCell, lengthHead, openPath, TEXT_MM, type Drawing, type ExportTable } from '../formats';
+import type { PaperSheets, SheetHead, SheetTable } from '../formats';
+import { at, simplify, unit3, cross3, dot3, sub3, type Vec3 } from '../geometry';
+import { placeInBoat, planeOf, reaches, type Frame } from '../frames';
+import type { Hull } from '../lines';
+import { formatFine, unitLabel, type Notation } from '../measure';
+import { markingCsv, markingSheet, panelDrawing, planeMark, type Panel, type PanelsPart } from '../panels';
+import type { Marks } from '../stage';
+import { builtPlace, HANDS, type BuiltPanel } from './as-built';
+import type { SetupValue } from './value';
+
+export type BuiltWhole = {
+  readonly project: { readonly panels: PanelsPart; readonly notation: Notation };
+  readonly values: {
+    readonly lines: Pick<Hull, 'stations'>;
+    readonly frames: { readonly frames: readonly Frame[] };
+    readonly setup: SetupValue;
+  };
+};
+
+/** With names that none of the drawn ones has. */
+function named({ panel, hand }: BuiltPanel): Panel {
+  const { only: _, ...shape } = panel;
+  const isOne = hand === 'starboard' || hand === 'port';
+  const name = isOne ? `${panel.name}, ${hand}, as built` : `${panel.name}, as built`;
+  return { ...shape, id: `${panel.id}-${hand}-built`, name, ...(isOne && { only: hand }) };
+}
+
+export const builtDrawings = ({ project, values }: BuiltWhole): Drawing[] =>
+  values.setup.built.map((built) =>
+    panelDrawing(named(built), {
+      ...{ stations: values.lines.stations, panels: [], part: project.panels, notation: project.notation },
+      others: [framesWhereTheyStand(built, values)],
+    }),
+  );
+
+/** What may be left out of a mark's curve: a tenth of a pencil line. */
+const MARK_OFF_MM = 0.05;
+
+/** Both faces of each frame where it stands, not where it was drawn. */
+function framesWhereTheyStand({ panel, hand }: BuiltPanel, { frames: { frames }, setup }: BuiltWhole['values']): Marks {
+  const marks = frames.flatMap((frame) => {
+    const stood = setup.frames.find(({ id }) => id === frame.id);
+    const place = stood ? builtPlace(stood, setup.heights) : (p: Vec3) => p;
+    const side = ([x, y, z]: Vec3): Vec3 => (hand === 'port' ? [x, -y, z] : [x, y, z]);
+    const otherFace = frame.face === 'fore' ? frame.width : -frame.width;
+    return [0, otherFace].flatMap((aftMm, k) => {
+      const corners = [at(CORNERS, 0), at(CORNERS, 1), at(CORNERS, 2)].map((p) =>
+        side(place(placeInBoat(frame, p, aftMm))),
+      );
+      const curve = planeMark(panel, planeThrough(corners, planeOf(frame).normal), (p) => reaches(frame.reach, p));
+      return curve.length > 1 ? [{ curve, name: k === 0 ? frame.name : '' }] : [];
+    });
+  });
+  return {
+    paths: marks.map(({ curve }) => ({ ...openPath(simplify(curve, MARK_OFF_MM)), layerName: 'FRAMES' })),
+    texts: marks
+      .filter(({ name }) => name !== '')
+      .map(({ curve, name }) => ({ at: at(curve, -1), heightMm: TEXT_MM * 0.55, text: name, layerName: 'FRAMES' })),
+  };
+}
+
+/** Three places of a frame's plane, wide apart, mm. */
+const CORNERS = [
+  [0, 0],
+  [1000, 0],
+  [0, 1000],
+] as const;
+
+function planeThrough(corners: readonly Vec3[], aft: Vec3): { readonly normal: Vec3; readonly level: number } {
+  const [a, b, c] = [at(corners, 0), at(corners, 1), at(corners, 2)];
+  const square = unit3(cross3(sub3(b, a), sub3(c, a)));
+  const normal: Vec3 = dot3(square, aft) < 0 ? [-square[0], -square[1], -square[2]] : square;
+  return { normal, level: dot3(normal, a) };
+}
+
+export const builtMarking = ({ project, values }: BuiltWhole, head: SheetHead): PaperSheets[] =>
+  values.setup.built.map((built) =>
+    markingSheet(named(built), { head, part: project.panels, stations: values.lines.stations }),
+  );
+
+const signed = (mm: number, notation: Notation): string => `${mm > 0 ? '+' : ''}${formatFine(mm, notation)}`;
+
+/** Edge by edge, as a sheet has it and as the screen shows it. */
+export const changeRows = (built: readonly BuiltPanel[], notation: Notation): string[][] =>
+  built.flatMap(({ panel, hand, changes }) =>
+    changes.map(({ edge, isUpper, longerBy, offMm, alongMm }) => [
+      `${panel.name}, ${HANDS[hand]}`,
+      `${panel.spansCentreline ? (isUpper ? 'starboard' : 'port') : isUpper ? 'upper' : 'lower'} (${edge})`,
+      ...[signed(longerBy, notation), signed(offMm, notation), formatFine(alongMm, notation)],
+    ]),
+  );
+
+export const CHANGE_HEADS = ['panel', 'edge', 'longer by', 'outward by', 'so far along'] as const;
+
+export const changesTable = (built: readonly BuiltPanel[], notation: Notation): SheetTable => ({
+  columns: CHANGE_HEADS.map((head, i) => ({
+    head: i === 0 ? `as built, ${unitLabel(notation)}` : head,
+    ...(i > 1 && { isFigure: true }),
+  })),
+  rows: changeRows(built, notation),
+});
+
+export function builtTables({ project, values }: BuiltWhole): ExportTable[] {
+  const { built } = values.setup;
+  if (built.length === 0) return [];
+  const { notation } = project;
+  const head = [
+    'panel',
+    'hand',
+    'edge',
+    ...['longer_by', 'outward_by', 'along'].map((name) => lengthHead(name, notation)),
+  ];
+  const rows = built.flatMap(({ panel, hand, changes }) =>
+    changes.map(({ edge, isUpper, longerBy, offMm, alongMm }) => [
+      ...[panel.name, HANDS[hand], `${isUpper ? 'upper' : 'lower'}: ${edge}`],
+      ...[longerBy, offMm, alongMm].map((mm) => lengthCell(mm, notation)),
+    ]),
+  );
+  return [
+    { name: 'as-built', title: 'Panels as built, edge by edge', csv: csv(head, rows) },
+    ...built.map((one) => {
+      const panel = named(one);
+      const title = `${panel.name}, offsets to mark out`;
+      return { name: `marking-${panel.id}`, title, csv: markingCsv(panel, project.panels, notation) };
+    }),
+  ];
+}

@@ -1,0 +1,49 @@
+/** The panels for the boat as it stands: whether they are developed so, and what changes, edge by edge. */
+import Button from '@mui/material/Button';
+import { unitLabel } from '@kalotrope/core/measure';
+import { CHANGE_HEADS, changeRows, type SetupPart, type SetupValue } from '@kalotrope/core/setup';
+import { PlainTable } from '../../controls/PlainTable';
+import { Section } from '../../controls/Section';
+import { edited } from '../../state/document-slice';
+import { selectNotation } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import { BUILT_SECTION } from './labels';
+
+const COLUMNS = CHANGE_HEADS.map((name, i) => ({ name, ...(i > 1 && { isFigure: true }) }));
+
+export function AsBuilt({ part, value }: { readonly part: SetupPart; readonly value: SetupValue }) {
+  const dispatch = useAppDispatch();
+  const notation = useAppSelector(selectNotation);
+  const { asBuilt } = part;
+  const read = value.frames.filter(({ result }) => result.advised.readings > 0).length;
+  return (
+    <Section title={BUILT_SECTION} aside={asBuilt ? 'as built' : 'as drawn'}>
+      <p className="quiet">
+        Panels for the frames where they stand, rather than where they were drawn: {read} of {value.frames.length} are
+        read; the others, and both ends, are taken to stand right. Drawings, marking-out tables and sheets of paper of
+        them are with this stage; Sheets lays out the panels as drawn.
+      </p>
+      <Button
+        variant={asBuilt ? 'contained' : 'outlined'}
+        aria-pressed={asBuilt}
+        onClick={() =>
+          dispatch(
+            edited({
+              label: asBuilt ? 'Panels as drawn' : 'Panels as built',
+              edits: [{ path: ['setup', 'asBuilt'], value: !asBuilt }],
+            }),
+          )
+        }
+      >
+        Develop the panels as built
+      </Button>
+      {value.built.length > 0 && (
+        <PlainTable
+          label={`Panels as built, edge by edge, in ${unitLabel(notation)}`}
+          columns={COLUMNS}
+          rows={changeRows(value.built, notation).map((cells, key) => ({ key, cells }))}
+        />
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,53 @@
+/** Before glue: what each panel measures once it is bent, and what has to be at hand. */
+import { formatFine, unitLabel } from '@kalotrope/core/measure';
+import type { SetupValue } from '@kalotrope/core/setup';
+import { PlainTable } from '../../controls/PlainTable';
+import { Section } from '../../controls/Section';
+import { selectNotation } from '../../state/selectors';
+import { useAppSelector } from '../../state/store';
+import { DRY_SECTION } from './labels';
+
+const COLUMNS = [
+  { name: 'panel, straight from end to end' },
+  ...['flat', 'bent', 'short by'].map((name) => ({ name, isFigure: true })),
+];
+
+export function DryFitting({ value: { dryFits } }: { readonly value: SetupValue }) {
+  const notation = useAppSelector(selectNotation);
+  return (
+    <Section title={DRY_SECTION}>
+      <p className="quiet">
+        Clamp every part in place dry and measure before any glue is mixed. A bend brings a panel’s ends together: its
+        after end falls short of its flat length by so much, and that is right.
+      </p>
+      <PlainTable
+        label={`Panels in place, in ${unitLabel(notation)}`}
+        columns={COLUMNS}
+        rows={dryFits.flatMap(({ id, name, edges, diagonals }) => [
+          ...edges.map(({ line, isUpper, flatMm, bentMm, shortMm }) => ({
+            key: `${id} ${isUpper}`,
+            cells: [
+              `${name}, ${isUpper ? 'upper' : 'lower'} (${line})`,
+              ...[flatMm, bentMm, shortMm].map((mm) => formatFine(mm, notation)),
+            ],
+          })),
+          ...diagonals.map(({ flatMm, bentMm }, k) => ({
+            key: `${id} diagonal ${k}`,
+            cells: [
+              `${name}, ${k === 0 ? 'fore lower to aft upper' : 'fore upper to aft lower'}`,
+              ...[flatMm, bentMm, flatMm - bentMm].map((mm) => formatFine(mm, notation)),
+            ],
+          })),
+        ])}
+      />
+      <ul>
+        {dryFits.map(({ id, name, isPair, ties, clamps }) => (
+          <li key={id}>
+            {name}: {isPair ? 'both of the pair' : 'the one'} at hand; {ties > 0 ? `${ties} ties on each` : 'no ties'};{' '}
+            {clamps} clamps along its upper edge.
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
