@@ -14,6 +14,7 @@ export type {
   TimberSettings,
 } from './schema';
 export { plainOutline } from './blank';
+export { outlineOfOpening } from './cuts';
 export { asSeen, cutAsSeen, netAsSeen, reaches } from './frame';
 export type { Frame } from './frame';
 export { girderPieces, faceWord } from './girder/drawings';

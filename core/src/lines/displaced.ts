@@ -17,6 +17,8 @@ import { joinRunOuts } from './run-outs';
 export type MovedSection = {
   readonly plane: { readonly normal: Vec3; readonly level: number };
   readonly move: (point: Vec3) => Vec3;
+  /** The one line that it is about; absent: all. */
+  readonly line?: string;
 };
 
 /** A place of the table this near to a section is in it, mm along. */
@@ -39,7 +41,8 @@ type Held = { readonly t: number; readonly by: Vec3 };
 
 function displacedLine(line: HullLine, sections: readonly MovedSection[]): HullLine {
   const { batten } = line;
-  const held = sections.flatMap(({ plane, move }): Held[] => {
+  const held = sections.flatMap(({ plane, move, line: only }): Held[] => {
+    if (only !== undefined && only !== line.id) return [];
     const t = crossing(batten, plane);
     if (t === undefined) return [];
     const { position } = battenAt(batten, t);

@@ -87,6 +87,8 @@ export type SkinSettings = DevelopSettings &
   Pick<PanelsPart, 'proud' | 'ownProud' | 'transomProud'> & {
     /** Kept clear all round a transom between the panels; null where its edges are bevelled to fit. */
     readonly transomGap: number | null;
+    /** How far off the centreline the keel of a boat may stand whose sides differ, mm; absent: on it. */
+    readonly keelWithinMm?: number;
   };
 
 /** Everything of the skin as it is cut: panels set back, transoms rounded, strips for rounded chines. */
@@ -99,7 +101,7 @@ export function assembleSkin(
   const { value: panels, findings: ofPanels, cylinder } = developPanels(hull, part, remember);
   const { thickness, linesTo, meeting, roundedChines, outsideLogs } = part;
   const skin: Skin = { thickness, linesTo, meeting, roundedChines, ...(outsideLogs && { outsideLogs }) };
-  const shared = sharedStretches(panels);
+  const shared = sharedStretches(panels, part.keelWithinMm);
   const cut = panels.map((panel) => {
     const own = shared.filter(({ above, below }) => above.panel === panel || below?.panel === panel);
     const net = remember(`cut ${panel.id}`, cutPanel, panel, own, skin);

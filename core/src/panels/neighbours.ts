@@ -31,8 +31,10 @@ const NONE = 1e-6;
 /**
  * All stretches between panels, lowest panel first, each panel's from the bow aft. Of a bottom across the centreline
  * the starboard edge is meant.
+ *
+ * @param keelWithinMm a lower edge this near to the centreline, and no other panel's, meets its mirror there
  */
-export function sharedStretches(panels: readonly Panel[]): Shared[] {
+export function sharedStretches(panels: readonly Panel[], keelWithinMm = CENTRELINE_MM): Shared[] {
   const below = panels.flatMap((panel) =>
     panel.stretches[1].map((stretch): EdgeOfPanel => ({ panel, end: 'Q', stretch })),
   );
@@ -48,15 +50,15 @@ export function sharedStretches(panels: readonly Panel[]): Shared[] {
         const from = at(steps, k);
         if (to - from < NONE) return [];
         const other = met.find(({ stretch: { lineFrom, lineTo } }) => lineFrom < from + NONE && lineTo > to - NONE);
-        if (!other && !isKeel(above, [from, to])) return [];
+        if (!other && !isKeel(above, [from, to], keelWithinMm)) return [];
         return [{ line: stretch.line, from, to, below: other ?? null, above }];
       });
     });
   });
 }
 
-function isKeel(edge: EdgeOfPanel, range: readonly [number, number]): boolean {
-  return pointsBetween(edge, range).every(({ space }) => Math.abs(space[1]) <= CENTRELINE_MM);
+function isKeel(edge: EdgeOfPanel, range: readonly [number, number], withinMm: number): boolean {
+  return pointsBetween(edge, range).every(({ space }) => Math.abs(space[1]) <= withinMm);
 }
 
 /** The edge's parameter where the line has t, and the other way about. */

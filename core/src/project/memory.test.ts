@@ -78,9 +78,11 @@ function filled(demo: DemoId): Project {
     },
     setup: {
       ...setup,
-      asBuilt: true,
+      // both sides anew for each of some hundred leaves: of one boat
+      asBuilt: demo === 'orrin',
       rails: { ...setup.rails, long: 5000 },
       floor: [{ id: 'f', along: 1000, below: 560 }],
+      sides: [{ id: 's', line: at(lines.longitudinals, -1).id, along: 1500, breadth: 900, over: 420 }],
       faults: [{ id: 'g', frame: at(frames.frames, 0).id, edge: bottom, kind: 'short', value: 3, choice: 'open' }],
       readings: [
         { id: 'r', frame: at(frames.frames, 0).id, what: 'along', isTrue: false, value: 1500, turn: 1, firstTurn: 1 },

@@ -308,9 +308,9 @@ describe('readProject', () => {
   });
   it('brings the frozen fourteenth version up: readings stay, a level floor, panels as drawn, nothing wrong', () => {
     const read = readProject(version14);
-    const { floor, asBuilt, limits, faults } = setupAtFirst({}, 'mm');
+    const { floor, sides, asBuilt, limits, faults } = setupAtFirst({}, 'mm');
     const rails = { ...version14.setup.rails, long: 0 };
-    expect(read.ok && read.project.setup).toEqual({ ...version14.setup, rails, floor, asBuilt, limits, faults });
+    expect(read.ok && read.project.setup).toEqual({ ...version14.setup, rails, floor, sides, asBuilt, limits, faults });
     const inches = readProject({ ...version14, notation: 'in-16' });
     expect(inches.ok && inches.project.setup.limits).toEqual(setupAtFirst({}, 'in-16').limits);
   });

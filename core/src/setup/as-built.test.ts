@@ -98,6 +98,17 @@ describe.each([
         expect(Math.max(Math.abs(longerBy), Math.abs(offMm))).toBeLessThan(0.1);
     });
   });
+  it('with a frame a hair to one side is cut by as much as drawn, at the keel too', () => {
+    const { built } = derive(readAfter(project, { [fore]: [0, 3, 0, 0, 0, 0] })).setup.value;
+    for (const { changes } of built)
+      for (const { longerBy, offMm } of changes)
+        expect(Math.max(Math.abs(longerBy), Math.abs(offMm))).toBeLessThan(3.2);
+    const [one, other] = ['starboard', 'port'].map((hand) =>
+      built.filter((it) => it.hand === hand).flatMap(({ changes }) => changes.map(({ longerBy }) => longerBy)),
+    );
+    // what one side gains the other loses
+    one!.forEach((longer, k) => expect(Math.abs(longer + other![k]!)).toBeLessThan(0.3));
+  });
   it('racked has two sides that differ, and the other way round when racked the other way', () => {
     const racked = (by: number) =>
       derive(readAfter(project, { [fore]: [0, 0, 0, 0, 0, by] })).setup.value.built.filter(
@@ -117,5 +128,46 @@ describe.each([
       const side = built.filter((one) => one.hand === hand || (one.hand === 'across' && hand === 'starboard'));
       for (const seam of seamsOf(side.map(({ panel }) => panel))) expect(Math.abs(seam.difference)).toBeLessThan(0.01);
     }
+  });
+});
+
+describe('sides measured as they are bent', () => {
+  const project = framed('tamsel', 'no-jig');
+  const { setup, lines } = derive(project);
+  const sheer = project.lines.longitudinals[project.lines.longitudinals.length - 1]!;
+  const stood = setup.value.frames.find(({ id }) => id === 'f2')!;
+  const { x } = project.frames.frames.find(({ id }) => id === 'f2')!;
+  const drawn = sheer.points.find((p) => Math.abs(p.x - x) < 1e-6)!;
+  const { from, sign } = setup.value.heights;
+  const measured = (wider: number) => {
+    const along = x - (lines.value.fromX - project.setup.before);
+    const side = {
+      id: 's',
+      line: sheer.id,
+      along,
+      breadth: 2 * (drawn.halfBreadth + wider),
+      over: from + sign * drawn.height,
+    };
+    return derive({ ...project, setup: { ...project.setup, sides: [side] } });
+  };
+
+  it('as drawn give the frames as drawn', () => {
+    const { fitted } = measured(0).setup.value;
+    expect(fitted.map(({ id }) => id).sort()).toEqual(project.frames.frames.map(({ id }) => id).sort());
+    for (const { id, starboard, port } of fitted) {
+      const { outline } = derive(project).frames.value.frames.find((frame) => frame.id === id)!;
+      expect([starboard, port]).toEqual([outline, outline]);
+    }
+  });
+  it('5 mm out to either side give a frame that is so much wider at its top, and no wider at its keel', () => {
+    const { fitted, built } = measured(5).setup.value;
+    const frame = fitted.find(({ id }) => id === stood.id)!;
+    const { outline } = derive(project).frames.value.frames.find(({ id }) => id === stood.id)!;
+    const top = (points: readonly (readonly [number, number])[]) => Math.max(...points.map(([y]) => y));
+    for (const half of [frame.starboard, frame.port]) {
+      expect(Math.abs(top(half) - top(outline) - 5)).toBeLessThan(0.3);
+      expect(half[0]).toEqual([expect.closeTo(outline[0]![0], 1), expect.closeTo(outline[0]![1], 1)]);
+    }
+    expect(built.every(({ hand }) => hand === 'pair' || hand === 'across')).toBe(true);
   });
 });

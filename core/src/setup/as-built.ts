@@ -6,17 +6,27 @@
  * lines and cut as the drawn ones are. Of a boat whose sides differ each side has its own. What was not read, and the
  * boat's ends, are taken to stand where they should.
  */
-import { at, distance3, type Vec3 } from '../geometry';
-import { planeOf, type Frame } from '../frames';
-import { displaced, positionOf, type Hull, type MovedSection } from '../lines';
+import { at, distance3, type Vec2, type Vec3 } from '../geometry';
+import { frameAt, planeOf, type Frame } from '../frames';
+import { battenAt, crossingsOfX, displaced, positionOf, type Hull, type MovedSection } from '../lines';
 import { toRad } from '../measure';
-import { assembleSkin, skinAsked, type Panel, type PanelsPart, type SkinProject } from '../panels';
+import {
+  assembleSkin,
+  depthOfInside,
+  needsRemedy,
+  skinAsked,
+  standingOf,
+  type Panel,
+  type PanelsPart,
+  type SkinProject,
+} from '../panels';
 import type { Remember } from '../stage';
 import type { SetupFinding } from './findings';
 import { edgeChanges, type EdgeChange } from './edge-changes';
 import { moved, type Motion } from './motion';
-import type { Heights } from './standing';
-import type { Stood } from './value';
+import type { SetupPart, SidePlace } from './schema';
+import { alongFrom, type Heights } from './standing';
+import type { SetupValue, Stood } from './value';
 
 export type BuiltHand = 'pair' | 'starboard' | 'port' | 'across';
 export type BuiltPanel = {
@@ -24,6 +34,8 @@ export type BuiltPanel = {
   readonly hand: BuiltHand;
   readonly changes: readonly EdgeChange[];
 };
+/** No frame that is true enough to plank has its keel farther off the string, mm. */
+const KEEL_WITHIN_MM = 300;
 /** The lines that differ by no more are a pair's, mm. */
 const SAME_MM = 0.05;
 
@@ -33,8 +45,38 @@ export type BuiltFrom = {
   readonly drawn: readonly Panel[];
   readonly stood: readonly Stood[];
   readonly heights: Heights;
+  /** Of the sides as they are bent: what was measured, and where the tape's mark is. */
+  readonly sides: readonly SidePlace[];
+  readonly along: (mm: number) => number;
   readonly project: SkinProject & { readonly panels: PanelsPart };
 };
+
+/** A frame fitted to the sides as they stand: its section inside the skin, to starboard and to port. */
+export type FittedFrame = {
+  readonly id: string;
+  readonly name: string;
+  readonly starboard: readonly Vec2[];
+  readonly port: readonly Vec2[];
+};
+
+/** Frames that are not set up yet, to the boat as it stands. */
+export function framesFitted(
+  { frames, stood, project }: Pick<BuiltFrom, 'frames' | 'stood' | 'project'>,
+  built: readonly BuiltPanel[],
+): FittedFrame[] {
+  const side = (hand: 'starboard' | 'port') =>
+    built.filter((one) => one.hand === hand || one.hand === 'pair' || one.hand === 'across').map(({ panel }) => panel);
+  const skin = depthOfInside(project.panels);
+  return stood
+    .filter(({ result }) => result.advised.readings === 0)
+    .flatMap(({ id }) => frames.find((frame) => frame.id === id) ?? [])
+    .flatMap(({ id, name, x, width, face, rakeRad }): FittedFrame[] => {
+      const [starboard, port] = (['starboard', 'port'] as const).map(
+        (hand) => frameAt(side(hand), x, { skin, width, face, rakeRad })?.outline,
+      );
+      return starboard && port ? [{ id, name, starboard, port }] : [];
+    });
+}
 
 /** Panels that can be made of the boat as it stands; one that cannot is left out. */
 export function panelsAsBuilt(from: BuiltFrom, remember: Remember): BuiltPanel[] {
@@ -42,7 +84,8 @@ export function panelsAsBuilt(from: BuiltFrom, remember: Remember): BuiltPanel[]
   const sections = movedSections(from);
   const [starboard, port] = [displaced(hull, sections), displaced(hull, sections.map(turnedOver))];
   const isPair = starboard.lines.every((line, k) => isAlike(line, at(port.lines, k)));
-  const { settings, stock } = skinAsked(project.panels, project);
+  const { settings: asDrawn, stock } = skinAsked(project.panels, project);
+  const settings = { ...asDrawn, keelWithinMm: KEEL_WITHIN_MM };
   const skin = (of: Hull, hand: string) =>
     assembleSkin(of, settings, stock, (id, make, ...args) => remember(`${hand}, ${id}`, make, ...args)).value.panels;
   const whole = skin({ ...starboard, ...(starboard.lines[0] && { otherLowest: at(port.lines, 0) }) }, 'starboard');
@@ -80,16 +123,30 @@ export function builtPlace({ set, result }: Pick<Stood, 'set' | 'result'>, { fro
 /** A frame within its tolerance has not moved. */
 const isOut = ({ result }: Stood): boolean => result.advised.readings > 0 && result.cause !== 'true';
 
-const movedSections = ({ frames, stood, heights }: BuiltFrom): MovedSection[] =>
-  stood.flatMap((one) => {
+/** Frames that hold the hull, read or taken to be right, and places at which it was measured. */
+function movedSections({ frames, stood, heights, sides, along }: BuiltFrom): MovedSection[] {
+  const measured = sides.map(({ line, along: mm, breadth, over }): MovedSection => {
+    const x = along(mm);
+    const place: Vec3 = [x, breadth / 2, (over - heights.from) * heights.sign];
+    // to port the same: it is half of the breadth that is known
+    return { line, plane: { normal: [1, 0, 0], level: x }, move: ([, y]) => (y < 0 ? mirror(place) : place) };
+  });
+  // sides that were measured are held by what was measured, and by frames that were read
+  const holds = sides.length > 0 ? stood.filter(({ result }) => result.advised.readings > 0) : stood;
+  const held = holds.flatMap((one): MovedSection[] => {
     const frame = frames.find(({ id }) => id === one.id);
     if (!frame) return [];
     return [{ plane: planeOf(frame), move: isOut(one) ? builtPlace(one, heights) : (p: Vec3): Vec3 => p }];
   });
+  return [...measured, ...held];
+}
 
 const mirror = ([x, y, z]: Vec3): Vec3 => [x, -y, z];
 /** Planes stand square to the centreline. */
-const turnedOver = ({ plane, move }: MovedSection): MovedSection => ({ plane, move: (p) => mirror(move(mirror(p))) });
+const turnedOver = ({ move, ...section }: MovedSection): MovedSection => ({
+  ...section,
+  move: (p) => mirror(move(mirror(p))),
+});
 
 /** Strain that is more than force takes up (methods: what cannot be developed). */
 const STRAINED = 0.003;
@@ -97,6 +154,16 @@ const STRAINED = 0.003;
 /** Panels that plywood takes as drawn and not as the boat stands, and those that cannot be made at all. */
 export function judgeBuilt(built: readonly BuiltPanel[], drawn: readonly Panel[]): SetupFinding[] {
   const where = { stage: 'setup' } as const;
+  const unfair = drawn.filter((panel) => needsRemedy(standingOf(panel)));
+  const note: SetupFinding[] =
+    unfair.length === 0
+      ? []
+      : [
+          {
+            ...{ severity: 'note', code: 'built-undeveloped', where },
+            data: { panels: unfair.map(({ name }) => name).join(', ') },
+          },
+        ];
   const missing = drawn.filter(({ id }) => !built.some(({ panel }) => panel.id === id));
   const strained = built.flatMap(({ panel, hand }): SetupFinding[] => {
     const was = drawn.find(({ id }) => id === panel.id);
@@ -105,9 +172,28 @@ export function judgeBuilt(built: readonly BuiltPanel[], drawn: readonly Panel[]
     const data = { panel: panel.name, hand: HANDS[hand], strain, drawn: before };
     return [{ severity: 'check', code: 'built-strained', where, data }];
   });
-  if (missing.length === 0) return strained;
+  if (missing.length === 0) return [...strained, ...note];
   const data = { panels: missing.map(({ name }) => name).join(', ') };
-  return [{ severity: 'check', code: 'built-none', where, data }, ...strained];
+  return [{ severity: 'check', code: 'built-none', where, data }, ...strained, ...note];
 }
 
 export const HANDS = { pair: 'both sides', starboard: 'starboard', port: 'port', across: 'across' } as const;
+
+/** What a line measures as drawn at a place along the tape, within the line's own ends. */
+export function placeAsDrawn(
+  { lines, fromX, toX }: Pick<Hull, 'lines' | 'fromX' | 'toX'>,
+  asked: {
+    readonly line: string;
+    readonly along: number;
+    readonly part: SetupPart;
+    readonly value: Pick<SetupValue, 'heights'>;
+  },
+): Pick<SidePlace, 'along' | 'breadth' | 'over'> {
+  const { heights } = asked.value;
+  const place = alongFrom({ fromX, toX, part: asked.part });
+  const batten = lines.find(({ id }) => id === asked.line)?.batten;
+  const t = batten && crossingsOfX(batten, place(asked.along))[0];
+  if (!batten || t === undefined) return { along: asked.along, breadth: 0, over: 0 };
+  const { position } = battenAt(batten, t);
+  return { along: asked.along, breadth: 2 * position[1], over: Math.max(0, heights.from + heights.sign * position[2]) };
+}

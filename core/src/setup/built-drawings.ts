@@ -1,13 +1,24 @@
 /** The panels of the boat as it stands, to cut from: full size, to mark out, and by how much they differ. */
-import { csv, lengthCell, lengthHead, openPath, TEXT_MM, type Drawing, type ExportTable } from '../formats';
+import {
+  closedPath,
+  csv,
+  straightPath,
+  lengthCell,
+  lengthHead,
+  openPath,
+  TEXT_MM,
+  type Drawing,
+  type ExportTable,
+} from '../formats';
 import type { PaperSheets, SheetHead, SheetTable } from '../formats';
-import { at, simplify, unit3, cross3, dot3, sub3, type Vec3 } from '../geometry';
+import { at, simplify, unit3, cross3, dot3, sub3, type Vec2, type Vec3 } from '../geometry';
 import { placeInBoat, planeOf, reaches, type Frame } from '../frames';
 import type { Hull } from '../lines';
 import { formatFine, unitLabel, type Notation } from '../measure';
 import { markingCsv, markingSheet, panelDrawing, planeMark, type Panel, type PanelsPart } from '../panels';
 import type { Marks } from '../stage';
-import { builtPlace, HANDS, type BuiltPanel } from './as-built';
+import { builtPlace, HANDS, type BuiltPanel, type FittedFrame } from './as-built';
+import { signedFigure } from './small-figure';
 import type { SetupValue } from './value';
 
 export type BuiltWhole = {
@@ -27,13 +38,32 @@ function named({ panel, hand }: BuiltPanel): Panel {
   return { ...shape, id: `${panel.id}-${hand}-built`, name, ...(isOne && { only: hand }) };
 }
 
-export const builtDrawings = ({ project, values }: BuiltWhole): Drawing[] =>
-  values.setup.built.map((built) =>
+export const builtDrawings = ({ project, values }: BuiltWhole): Drawing[] => [
+  ...values.setup.built.map((built) =>
     panelDrawing(named(built), {
       ...{ stations: values.lines.stations, panels: [], part: project.panels, notation: project.notation },
       others: [framesWhereTheyStand(built, values)],
     }),
-  );
+  ),
+  ...values.setup.fitted.map(fittedDrawing),
+];
+
+/** The section inside the skin, from its station face, with the centreline; what is cut in it is as on its own sheet. */
+function fittedDrawing({ id, name, starboard, port }: FittedFrame): Drawing {
+  const ring = [...starboard, ...[...port].reverse().map(([y, z]): Vec2 => [-y, z])];
+  const zs = ring.map(([, z]) => z);
+  const [low, high] = [Math.min(...zs), Math.max(...zs)];
+  return {
+    ...{
+      name: `${id}-fitted`,
+      title: `${name}, fitted to the hull as it stands`,
+      hand: '1, seen from aft, starboard to the right',
+    },
+    material: 'as on its own sheet',
+    paths: [closedPath('cut', ring), straightPath([0, low], [0, high])],
+    texts: [{ at: [0, (low + high) / 2], heightMm: TEXT_MM, text: `${name}, fitted` }],
+  };
+}
 
 /** What may be left out of a mark's curve: a tenth of a pencil line. */
 const MARK_OFF_MM = 0.05;
@@ -80,24 +110,26 @@ export const builtMarking = ({ project, values }: BuiltWhole, head: SheetHead): 
     markingSheet(named(built), { head, part: project.panels, stations: values.lines.stations }),
   );
 
-const signed = (mm: number, notation: Notation): string => `${mm > 0 ? '+' : ''}${formatFine(mm, notation)}`;
-
 /** Edge by edge, as a sheet has it and as the screen shows it. */
 export const changeRows = (built: readonly BuiltPanel[], notation: Notation): string[][] =>
   built.flatMap(({ panel, hand, changes }) =>
     changes.map(({ edge, isUpper, longerBy, offMm, alongMm }) => [
-      `${panel.name}, ${HANDS[hand]}`,
-      `${panel.spansCentreline ? (isUpper ? 'starboard' : 'port') : isUpper ? 'upper' : 'lower'} (${edge})`,
-      ...[signed(longerBy, notation), signed(offMm, notation), formatFine(alongMm, notation)],
+      `${panel.name}${hand === 'pair' ? '' : `, ${HANDS[hand]}`}: ${edgeName(panel, isUpper)} (${edge})`,
+      ...[signedFigure(longerBy, notation), signedFigure(offMm, notation), formatFine(alongMm, notation)],
     ]),
   );
 
-export const CHANGE_HEADS = ['panel', 'edge', 'longer by', 'outward by', 'so far along'] as const;
+const edgeName = ({ spansCentreline }: Panel, isUpper: boolean): string => {
+  if (spansCentreline) return isUpper ? 'starboard' : 'port';
+  return isUpper ? 'upper' : 'lower';
+};
+
+export const CHANGE_HEADS = ['edge', 'longer', 'outward', 'where'] as const;
 
 export const changesTable = (built: readonly BuiltPanel[], notation: Notation): SheetTable => ({
   columns: CHANGE_HEADS.map((head, i) => ({
     head: i === 0 ? `as built, ${unitLabel(notation)}` : head,
-    ...(i > 1 && { isFigure: true }),
+    ...(i > 0 && { isFigure: true }),
   })),
   rows: changeRows(built, notation),
 });
@@ -120,6 +152,16 @@ export function builtTables({ project, values }: BuiltWhole): ExportTable[] {
   );
   return [
     { name: 'as-built', title: 'Panels as built, edge by edge', csv: csv(head, rows) },
+    ...values.setup.fitted.map(({ id, name, starboard, port }) => ({
+      name: `fitted-${id}`,
+      title: `${name}, fitted, its section`,
+      csv: csv(
+        ['hand', ...['half_breadth', 'height'].map((head) => lengthHead(head, notation))],
+        [...starboard.map((p) => ['starboard', p] as const), ...port.map((p) => ['port', p] as const)].map(
+          ([hand, [y, z]]) => [hand, lengthCell(y, notation), lengthCell(z, notation)],
+        ),
+      ),
+    })),
     ...built.map((one) => {
       const panel = named(one);
       const title = `${panel.name}, offsets to mark out`;

@@ -6,7 +6,7 @@
  * not tied.
  */
 import { at, distance2, distance3, type Vec2, type Vec3 } from '../geometry';
-import { stitchesOf, type Panel, type PanelsPart } from '../panels';
+import { placeOn, stitchesOf, type Panel, type PanelsPart } from '../panels';
 import { CLAMP_EVERY } from './constants';
 
 export type DryFit = {
@@ -37,7 +37,12 @@ export const dryFits = (
   part: Pick<PanelsPart, 'stitches' | 'roundedChines' | 'thickness'>,
 ): DryFit[] =>
   panels.map((panel): DryFit => {
-    const ends = panel.edges.map(({ points }): readonly [End, End] => [at(points, 0), at(points, -1)]);
+    // where the cut corner lies, not the line's end that it is set back from
+    const inPlace = ({ flat, space }: End): End => ({ flat, space: placeOn(panel, flat) ?? space });
+    const ends = panel.edges.map(({ points }): readonly [End, End] => [
+      inPlace(at(points, 0)),
+      inPlace(at(points, -1)),
+    ]);
     const [lower, upper] = [at(ends, 0), at(ends, 1)];
     const across = (a: End, b: End) => ({ flatMm: distance2(a.flat, b.flat), bentMm: distance3(a.space, b.space) });
     const ties = part.stitches.spacing > 0 ? stitchesOf(panel, panels, part).length : 0;

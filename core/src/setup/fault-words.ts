@@ -1,8 +1,7 @@
 /** What is said of a fault, and of what mends it. */
+import { formatSmall, formatVolume, formatWithUnit, type Notation } from '../measure';
 import type { FaultChoice, ToldFault } from './faults-judge';
 import type { Fault } from './schema';
-
-type Says = (mm: number) => string;
 
 export const FAULT_NAMES: Readonly<Record<Fault['kind'], string>> = {
   short: 'cut short along its edge',
@@ -33,23 +32,25 @@ export const MENDS: Readonly<Record<FaultChoice, string>> = {
 };
 
 /** The gap, where it is, what else moves, what would close it. */
-export function gapWords({ gap, kind, isFilleted, limitMm }: ToldFault, say: Says): string {
+export function gapWords({ gap, kind, isFilleted, limitMm }: ToldFault, notation: Notation): string {
+  const say = (mm: number) => formatWithUnit(mm, notation);
+  const small = (mm: number) => formatSmall(mm, notation);
   const { widest, hardest, fillMl, face, movedAft } = gap;
   const parts: string[] = [];
   if (widest.gapMm >= 0.05) {
     const at = face ? `at its ${face === 'fore' ? 'forward' : 'after'} face` : `${say(widest.alongMm)} up the edge`;
     parts.push(
-      `A gap of ${say(widest.gapMm)}, widest ${at}; yours is ${say(limitMm)} where it is ${joint(isFilleted)}.`,
+      `A gap of ${small(widest.gapMm)}, widest ${at}; yours is ${small(limitMm)} where it is ${joint(isFilleted)}.`,
     );
-    parts.push(`${fillMl.toFixed(0)} ml closes it on both sides.`);
+    parts.push(`${formatVolume(fillMl, notation)} closes it on both sides.`);
   } else parts.push('No gap.');
   if (hardest.gapMm >= 0.05)
     parts.push(
-      `It bears hard by ${say(hardest.gapMm)}, ${say(hardest.alongMm)} up the edge: the skin stands out there.`,
+      `It bears hard by ${small(hardest.gapMm)}, ${say(hardest.alongMm)} up the edge: the skin stands out there.`,
     );
   if (kind === 'short' || kind === 'past') parts.push('Pulled home instead, the skin goes in by as much.');
   if (Math.abs(movedAft) >= 0.05)
-    parts.push(`Its mark at the upper edge goes ${movedAft > 0 ? 'aft' : 'forward'} by ${say(Math.abs(movedAft))}.`);
+    parts.push(`Its mark at the upper edge goes ${movedAft > 0 ? 'aft' : 'forward'} by ${small(Math.abs(movedAft))}.`);
   return parts.join(' ');
 }
 

@@ -36,6 +36,11 @@ export const SETUP_FINDINGS = {
       'Put the frames right before it is cut.',
     { panel: 'Side', hand: 'port', strain: 0.004, drawn: 0.0005 },
   ),
+  'built-undeveloped': entry(
+    { panels: word },
+    ({ panels }) => `${panels} does not develop as drawn: what it changes as built says little. See Panels first.`,
+    { panels: 'Bottom' },
+  ),
   'built-none': entry(
     { panels: word },
     ({ panels }) => `${panels} cannot be developed as the boat stands: see whether each reading is what the rule said.`,

@@ -11,7 +11,7 @@
  * that nothing is forced.
  * Conventions: z up from the line; solids as in solids.ts. Accuracy: touches within 1 mm.
  */
-import { at, boundsOf, intersectionOf, differenceOf, boxOutline, type Outline, type Vec2 } from '../geometry';
+import { at, boundsOf, type Outline, type Vec2 } from '../geometry';
 import { frameAt, type Frame, type Girder, type MemberRun } from '../frames';
 import { depthOfInside, type Panel, type PanelsPart } from '../panels';
 import { BRACE_UP, CRADLE_THICK, LEAST_HOLD, LEG_CLEAR, UPRIGHT_SHORT } from './constants';
@@ -22,6 +22,8 @@ import { legPlaces, type Heights, type Standing } from './standing';
 /** A piece to be cut: of stock, or of ply where it has no breadth. */
 export type JigPiece = {
   readonly name: string;
+  /** Cut from ply, to the hull. */
+  readonly isCradle?: boolean;
   readonly qty: number;
   readonly lengthMm: number;
   readonly breadthMm: number;
@@ -54,10 +56,13 @@ export type JigFor = {
   readonly skin: Pick<PanelsPart, 'thickness' | 'linesTo'>;
   readonly standings: readonly Standing[];
   readonly heights: Heights;
-  readonly part: SetupPart;
+  readonly part: JigPart;
   readonly fromX: number;
   readonly toX: number;
 };
+
+/** What of the set-up's part the strongback is made by: no reading makes it anew. */
+export type JigPart = Pick<SetupPart, 'way' | 'rails' | 'floor' | 'from' | 'before' | 'off'>;
 
 type Built = { solids: Solid[]; touches: (readonly [string, string])[]; pieces: JigPiece[] };
 
@@ -96,7 +101,7 @@ const SIDES = [
 const span = (side: number, inner: number, outer: number): readonly [number, number] =>
   side < 0 ? [-outer, -inner] : [inner, outer];
 
-function layRails({ solids, touches, pieces }: Built, { rails, floor, from: end }: SetupPart, laid: Laid): void {
+function layRails({ solids, touches, pieces }: Built, { rails, floor, from: end }: JigPart, laid: Laid): void {
   const { apart, breadth, depth } = rails;
   const half = apart / 2;
   for (const [hand, side] of SIDES) {
@@ -243,26 +248,41 @@ function uprightPlace(frame: Frame, job: JigFor): UprightPlace | undefined {
 /** For so much more to hold by, uprights stand nearer together. */
 const FAR_BETTER = 1.25;
 
-/** The frame's own heights over the line that are there all across a column; the longest run of them. */
+/**
+ * The frame's own heights over the line that are there all across a column: at both its sides and in its middle; the
+ * longest run of them.
+ */
 function columnOf(frame: Frame, { heights }: JigFor, [from, to]: readonly [number, number]) {
-  const FAR = 1e5;
-  const strip = boxOutline({ minX: from, maxX: to, minY: -FAR, maxY: FAR });
-  const { outline, holes } = frame.cut;
-  const parts = differenceOf(intersectionOf([outline], [strip]), holes).map((part) => part.outline);
-  const spans = parts.flatMap((part) => {
-    // as far as it reaches at both sides of the column and in its middle
-    const at3 = [from + 0.5, (from + to) / 2, to - 0.5].map((y) => {
-      const line = boxOutline({ minX: y - 0.25, maxX: y + 0.25, minY: -FAR, maxY: FAR });
-      const cut = intersectionOf([part], [line]);
-      const zs = cut.flatMap((one) => one.map(([, z]) => heights.from + heights.sign * z));
-      return zs.length === 0 ? undefined : ([Math.min(...zs), Math.max(...zs)] as const);
-    });
-    if (at3.some((one) => !one)) return [];
-    const whole = at3 as (readonly [number, number])[]; // none is missing: checked above
-    const [low, high] = [Math.max(...whole.map(([a]) => a)), Math.min(...whole.map(([, b]) => b))];
-    return high > low ? [{ low, high }] : [];
-  });
-  return spans.sort((a, b) => b.high - b.low - (a.high - a.low))[0];
+  const rings = [frame.cut.outline, ...frame.cut.holes];
+  const runs = [from + SIDE_MM, (from + to) / 2, to - SIDE_MM].map((y) => runsAt(rings, y, heights));
+  let common = at(runs, 0);
+  for (const other of runs.slice(1))
+    common = common.flatMap((a) =>
+      other.flatMap((b) => {
+        const [low, high] = [Math.max(a.low, b.low), Math.min(a.high, b.high)];
+        return high > low ? [{ low, high }] : [];
+      }),
+    );
+  return common.sort((a, b) => b.high - b.low - (a.high - a.low))[0];
+}
+
+/** A column is looked at so far within its sides, mm. */
+const SIDE_MM = 0.5;
+
+type Run = { readonly low: number; readonly high: number };
+
+/** Where an upright line passes within the outline and without the holes: between every other crossing. */
+function runsAt(rings: readonly Outline[], y: number, { from, sign }: Heights): Run[] {
+  const zs = rings
+    .flatMap((ring) =>
+      ring.flatMap((a, i) => {
+        const b = at(ring, (i + 1) % ring.length);
+        if (a[0] > y === b[0] > y) return [];
+        return [from + sign * (a[1] + ((y - a[0]) / (b[0] - a[0])) * (b[1] - a[1]))];
+      }),
+    )
+    .sort((a, b) => a - b);
+  return zs.flatMap((low, k) => (k % 2 === 0 && k + 1 < zs.length ? [{ low, high: at(zs, k + 1) }] : []));
 }
 
 type Blocked = { readonly minX: number; readonly maxX: number; readonly minY: number };
@@ -392,7 +412,7 @@ function layCradles({ solids, touches, pieces }: Built, job: JigFor): void {
     solids.push({ name, runs: 'along', outline, from, to });
     for (const [hand] of SIDES) touches.push([name, `${hand} rail`]);
     const { maxY } = boundsOf(outline);
-    pieces.push({ name, qty: 1, lengthMm: 2 * outer, breadthMm: thick, depthMm: maxY, endsDeg: 0 });
+    pieces.push({ name, qty: 1, lengthMm: 2 * outer, breadthMm: thick, depthMm: maxY, endsDeg: 0, isCradle: true });
   }
 }
 

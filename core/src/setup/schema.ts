@@ -74,6 +74,15 @@ const floorSchema = z.object({
   below: lengthField('Floor under the line', 0, 5000),
 });
 
+/** Where a line of the hull runs as it is bent: at a place along, how broad from side to side, and how high. */
+const sideSchema = z.object({
+  id,
+  line: z.string().max(60),
+  along: lengthField('Side measured at', 0, 50_000),
+  breadth: lengthField('Breadth, outside', 0, 20_000),
+  over: lengthField('Height over the line', 0, 20_000),
+});
+
 export const setupSchema = z.object({
   way: z.enum(SETUP_WAYS),
   /** From the strongback’s line to the nearest of the boat. */
@@ -95,6 +104,7 @@ export const setupSchema = z.object({
   }),
   /** An uneven floor, where it was measured; none: as far down everywhere. */
   floor: z.array(floorSchema).max(40),
+  sides: z.array(sideSchema).max(200),
   /** The panels are developed for the boat as it was read, too. */
   asBuilt: z.boolean(),
   /** The widest gap that is left as it is: at an edge that is filleted, at one that is glued to the skin. */
@@ -111,10 +121,11 @@ export type KeptReading = SetupPart['readings'][number];
 export type CheckName = KeptReading['what'];
 export type Fault = SetupPart['faults'][number];
 export type FloorPlace = SetupPart['floor'][number];
+export type SidePlace = SetupPart['sides'][number];
 
 /** The set-up of a new project. */
 export const setupAtFirst = (_others: object, notation: Notation): SetupPart => ({
-  ...{ way: 'upside-down', from: 'fore', readings: [], floor: [], asBuilt: false, faults: [] },
+  ...{ way: 'upside-down', from: 'fore', readings: [], floor: [], sides: [], asBuilt: false, faults: [] },
   off: usualIn(LINE_OFF.value, notation),
   before: usualIn(BEFORE.value, notation),
   tolerance: usualIn(TOLERANCE.value, notation),

@@ -4,10 +4,13 @@ import {
   innerBox,
   lengthCell,
   lengthHead,
+  numberedSteps,
   pageOnItsSide,
   sheetsOf,
   tablePages,
+  type Content,
   type ExportTable,
+  type LabelBox,
   type PaperSheets,
   type SheetHead,
   type SheetTable,
@@ -16,7 +19,9 @@ import { formatFine, formatWithUnit, unitLabel, type Notation } from '../measure
 import { builtMarking, builtTables, changesTable, type BuiltWhole } from './built-drawings';
 import { checkWords, heldWords } from './check-words';
 import type { NoJig } from './no-jig';
+import { orderSteps } from './order';
 import type { SetupPart } from './schema';
+import { smallFigure } from './small-figure';
 import type { SetupValue } from './value';
 
 export type SetupWhole = {
@@ -46,7 +51,14 @@ export function setupSheets(whole: SetupOnPaper): PaperSheets[] {
   const dry = dryTable(setup, head.notation);
   const built = setup.built.length > 0 ? [changesTable(setup.built, head.notation)] : [];
   const pages = tablePages([...tables, dry, ...built], { first: inner, later: inner });
-  return [sheetsOf(head, sheet, pages), ...builtMarking(whole, head)];
+  return [sheetsOf(head, sheet, [...pages, ...orderPage(whole, inner)]), ...builtMarking(whole, head)];
+}
+
+/** What is done in which order, on a page of its own. */
+function orderPage({ project, values, sheetHead }: SetupOnPaper, inner: LabelBox): Content[] {
+  const steps = orderSteps(values.setup, project.setup, sheetHead.notation);
+  if (steps.length === 0) return [];
+  return [numberedSteps(steps, { left: inner.minX, right: inner.maxX, top: inner.maxY })];
 }
 
 const WAYS: Readonly<Record<SetupPart['way'], string>> = {
@@ -119,7 +131,7 @@ const dryTable = ({ dryFits }: SetupValue, notation: Notation): SheetTable => ({
   rows: dryFits.flatMap(({ name, edges }) =>
     edges.map(({ isUpper, flatMm, bentMm, shortMm }) => [
       `${name}, ${isUpper ? 'upper' : 'lower'} edge`,
-      ...[flatMm, bentMm, shortMm].map((mm) => formatFine(mm, notation)),
+      ...[formatFine(flatMm, notation), formatFine(bentMm, notation), smallFigure(shortMm, notation)],
       '',
     ]),
   ),

@@ -5,7 +5,7 @@
  * that run the same way where their outlines meet and their spans do. What only touches shares no volume.
  * Conventions: x aft, y to starboard, z up from the strongback's line. Lengths mm.
  */
-import { boundsOf, boxOutline, intersectionOf, solidDistance, type Outline } from '../geometry';
+import { boundsOf, boxOutline, intersectionOf, type Outline } from '../geometry';
 
 export type Solid = {
   readonly name: string;
@@ -31,6 +31,8 @@ export const boxSolid = (
 
 /** Whether two solids share room, however little more than a touch. */
 export function shareRoom(a: Solid, b: Solid): boolean {
+  // most are not even near one another
+  if (!isNear(a, b)) return false;
   const [shrunkA, shrunkB] = [shrunk(a), shrunk(b)];
   if (a.runs === b.runs)
     return spansMeet(shrunkA, shrunkB) && intersectionOf([shrunkA.outline], [shrunkB.outline]).length > 0;
@@ -58,19 +60,6 @@ function heightsOf({ outline }: Solid, { from, to }: Solid): (readonly [number, 
   });
 }
 
-/** How far apart two solids are, mm: nought where they touch. Of two that run the same way exactly, else no less. */
-export function gapBetween(a: Solid, b: Solid): number {
-  if (a.runs === b.runs)
-    return Math.hypot(
-      solidDistance(a.outline, b.outline),
-      Math.max(0, Math.max(a.from, b.from) - Math.min(a.to, b.to)),
-    );
-  const [one, other] = [spaceOf(a), spaceOf(b)];
-  return Math.hypot(
-    ...one.map(([low, high], k) => Math.max(0, Math.max(low, other[k]![0]) - Math.min(high, other[k]![1]))),
-  );
-}
-
 /** The box around it. */
 function spaceOf({ runs, outline, from, to }: Solid): (readonly [number, number])[] {
   const { minX, maxX, minY, maxY } = boundsOf(outline);
@@ -89,9 +78,7 @@ function spaceOf({ runs, outline, from, to }: Solid): (readonly [number, number]
 
 /** Pairs that run through one another, by their names. */
 export const clashesOf = (solids: readonly Solid[]): (readonly [string, string])[] =>
-  solids.flatMap((a, i) =>
-    solids.slice(i + 1).flatMap((b) => (isNear(a, b) && shareRoom(a, b) ? [[a.name, b.name] as const] : [])),
-  );
+  solids.flatMap((a, i) => solids.slice(i + 1).flatMap((b) => (shareRoom(a, b) ? [[a.name, b.name] as const] : [])));
 
 const isNear = (a: Solid, b: Solid): boolean => {
   const [one, other] = [spaceOf(a), spaceOf(b)];

@@ -3,12 +3,13 @@ import type { FramesValue } from '../frames';
 import type { Hull } from '../lines';
 import type { Panel, PanelsPart, SkinProject } from '../panels';
 import { defineStage } from '../stage';
-import { judgeBuilt, panelsAsBuilt } from './as-built';
+import { framesFitted, judgeBuilt, panelsAsBuilt } from './as-built';
 import { builtDrawings } from './built-drawings';
 import * as constants from './constants';
 import { SETUP_FINDINGS } from './findings';
 import { setupAtFirst, setupSchema } from './schema';
 import { setupSheets, setupTables, type SetupOnPaper } from './sheets';
+import { alongFrom } from './standing';
 import { judgeSetup, stoodUp } from './value';
 
 type Before = {
@@ -35,17 +36,14 @@ export const setupStage = defineStage<{ before: Before; whole: SetupOnPaper }>()
     const skin = { thickness, linesTo, stitches, roundedChines };
     const hull = { ...values.lines };
     const boat = { frames, members, girders, panels, hull, skin, fromX, toX };
-    const stood = stoodUp({ ...boat, part: { ...part } });
-    const built = part.asBuilt
-      ? panelsAsBuilt(
-          {
-            ...{ hull, frames, drawn: panels, project },
-            ...{ stood: stood.frames, heights: stood.heights },
-          },
-          remember,
-        )
-      : [];
-    const value = { ...stood, built };
+    const stood = stoodUp({ ...boat, part: { ...part } }, remember);
+    const from = {
+      ...{ hull, frames, drawn: panels, project, stood: stood.frames, heights: stood.heights, sides: part.sides },
+      along: alongFrom({ fromX, toX, part: { ...part } }),
+    };
+    const built = part.asBuilt ? panelsAsBuilt(from, remember) : [];
+    const fitted = part.asBuilt ? framesFitted(from, built) : [];
+    const value = { ...stood, built, fitted };
     const ofBuilt = part.asBuilt ? judgeBuilt(built, panels) : [];
     return { value, findings: [...judgeSetup(value), ...ofBuilt], assumed: [] };
   },

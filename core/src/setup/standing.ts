@@ -101,6 +101,12 @@ function standingOf({ frame, corners: { keel, top } }: Cornered, { from, sign }:
 const markOf = ({ fromX, toX, part: { from, before } }: Asked): number =>
   from === 'fore' ? fromX - before : toX + before;
 
+/** Where along the boat a tape reads so much. */
+export const alongFrom =
+  (asked: Asked) =>
+  (mm: number): number =>
+    asked.part.from === 'fore' ? markOf(asked) + mm : markOf(asked) - mm;
+
 const DIAGONALS: readonly CheckName[] = ['diagonal-port', 'diagonal-starboard'];
 
 /** Whether a frame stands too near to the tape’s mark for a diagonal from there. */

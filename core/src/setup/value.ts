@@ -1,8 +1,9 @@
 /** The set-up as it stands: every frame, what was read of it, and why it is not true. */
 import type { Vec3 } from '../geometry';
-import type { BuiltPanel } from './as-built';
+import type { BuiltPanel, FittedFrame } from './as-built';
 import type { Hull } from '../lines';
 import { depthOfInside, type PanelsPart } from '../panels';
+import type { Remember } from '../stage';
 import { setUp, type SetResult } from './cause';
 import { dryFits, type DryFit } from './dry-fit';
 import { judgeFaults, toldFaults, type ToldFault } from './faults-judge';
@@ -11,7 +12,7 @@ import { jigFor, type Jig, type JigFor } from './jig';
 import type { SetReading } from './job';
 import { moved, type Motion } from './motion';
 import { noJigOf, type NoJig } from './no-jig';
-import type { KeptReading } from './schema';
+import type { KeptReading, SetupPart } from './schema';
 import { readingOf, standingsOf, type Heights, type Standing } from './standing';
 import { toRad } from '../measure';
 import { standThing } from './things';
@@ -35,14 +36,16 @@ export type SetupValue = {
   readonly noJig?: NoJig;
   /** Of the boat as it stands, where that was asked for. */
   readonly built: readonly BuiltPanel[];
+  readonly fitted: readonly FittedFrame[];
 };
 
-export type SettingUp = Omit<JigFor, 'standings' | 'heights' | 'skin'> & {
+export type SettingUp = Omit<JigFor, 'standings' | 'heights' | 'skin' | 'part'> & {
+  readonly part: SetupPart;
   readonly hull: Hull;
   readonly skin: Pick<PanelsPart, 'thickness' | 'linesTo' | 'stitches' | 'roundedChines'>;
 };
 
-export function stoodUp(job: SettingUp): Omit<SetupValue, 'built'> {
+export function stoodUp(job: SettingUp, remember: Remember): Omit<SetupValue, 'built' | 'fitted'> {
   const { frames, fromX, toX, part } = job;
   const asked = { fromX, toX, part };
   const { heights, standings } = standingsOf(frames, asked);
@@ -61,10 +64,13 @@ export function stoodUp(job: SettingUp): Omit<SetupValue, 'built'> {
     const isOld = latest >= 0 && standings.some(({ id }) => id !== standing.id && last(id) >= 0 && since(id) > latest);
     return { ...standing, result, isOld };
   });
+  const { way, rails, floor, from, before, off } = part;
+  const stands = { part: { way, rails, floor, from, before, off }, skin: job.skin };
+  const boat = { frames, members: job.members, girders: job.girders, panels: job.panels, fromX, toX };
   return {
-    ...{ frames: stood, heights, jig: jigFor({ ...job, standings, heights }) },
+    ...{ frames: stood, heights, jig: remember('jig', jigFor, { ...stands, ...boat, standings, heights }) },
     faults: toldFaults(frames, part),
-    dryFits: dryFits(job.panels, job.skin),
+    dryFits: remember('dry fit', dryFits, job.panels, { ...job.skin }),
     ...(part.way === 'no-jig' && {
       noJig: noJigOf({ hull: job.hull, panels: job.panels, standings, insideMm: depthOfInside(job.skin) }),
     }),

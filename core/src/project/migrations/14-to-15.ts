@@ -1,7 +1,7 @@
 import type { Json, Migration } from './migration';
 
 /**
- * The set-up got an uneven floor, a strongback that one has, the choice to develop the panels as the boat was built,
+ * The set-up got an uneven floor, sides measured as they are bent, a strongback that one has, the choice to develop the panels as the boat was built,
  * and what is wrong with parts: how wide a gap is left, and what was found and decided.
  */
 export const from14To15: Migration = (before) => {
@@ -13,7 +13,7 @@ export const from14To15: Migration = (before) => {
     setup: {
       ...setup,
       rails: { ...(setup?.['rails'] as Json | undefined), long: 0 },
-      ...{ floor: [], asBuilt: false, faults: [] },
+      ...{ floor: [], sides: [], asBuilt: false, faults: [] },
       limits: isImperial ? { fillet: (3 / 16) * 25.4, glued: (1 / 32) * 25.4 } : { fillet: 5, glued: 1 },
     },
   };

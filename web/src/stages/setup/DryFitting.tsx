@@ -1,6 +1,6 @@
 /** Before glue: what each panel measures once it is bent, and what has to be at hand. */
 import { formatFine, unitLabel } from '@kalotrope/core/measure';
-import type { SetupValue } from '@kalotrope/core/setup';
+import { smallFigure, type SetupValue } from '@kalotrope/core/setup';
 import { PlainTable } from '../../controls/PlainTable';
 import { Section } from '../../controls/Section';
 import { selectNotation } from '../../state/selectors';
@@ -28,14 +28,14 @@ export function DryFitting({ value: { dryFits } }: { readonly value: SetupValue 
             key: `${id} ${isUpper}`,
             cells: [
               `${name}, ${isUpper ? 'upper' : 'lower'} (${line})`,
-              ...[flatMm, bentMm, shortMm].map((mm) => formatFine(mm, notation)),
+              ...[formatFine(flatMm, notation), formatFine(bentMm, notation), smallFigure(shortMm, notation)],
             ],
           })),
           ...diagonals.map(({ flatMm, bentMm }, k) => ({
             key: `${id} diagonal ${k}`,
             cells: [
               `${name}, ${k === 0 ? 'fore lower to aft upper' : 'fore upper to aft lower'}`,
-              ...[flatMm, bentMm, flatMm - bentMm].map((mm) => formatFine(mm, notation)),
+              ...[formatFine(flatMm, notation), formatFine(bentMm, notation), smallFigure(flatMm - bentMm, notation)],
             ],
           })),
         ])}

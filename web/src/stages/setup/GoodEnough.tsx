@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { EditValue } from '@kalotrope/core/findings';
 import type { Frame } from '@kalotrope/core/frames';
-import { formatWithUnit, isImperial, type Notation } from '@kalotrope/core/measure';
+import { isImperial, type Notation } from '@kalotrope/core/measure';
 import {
   CHOICE_NAMES,
   FAULT_NAMES,
@@ -118,7 +118,7 @@ function OneFault({ fault, frame, notation, told, onTakeOut }: OneProps) {
       </div>
       {told ? (
         <>
-          <Typography variant="body2">{gapWords(told, (mm) => formatWithUnit(mm, notation))}</Typography>
+          <Typography variant="body2">{gapWords(told, notation)}</Typography>
           {fault.choice === 'open' && (
             <Typography variant="body2" sx={{ fontWeight: 600 }}>
               {MENDS[told.offered]}

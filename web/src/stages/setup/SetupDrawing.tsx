@@ -7,18 +7,19 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { drawnOut, setupConstants, standThing, type SetupValue, type Stood } from '@kalotrope/core/setup';
+import type { Hull } from '@kalotrope/core/lines';
 import { COLOURS } from '../../drawing/colours';
 import { picked as pickedThing } from '../../state/screen-slice';
 import { useAppDispatch } from '../../state/store';
 
-type Props = { readonly value: SetupValue; readonly picked: string };
+type Props = { readonly value: SetupValue; readonly hull: Pick<Hull, 'lines'>; readonly picked: string };
 type Space = readonly [number, number, number];
 type Point = readonly [number, number];
 
 const MARGIN = 0.03;
 const BETWEEN = 0.06;
 
-export function SetupDrawing({ value, picked }: Props) {
+export function SetupDrawing({ value, hull, picked }: Props) {
   const c = COLOURS[useTheme().palette.mode];
   const dispatch = useAppDispatch();
   const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
@@ -27,13 +28,15 @@ export function SetupDrawing({ value, picked }: Props) {
     jig: { fromX, toX, solids },
   } = value;
   const long = toX - fromX;
-  const points = frames.flatMap(({ set }) => [set.centre, set.port, set.starboard, set.foot]);
-  const high = Math.max(...points.map(([, , z]) => z), 1);
+  const { from, sign } = value.heights;
+  const curves = hull.lines.map(({ curve }) => curve.map(([x, y, z]): Space => [x, y, from + sign * z]));
+  const sheer = curves[curves.length - 1] ?? [];
+  const high = Math.max(...curves.flatMap((curve) => curve.map(([, , z]) => z)), 1);
   const deep = Math.max(
     0,
     ...solids.filter(({ runs: way }) => way === 'athwart').flatMap(({ outline }) => outline.map(([, z]) => -z)),
   );
-  const half = Math.max(...points.map(([, y]) => Math.abs(y)), 1);
+  const half = Math.max(...sheer.map(([, y]) => Math.abs(y)), 1);
   const gap = BETWEEN * long + deep;
   const views = [
     { name: 'the side', see: ([x, , z]: Space): Point => [x, -z] },
@@ -46,13 +49,10 @@ export function SetupDrawing({ value, picked }: Props) {
   const top = margin + 1.5 * letters;
   const box = [fromX - margin, -high - top, long + 2 * margin, high + gap + 2 * half + margin + top];
   const thin = long / 700;
-  const alongBoat = [...frames].sort((a, b) => a.set.centre[0] - b.set.centre[0]).map(({ set }) => set);
   const runs = [
-    [0, alongBoat.map(({ centre }) => centre)],
-    [0, alongBoat.map(({ starboard }) => starboard)],
-    [1, alongBoat.map(({ starboard }) => starboard)],
-    [1, alongBoat.map(({ port }) => port)],
-  ] as const;
+    ...curves.map((curve) => [0, curve] as const),
+    ...[1, -1].map((side) => [1, sheer.map(([x, y, z]): Space => [x, side * y, z])] as const),
+  ];
   const line = (a: Point, b: Point) => `M${a.map(round).join(' ')}L${b.map(round).join(' ')}`;
   const round = (n: number) => n.toFixed(1);
   const outOf = (frame: Stood) =>

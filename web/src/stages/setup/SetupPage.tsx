@@ -11,7 +11,8 @@ import { SetupDrawing } from './SetupDrawing';
 import { AsBuilt } from './AsBuilt';
 import { DryFitting } from './DryFitting';
 import { GoodEnough } from './GoodEnough';
-import { BackSettings, HowSettings } from './SetupSettings';
+import { BackSettings, HowSettings, InThisOrder } from './SetupSettings';
+import { WillItGoIn } from './WillItGoIn';
 import { WithNoJig } from './WithNoJig';
 
 export default function SetupPage() {
@@ -33,7 +34,7 @@ export default function SetupPage() {
       >
         {stood ? (
           <>
-            <SetupDrawing value={value} picked={stood.id} />
+            <SetupDrawing value={value} hull={derived.lines.value} picked={stood.id} />
             <FrameChecks key={stood.id} part={project.setup} value={value} stood={stood} />
           </>
         ) : (
@@ -60,7 +61,14 @@ export default function SetupPage() {
         }
       >
         <HowSettings part={project.setup} />
-        {value.noJig ? <WithNoJig noJig={value.noJig} /> : <BackSettings part={project.setup} value={value} />}
+        {value.noJig ? (
+          <WithNoJig noJig={value.noJig} />
+        ) : (
+          <>
+            <InThisOrder part={project.setup} value={value} />
+            <BackSettings part={project.setup} value={value} />
+          </>
+        )}
         {frame && (
           <GoodEnough
             part={project.setup}
@@ -68,8 +76,9 @@ export default function SetupPage() {
             told={value.faults.filter((fault) => fault.frame === frame.id)}
           />
         )}
-        <AsBuilt part={project.setup} value={value} />
+        <AsBuilt part={project.setup} value={value} hull={derived.lines.value} />
         <DryFitting value={value} />
+        <WillItGoIn plans={project.frames} value={derived.frames.value} />
       </Slip>
     </>
   );

@@ -1,7 +1,7 @@
 /** Which way up, where the tape begins, and the strongback as a thing to build. */
 import type { EditValue } from '@kalotrope/core/findings';
-import { formatFine, unitLabel } from '@kalotrope/core/measure';
-import type { FloorPlace, SetupPart, SetupValue } from '@kalotrope/core/setup';
+import { formatFine, formatRun, formatScantling, unitLabel } from '@kalotrope/core/measure';
+import { orderSteps, stockFor, type FloorPlace, type SetupPart, type SetupValue } from '@kalotrope/core/setup';
 import { Act } from '../../controls/Act';
 import { LengthField } from '../../controls/LengthField';
 import { PlainTable } from '../../controls/PlainTable';
@@ -10,7 +10,7 @@ import { SelectField } from '../../controls/SelectField';
 import { edited } from '../../state/document-slice';
 import { selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { BACK_LABELS, BACK_SECTION, FROM_NAMES, HOW_LABELS, HOW_SECTION, WAY_NAMES } from './labels';
+import { BACK_LABELS, BACK_SECTION, FROM_NAMES, HOW_LABELS, HOW_SECTION, ORDER_SECTION, WAY_NAMES } from './labels';
 
 export function HowSettings({ part }: { readonly part: SetupPart }) {
   const dispatch = useAppDispatch();
@@ -36,6 +36,20 @@ const COLUMNS = [
   { name: 'piece' },
   ...['how many', 'breadth', 'depth', 'length', 'ends, °'].map((name) => ({ name, isFigure: true })),
 ];
+
+/** What holds what, what comes off when, what may come out to be glued. */
+export function InThisOrder({ part, value }: { readonly part: SetupPart; readonly value: SetupValue }) {
+  const notation = useAppSelector(selectNotation);
+  return (
+    <Section title={ORDER_SECTION}>
+      <ol>
+        {orderSteps(value, part, notation).map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+    </Section>
+  );
+}
 
 /** Where an uneven floor was measured. */
 function Floor({ part: { floor, rails } }: { readonly part: SetupPart }) {
@@ -111,6 +125,16 @@ export function BackSettings({ part, value }: { readonly part: SetupPart; readon
         ))}
       </div>
       <Floor part={part} />
+      <p className="quiet">
+        To buy, with a tenth over:{' '}
+        {stockFor(value.jig)
+          .map(
+            ({ breadthMm, depthMm, metres }) =>
+              `${formatRun(metres, notation)} of ${formatScantling(breadthMm, notation)} × ${formatScantling(depthMm, notation)}`,
+          )
+          .join(', ')}
+        .
+      </p>
       <PlainTable
         label={`Pieces of the strongback, in ${unitLabel(notation)}`}
         columns={COLUMNS}

@@ -30,3 +30,5 @@ export const GOOD_LABELS = { fillet: 'Gap left, filleted', glued: 'Gap left, glu
 export const BUILT_SECTION = 'As built';
 export const DRY_SECTION = 'Dry fit';
 export const NO_JIG_SECTION = 'With no jig';
+export const PASS_SECTION = 'Will it go in?';
+export const ORDER_SECTION = 'In this order';
