@@ -6,7 +6,7 @@
  * lines and cut as the drawn ones are. Of a boat whose sides differ each side has its own. What was not read, and the
  * boat's ends, are taken to stand where they should.
  */
-import { at, distance3, type Vec2, type Vec3 } from '../geometry';
+import { at, distance3, type Vec3 } from '../geometry';
 import { frameAt, planeOf, type Frame } from '../frames';
 import { battenAt, crossingsOfX, displaced, positionOf, type Hull, type MovedSection } from '../lines';
 import { toRad } from '../measure';
@@ -21,19 +21,14 @@ import {
   type SkinProject,
 } from '../panels';
 import type { Remember } from '../stage';
+import { HANDS, type BuiltHand, type BuiltPanel, type FittedFrame } from './built';
 import type { SetupFinding } from './findings';
-import { edgeChanges, type EdgeChange } from './edge-changes';
+import { edgeChanges } from './edge-changes';
 import { moved, type Motion } from './motion';
 import type { SetupPart, SidePlace } from './schema';
 import { alongFrom, type Heights } from './standing';
 import type { SetupValue, Stood } from './value';
 
-export type BuiltHand = 'pair' | 'starboard' | 'port' | 'across';
-export type BuiltPanel = {
-  readonly panel: Panel;
-  readonly hand: BuiltHand;
-  readonly changes: readonly EdgeChange[];
-};
 /** No frame that is true enough to plank has its keel farther off the string, mm. */
 const KEEL_WITHIN_MM = 300;
 /** The lines that differ by no more are a pair's, mm. */
@@ -49,14 +44,6 @@ export type BuiltFrom = {
   readonly sides: readonly SidePlace[];
   readonly along: (mm: number) => number;
   readonly project: SkinProject & { readonly panels: PanelsPart };
-};
-
-/** A frame fitted to the sides as they stand: its section inside the skin, to starboard and to port. */
-export type FittedFrame = {
-  readonly id: string;
-  readonly name: string;
-  readonly starboard: readonly Vec2[];
-  readonly port: readonly Vec2[];
 };
 
 /** Frames that are not set up yet, to the boat as it stands. */
@@ -176,8 +163,6 @@ export function judgeBuilt(built: readonly BuiltPanel[], drawn: readonly Panel[]
   const data = { panels: missing.map(({ name }) => name).join(', ') };
   return [{ severity: 'check', code: 'built-none', where, data }, ...strained, ...note];
 }
-
-export const HANDS = { pair: 'both sides', starboard: 'starboard', port: 'port', across: 'across' } as const;
 
 /** What a line measures as drawn at a place along the tape, within the line's own ends. */
 export function placeAsDrawn(

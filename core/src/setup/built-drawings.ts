@@ -17,7 +17,8 @@ import type { Hull } from '../lines';
 import { formatFine, unitLabel, type Notation } from '../measure';
 import { markingCsv, markingSheet, panelDrawing, planeMark, type Panel, type PanelsPart } from '../panels';
 import type { Marks } from '../stage';
-import { builtPlace, HANDS, type BuiltPanel, type FittedFrame } from './as-built';
+import { builtPlace } from './as-built';
+import { HANDS, type BuiltPanel, type FittedFrame } from './built';
 import { signedFigure } from './small-figure';
 import type { SetupValue } from './value';
 

@@ -1,7 +1,7 @@
 /** What is said of a fault, and of what mends it. */
 import { formatSmall, formatVolume, formatWithUnit, type Notation } from '../measure';
-import type { FaultChoice, ToldFault } from './faults-judge';
-import type { Fault } from './schema';
+import type { ToldFault } from './faults';
+import type { Fault, FaultChoice } from './schema';
 
 export const FAULT_NAMES: Readonly<Record<Fault['kind'], string>> = {
   short: 'cut short along its edge',

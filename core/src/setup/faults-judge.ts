@@ -1,22 +1,10 @@
 /** Is it good enough? What was found wrong with frames, against the builder's own limits, and what would mend it. */
 import type { Frame } from '../frames';
 import { FILL_TIMES, SHIM_TIMES } from './constants';
-import { gapOf, type Gap } from './faults';
+import { gapOf, type Gap, type ToldFault } from './faults';
 import type { SetupFinding } from './findings';
-import type { Fault, SetupPart } from './schema';
+import type { Fault, FaultChoice, SetupPart } from './schema';
 import { standThing } from './things';
-
-export type FaultChoice = Exclude<Fault['choice'], 'open'>;
-
-export type ToldFault = Fault & {
-  readonly frameName: string;
-  readonly edgeName: string;
-  readonly isFilleted: boolean;
-  readonly limitMm: number;
-  readonly gap: Gap;
-  /** What a builder would do first. */
-  readonly offered: FaultChoice;
-};
 
 /** One whose frame or edge is no longer there stays in the project and is not told. */
 export const toldFaults = (

@@ -13,7 +13,7 @@
 import { at, distance2, type Vec2 } from '../geometry';
 import type { Frame } from '../frames';
 import { toRad } from '../measure';
-import type { Fault } from './schema';
+import type { Fault, FaultChoice } from './schema';
 
 type Edge = Frame['edges'][number];
 export type FaultyFrame = Pick<Frame, 'edges' | 'face' | 'width'>;
@@ -33,6 +33,17 @@ export type Gap = {
   readonly face: 'fore' | 'aft' | undefined;
   /** Of the upper end of the edge along the boat, aft, mm. */
   readonly movedAft: number;
+};
+
+/** A fault with what it does, against the builder's own limit. */
+export type ToldFault = Fault & {
+  readonly frameName: string;
+  readonly edgeName: string;
+  readonly isFilleted: boolean;
+  readonly limitMm: number;
+  readonly gap: Gap;
+  /** What a builder would do first. */
+  readonly offered: FaultChoice;
 };
 
 export function gapOf(frame: FaultyFrame, edge: Edge, { kind, value }: Pick<Fault, 'kind' | 'value'>): Gap {

@@ -2,7 +2,7 @@
 import { entry, figure, word, type FindingsOf } from '../findings';
 import type { Cause } from './causes';
 import { MENDS } from './fault-words';
-import type { FaultChoice } from './faults-judge';
+import type { FaultChoice } from './schema';
 import { adviceOf } from './say';
 
 export const SETUP_FINDINGS = {

@@ -273,15 +273,19 @@ type Run = { readonly low: number; readonly high: number };
 
 /** Where an upright line passes within the outline and without the holes: between every other crossing. */
 function runsAt(rings: readonly Outline[], y: number, { from, sign }: Heights): Run[] {
-  const zs = rings
-    .flatMap((ring) =>
-      ring.flatMap((a, i) => {
-        const b = at(ring, (i + 1) % ring.length);
-        if (a[0] > y === b[0] > y) return [];
-        return [from + sign * (a[1] + ((y - a[0]) / (b[0] - a[0])) * (b[1] - a[1]))];
-      }),
-    )
-    .sort((a, b) => a - b);
+  const zs: number[] = [];
+  for (const ring of rings) {
+    let before = at(ring, -1);
+    // some thousand points, for some dozens of columns
+    for (const point of ring) {
+      if (before[0] > y !== point[0] > y) {
+        const share = (y - before[0]) / (point[0] - before[0]);
+        zs.push(from + sign * (before[1] + share * (point[1] - before[1])));
+      }
+      before = point;
+    }
+  }
+  zs.sort((a, b) => a - b);
   return zs.flatMap((low, k) => (k % 2 === 0 && k + 1 < zs.length ? [{ low, high: at(zs, k + 1) }] : []));
 }
 

@@ -120,6 +120,7 @@ export type SetupPart = z.infer<typeof setupSchema>;
 export type KeptReading = SetupPart['readings'][number];
 export type CheckName = KeptReading['what'];
 export type Fault = SetupPart['faults'][number];
+export type FaultChoice = Exclude<Fault['choice'], 'open'>;
 export type FloorPlace = SetupPart['floor'][number];
 export type SidePlace = SetupPart['sides'][number];
 

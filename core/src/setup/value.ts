@@ -1,12 +1,13 @@
 /** The set-up as it stands: every frame, what was read of it, and why it is not true. */
 import type { Vec3 } from '../geometry';
-import type { BuiltPanel, FittedFrame } from './as-built';
+import type { BuiltPanel, FittedFrame } from './built';
 import type { Hull } from '../lines';
 import { depthOfInside, type PanelsPart } from '../panels';
 import type { Remember } from '../stage';
 import { setUp, type SetResult } from './cause';
 import { dryFits, type DryFit } from './dry-fit';
-import { judgeFaults, toldFaults, type ToldFault } from './faults-judge';
+import type { ToldFault } from './faults';
+import { judgeFaults, toldFaults } from './faults-judge';
 import type { SetupFinding } from './findings';
 import { jigFor, type Jig, type JigFor } from './jig';
 import type { SetReading } from './job';
