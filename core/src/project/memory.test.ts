@@ -78,8 +78,6 @@ function filled(demo: DemoId): Project {
     },
     setup: {
       ...setup,
-      // both sides anew for each of some hundred leaves: of one boat
-      asBuilt: demo === 'orrin',
       rails: { ...setup.rails, long: 5000 },
       floor: [{ id: 'f', along: 1000, below: 560 }],
       sides: [{ id: 's', line: at(lines.longitudinals, -1).id, along: 1500, breadth: 900, over: 420 }],

@@ -171,3 +171,24 @@ describe('sides measured as they are bent', () => {
     expect(built.every(({ hand }) => hand === 'pair' || hand === 'across')).toBe(true);
   });
 });
+
+describe('as built, with a memory', () => {
+  const project = readAfter(framed('orrin'), { f1: [4, 3, -5, 0.01, 0.02, -0.01] });
+  const { setup, panels, frames } = project;
+  const [first, ...others] = frames.frames;
+  it.each<[string, Project]>([
+    [
+      'a reading',
+      { ...project, setup: { ...setup, readings: setup.readings.map((one) => ({ ...one, value: one.value + 1 })) } },
+    ],
+    ['the skin’s thickness', { ...project, panels: { ...panels, thickness: panels.thickness + 1 } }],
+    ['a frame’s place', { ...project, frames: { ...frames, frames: [{ ...first!, x: first!.x + 7 }, ...others] } }],
+    ['the way it stands', { ...project, setup: { ...setup, way: 'upright' } }],
+    ['how panels meet', { ...project, panels: { ...panels, meeting: 'lapped' } }],
+  ])('is what it is without one when %s was changed, and changed back', (_, changed) => {
+    const kept = createDerive();
+    const before = kept(project).setup;
+    expect(kept(changed).setup).toEqual(createDerive()(changed).setup);
+    expect(kept(project).setup).toEqual(before);
+  });
+});
