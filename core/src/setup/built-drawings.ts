@@ -26,6 +26,7 @@ export type BuiltWhole = {
   readonly project: { readonly panels: PanelsPart; readonly notation: Notation };
   readonly values: {
     readonly lines: Pick<Hull, 'stations'>;
+    readonly panels: { readonly panels: readonly Panel[] };
     readonly frames: { readonly frames: readonly Frame[] };
     readonly setup: SetupValue;
   };

@@ -8,6 +8,7 @@
 import { at, distance2, distance3, type Vec2, type Vec3 } from '../geometry';
 import { placeOn, stitchesOf, type Panel, type PanelsPart } from '../panels';
 import { CLAMP_EVERY } from './constants';
+import { hundredths } from './small-figure';
 
 export type DryFit = {
   readonly id: string;
@@ -44,13 +45,16 @@ export const dryFits = (
       inPlace(at(points, -1)),
     ]);
     const [lower, upper] = [at(ends, 0), at(ends, 1)];
-    const across = (a: End, b: End) => ({ flatMm: distance2(a.flat, b.flat), bentMm: distance3(a.space, b.space) });
+    const across = (a: End, b: End) => ({
+      flatMm: hundredths(distance2(a.flat, b.flat)),
+      bentMm: hundredths(distance3(a.space, b.space)),
+    });
     const ties = part.stitches.spacing > 0 ? stitchesOf(panel, panels, part).length : 0;
     return {
       ...{ id: panel.id, name: panel.name, isPair: !panel.spansCentreline },
       edges: panel.edges.map(({ line }, k): DryEdge => {
         const { flatMm, bentMm } = across(...at(ends, k));
-        return { line, isUpper: k === 1, flatMm, bentMm, shortMm: flatMm - bentMm };
+        return { line, isUpper: k === 1, flatMm, bentMm, shortMm: hundredths(flatMm - bentMm) };
       }),
       diagonals: [across(lower[0], upper[1]), across(upper[0], lower[1])],
       ties,

@@ -18,3 +18,4 @@ export type { Fault } from './schema';
 export { hatch, passingOf, passingWords } from './passing';
 export { smallFigure } from './small-figure';
 export { orderSteps, stockFor } from './order';
+export { dryFits } from './dry-fit';

@@ -16,6 +16,7 @@ import { frameAt, type Frame, type Girder, type MemberRun } from '../frames';
 import { depthOfInside, type Panel, type PanelsPart } from '../panels';
 import { BRACE_UP, CRADLE_THICK, LEAST_HOLD, LEG_CLEAR, UPRIGHT_SHORT } from './constants';
 import type { SetupPart } from './schema';
+import { hundredths } from './small-figure';
 import { boxSolid, clashesOf, shareRoom, type Solid } from './solids';
 import { legPlaces, type Heights, type Standing } from './standing';
 
@@ -38,8 +39,6 @@ export type Jig = {
   readonly legs: readonly number[];
   readonly pieces: readonly JigPiece[];
   readonly solids: readonly Solid[];
-  /** What it should touch, by names. */
-  readonly touches: readonly (readonly [string, string])[];
   /** Frames that have no upright, or no brace: told by name. */
   readonly unheld: readonly string[];
   readonly unbraced: readonly string[];
@@ -64,7 +63,7 @@ export type JigFor = {
 /** What of the set-up's part the strongback is made by: no reading makes it anew. */
 export type JigPart = Pick<SetupPart, 'way' | 'rails' | 'floor' | 'from' | 'before' | 'off'>;
 
-type Built = { solids: Solid[]; touches: (readonly [string, string])[]; pieces: JigPiece[] };
+type Built = { solids: Solid[]; pieces: JigPiece[] };
 
 export function jigFor(job: JigFor): Jig {
   const { part, standings } = job;
@@ -73,13 +72,20 @@ export function jigFor(job: JigFor): Jig {
   const long = rails.long > 0 ? rails.long : asked[1] - asked[0];
   const [from, to] = end === 'fore' ? [asked[0], asked[0] + long] : [asked[1] - long, asked[1]];
   const legs = legPlaces(standings, { from, to, every: rails.legEvery, clear: LEG_CLEAR.value });
-  const built: Built = { solids: [], touches: [], pieces: [] };
+  const built: Built = { solids: [], pieces: [] };
   if (way === 'no-jig') return { ...NO_JIG, fromX: from, toX: to };
   layRails(built, part, { from, to, legs });
   const held = way === 'upside-down' ? standUprights(built, job) : { unheld: [], unbraced: [] };
   if (way === 'upright') layCradles(built, job);
   return {
-    ...{ fromX: from, toX: to, legs, pieces: built.pieces, solids: built.solids, touches: built.touches, ...held },
+    ...{
+      fromX: from,
+      toX: to,
+      legs,
+      pieces: built.pieces,
+      solids: built.solids.map(toHundredths),
+      ...held,
+    },
     clashes: clashesOf(built.solids),
     shortBy: Math.max(0, asked[1] - asked[0] - long),
   };
@@ -87,8 +93,15 @@ export function jigFor(job: JigFor): Jig {
 
 /** Nothing of a strongback is built. */
 const NO_JIG = {
-  ...{ legs: [], pieces: [], solids: [], touches: [], unheld: [], unbraced: [], clashes: [], shortBy: 0 },
+  ...{ legs: [], pieces: [], solids: [], unheld: [], unbraced: [], clashes: [], shortBy: 0 },
 };
+
+/** To what a pencil shows and less: what is drawn is sent with every edit. */
+const toHundredths = (solid: Solid): Solid => ({
+  ...solid,
+  ...{ from: hundredths(solid.from), to: hundredths(solid.to) },
+  outline: solid.outline.map(([a, b]): Vec2 => [hundredths(a), hundredths(b)]),
+});
 
 type Laid = { readonly from: number; readonly to: number; readonly legs: readonly number[] };
 
@@ -101,7 +114,7 @@ const SIDES = [
 const span = (side: number, inner: number, outer: number): readonly [number, number] =>
   side < 0 ? [-outer, -inner] : [inner, outer];
 
-function layRails({ solids, touches, pieces }: Built, { rails, floor, from: end }: JigPart, laid: Laid): void {
+function layRails({ solids, pieces }: Built, { rails, floor, from: end }: JigPart, laid: Laid): void {
   const { apart, breadth, depth } = rails;
   const half = apart / 2;
   for (const [hand, side] of SIDES) {
@@ -111,7 +124,6 @@ function layRails({ solids, touches, pieces }: Built, { rails, floor, from: end 
       const low = -floorUnder(floor, rails.height, Math.abs(x - (end === 'fore' ? laid.from : laid.to)));
       const [fore, aft] = [Math.max(laid.from, x - depth / 2), Math.min(laid.to, x + depth / 2)];
       solids.push(boxSolid(name, [fore, aft], span(side, half + breadth, half + 2 * breadth), [low, 0]));
-      touches.push([name, `${hand} rail`]);
     });
   }
   const section = { breadthMm: breadth, depthMm: depth, endsDeg: 0 };
@@ -153,7 +165,6 @@ function standUprights(built: Built, job: JigFor): Held {
     const name = frame.name;
     const cross = sheared(`${name}: cross piece`, [plane(0), plane(aft * breadth)], [-half, half], [-depth, 0]);
     built.solids.push(cross);
-    for (const [hand] of SIDES) built.touches.push([cross.name, `${hand} rail`]);
     const place = uprightPlace(frame, job);
     if (!place) {
       unheld.push(name);
@@ -163,7 +174,6 @@ function standUprights(built: Built, job: JigFor): Held {
       sheared(`${name}: ${hand} upright`, [plane(-aft * breadth), plane(0)], across, [-depth, place.top]),
     );
     built.solids.push(...uprights);
-    for (const { name: upright } of uprights) built.touches.push([upright, cross.name], [upright, name]);
     built.pieces.push({
       ...{ name: `${name}: uprights`, qty: uprights.length, lengthMm: (place.top + depth) * Math.hypot(1, slope) },
       ...{ breadthMm: breadth, depthMm: breadth, endsDeg: degrees(Math.atan(Math.abs(slope))) },
@@ -181,7 +191,6 @@ function standUprights(built: Built, job: JigFor): Held {
     else {
       braces++;
       built.solids.push(...brace.solids);
-      built.touches.push(...brace.touches);
       built.pieces.push(brace.piece);
     }
   }
@@ -368,10 +377,6 @@ function braceFor({ name, x, aft, slope, place, low }: Uprighted, solids: readon
       if (!isOn || made.some((one) => solids.some((other) => shareRoom(one, other)))) continue;
       return {
         solids: made,
-        touches: braces.flatMap(({ name: brace }, k) => [
-          [brace, foot.name] as const,
-          [brace, `${name}: ${at(place.spans, k)[0]} upright`] as const,
-        ]),
         piece: {
           ...{ name: `${name}: braces`, qty: braces.length, lengthMm: run / Math.cos(rise) + breadth * Math.tan(rise) },
           ...{ breadthMm: breadth, depthMm: breadth, endsDeg: 90 - deg },
@@ -382,7 +387,7 @@ function braceFor({ name, x, aft, slope, place, low }: Uprighted, solids: readon
 }
 
 /** Under the frames nearest to a quarter and three quarters of the boat: two hold it, more would fight. */
-function layCradles({ solids, touches, pieces }: Built, job: JigFor): void {
+function layCradles({ solids, pieces }: Built, job: JigFor): void {
   const { standings, frames, part, heights, fromX, toX } = job;
   const { apart, breadth } = part.rails;
   const wide = apart / 2 + breadth;
@@ -414,7 +419,6 @@ function layCradles({ solids, touches, pieces }: Built, job: JigFor): void {
       ...port.slice(1),
     ];
     solids.push({ name, runs: 'along', outline, from, to });
-    for (const [hand] of SIDES) touches.push([name, `${hand} rail`]);
     const { maxY } = boundsOf(outline);
     pieces.push({ name, qty: 1, lengthMm: 2 * outer, breadthMm: thick, depthMm: maxY, endsDeg: 0, isCradle: true });
   }

@@ -18,6 +18,7 @@ import {
 import { formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
 import { builtMarking, builtTables, changesTable, type BuiltWhole } from './built-drawings';
 import { checkWords, heldWords } from './check-words';
+import { dryFits, type DryFit } from './dry-fit';
 import type { NoJig } from './no-jig';
 import { orderSteps } from './order';
 import type { SetupPart } from './schema';
@@ -48,7 +49,7 @@ export function setupSheets(whole: SetupOnPaper): PaperSheets[] {
   const { noJig } = setup;
   const stands = noJig ? spreaders(noJig, head.notation) : jig(setup, head.notation);
   const tables = [places(setup, head.notation), readings(setup, way, head.notation), stands];
-  const dry = dryTable(setup, head.notation);
+  const dry = dryTable(dryFits(values.panels.panels, project.panels), head.notation);
   const built = setup.built.length > 0 ? [changesTable(setup.built, head.notation)] : [];
   const pages = tablePages([...tables, dry, ...built], { first: inner, later: inner });
   return [sheetsOf(head, sheet, [...pages, ...orderPage(whole, inner)]), ...builtMarking(whole, head)];
@@ -122,13 +123,13 @@ const spreaders = ({ spreaders: all }: NoJig, notation: Notation): SheetTable =>
   ]),
 });
 
-const dryTable = ({ dryFits }: SetupValue, notation: Notation): SheetTable => ({
+const dryTable = (fits: readonly DryFit[], notation: Notation): SheetTable => ({
   columns: [
     { head: `dry fit, end to end, ${unitLabel(notation)}` },
     ...['flat', 'bent', 'short by'].map((head) => ({ head, isFigure: true })),
     { head: 'measured' },
   ],
-  rows: dryFits.flatMap(({ name, edges }) =>
+  rows: fits.flatMap(({ name, edges }) =>
     edges.map(({ isUpper, flatMm, bentMm, shortMm }) => [
       `${name}, ${isUpper ? 'upper' : 'lower'} edge`,
       ...[formatFine(flatMm, notation), formatFine(bentMm, notation), smallFigure(shortMm, notation)],

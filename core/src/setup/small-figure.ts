@@ -12,3 +12,6 @@ export function smallFigure(mm: number, notation: Notation): string {
 /** With its sign, but for none. */
 export const signedFigure = (mm: number, notation: Notation): string =>
   `${mm >= NONE_MM ? '+' : ''}${smallFigure(mm, notation)}`;
+
+/** As exact as anything is cut; what is shown is sent with every edit, and digits that say nothing are weight. */
+export const hundredths = (mm: number): number => Math.round(mm * 100) / 100;

@@ -3,15 +3,15 @@ import type { Vec3 } from '../geometry';
 import type { BuiltPanel, FittedFrame } from './built';
 import type { Hull } from '../lines';
 import { depthOfInside, type PanelsPart } from '../panels';
-import type { Remember } from '../stage';
+import { asItIs, type Remember } from '../stage';
 import { setUp, type SetResult } from './cause';
-import { dryFits, type DryFit } from './dry-fit';
 import type { ToldFault } from './faults';
 import { judgeFaults, toldFaults } from './faults-judge';
 import type { SetupFinding } from './findings';
 import { jigFor, type Jig, type JigFor } from './jig';
 import type { SetReading } from './job';
 import { moved, type Motion } from './motion';
+import type { Solid } from './solids';
 import { noJigOf, type NoJig } from './no-jig';
 import type { KeptReading, SetupPart } from './schema';
 import { readingOf, standingsOf, type Heights, type Standing } from './standing';
@@ -28,11 +28,12 @@ export type Stood = Standing & {
 export type SetupValue = {
   /** In the order in which they are set: middle first. */
   readonly frames: readonly Stood[];
-  readonly jig: Jig;
+  readonly jig: Omit<Jig, 'solids'>;
+  /** Of the jig. Beside it, so that those that an edit leaves alone are not sent again. */
+  readonly solids: Jig['solids'];
   readonly heights: Heights;
   /** What was found wrong with frames. */
   readonly faults: readonly ToldFault[];
-  readonly dryFits: readonly DryFit[];
   /** Where there is no jig. */
   readonly noJig?: NoJig;
   /** Of the boat as it stands, where that was asked for. */
@@ -43,7 +44,7 @@ export type SetupValue = {
 export type SettingUp = Omit<JigFor, 'standings' | 'heights' | 'skin' | 'part'> & {
   readonly part: SetupPart;
   readonly hull: Hull;
-  readonly skin: Pick<PanelsPart, 'thickness' | 'linesTo' | 'stitches' | 'roundedChines'>;
+  readonly skin: Pick<PanelsPart, 'thickness' | 'linesTo'>;
 };
 
 export function stoodUp(job: SettingUp, remember: Remember): Omit<SetupValue, 'built' | 'fitted'> {
@@ -68,10 +69,11 @@ export function stoodUp(job: SettingUp, remember: Remember): Omit<SetupValue, 'b
   const { way, rails, floor, from, before, off } = part;
   const stands = { part: { way, rails, floor, from, before, off }, skin: job.skin };
   const boat = { frames, members: job.members, girders: job.girders, panels: job.panels, fromX, toX };
+  const { solids, ...jig } = remember('jig', jigFor, { ...stands, ...boat, standings, heights });
   return {
-    ...{ frames: stood, heights, jig: remember('jig', jigFor, { ...stands, ...boat, standings, heights }) },
+    ...{ frames: stood, heights, jig },
+    solids: solids.map((solid, k) => remember(`solid ${k}`, asItIs<Solid>, solid)),
     faults: toldFaults(frames, part),
-    dryFits: remember('dry fit', dryFits, job.panels, { ...job.skin }),
     ...(part.way === 'no-jig' && {
       noJig: noJigOf({ hull: job.hull, panels: job.panels, standings, insideMm: depthOfInside(job.skin) }),
     }),
@@ -88,7 +90,7 @@ export function judgeSetup({ frames, jig, faults }: SetupValue): SetupFinding[] 
   return [...judgeFrames(frames), ...(frames.length > 0 ? judgeJig(jig) : []), ...judgeFaults(faults)];
 }
 
-function judgeJig({ clashes, shortBy, unheld, unbraced }: Jig): SetupFinding[] {
+function judgeJig({ clashes, shortBy, unheld, unbraced }: Omit<Jig, 'solids'>): SetupFinding[] {
   const where = { stage: 'setup' } as const;
   const named = (names: readonly string[]) => ({ frames: names.join(', ') });
   return [

@@ -1,6 +1,8 @@
 /** Before glue: what each panel measures once it is bent, and what has to be at hand. */
+import { useMemo } from 'react';
 import { formatFine, unitLabel } from '@kalotrope/core/measure';
-import { smallFigure, type SetupValue } from '@kalotrope/core/setup';
+import type { Panel, PanelsPart } from '@kalotrope/core/panels';
+import { dryFits, smallFigure } from '@kalotrope/core/setup';
 import { PlainTable } from '../../controls/PlainTable';
 import { Section } from '../../controls/Section';
 import { selectNotation } from '../../state/selectors';
@@ -12,10 +14,22 @@ const COLUMNS = [
   ...['flat', 'bent', 'short by'].map((name) => ({ name, isFigure: true })),
 ];
 
-export function DryFitting({ value: { dryFits } }: { readonly value: SetupValue }) {
-  const notation = useAppSelector(selectNotation);
+type Props = { readonly panels: readonly Panel[]; readonly part: PanelsPart };
+
+export function DryFitting(props: Props) {
   return (
     <Section title={DRY_SECTION}>
+      <Fits {...props} />
+    </Section>
+  );
+}
+
+/** Worked out when it is opened. */
+function Fits({ panels, part }: Props) {
+  const fits = useMemo(() => dryFits(panels, part), [panels, part]);
+  const notation = useAppSelector(selectNotation);
+  return (
+    <>
       <p className="quiet">
         Clamp every part in place dry and measure before any glue is mixed. A bend brings a panel’s ends together: its
         after end falls short of its flat length by so much, and that is right.
@@ -23,7 +37,7 @@ export function DryFitting({ value: { dryFits } }: { readonly value: SetupValue 
       <PlainTable
         label={`Panels in place, in ${unitLabel(notation)}`}
         columns={COLUMNS}
-        rows={dryFits.flatMap(({ id, name, edges, diagonals }) => [
+        rows={fits.flatMap(({ id, name, edges, diagonals }) => [
           ...edges.map(({ line, isUpper, flatMm, bentMm, shortMm }) => ({
             key: `${id} ${isUpper}`,
             cells: [
@@ -41,13 +55,13 @@ export function DryFitting({ value: { dryFits } }: { readonly value: SetupValue 
         ])}
       />
       <ul>
-        {dryFits.map(({ id, name, isPair, ties, clamps }) => (
+        {fits.map(({ id, name, isPair, ties, clamps }) => (
           <li key={id}>
             {name}: {isPair ? 'both of the pair' : 'the one'} at hand; {ties > 0 ? `${ties} ties on each` : 'no ties'};{' '}
             {clamps} clamps along its upper edge.
           </li>
         ))}
       </ul>
-    </Section>
+    </>
   );
 }

@@ -25,7 +25,8 @@ export function SetupDrawing({ value, hull, picked }: Props) {
   const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
   const {
     frames,
-    jig: { fromX, toX, solids },
+    solids,
+    jig: { fromX, toX },
   } = value;
   const long = toX - fromX;
   const { from, sign } = value.heights;
@@ -146,7 +147,7 @@ export function SetupDrawing({ value, hull, picked }: Props) {
 }
 
 type SolidProps = {
-  readonly solid: SetupValue['jig']['solids'][number];
+  readonly solid: SetupValue['solids'][number];
   /** Where the centreline lies in the view from above. */
   readonly above: number;
   readonly colour: string;

@@ -77,7 +77,7 @@ export default function SetupPage() {
           />
         )}
         <AsBuilt part={project.setup} value={value} hull={derived.lines.value} />
-        <DryFitting value={value} />
+        <DryFitting panels={derived.panels.value.panels} part={project.panels} />
         <WillItGoIn plans={project.frames} value={derived.frames.value} />
       </Slip>
     </>
