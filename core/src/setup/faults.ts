@@ -1,7 +1,7 @@
 /**
  * What a fault of a frame does at an edge: the gap it leaves to the skin, where, and what fills it.
  *
- * Method (derived here). At a place of the edge let β be its bevel, the angle of the skin's normal to the frame's plane.
+ * Method (derived here). At a place of the edge let β be its bevel, of the skin's normal to the frame's plane.
  * Cut back by d in that plane, the edge stands d·cos β off the skin. Moved by t square to its plane, aft, it comes off
  * the skin by -t·sin β where the skin falls inward going aft, and bears on it where that is negative: a frame whose top
  * leans aft by d over its height moves by t = d·h/height at h over its lowest point; one that is warped by d in the
