@@ -50,7 +50,7 @@ export const builtDrawings = ({ project, values }: BuiltWhole): Drawing[] => [
   ...values.setup.fitted.map(fittedDrawing),
 ];
 
-/** The section inside the skin, from its station face, with the centreline; what is cut in it is as on its own sheet. */
+/** The section inside the skin, with the centreline; what is cut in it is as on its own sheet. */
 function fittedDrawing({ id, name, starboard, port }: FittedFrame): Drawing {
   const ring = [...starboard, ...[...port].reverse().map(([y, z]): Vec2 => [-y, z])];
   const zs = ring.map(([, z]) => z);

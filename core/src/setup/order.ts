@@ -41,7 +41,7 @@ export function orderSteps({ frames, jig }: Asked, part: SetupPart, notation: No
     'Timbers along the boat next, from the middle outward, both hands alike: they hold the frames to one another.',
     'Skin on: sides before the bottom where it laps them. Braces come off as the skin passes them, not before.',
     out,
-    'Uprights are cut free when the outside seams are taped: support the hull first. Enough people turn it, nobody under.',
+    'Uprights are cut free when the outside seams are taped: support it first. Enough people turn it, nobody under.',
   ];
 }
 

@@ -1,8 +1,8 @@
 import type { Json, Migration } from './migration';
 
 /**
- * The set-up got an uneven floor, sides measured as they are bent, a strongback that one has, the choice to develop the panels as the boat was built,
- * and what is wrong with parts: how wide a gap is left, and what was found and decided.
+ * The set-up got an uneven floor, sides measured as bent, a strongback in hand, panels as built, and what is wrong with
+ * frames: how wide a gap is left, and what was found and decided.
  */
 export const from14To15: Migration = (before) => {
   const isImperial = before['notation'] !== 'mm' && before['notation'] !== 'm';

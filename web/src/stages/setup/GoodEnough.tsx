@@ -1,9 +1,9 @@
-/** What was found wrong with the picked frame: what gap it makes, against one's own limit, and what is done about it. */
+/** What is wrong with the picked frame: the gap that it makes, against one's own limit, and what is done. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { EditValue } from '@kalotrope/core/findings';
-import type { Frame } from '@kalotrope/core/frames';
+import { freeId, type Frame } from '@kalotrope/core/frames';
 import { isImperial, type Notation } from '@kalotrope/core/measure';
 import {
   CHOICE_NAMES,
@@ -39,8 +39,7 @@ export function GoodEnough({ part, frame, told }: Props) {
   const put = (label: string, faults: readonly Fault[]) =>
     void dispatch(edited({ label, edits: [{ path: ['setup', 'faults'], value: [...faults] }] }));
   const add = () => {
-    const numbers = part.faults.map(({ id }) => Number(id.split('.')[1] ?? 0)).filter(Number.isFinite);
-    const id = `fault.${Math.max(0, ...numbers) + 1}`;
+    const id = freeId('fault', part.faults);
     const value = isImperial(notation) ? FIRST.imperial : FIRST.metric;
     const edge = frame.edges[0]?.panel ?? '';
     put('Fault added', [...part.faults, { id, frame: frame.id, edge, kind: 'short', value, choice: 'open' }]);

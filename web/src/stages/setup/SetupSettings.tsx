@@ -1,5 +1,6 @@
 /** Which way up, where the tape begins, and the strongback as a thing to build. */
 import type { EditValue } from '@kalotrope/core/findings';
+import { freeId } from '@kalotrope/core/frames';
 import { formatFine, formatRun, formatScantling, unitLabel } from '@kalotrope/core/measure';
 import { orderSteps, stockFor, type FloorPlace, type SetupPart, type SetupValue } from '@kalotrope/core/setup';
 import { Act } from '../../controls/Act';
@@ -57,8 +58,7 @@ function Floor({ part: { floor, rails } }: { readonly part: SetupPart }) {
   const put = (label: string, value: EditValue) =>
     void dispatch(edited({ label, edits: [{ path: ['setup', 'floor'], value }] }));
   const add = () => {
-    const numbers = floor.map(({ id }) => Number(id.split('.')[1] ?? 0)).filter(Number.isFinite);
-    const id = `floor.${Math.max(0, ...numbers) + 1}`;
+    const id = freeId('floor', floor);
     const along = Math.min(MOST_ALONG_MM, Math.max(0, ...floor.map((place) => place.along + rails.legEvery)));
     put('Floor measured', [...floor, { id, along: floor.length === 0 ? 0 : along, below: rails.height }]);
   };

@@ -1,5 +1,6 @@
-/** Sides measured as they are bent: where along, how broad, how high. Frames that are not set yet are fitted to them. */
+/** Sides measured as bent: where along, how broad, how high. Frames that are not set yet are fitted to them. */
 import type { EditValue } from '@kalotrope/core/findings';
+import { freeId } from '@kalotrope/core/frames';
 import type { SetupPart, SidePlace } from '@kalotrope/core/setup';
 import { Act } from '../../controls/Act';
 import { LengthField } from '../../controls/LengthField';
@@ -25,10 +26,9 @@ export function SidesMeasured({ part: { sides }, lines, asDrawn }: Props) {
   const sheer = lines[lines.length - 1];
   const names = Object.fromEntries(lines.map(({ id, name }) => [id, name]));
   const add = () => {
-    const numbers = sides.map(({ id }) => Number(id.split('.')[1] ?? 0)).filter(Number.isFinite);
     const line = sheer?.id ?? '';
     const along = Math.max(0, ...sides.map((side) => side.along)) + APART_MM;
-    put('Side measured', [...sides, { id: `side.${Math.max(0, ...numbers) + 1}`, line, ...asDrawn(line, along) }]);
+    put('Side measured', [...sides, { id: freeId('side', sides), line, ...asDrawn(line, along) }]);
   };
   const field = (side: SidePlace, key: keyof typeof LABELS) => (
     <LengthField
