@@ -21,6 +21,14 @@ for (const [id, from] of [
     await expect(frames.first()).toBeVisible();
     const count = await frames.count();
     expect(count).toBeGreaterThan(1);
+    const drawn = page.getByRole('group', { name: 'The set-up, from the side and from above' }).locator('text');
+    const boxes = await drawn.evaluateAll((all) => all.map((one) => one.getBoundingClientRect().toJSON() as DOMRect));
+    const isOver = (a: DOMRect, b: DOMRect) =>
+      a.left < b.right && b.left < a.right && a.top < b.y + b.height / 2 && b.top < a.y + a.height / 2;
+    expect(
+      boxes.filter((a, i) => boxes.some((b, k) => k > i && isOver(a, b))),
+      'names over one another',
+    ).toEqual([]);
     // one of them comes with readings of an evening, out of true
     const anew = work.getByRole('button', { name: 'It was moved: read anew' });
     for (const k of id === 'demo-veyra' ? [1, 0] : []) {

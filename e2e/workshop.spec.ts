@@ -242,6 +242,20 @@ test('other glues, finishes and fastenings: counted, bought, timed; a tape is pi
   await page.getByRole('button', { name: 'On the flat panels' }).click();
   await page.getByRole('button', { name: 'Keel, on Bottom' }).click({ force: true });
   await expect(page.getByRole('heading', { name: 'Keel' })).toBeVisible();
+  // half of the cloth by rule: both hands of the bottom lie beside each other
+  await page.getByRole('button', { name: 'On the roll' }).click();
+  const lengths = page.getByRole('table', { name: 'Cloth to cut' }).getByRole('row');
+  await expect(lengths).toHaveText([/cloth for/, /Bottom, starboard/, /Bottom, port/]);
+  await expect(page.getByText(/^6\.\d m off a roll 1000 mm wide/)).toBeVisible();
+  const wide = page.getByLabel('Width of the cloth', { exact: true });
+  await unfold(page, 'Glass');
+  await wide.fill('400');
+  await wide.press('Enter');
+  await expect(lengths).toHaveCount(5);
+  await expect(page.getByText(/m off a roll 400 mm wide/)).toBeVisible();
+  await page.getByLabel('Lap of the cloth', { exact: true }).fill('400');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/A panel would take more than 12 widths of this roll/)).toBeVisible();
   await page.getByRole('tab', { name: 'When' }).click();
   await expect(page.getByRole('row', { name: /^Grey primer/ })).toBeVisible();
   await page.keyboard.press('3');

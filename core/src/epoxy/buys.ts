@@ -1,17 +1,19 @@
 /** What is bought for gluing, filling and coating: packs, filler, glass, and what is used up with it. */
-import { formatMass, formatRun, formatVolume, type Notation } from '../measure';
+import { formatMass, formatRunToBuy, formatVolume, type Notation } from '../measure';
 import type { BuyLine } from '../stage';
 import { BRUSH_WORK, PAIRS_A_POT, STICKS_A_POT } from './constants';
+import { clothMetres, clothOf, type ClothWhole } from './cloth/cloth';
 import { width } from './from-words';
-import type { EpoxyPart } from './schema';
 import type { Takeoff } from './takeoff';
 
-export type BuyingEpoxy = {
-  readonly project: { readonly notation: Notation; readonly epoxy: Pick<EpoxyPart, 'packs' | 'glass'> };
+export type BuyingEpoxy = ClothWhole & {
+  readonly project: { readonly notation: Notation };
   readonly values: { readonly epoxy: Takeoff };
 };
 
-export function epoxyToBuy({ project: { notation, epoxy: part }, values: { epoxy } }: BuyingEpoxy): BuyLine[] {
+export function epoxyToBuy(whole: BuyingEpoxy): BuyLine[] {
+  const { notation, epoxy: part } = whole.project;
+  const { epoxy } = whole.values;
   const { purchase, plan, glass, jobs, fillers, products } = epoxy;
   const measured = (id: string, what: string, howMuch: string, from: string): BuyLine => ({
     ...{ id, what, howMuch, qty: 1, there: 0, price: 0, from },
@@ -48,7 +50,7 @@ export function epoxyToBuy({ project: { notation, epoxy: part }, values: { epoxy
       measured(
         `tape ${widthMm}`,
         `Tape, ${part.glass.tapeKind}, ${width(widthMm, notation)}`,
-        formatRun(lengthM, notation),
+        formatRunToBuy(lengthM, notation),
         'seams, all layers of that width',
       ),
     ),
@@ -57,7 +59,7 @@ export function epoxyToBuy({ project: { notation, epoxy: part }, values: { epoxy
           measured(
             'cloth',
             `Cloth, ${part.glass.clothKind}, ${width(part.glass.clothWidth, notation)} wide`,
-            formatRun(glass.clothM, notation),
+            formatRunToBuy(clothMetres(glass.clothM, clothOf(whole)), notation),
             'sheathing',
           ),
         ]

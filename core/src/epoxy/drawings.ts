@@ -1,6 +1,7 @@
 /** The list of quantities as a table. */
 import { csv, type ExportTable } from '../formats';
 import { areaFigure, gramsPerShown, isImperial, massFigure, mlPerShown, type Notation } from '../measure';
+import { clothTables, type GlassWhole } from './cloth/cloth-sheets';
 import { fromWords } from './from-words';
 import type { Takeoff } from './takeoff';
 
@@ -58,17 +59,16 @@ function othersTables({ others, products }: Takeoff, notation: Notation): Export
   ];
 }
 
-export type EpoxyWhole = {
-  readonly project: { readonly notation: Notation };
-  readonly values: { readonly epoxy: Takeoff };
-};
-
-export const epoxyTables = ({ project, values }: EpoxyWhole): ExportTable[] => [
-  {
-    name: 'epoxy-and-glass',
-    title: 'Epoxy and glass, what to buy',
-    csv: takeoffCsv(values.epoxy, project.notation),
-  },
-  { name: 'pots', title: 'Pots to mix', csv: potsCsv(values.epoxy, project.notation) },
-  ...othersTables(values.epoxy, project.notation),
-];
+export function epoxyTables(whole: GlassWhole): ExportTable[] {
+  const { project, values } = whole;
+  return [
+    {
+      name: 'epoxy-and-glass',
+      title: 'Epoxy and glass, what to buy',
+      csv: takeoffCsv(values.epoxy, project.notation),
+    },
+    { name: 'pots', title: 'Pots to mix', csv: potsCsv(values.epoxy, project.notation) },
+    ...othersTables(values.epoxy, project.notation),
+    ...clothTables(whole),
+  ];
+}

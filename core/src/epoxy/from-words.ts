@@ -45,6 +45,7 @@ const GLUED: Readonly<Record<GlueFace, string>> = {
   blanks: 'where sheets join',
   skin: 'on the skin',
   layers: 'between layers',
+  scarfs: 'scarfs of timber',
   cleats: 'on frame and skin',
   doublers: 'on the frame',
   edges: 'edge on the skin',

@@ -1,5 +1,5 @@
 /**
- * Every glue line: where sheets join, layers of laminated timber, members on the skin, cleats and doublers on frames,
+ * Every glue line: where sheets join, scarfs and layers of timber, members on the skin, cleats and doublers on frames,
  * and framed edges against the skin.
  *
  * Method: the faces that meet, by area; a member's from its two edges as they are marked on the flat panel, a cleat's
@@ -8,7 +8,7 @@
 import { area, netArea } from '../geometry';
 import type { Frame, FramesValue } from '../frames';
 import type { JointedPanel } from '../joints';
-import type { TimberRun } from '../timber';
+import type { ScarfCount, TimberRun } from '../timber';
 import { GLUE_LINE, GLUE_PRIMER } from './constants';
 import type { EpoxyPart } from './schema';
 import type { GlueFace, TakeoffLine } from './line';
@@ -18,6 +18,7 @@ export type Glued = {
   readonly frames: readonly Frame[];
   readonly members: FramesValue['members'];
   readonly runs: readonly TimberRun[];
+  readonly scarfs: readonly ScarfCount[];
 };
 
 export type Faces = { readonly item: string; readonly what: GlueFace; readonly areaM2: number };
@@ -38,9 +39,10 @@ export function glueLines(faces: readonly Faces[], part: Pick<EpoxyPart, 'glueFi
     });
 }
 
-export const facesOf = ({ jointed, frames, members, runs }: Glued): Faces[] => [
+export const facesOf = ({ jointed, frames, members, runs, scarfs }: Glued): Faces[] => [
   ...jointed.map(sheetJoints),
   ...runs.flatMap(layersOf),
+  ...runs.flatMap((run) => scarfsOf(run, scarfs)),
   ...members.map(onSkin),
   ...frames.flatMap(ofFrame),
 ];
@@ -64,6 +66,15 @@ function layersOf({ name, layers, width, length, qty }: TimberRun): Faces[] {
   if (!layers) return [];
   const pieces = qty / layers.count;
   return [{ item: name, what: 'layers', areaM2: ((layers.count - 1) * pieces * width * length) / MM2_PER_M2 }];
+}
+
+/** Each as long as it slopes through the thinner way, and as wide as the other. */
+function scarfsOf({ id, name, width, depth, qty }: TimberRun, scarfs: readonly ScarfCount[]): Faces[] {
+  const found = scarfs.find(({ run }) => run === id);
+  if (!found) return [];
+  const [thick, wide] = [Math.min(width, depth), Math.max(width, depth)];
+  const mm2 = found.count * qty * wide * Math.hypot(found.scarfMm, thick);
+  return [{ item: `${name}, scarfs`, what: 'scarfs', areaM2: mm2 / MM2_PER_M2 }];
 }
 
 function onSkin({ name, marks, isPair }: FramesValue['members'][number]): Faces {

@@ -1,3 +1,4 @@
+export { clothMetres, clothToLay, laidCloth, type ClothToLay, type LaidCloth } from './cloth/cloth';
 export type { TakeoffLine } from './line';
 export type { Takeoff } from './takeoff';
 export { chinesOf } from './sheathing';

@@ -13,7 +13,7 @@ import {
   areaUnit,
   formatArea,
   formatMass,
-  formatRun,
+  formatRunToBuy,
   formatShare,
   formatTemperature,
   formatVolume,
@@ -21,22 +21,22 @@ import {
   massUnit,
   type Notation,
 } from '../measure';
+import { clothMetres, clothOf } from './cloth/cloth';
+import { glassSheets, type GlassWhole } from './cloth/cloth-sheets';
 import { fromWords, width } from './from-words';
 import type { Stretch } from './jobs';
 import { ratioByWeight } from './mixing';
 import type { EpoxyPart } from './schema';
 import type { Takeoff } from './takeoff';
 
-export type EpoxySheetsWhole = {
-  readonly project: { readonly epoxy: EpoxyPart };
-  readonly values: { readonly epoxy: Takeoff };
-  readonly sheetHead: SheetHead;
-};
+export type EpoxySheetsWhole = GlassWhole & { readonly sheetHead: SheetHead };
 
-export function epoxySheets({ project, values, sheetHead: head }: EpoxySheetsWhole): PaperSheets[] {
+export function epoxySheets(whole: EpoxySheetsWhole): PaperSheets[] {
+  const { project, values, sheetHead: head } = whole;
   const inner = innerBox(pageOnItsSide(head.paper));
   const { notation } = head;
-  const buying = [toBuy(values.epoxy, project.epoxy, notation), lineByLine(values.epoxy, notation)];
+  const clothM = clothMetres(values.epoxy.glass.clothM, clothOf(whole));
+  const buying = [toBuy(values.epoxy, project.epoxy, { notation, clothM }), lineByLine(values.epoxy, notation)];
   const sheet = {
     ...{ name: 'epoxy-sheet', title: 'Epoxy and glass, to print', part: 'Epoxy and glass', hand: 'both sides' },
     ...{ material: `${formatShare(project.epoxy.waste)} lost in pots and brushes`, scale: 'no drawing' },
@@ -52,6 +52,7 @@ export function epoxySheets({ project, values, sheetHead: head }: EpoxySheetsWho
     ...(values.epoxy.plan.pots.length > 0
       ? [sheetsOf(head, pots, tablePages(mixing, { first: inner, later: inner }))]
       : []),
+    ...glassSheets(whole, head),
   ];
 }
 
@@ -59,7 +60,9 @@ const ratioWords = ({ resin }: EpoxyPart): string =>
   `${resin.ratioA} to ${resin.ratioB} by volume, ` +
   `${ratioByWeight({ ratioByVolume: [resin.ratioA, resin.ratioB], ...resin }).toFixed(2)} to 1 by weight`;
 
-const toBuy = (takeoff: Takeoff, part: EpoxyPart, notation: Notation): SheetTable => ({
+type Buying = { readonly notation: Notation; readonly clothM: number };
+
+const toBuy = (takeoff: Takeoff, part: EpoxyPart, { notation, clothM }: Buying): SheetTable => ({
   columns: [{ head: 'to buy' }, { head: 'how much', isFigure: true }],
   rows: [
     ['Epoxy, mixed, with what is lost', formatMass(takeoff.plan.totals.a + takeoff.plan.totals.b, notation)],
@@ -72,9 +75,9 @@ const toBuy = (takeoff: Takeoff, part: EpoxyPart, notation: Notation): SheetTabl
     ]),
     ...takeoff.glass.tapes.map(({ widthMm, lengthM }) => [
       `Tape, ${part.glass.tapeKind}, ${width(widthMm, notation)} wide`,
-      formatRun(lengthM, notation),
+      formatRunToBuy(lengthM, notation),
     ]),
-    [`Cloth, ${part.glass.clothKind}, off the roll`, formatRun(takeoff.glass.clothM, notation)],
+    [`Cloth, ${part.glass.clothKind}, off the roll`, formatRunToBuy(clothM, notation)],
     ['Cloth and tape together', formatArea(takeoff.clothM2, notation)],
     ...takeoff.products.map(({ name, packs, ml }) => [`${name}: packs`, `${packs}, ${formatVolume(ml, notation)}`]),
   ],

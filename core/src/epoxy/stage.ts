@@ -4,10 +4,11 @@ import type { JointedPanel } from '../joints';
 import type { Hull } from '../lines';
 import type { PanelsValue } from '../panels';
 import { defineStage } from '../stage';
-import type { TimberValue } from '../timber';
-import { epoxyToBuy } from './buys';
+import { scarfCounts, type TimberValue } from '../timber';
+import { epoxyToBuy, type BuyingEpoxy } from './buys';
+import { clothToLay, layCloth } from './cloth/cloth';
 import * as constants from './constants';
-import { epoxyTables, type EpoxyWhole } from './drawings';
+import { epoxyTables } from './drawings';
 import { EPOXY_FINDINGS } from './findings';
 import { epoxyAtFirst, epoxySchema } from './schema';
 import { epoxySheets, type EpoxySheetsWhole } from './sheets';
@@ -33,7 +34,7 @@ const seamsAmong = (
   school: School,
 ) => findSeams({ panels, transoms, frames, girders, school });
 
-export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole & EpoxySheetsWhole }>()({
+export const epoxyStage = defineStage<{ before: Before; whole: EpoxySheetsWhole & BuyingEpoxy }>()({
   name: 'epoxy',
   title: 'Epoxy & glass',
   schema: epoxySchema,
@@ -53,9 +54,11 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxyWhole & Epox
       ...{ frames, girders, members, school },
       jointed: values.joints,
       runs: values.timber.runs,
+      scarfs: remember('scarfs', scarfCounts, values.timber.job),
       part: { ...part },
     });
   },
+  search: (whole, rounds) => layCloth(clothToLay(whole), rounds),
   sheets: epoxySheets,
   tables: epoxyTables,
   buys: epoxyToBuy,

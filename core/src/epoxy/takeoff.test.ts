@@ -61,6 +61,7 @@ describe('the take-off of a box', () => {
     girders: [],
     members: [],
     runs: [],
+    scarfs: [],
     jointed: [],
     school: 'filleted',
     part,
@@ -99,6 +100,7 @@ describe('the take-off of a box', () => {
       girders: [],
       members: [],
       runs: [],
+      scarfs: [],
       jointed: [],
       school: 'filleted',
       part,
@@ -146,6 +148,7 @@ describe('the take-off of a sharp-ended punt of several chines', () => {
     girders: [],
     members: [],
     runs: [],
+    scarfs: [],
     jointed: [],
     school: 'filleted' as const,
   };

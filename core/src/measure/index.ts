@@ -31,6 +31,7 @@ export {
   formatDeg,
   formatMass,
   formatRun,
+  formatRunToBuy,
   formatShare,
   formatTemperature,
   formatVolume,

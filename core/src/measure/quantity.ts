@@ -76,6 +76,14 @@ export const areaFigure = (areaM2: number, notation: Notation): string =>
 export const formatRun = (metres: number, notation: Notation): string =>
   isImperial(notation) ? `${((metres * 1000) / MM_PER_YARD).toFixed(1)} yd` : `${metres.toFixed(1)} m`;
 
+/** The same of what is bought: rounded up, for none of it may be short. */
+export function formatRunToBuy(metres: number, notation: Notation): string {
+  const step = (isImperial(notation) ? MM_PER_YARD : 1000) / SHOWN_IN_RUN;
+  return formatRun((Math.ceil((metres * 1000) / step - NOISE) * step) / 1000, notation);
+}
+const SHOWN_IN_RUN = 10;
+const NOISE = 1e-6;
+
 /** What a cloth's weight is counted in, and how many g/m² that is. */
 export const clothWeightUnit = (notation: Notation): { readonly words: string; readonly gramsPerM2: number } =>
   isImperial(notation)

@@ -100,7 +100,8 @@ export function passingWords({ fits, pieces, ...passing }: Passing, say: (mm: nu
   const { widthMm, lengthMm, widestMm, tiltDeg } = passing;
   if (fits) {
     const tilt = tiltDeg < 1 ? 'level' : tiltDeg > 89 ? 'on edge' : `tilted by ${tiltDeg.toFixed(0)}°`;
-    return `It goes in, end first, ${tilt}: ${say(widthMm)} through ${say(widestMm)}. It needs ${say(lengthMm)} behind.`;
+    const through = `${say(widthMm)} through ${say(widestMm)}`;
+    return `It goes in, end first, ${tilt}: ${through}. It needs ${say(lengthMm)} behind.`;
   }
   const wide = `It is ${say(widthMm)} wide, and no more than ${say(widestMm)} goes through.`;
   return pieces === 0

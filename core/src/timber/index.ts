@@ -6,6 +6,7 @@ export { solverFrom, type LinearSolver } from './program';
 export { sectionOfStick, sectionWords, type TimberRun } from './runs';
 export type { OwnRun, StockStick } from './schema';
 export { FACE_DOWN, RIP_ORDER, type Rip } from './rips';
+export { scarfCounts, type ScarfCount } from './scarfs';
 export { planTimber, type TimberPlan, type TimberResult } from './solve';
 export { timberStage } from './stage';
 export type { TimberValue } from './value';

@@ -51,6 +51,17 @@ describe('the timber of a boat', () => {
     expect(Math.abs(joins[0]!.at[0]! - joins[1]!.at[0]!)).toBeGreaterThanOrEqual(600);
     expect(findings).toEqual([]);
   });
+  it('glues its scarfs: as wide as the piece and as long as the slope, two of them', () => {
+    const ratio = tamsel.timber.scarfRatio;
+    const lineOf = (own: typeof rail) =>
+      createDerive()(withTimber({ own: [own] })).epoxy.value.lines.find(({ item }) => item === 'Rail, scarfs');
+    const areaM2 = (2 * 40 * Math.hypot(18 * ratio, 18)) / 1e6;
+    expect(lineOf(rail)?.from).toMatchObject({ kind: 'glued', what: 'scarfs' });
+    expect(lineOf(rail)?.from).toHaveProperty('areaM2', expect.closeTo(areaM2, 9));
+    // one part more, where a clear stretch or a shorter stick does not ask for two
+    expect(lineOf({ ...rail, length: 9600 })?.from).toHaveProperty('areaM2', expect.closeTo(2 * areaM2, 9));
+    expect(lineOf({ ...rail, length: 4800 })).toBeUndefined();
+  });
   it('takes the sticks by their timber where no price is given: the shorter one that will do', () => {
     const { plan, value } = planned(withTimber({ own: [{ ...rail, length: 2900, qty: 1 }] }));
     const stick = plan!.sticks.find(({ cuts }) => cuts.some(({ run }) => run === 'own rail'))!;

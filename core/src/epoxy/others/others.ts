@@ -43,10 +43,11 @@ export type Coated = {
 const ML_PER_L = 1000;
 
 /** The glue that joints of a kind are told to have, if it is there. */
+/** Timber is scarfed with what its layers are glued with. */
 export const glueFor = (
   what: Faces['what'],
   { glues, gluedWith }: Pick<EpoxyPart, 'glues' | 'gluedWith'>,
-): Glue | undefined => glues.find(({ id }) => id === gluedWith[what]);
+): Glue | undefined => glues.find(({ id }) => id === gluedWith[what === 'scarfs' ? 'layers' : what]);
 
 export function otherGlueLines(faces: readonly Faces[], part: Pick<EpoxyPart, 'glues' | 'gluedWith'>): OtherLine[] {
   return faces.flatMap(({ item, what, areaM2 }): OtherLine[] => {

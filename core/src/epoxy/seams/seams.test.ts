@@ -19,7 +19,7 @@ const tableOf = (lines: readonly Line[]): LinesTable => ({
 });
 const bare = { transoms: [], frames: [], girders: [], school: 'filleted' } as const;
 const usual = epoxyAtFirst({}, 'mm');
-const none = { members: [], runs: [], jointed: [] };
+const none = { members: [], runs: [], scarfs: [], jointed: [] };
 
 /** A V bottom that rises 200 in 400, sides that flare 100 in 300, 2 m long. */
 const prism = drawLines(

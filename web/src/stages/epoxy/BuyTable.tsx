@@ -1,10 +1,10 @@
 /** What to carry home from the shop: packs, filler, tapes by width, cloth off the roll. */
 import type { ReactNode } from 'react';
-import { formatWidth, type Takeoff } from '@kalotrope/core/epoxy';
+import { clothMetres, formatWidth, type LaidCloth, type Takeoff } from '@kalotrope/core/epoxy';
 import {
   formatArea,
   formatMass,
-  formatRun,
+  formatRunToBuy,
   formatShare,
   formatVolume,
   formatWithUnit,
@@ -13,13 +13,17 @@ import {
 import type { Project } from '@kalotrope/core/project';
 import { PlainTable } from '../../controls/PlainTable';
 
-type Props = { readonly takeoff: Takeoff; readonly project: Project };
+type Props = {
+  readonly takeoff: Takeoff;
+  readonly project: Project;
+  readonly cloth: LaidCloth | undefined;
+};
 type Line = readonly [what: string, howMuch: string, why: ReactNode];
 
 const COLUMNS = [{ name: 'to buy' }, { name: 'how much', isFigure: true }, { name: 'for' }] as const;
 
-export function BuyTable({ takeoff, project: { epoxy, notation } }: Props) {
-  const rows: readonly Line[] = [...packLines(takeoff, notation), ...glassLines(takeoff, epoxy, notation)];
+export function BuyTable({ takeoff, project, cloth }: Props) {
+  const rows: readonly Line[] = [...packLines(takeoff, project.notation), ...glassLines(takeoff, project, cloth)];
   return (
     <div style={{ maxWidth: 860, marginBottom: 24 }}>
       <PlainTable
@@ -53,31 +57,33 @@ function packLines({ purchase, plan, fillers }: Takeoff, notation: Notation): Li
   return [mixing, ...packs, ...powder];
 }
 
-function glassLines({ glass, lines }: Takeoff, epoxy: Project['epoxy'], notation: Notation): Line[] {
+function glassLines({ glass, lines }: Takeoff, { epoxy, notation }: Project, laid: LaidCloth | undefined): Line[] {
+  const clothM = clothMetres(glass.clothM, laid);
+  const byRule = laid ? '' : ', by rule';
   const cloth = lines.filter(({ group }) => group === 'sheathing').reduce((sum, { clothM2 }) => sum + clothM2, 0);
   const isCut = epoxy.glass.tapeFrom === 'cloth';
   return [
     ...glass.tapes.map(({ widthMm, lengthM, keyedMm }): Line => [
       `Tape, ${epoxy.glass.tapeKind}, ${formatWidth(widthMm, notation)}`,
-      formatRun(lengthM, notation),
+      formatRunToBuy(lengthM, notation),
       `all layers of that width; key the surface ${formatWidth(keyedMm, notation)} wide`,
     ]),
     ...(isCut && glass.tapeClothM > 0
       ? [
           [
             `Cloth to cut them from, ${epoxy.glass.tapeKind}`,
-            formatRun(glass.tapeClothM, notation),
+            formatRunToBuy(glass.tapeClothM, notation),
             `off a roll ${formatWithUnit(epoxy.glass.clothWidth, notation)} wide, cut aslant`,
           ] as const,
         ]
       : []),
-    ...(glass.clothM > 0
+    ...(clothM > 0
       ? [
           [
             `Cloth, ${epoxy.glass.clothKind}`,
-            formatRun(glass.clothM, notation),
+            formatRunToBuy(clothM, notation),
             `off a roll ${formatWithUnit(epoxy.glass.clothWidth, notation)} wide; ${formatArea(cloth, notation)} ` +
-              `are covered (${formatShare(share(cloth, glass.clothM, epoxy.glass.clothWidth))} of it)`,
+              `are covered (${formatShare(share(cloth, clothM, epoxy.glass.clothWidth))} of it)${byRule}`,
           ] as const,
         ]
       : []),

@@ -4,6 +4,7 @@ import { jobOfThing, planPots, seamOfThing, type Seam, type Takeoff } from '@kal
 import { formatDeg, formatMass, formatShare, formatWithUnit, type Notation } from '@kalotrope/core/measure';
 import { shopSensor } from '../../devices/streams';
 import { useShop } from '../../devices/use-shop';
+import type { Derived, Project } from '@kalotrope/core/project';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { Figure } from '../../controls/Figure';
 import { Slip } from '../../controls/Slip';
@@ -28,6 +29,7 @@ import { Shop } from './Shop';
 import { ShoppingView } from './ShoppingView';
 import { StandIns } from './StandIns';
 import { TakeoffTables } from './TakeoffTables';
+import { useCloth } from './use-cloth';
 import { usePots } from './use-pots';
 
 const VIEWS = {
@@ -68,8 +70,7 @@ export default function EpoxyPage() {
         >
           {view === 'buy' && (
             <>
-              <GlassPictures takeoff={takeoff} project={project} />
-              <BuyTable takeoff={takeoff} project={project} />
+              <GlassToBuy project={project} derived={derived} />
               <TakeoffTables takeoff={takeoff} />
               <OthersTable takeoff={takeoff} project={project} />
             </>
@@ -107,6 +108,17 @@ export default function EpoxyPage() {
         <PotLog records={records} />
         <StandIns />
       </Slip>
+    </>
+  );
+}
+
+function GlassToBuy({ project, derived }: { readonly project: Project; readonly derived: Derived }) {
+  const cloth = useCloth(project, derived);
+  const takeoff = derived.epoxy.value;
+  return (
+    <>
+      <GlassPictures takeoff={takeoff} project={project} cloth={cloth} />
+      <BuyTable takeoff={takeoff} project={project} cloth={cloth.laid} />
     </>
   );
 }

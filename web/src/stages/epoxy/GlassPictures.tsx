@@ -5,15 +5,26 @@ import { useState } from 'react';
 import type { Takeoff } from '@kalotrope/core/epoxy';
 import type { Project } from '@kalotrope/core/project';
 import { InTheRound } from '../../drawing/hull/InTheRound';
+import { RollDrawing } from './RollDrawing';
 import { SeamsDrawing } from './SeamsDrawing';
+import type { Cloth } from './use-cloth';
 import { ZonesDrawing } from './ZonesDrawing';
 
-const PICTURES = { side: 'Side and top', flat: 'On the flat panels', round: 'In the round' } as const;
+const PICTURES = {
+  side: 'Side and top',
+  flat: 'On the flat panels',
+  round: 'In the round',
+  roll: 'On the roll',
+} as const;
 type Picture = keyof typeof PICTURES;
 
-type Props = { readonly takeoff: Takeoff; readonly project: Project };
+type Props = {
+  readonly takeoff: Takeoff;
+  readonly project: Project;
+  readonly cloth: Cloth;
+};
 
-export function GlassPictures({ takeoff, project }: Props) {
+export function GlassPictures({ takeoff, project, cloth }: Props) {
   const [picture, setPicture] = useState<Picture>('side');
   return (
     <Box sx={{ bgcolor: 'background.paper', mb: 2, maxWidth: 860 }}>
@@ -21,7 +32,7 @@ export function GlassPictures({ takeoff, project }: Props) {
         role="group"
         aria-label="Which picture of the glass"
         className="no-print"
-        sx={{ display: 'flex', gap: 1, p: 1 }}
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, p: 1 }}
       >
         {(Object.keys(PICTURES) as Picture[]).map((name) => (
           <Button
@@ -37,6 +48,7 @@ export function GlassPictures({ takeoff, project }: Props) {
       </Box>
       {picture === 'side' && <SeamsDrawing takeoff={takeoff} epoxy={project.epoxy} />}
       {picture === 'flat' && <ZonesDrawing takeoff={takeoff} project={project} />}
+      {picture === 'roll' && <RollDrawing cloth={cloth} project={project} />}
       {picture === 'round' && (
         <Box sx={{ position: 'relative', height: 420 }}>
           <InTheRound marks="tapes" isFilling />

@@ -20,7 +20,7 @@ type GluedWith = Project['epoxy']['gluedWith'];
 const JOINTS: Readonly<Record<keyof GluedWith, string>> = {
   blanks: 'Where sheets join',
   skin: 'Members on the skin',
-  layers: 'Between layers',
+  layers: 'Layers, scarfs of timber',
   cleats: 'Cleats',
   doublers: 'Doublers',
   edges: 'Framed edges',

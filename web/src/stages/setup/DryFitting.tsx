@@ -57,11 +57,13 @@ function Fits({ panels, part }: Props) {
       <ul>
         {fits.map(({ id, name, isPair, ties, clamps }) => (
           <li key={id}>
-            {name}: {isPair ? 'both of the pair' : 'the one'} at hand; {ties > 0 ? `${ties} ties on each` : 'no ties'};{' '}
-            {clamps} clamps along its upper edge.
+            {name}: {isPair ? 'both of the pair' : 'the one'} at hand; {tieWords(ties)}; {clamps} clamps along its upper
+            edge.
           </li>
         ))}
       </ul>
     </>
   );
 }
+
+const tieWords = (ties: number): string => (ties > 0 ? `${ties} ties on each` : 'no ties');

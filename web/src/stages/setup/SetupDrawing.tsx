@@ -6,6 +6,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
+import { at } from '@kalotrope/core/geometry';
 import { drawnOut, setupConstants, standThing, type SetupValue, type Stood } from '@kalotrope/core/setup';
 import type { Hull } from '@kalotrope/core/lines';
 import { COLOURS } from '../../drawing/colours';
@@ -47,7 +48,8 @@ export function SetupDrawing({ value, hull, picked }: Props) {
   const margin = MARGIN * long;
   const letters = long / (isWide ? 42 : 22);
 
-  const top = margin + 1.5 * letters;
+  const rows = rowsOf(frames, letters);
+  const top = margin + (0.5 + Math.max(1, ...rows.map((row) => row + 1))) * letters;
   const box = [fromX - margin, -high - top, long + 2 * margin, high + gap + 2 * half + margin + top];
   const thin = long / 700;
   const runs = [
@@ -88,7 +90,7 @@ export function SetupDrawing({ value, hull, picked }: Props) {
             strokeWidth={thin}
           />
         ))}
-        {frames.map((frame) => {
+        {frames.map((frame, k) => {
           const { set, id, name } = frame;
           const out = outOf(frame);
           const colour = id === picked ? c.picked : c.main;
@@ -132,7 +134,13 @@ export function SetupDrawing({ value, hull, picked }: Props) {
                   </g>
                 );
               })}
-              <text x={set.centre[0]} y={-high - letters / 2} fontSize={letters} textAnchor="middle" fill={colour}>
+              <text
+                x={set.centre[0]}
+                y={-high - (0.5 + at(rows, k)) * letters}
+                fontSize={letters}
+                textAnchor="middle"
+                fill={colour}
+              >
                 {name}
               </text>
             </g>
@@ -144,6 +152,24 @@ export function SetupDrawing({ value, hull, picked }: Props) {
       </Typography>
     </Box>
   );
+}
+
+/** Of a letter’s height that it is wide, about. */
+const WIDE_FOR_HIGH = 0.62;
+
+/** In which row above the drawing each frame’s name stands, counted up from it, so that none lies over another. */
+function rowsOf(frames: readonly Stood[], letters: number): number[] {
+  const ends: number[] = [];
+  const along = frames.map((_, k) => k).sort((a, b) => at(frames, a).set.centre[0] - at(frames, b).set.centre[0]);
+  const rows = frames.map(() => 0);
+  for (const k of along) {
+    const { set, name } = at(frames, k);
+    const half = ((name.length + 1) * WIDE_FOR_HIGH * letters) / 2;
+    const free = ends.findIndex((end) => end <= set.centre[0] - half);
+    const row = free < 0 ? ends.length : free;
+    [rows[k], ends[row]] = [row, set.centre[0] + half];
+  }
+  return rows;
 }
 
 type SolidProps = {

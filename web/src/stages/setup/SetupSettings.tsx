@@ -130,7 +130,8 @@ export function BackSettings({ part, value }: { readonly part: SetupPart; readon
         {stockFor(value.jig)
           .map(
             ({ breadthMm, depthMm, metres }) =>
-              `${formatRun(metres, notation)} of ${formatScantling(breadthMm, notation)} × ${formatScantling(depthMm, notation)}`,
+              `${formatRun(metres, notation)} of ` +
+              [breadthMm, depthMm].map((mm) => formatScantling(mm, notation)).join(' × '),
           )
           .join(', ')}
         .
