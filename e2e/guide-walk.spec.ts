@@ -28,7 +28,7 @@ async function press(page: Page, name: string): Promise<void> {
   await others
     .reduce((any, one) => any.or(one), first)
     .first()
-    .click({ timeout: 20_000 });
+    .click();
 }
 
 const DOINGS: readonly (readonly [RegExp, (page: Page, ...words: string[]) => Promise<unknown>])[] = [

@@ -91,12 +91,11 @@ test('damaged drawings are refused or read, one after another, and the page stay
   for (let i = 0; i < 6; i++) {
     const at = Math.floor(chance() * good.length);
     const bad = i % 2 === 0 ? good.slice(0, at) : `${good.slice(0, at)}x${good.slice(at + 5)}`;
-    const begun = Date.now();
     await page
       .getByLabel('Import a file')
       .setInputFiles({ name: `bad-${i}.dxf`, mimeType: 'image/vnd.dxf', buffer: Buffer.from(bad) });
     await expect(dialog).toBeVisible();
-    expect(Date.now() - begun).toBeLessThan(20_000); // a reader that hangs is ended after that
+    await expect(dialog).not.toContainText('no answer'); // as it would of a reader that hangs
     await page.getByRole('button', { name: 'Close' }).click();
     await expect(dialog).toBeHidden();
   }

@@ -7,8 +7,8 @@ export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   // a busy machine stands still for many seconds at a time; what waits ends as soon as it can
-  timeout: 240_000,
-  expect: { timeout: 60_000 },
+  timeout: 480_000,
+  expect: { timeout: 120_000 },
   workers: 2,
   reporter: [['list'], ['json', { outputFile: '../.reports/e2e.json' }]],
   outputDir: '../test-results',

@@ -8,7 +8,7 @@
  * of polygons (geometry/polygon.ts). A ring's opening is the section drawn in by the ring's breadth, above its floor
  * and under its beam, its corners rounded.
  * Conventions: the plane's own axes, y to starboard (of a pair the starboard part), z up. Accuracy: exact where nothing
- * is cut away; otherwise 1e-4 mm, arcs within 0.05 mm.
+ * is cut away; otherwise 1e-4 mm, a ring's inner edge 0.005 mm, arcs 0.05 mm.
  */
 import {
   at,
@@ -20,6 +20,8 @@ import {
   mirrored,
   moved,
   rounded,
+  simplify,
+  simplifyRing,
   widened,
   type Outline,
   type Region,
@@ -251,6 +253,9 @@ const bothHalves = (half: readonly Vec2[], top: readonly Vec2[]): Vec2[] => [
     .map(([y, z]): Vec2 => [-y, z]),
 ];
 
+/** The inner edge of a ring is drawn in from an edge with as few points as leave it by no more than this. */
+const RING_OFF_MM = 0.005;
+
 type RingPlan = Pick<FramePlan, 'ring' | 'bounds'>;
 
 /** The opening of a ring frame. */
@@ -260,14 +265,14 @@ function ringOpening({ outlines, half, isAcross }: Base, { ring, bounds }: RingP
   if (!whole) return [];
   const box = boundsOf(whole);
   // the sides gone on up, so that only they are drawn in, and not the top
-  const tall = bothHalves(risen(half, box.maxY + breadth + BEYOND_MM), []);
+  const tall = bothHalves(simplify(risen(half, box.maxY + breadth + BEYOND_MM), RING_OFF_MM), []);
   const room = rectangle(
     [isAcross ? box.minX : bounds.inner + breadth, box.minY + floor],
     [bounds.outer === null ? box.maxX : bounds.outer - breadth, box.maxY + breadth + BEYOND_MM],
   );
   const drawnIn = intersectionOf(widened(tall, -breadth), [room]);
   const beamed = beam === 0 ? drawnIn : intersectionOf(drawnIn, [moved(whole, 0, -beam)]);
-  return beamed.flatMap((outline) => rounded(outline, corner));
+  return beamed.flatMap((outline) => rounded(simplifyRing(outline, RING_OFF_MM), corner));
 }
 
 /** A frame that starts this near to the centreline starts on it. */

@@ -7,7 +7,7 @@ import {
   distanceToSegment,
   netArea,
   segmentsCross,
-  simplify,
+  simplifyRing,
   solidDistance,
   type Box,
   type Outline,
@@ -223,7 +223,7 @@ const DUST_MM = 0.1;
 /** Outlines are compared with so much of their points left out. */
 const COARSE_MM = 0.05;
 
-const coarse = (outline: Outline): Outline => simplify([...outline, at(outline, 0)], COARSE_MM).slice(0, -1);
+const coarse = (outline: Outline): Outline => simplifyRing(outline, COARSE_MM);
 
 const leastBeside = ({ of }: Cut, { opening, hole }: FramesPart['keep']): number =>
   of === 'openings' ? opening : hole;

@@ -6,7 +6,7 @@
  * that is the same on both sides, one side. Where the edge is bevelled, the other face's point across from it.
  * Conventions: out from the centreline and up from the board's lower edge, on which the lowest point stands.
  */
-import { at, boundsOf, counterClockwise, distance2, footOn, simplify, type Vec2 } from '../geometry';
+import { at, boundsOf, counterClockwise, distance2, footOn, simplifyRing, type Vec2 } from '../geometry';
 import type { Frame } from './frame';
 
 export type PlotPoint = {
@@ -40,7 +40,7 @@ export function plotOf({ cut, hand, otherFace, outline }: Pick<Frame, 'cut' | 'h
   const isHalf = hand === 'across' && isSymmetric(cut.outline);
   const own = hand === 'port' ? cut.outline.map(([y, z]): Vec2 => [-y, z]) : cut.outline;
   const ring = fromLowest(counterClockwise(own));
-  const whole = simplify([...ring, at(ring, 0)], OFF_MM).slice(0, -1);
+  const whole = simplifyRing(ring, OFF_MM);
   const kept = isHalf ? starboardOf(whole) : whole;
   const [long, broad] = [box.maxX - box.minX, box.maxY - box.minY];
   return {

@@ -41,6 +41,7 @@ export {
   polylineLength3,
   runsInside,
   simplify,
+  simplifyRing,
 } from './polyline';
 export { SAME_POINT_MM, evaluate, evaluateTangent, fitSpline, uEnd } from './spline';
 export type { CurvePoint, CurveTangent, Spline } from './spline';

@@ -75,6 +75,10 @@ export function simplify(points: readonly Vec2[], tolerance: number): Vec2[] {
   return points.filter((_, i) => keep.has(i));
 }
 
+/** The same of a closed outline. */
+export const simplifyRing = (ring: readonly Vec2[], tolerance: number): Vec2[] =>
+  ring.length < 3 ? [...ring] : simplify([...ring, at(ring, 0)], tolerance).slice(0, -1);
+
 /** Where the polyline crosses `coordinate = value`, in order along it. */
 export function crossings(points: readonly Vec2[], axis: 0 | 1, value: number): Vec2[] {
   const found: Vec2[] = [];

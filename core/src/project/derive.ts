@@ -2,11 +2,11 @@
  * From a project to everything that follows from it, stage by stage, with a memory.
  *
  * A stage reads the project and the earlier results through a reader that notes what is read (stage/reader.ts): as long
- * as all of that is the same, its last answer stands. What a stage makes in parts it remembers itself
+ * as all of that is the same, its last answer stands, and so does the one before it, for what is undone. What a stage makes in parts it remembers itself
  * (stage/remember.ts).
  */
 import type { Finding, StageResult } from '../findings';
-import { createMemory, readerOf, type Memory, type Reader } from '../stage';
+import { ANSWERS_KEPT, createMemory, readerOf, type Memory, type Reader } from '../stage';
 import type { ChainStage, Derived, Found } from './chain';
 import { CHAIN, type Project } from './document';
 import { wholeOf } from './whole';
@@ -18,7 +18,7 @@ export type Derive = ((project: Project) => Derived) & {
 
 type Sources = { readonly project: Project; readonly values: Readonly<Record<string, unknown>> };
 type Last = { readonly reader: Reader<Sources>; readonly result: StageResult<unknown> };
-type Link = { readonly stage: ChainStage<Project>; readonly memory: Memory; last: Last | undefined };
+type Link = { readonly stage: ChainStage<Project>; readonly memory: Memory; last: readonly Last[] };
 
 /** Values of the project's parts are handed out field by field, earlier results whole. */
 const DEPTHS = { project: 3, values: 2 };
@@ -29,7 +29,7 @@ export function createDerive(stages: readonly ChainStage<Project>[] = CHAIN): De
   const links = stages.map((stage): Link => ({
     stage,
     memory: createMemory((id) => computed.push(id)),
-    last: undefined,
+    last: [],
   }));
   const derive = (project: Project): Derived => {
     computed = [];
@@ -47,7 +47,11 @@ export function createDerive(stages: readonly ChainStage<Project>[] = CHAIN): De
 }
 
 function resultOf(link: Link, sources: Sources, onMade: () => void): StageResult<unknown> {
-  if (link.last?.reader.stillHolds(sources)) return link.last.result;
+  const holds = link.last.find(({ reader }) => reader.stillHolds(sources));
+  if (holds) {
+    link.last = [holds, ...link.last.filter((one) => one !== holds)];
+    return holds.result;
+  }
   const { stage, memory } = link;
   const reader = readerOf(sources, DEPTHS);
   const { project } = reader.view;
@@ -55,7 +59,7 @@ function resultOf(link: Link, sources: Sources, onMade: () => void): StageResult
   const before = reader.view as Parameters<typeof stage.run>[1]; // later values are not there yet, and not read
   const result = stage.run(part, before, memory.remember);
   memory.settle();
-  link.last = { reader, result };
+  link.last = [{ reader, result }, ...link.last].slice(0, ANSWERS_KEPT);
   onMade();
   return result;
 }

@@ -14,11 +14,11 @@ export type RoughBlank = {
 };
 
 export function roughBlank(outline: Outline, { extra, isFree }: { readonly extra: number; readonly isFree: boolean }) {
-  const angles = isFree ? anglesOf(convexHull(outline)) : [0];
+  const hull = convexHull(outline);
+  const angles = isFree ? anglesOf(hull) : [0];
   const tries = angles.map((angle) => {
-    const net = turned(outline, angle);
-    const { minX, minY, maxX, maxY } = boundsOf(net);
-    return { net, minX, minY, long: maxX - minX, high: maxY - minY };
+    const { minX, minY, maxX, maxY } = boundsOf(turned(hull, angle));
+    return { angle, minX, minY, long: maxX - minX, high: maxY - minY };
   });
   // the least area; of equals the longer one along the sheet
   const [best] = tries.sort((a, b) => a.long * a.high - b.long * b.high || b.long - a.long);
@@ -31,7 +31,9 @@ export function roughBlank(outline: Outline, { extra, isFree }: { readonly extra
       [long, high],
       [0, high],
     ],
-    net: counterClockwise(best.net.map(([x, y]) => [x - best.minX + extra, y - best.minY + extra] as const)),
+    net: counterClockwise(
+      turned(outline, best.angle).map(([x, y]) => [x - best.minX + extra, y - best.minY + extra] as const),
+    ),
   };
   return area(blank.outline) > 0 ? blank : { outline, net: outline };
 }

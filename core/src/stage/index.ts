@@ -6,7 +6,7 @@ export { firstProblem } from './issue-words';
 export type { Refusal } from './field';
 export { readerOf } from './reader';
 export type { Reader } from './reader';
-export { asItIs, createMemory, makeAnew, oncePer } from './remember';
+export { ANSWERS_KEPT, asItIs, createMemory, makeAnew, oncePer } from './remember';
 export type { Memory, Remember } from './remember';
 export { isSame } from './same';
 export { defineStage } from './stage';

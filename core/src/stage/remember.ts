@@ -16,33 +16,37 @@ export const asItIs = <T>(made: T): T => made;
 /** Makes everything anew: for computing once. */
 export const makeAnew: Remember = (_id, make, ...args) => make(...args);
 
-type Kept = { readonly make: unknown; readonly args: readonly unknown[]; readonly value: unknown; isUsed: boolean };
+/** `idle` counts the calls of `settle` since it was last asked for. */
+type Kept = { readonly make: unknown; readonly args: readonly unknown[]; readonly value: unknown; idle: number };
+
+/** The last answer and the one before it: so that what is undone, or tried and put back, costs nothing. */
+export const ANSWERS_KEPT = 2;
 
 export type Memory = {
   readonly remember: Remember;
-  /** Lets go of what was not asked for since the last call. */
+  /** Lets go of what was asked for neither since the last call nor between that and the one before. */
   readonly settle: () => void;
 };
 
 /** @param onMade is told the id of what had to be made */
 export function createMemory(onMade: (id: string) => void): Memory {
-  const kept = new Map<string, Kept>();
+  const kept = new Map<string, Kept[]>();
   const remember: Remember = (id, make, ...args) => {
     if (args.some(isReaderView)) throw new Error(`"${id}" was given a reader's view; pass what is read from it`);
-    const known = kept.get(id);
-    if (known && known.make === make && isSame(known.args, args)) {
-      known.isUsed = true;
-      return known.value as ReturnType<typeof make>; // made by the same function: checked above
-    }
-    const value = make(...args);
-    kept.set(id, { make, args, value, isUsed: true });
-    onMade(id);
-    return value;
+    const answers = kept.get(id) ?? [];
+    const known = answers.find((one) => one.make === make && isSame(one.args, args));
+    const answer = known ?? { make, args, value: make(...args), idle: 0 };
+    answer.idle = 0;
+    kept.set(id, [answer, ...answers.filter((one) => one !== answer)].slice(0, ANSWERS_KEPT));
+    if (!known) onMade(id);
+    return answer.value as ReturnType<typeof make>; // made by the same function: checked above
   };
   const settle = () => {
-    for (const [id, one] of kept) {
-      if (!one.isUsed) kept.delete(id);
-      one.isUsed = false;
+    for (const [id, answers] of kept) {
+      for (const one of answers) one.idle++;
+      const asked = answers.filter(({ idle }) => idle <= ANSWERS_KEPT);
+      if (asked.length > 0) kept.set(id, asked);
+      else kept.delete(id);
     }
   };
   return { remember, settle };

@@ -73,10 +73,19 @@ describe('a memory', () => {
     memory.remember('one', sum, [1], 0);
     expect(memory.remember('one', (numbers: readonly number[], by: number) => numbers.length * by, [1], 0)).toBe(0);
   });
-  it('lets go of what was not asked for since it last settled', () => {
+  it('keeps the answer before the last, for what is undone, and none before that', () => {
+    const [first, second] = [1, 2].map((by) => memory.remember('undone', sum, [1], by));
+    expect(memory.remember('undone', sum, [1], 1)).toBe(first);
+    expect(memory.remember('undone', sum, [1], 2)).toBe(second);
+    memory.remember('undone', sum, [1], 3);
+    expect(memory.remember('undone', sum, [1], 1)).not.toBe(first);
+  });
+  it('lets go of what was asked for neither since it last settled nor before that', () => {
     const before = memory.remember('gone', sum, [1], 1);
     memory.settle();
+    memory.settle();
     expect(memory.remember('gone', sum, [1], 1)).toBe(before);
+    memory.settle();
     memory.settle();
     memory.settle();
     expect(memory.remember('gone', sum, [1], 1)).not.toBe(before);

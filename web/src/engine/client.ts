@@ -23,8 +23,8 @@ type RunOptions<K extends JobName> = {
   readonly onProgress?: (progress: JobProgress<K>) => void;
 };
 
-/** Longer than the largest hull takes to work out, on a slow machine: what has not answered by then will not. */
-const DERIVE_LIMIT_MS = 30_000;
+/** The largest hull takes seconds: on a machine twenty times slower, what has not answered by then will not. */
+const DERIVE_LIMIT_MS = 90_000;
 /** Searches end by their own clock, reading by its limits of size: this is for what goes wrong. */
 const ALONE_LIMIT_MS = { take: 20_000, default: 180_000 } as const;
 

@@ -45,16 +45,19 @@ export function runsOnPanel(
   const runs: RunPoint[][] = [[]];
   const put = (place: Vec3, normal: Vec3, flat: Vec2) =>
     at(runs, -1).push({ s: along(place), z: place[2], across: dot3(normal, m), flat });
-  const past = (r: LaidRuling, end: 'p' | 'q') => dot3(movedIn(r, end, inset), m) - level;
+  const past = (r: LaidRuling, end: 'p' | 'q') => dot3(r[end], m) - inset * dot3(r.normal, m) - level;
   rulings.forEach((r, k) => {
     const [p, q] = [past(r, 'p'), past(r, 'q')];
     const isOn = p > 0 !== q > 0;
+    const isWithin = at(runs, -1).length > 0;
+    if (!isOn && !isWithin) return;
     const before = rulings[k - 1];
-    const ends = before ? (['p', 'q'] as const).flatMap((end) => edgeCrossing(before, r, end)) : [];
+    const ends =
+      before && isOn !== isWithin ? (['p', 'q'] as const).flatMap((end) => edgeCrossing(before, r, end)) : [];
     const w = p / (p - q);
-    if (isOn && at(runs, -1).length === 0) ends.forEach((end) => put(...end));
+    if (!isWithin) ends.forEach((end) => put(...end));
     if (isOn) put(lerp3(movedIn(r, 'p', inset), movedIn(r, 'q', inset), w), r.normal, lerp2(...wholeEnds(r), w));
-    else if (at(runs, -1).length > 0) {
+    else {
       ends.forEach((end) => put(...end));
       runs.push([]);
     }

@@ -318,6 +318,10 @@ function uncrossed({ p, q }: Flat): Flat {
   return { p: trim(p, 'i'), q: trim(q, 'j') };
 }
 
+/** Whether what lies from a to b has anything in common with what lies from c to d. */
+const areNear = (a: number, b: number, c: number, d: number): boolean =>
+  Math.max(a, b) >= Math.min(c, d) && Math.max(c, d) >= Math.min(a, b);
+
 /** Where two edges cross going from their middles forward (−1) or aft (1): beyond point i of p and j of q. */
 function firstCrossing(p: readonly Vec2[], q: readonly Vec2[], way: 1 | -1) {
   const middle = Math.floor(p.length / 2);
@@ -330,7 +334,9 @@ function firstCrossing(p: readonly Vec2[], q: readonly Vec2[], way: 1 | -1) {
         [back, reach],
       ] as const) {
         const [i, j] = [middle + way * (m - 1), middle + way * (n - 1)];
-        const found = crossLines(at(p, i), at(p, i + way), at(q, j), at(q, j + way));
+        const [a, b, c, d] = [at(p, i), at(p, i + way), at(q, j), at(q, j + way)];
+        if (!areNear(a[0], b[0], c[0], d[0]) || !areNear(a[1], b[1], c[1], d[1])) continue;
+        const found = crossLines(a, b, c, d);
         if (found && found.w >= 0 && found.w <= 1 && found.v >= 0 && found.v <= 1) return { i, j, at: found.point };
       }
     }
