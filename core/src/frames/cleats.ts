@@ -17,6 +17,7 @@ import {
   intersectionOf,
   mirrored,
   nearestIndex,
+  simplifyRing,
   unionOf,
   upright,
   type Outline,
@@ -58,6 +59,7 @@ export type CleatsAsked = {
 export function cleatsOf(plans: readonly CleatPlan[], asked: CleatsAsked): Cleat[] {
   const { section, blank, isBevelled } = asked;
   const edges = edgesOf(blank.base, section);
+  if (plans.some(({ edge }) => edge === TOP_EDGE)) edges.push(...topEdge(blank.base));
   return plans.flatMap((plan): Cleat[] => {
     const edge = edges.find(({ id }) => id === plan.edge);
     const pieces = edge ? piecesAlong(edge, plan, asked) : [];
@@ -76,7 +78,7 @@ export function cleatsOf(plans: readonly CleatPlan[], asked: CleatsAsked): Cleat
 
 type Edge = { readonly id: string; readonly name: string; readonly points: readonly Vec2[] };
 
-/** Every edge of the blank, the part on its left: along the skin from the centreline up, the top inward. */
+/** Every edge of the blank along the skin, the part on its left: from the centreline up. */
 function edgesOf(base: Base, section: FrameSection): Edge[] {
   const { half, corners } = base;
   const places = [0, ...corners.map((corner) => nearestIndex(half, corner)), half.length - 1];
@@ -84,18 +86,25 @@ function edgesOf(base: Base, section: FrameSection): Edge[] {
     ...{ id: panel, name: panelName },
     points: half.slice(places[i] ?? 0, (places[i + 1] ?? half.length - 1) + 1),
   }));
-  return [...alongSkin, { id: TOP_EDGE, name: 'Top', points: topOf(base) }].filter(({ points }) => points.length > 1);
+  return alongSkin.filter(({ points }) => points.length > 1);
+}
+
+function topEdge(base: Base): Edge[] {
+  const points = topOf(base);
+  return points.length > 1 ? [{ id: TOP_EDGE, name: 'Top', points }] : [];
 }
 
 /** Places at which the top is looked for. */
 const TOP_STEPS = 120;
+/** It is looked for on an outline with as few points as leave the edge by no more than this. */
+const TOP_OFF_MM = 0.005;
 /** Steeper than this it is no top, but a side that leans inward. */
 const STEEP = 1;
 
 /** From its starboard end to the other, by its highest points. */
 function topOf({ outlines }: Base): Vec2[] {
-  const whole = outlines[0];
-  if (!whole) return [];
+  if (!outlines[0]) return [];
+  const whole = simplifyRing(outlines[0], TOP_OFF_MM);
   const { minX, maxX } = boundsOf(whole);
   const high = Array.from({ length: TOP_STEPS + 1 }, (_, i): Vec2 => {
     const y = maxX - ((maxX - minX) * (i * (1 - 2 * HAIR) + HAIR * TOP_STEPS)) / TOP_STEPS;

@@ -11,9 +11,10 @@
  * that nothing is forced.
  * Conventions: z up from the line; solids as in solids.ts. Accuracy: touches within 1 mm.
  */
-import { at, boundsOf, type Outline, type Vec2 } from '../geometry';
+import { at, boundsOf, simplifyRing, type Outline, type Vec2 } from '../geometry';
 import { frameAt, type Frame, type Girder, type MemberRun } from '../frames';
 import { depthOfInside, type Panel, type PanelsPart } from '../panels';
+import { oncePer } from '../stage';
 import { BRACE_UP, CRADLE_THICK, LEAST_HOLD, LEG_CLEAR, UPRIGHT_SHORT } from './constants';
 import type { SetupPart } from './schema';
 import { hundredths } from './small-figure';
@@ -254,6 +255,12 @@ function uprightPlace(frame: Frame, job: JigFor): UprightPlace | undefined {
   return best ?? tried(0, breadth / 2, [['middle', [-breadth / 2, breadth / 2]]]);
 }
 
+const RING_OFF_MM = 0.05;
+/** All edges of a frame, with as few points as leave them by no more than a pencil's line. */
+const ringsOf = oncePer((frame: Frame): Outline[] =>
+  [frame.cut.outline, ...frame.cut.holes].map((ring) => simplifyRing(ring, RING_OFF_MM)),
+);
+
 /** For so much more to hold by, uprights stand nearer together. */
 const FAR_BETTER = 1.25;
 
@@ -262,7 +269,7 @@ const FAR_BETTER = 1.25;
  * longest run of them.
  */
 function columnOf(frame: Frame, { heights }: JigFor, [from, to]: readonly [number, number]) {
-  const rings = [frame.cut.outline, ...frame.cut.holes];
+  const rings = ringsOf(frame);
   const runs = [from + SIDE_MM, (from + to) / 2, to - SIDE_MM].map((y) => runsAt(rings, y, heights));
   let common = at(runs, 0);
   for (const other of runs.slice(1))
