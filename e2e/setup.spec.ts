@@ -114,6 +114,11 @@ test('panels as built, a fault told and decided, a boat with no jig', async ({ p
   await page.getByRole('button', { name: 'Export' }).click();
   await expect(page.getByRole('menuitem', { name: /Side, port, as built/ }).first()).toBeVisible();
   await page.keyboard.press('Escape');
+  // these are what is cut: one for each hand
+  await page.getByRole('link', { name: /Sheets/ }).click();
+  await page.getByRole('button', { name: /^Parts to cut/ }).click();
+  await expect(page.getByRole('row', { name: /Side, port/ }).first()).toBeVisible();
+  await page.getByRole('link', { name: /Set-up/ }).click();
   await page.getByRole('button', { name: 'Undo: Panels as built' }).click();
   await expect(changes).toHaveCount(0);
   // a frame cut short is told until something is decided

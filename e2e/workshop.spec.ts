@@ -246,7 +246,14 @@ test('other glues, finishes and fastenings: counted, bought, timed; a tape is pi
   await page.getByRole('button', { name: 'On the roll' }).click();
   const lengths = page.getByRole('table', { name: 'Cloth to cut' }).getByRole('row');
   await expect(lengths).toHaveText([/cloth for/, /Bottom, starboard/, /Bottom, port/]);
-  await expect(page.getByText(/^6\.\d m off a roll 1000 mm wide/)).toBeVisible();
+  await expect(page.getByText(/^[67]\.\d m off a roll 1000 mm wide, cut 25 mm over the edge/)).toBeVisible();
+  // glassed flat: a length of its own for each face, in the tables too
+  await unfold(page, 'Glassed flat');
+  await page.getByRole('combobox', { name: 'Bulkhead 2, glassed flat' }).click();
+  await page.getByRole('option', { name: 'both faces' }).click();
+  await expect(lengths).toHaveText([/cloth for/, /Bottom/, /Bottom/, /Bulkhead 2, one face/, /Bulkhead 2, other face/]);
+  await page.getByRole('button', { name: /^Undo: Bulkhead 2 glassed flat/ }).click();
+  await expect(lengths).toHaveCount(3);
   const wide = page.getByLabel('Width of the cloth', { exact: true });
   await unfold(page, 'Glass');
   await wide.fill('400');

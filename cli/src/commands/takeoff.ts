@@ -67,6 +67,7 @@ export function takeoffCommand(file: string, options: Options, io: Io): Answer {
 /** How much of it there is: of what is long metres, of what is wide square metres. */
 const quantityOf = (from: TakeoffLine['from']): { readonly qty: number; readonly unit: 'm' | 'm2' } => {
   if (from.kind === 'fillet') return { qty: trim(from.length / 1000), unit: 'm' };
+  if (from.kind === 'tabs') return { qty: trim((from.count * from.length) / 1000), unit: 'm' };
   if (from.kind === 'tape') return { qty: trim((from.length * from.widths.length) / 1000), unit: 'm' };
   return { qty: trim(from.areaM2), unit: 'm2' };
 };

@@ -1,5 +1,5 @@
 /** What is bought for gluing, filling and coating: packs, filler, glass, and what is used up with it. */
-import { formatMass, formatRunToBuy, formatVolume, type Notation } from '../measure';
+import { formatArea, formatMass, formatRunToBuy, formatVolume, type Notation } from '../measure';
 import type { BuyLine } from '../stage';
 import { BRUSH_WORK, PAIRS_A_POT, STICKS_A_POT } from './constants';
 import { clothMetres, clothOf, type ClothWhole } from './cloth/cloth';
@@ -60,9 +60,15 @@ export function epoxyToBuy(whole: BuyingEpoxy): BuyLine[] {
             'cloth',
             `Cloth, ${part.glass.clothKind}, ${width(part.glass.clothWidth, notation)} wide`,
             formatRunToBuy(clothMetres(glass.clothM, clothOf(whole)), notation),
-            'sheathing',
+            'sheathing, and what is glassed flat',
           ),
         ]
+      : []),
+    ...(glass.peelPlyM2 > 0
+      ? [measured('peel ply', 'Peel ply', formatArea(glass.peelPlyM2, notation), 'over the last layer')]
+      : []),
+    ...(glass.filmM2 > 0
+      ? [measured('film', 'Film with holes', formatArea(glass.filmM2, notation), 'over the peel ply')]
       : []),
     ...counted('gloves', 'Gloves, pairs', Math.ceil(pots * PAIRS_A_POT.value), `${pots} pots`),
     ...counted('brushes', 'Brushes and rollers', Math.ceil(brushed * BRUSH_WORK.value), `${brushed} pots are brushed`),

@@ -29,6 +29,9 @@ export const FINISH_AT_C = house(20, '°C', 'at which a tin tells its hours');
 export const FINISH_LEAST_C = house(8, '°C', 'below it paint stays wet over night, and the dew gets it');
 export const CLOTH_WIDTH = house(1000, 'mm', 'a usual roll of cloth');
 export const CLOTH_LAP = house(50, 'mm', 'where two widths of cloth meet');
+export const CLOTH_TRIM = house(25, 'mm', 'cloth is cut so much larger all round, and trimmed when it is set');
+export const TABS_APART = house(250, 'mm', 'between short tapes that hold a bulkhead until it is filleted');
+export const LAYERS_APART = house(100, 'mm', 'between where one layer of tape is pieced and where the next is');
 export const KEY_BEYOND_TAPE = house(10, 'mm', 'the surface is keyed so far beyond the tape on each side');
 
 /** A resin of an invented maker: 2 to 1 by volume, a middling hardener. All of it is on any tin. */

@@ -20,6 +20,8 @@ export function fromWords(from: CountedFrom, notation: Notation): string {
       );
     case 'tape':
       return `${run(from.length, notation)} ${from.side}, ${widthsWords(from.widths, notation)}`;
+    case 'tabs':
+      return `${from.count} of ${width(from.length, notation)}, ${width(from.width, notation)} wide`;
     case 'cloth':
       return (
         `${formatArea(from.areaM2, notation)} × (${formatClothWeight(from.weight, notation)} + ` +
@@ -27,7 +29,7 @@ export function fromWords(from: CountedFrom, notation: Notation): string {
       );
     case 'faces':
       return (
-        `${formatArea(from.areaM2, notation)}, ${from.faces === 2 ? 'both faces' : 'inner face'} × ` +
+        `${formatArea(from.areaM2, notation)}, ${from.faces === 2 ? 'both faces' : 'one face'} × ` +
         `${from.coats} coats`
       );
     case 'painted':

@@ -57,7 +57,7 @@ const jointsWord = ({ joints }: JointedPanel): string =>
 
 function sheetJoints(panel: JointedPanel): Faces {
   const mm2 = panel.joints.reduce((sum, { depth, kind, width }) => sum + depth * (kind === 'tongues' ? 0 : width), 0);
-  const hands = panel.spansCentreline ? 1 : 2;
+  const hands = panel.isPair ? 2 : 1;
   const item = `${jointsWord(panel)}, ${panel.name.toLowerCase()}`;
   return { item, what: 'blanks', areaM2: (mm2 * hands) / MM2_PER_M2 };
 }

@@ -1,4 +1,5 @@
 export { clothMetres, clothToLay, laidCloth, type ClothToLay, type LaidCloth } from './cloth/cloth';
+export { flatParts, type FlatPart } from './flat-parts';
 export type { TakeoffLine } from './line';
 export type { Takeoff } from './takeoff';
 export { chinesOf } from './sheathing';

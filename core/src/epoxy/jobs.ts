@@ -1,8 +1,8 @@
 /**
  * The list of quantities as jobs in the order in which they are done, and each as pots to mix.
  *
- * Order: sheets are joined, then sealed if they are sealed flat; what is glued; corners tacked, filleted and taped
- * inside; the hull sealed where it is sealed when it stands; taped outside, sheathed, filled. A coat is a job of its
+ * Order: sheets are joined, parts glassed flat, then sealed if they are sealed flat; what is glued; corners tacked and
+ * tabbed, filleted and taped inside; the hull sealed where it is sealed when it stands; taped outside, sheathed, filled. A coat is a job of its
  * own, as there are hours between two. Tacks are part of the fillets that go over them.
  */
 import { FILL_COAT, FILL_COATS, SEAL_FIRST_COAT, SEAL_NEXT_COAT, TACK_SHARE } from './constants';
@@ -43,26 +43,45 @@ export function jobsOf(lines: readonly TakeoffLine[], part: EpoxyPart): Job[] {
   const joints = jobOf({ id: 'join', name: 'Sheet joints', work: 'glue', rate: rate.glue }, joins(true));
   const fillets = of(({ group }) => group === 'fillets', 1 - TACK_SHARE.value);
   const tacks = { ...fillets, share: TACK_SHARE.value };
-  const cloth = of(({ group }) => group === 'sheathing');
-  const [wetOut, fill] = [sharesOfCloth(cloth.lines, 'cloth'), sharesOfCloth(cloth.lines, 'coat')];
+  const tabs = of(({ group }) => group === 'tabs');
+  const clothed = (group: TakeoffLine['group'], ids: ClothIds): Job[] => {
+    const cloth = of((line) => line.group === group);
+    const [wetOut, fill] = [sharesOfCloth(cloth.lines, 'cloth'), sharesOfCloth(cloth.lines, 'coat')];
+    return [
+      jobOf({ ...ids.wetOut, work: 'sheathe', rate: rate.sheathe }, { ...cloth, share: wetOut }),
+      ...Array.from({ length: FILL_COATS.value }, (_, k) =>
+        jobOf(
+          { id: `${ids.fill.id}.${k + 1}`, name: `${ids.fill.name}, coat ${k + 1}`, work: 'seal', rate: rate.seal },
+          { ...cloth, share: fill },
+        ),
+      ),
+    ];
+  };
   return [
     joints,
+    ...clothed('flat', FLAT),
     ...(part.coating === 'flat' ? sealing : []),
     jobOf({ id: 'glue', name: 'Gluing', work: 'glue', rate: rate.glue }, joins(false)),
     jobOf({ id: 'tack', name: 'Tacking', work: 'tack', rate: rate.tack }, tacks),
+    jobOf({ id: 'tabs', name: 'Tabs', work: 'tape', rate: rate.tape }, tabs),
     jobOf({ id: 'fillets', name: 'Fillets', work: 'fillet', rate: rate.fillet }, fillets),
     jobOf({ id: 'tape.inside', name: 'Tape inside', work: 'tape', rate: rate.tape }, taped('inside')),
     ...(part.coating === 'hull' ? sealing : []),
     jobOf({ id: 'tape.outside', name: 'Tape outside', work: 'tape', rate: rate.tape }, taped('outside')),
-    jobOf({ id: 'sheathe', name: 'Sheathing', work: 'sheathe', rate: rate.sheathe }, { ...cloth, share: wetOut }),
-    ...Array.from({ length: FILL_COATS.value }, (_, k) =>
-      jobOf(
-        { id: `fill.${k + 1}`, name: `Filling the weave, coat ${k + 1}`, work: 'seal', rate: rate.seal },
-        { ...cloth, share: fill },
-      ),
-    ),
+    ...clothed('sheathing', OUTSIDE),
   ].filter(({ grams }) => grams > 0);
 }
+
+type Named = { readonly id: string; readonly name: string };
+type ClothIds = { readonly wetOut: Named; readonly fill: Named };
+const OUTSIDE: ClothIds = {
+  wetOut: { id: 'sheathe', name: 'Sheathing' },
+  fill: { id: 'fill', name: 'Filling the weave' },
+};
+const FLAT: ClothIds = {
+  wetOut: { id: 'flat', name: 'Glassing parts flat' },
+  fill: { id: 'flat.fill', name: 'Filling their weave' },
+};
 
 const isSealing = ({ group }: TakeoffLine): boolean => group === 'sealing';
 

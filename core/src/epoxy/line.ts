@@ -25,8 +25,15 @@ export type CountedFrom =
       readonly length: number;
       readonly widths: readonly number[];
     }
+  | {
+      readonly kind: 'tabs';
+      readonly count: number;
+      /** Of each, along its seam. */
+      readonly length: number;
+      readonly width: number;
+    }
   | { readonly kind: 'cloth'; readonly areaM2: number; readonly weight: number; readonly coats: number }
-  | { readonly kind: 'faces'; readonly areaM2: number; readonly coats: number; readonly faces: 1 | 2 }
+  | { readonly kind: 'faces'; readonly areaM2: number; readonly coats: number; readonly faces: 0 | 1 | 2 }
   | { readonly kind: 'glued'; readonly what: GlueFace; readonly areaM2: number }
   | {
       readonly kind: 'painted';
@@ -36,7 +43,7 @@ export type CountedFrom =
     };
 
 export type TakeoffLine = {
-  readonly group: 'fillets' | 'tapes' | 'sheathing' | 'sealing' | 'glue';
+  readonly group: 'fillets' | 'tapes' | 'tabs' | 'sheathing' | 'flat' | 'sealing' | 'glue';
   readonly work: Work;
   readonly item: string;
   readonly from: CountedFrom;

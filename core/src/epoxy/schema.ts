@@ -1,7 +1,7 @@
 /** The epoxy and glass part of a project: what goes on which seam, the resin, and the rates that builders set. */
 import { z } from 'zod';
 import { gramsPerShown, isImperial, usualIn, type Notation } from '../measure';
-import { countField, figureField, lengthField, shareField } from '../stage';
+import { countField, figureField, lengthField, lengthOrNone, shareField } from '../stage';
 import * as usual from './constants';
 
 const weight = (title: string) => figureField(title, { min: 0, max: 5000, unit: 'g/m²' });
@@ -16,6 +16,7 @@ const warmth = (title: string) => figureField(title, { min: -40, max: 60, unit: 
 const FILLET_RULES = ['larger', 'radius', 'leg'] as const;
 /** What seams are told apart by: where a panel meets its mirror, another panel, an end, a transom, a bulkhead. */
 export const SEAM_KINDS = ['keel', 'chine', 'end', 'transom', 'bulkhead'] as const;
+export const FLAT_KINDS = ['frame', 'girder', 'transom'] as const;
 export const GLASS_KINDS = ['woven', 'biaxial', 'biaxial on mat'] as const;
 
 /** What a kind of seam, or one seam, has instead of what all have; null: as all. */
@@ -29,6 +30,14 @@ const seamPlanSchema = z.object({
   inside: countField('Its tapes inside', 0, 5).nullable(),
   outside: countField('Its tapes outside', 0, 5).nullable(),
   tapeWidth: lengthField('Its tape width', 0, 500).nullable(),
+});
+
+/** A part that is glassed on the bench: on one face or both. */
+const flatSchema = z.object({
+  id,
+  of: z.enum(FLAT_KINDS),
+  part: z.string().min(1).max(60),
+  faces: z.enum(['one', 'both']),
 });
 
 /** As it is sold: millilitres of each part in it. */
@@ -72,7 +81,11 @@ const glassSchema = z.object({
   tapeFrom: z.enum(['roll', 'cloth']),
   clothWidth: lengthField('Width of the cloth', 50, 5000),
   lap: lengthField('Lap of the cloth', 0, 500),
+  /** Cut so much larger than what it covers, to be trimmed when it is set. */
+  trim: lengthField('Cloth left to trim', 0, 200),
   peelPly: z.boolean(),
+  /** With holes, over the peel ply. */
+  film: z.boolean(),
 });
 
 /** Sold in tins, cartridges and bottles beside epoxy. */
@@ -150,6 +163,9 @@ export const epoxySchema = z.object({
   fillerShare: shareField('Filler in the mix', 0, 0.8),
   glueFillerShare: shareField('Filler in glue', 0, 0.8),
   seams: z.array(seamPlanSchema).max(200),
+  /** Short tapes that hold a bulkhead until it is filleted: how long each, 0: none; and about how far apart. */
+  tabs: z.object({ length: lengthOrNone('Length of a tab', 10, 500), apart: lengthField('A tab every', 50, 2000) }),
+  flat: z.array(flatSchema).max(100),
   glass: glassSchema,
   resin: resinSchema,
   packs: z.array(packSchema).max(20),
@@ -226,10 +242,13 @@ export const epoxyAtFirst = (_others: object, notation: Notation): EpoxyPart => 
   coating: 'flat',
   glueFillerShare: usual.GLUE_FILLER_SHARE.value,
   seams: [],
+  tabs: { length: 0, apart: usualIn(usual.TABS_APART.value, notation) },
+  flat: [],
   glass: {
-    ...{ tapeKind: 'biaxial', clothKind: 'woven', tapeFrom: 'roll', peelPly: false },
+    ...{ tapeKind: 'biaxial', clothKind: 'woven', tapeFrom: 'roll', peelPly: false, film: false },
     clothWidth: usualIn(usual.CLOTH_WIDTH.value, notation),
     lap: usualIn(usual.CLOTH_LAP.value, notation),
+    trim: usualIn(usual.CLOTH_TRIM.value, notation),
   },
   resin: {
     ...{ ratioA: usual.RATIO_BY_VOLUME.value, ratioB: 1 },

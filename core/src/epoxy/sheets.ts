@@ -79,6 +79,8 @@ const toBuy = (takeoff: Takeoff, part: EpoxyPart, { notation, clothM }: Buying):
     ]),
     [`Cloth, ${part.glass.clothKind}, off the roll`, formatRunToBuy(clothM, notation)],
     ['Cloth and tape together', formatArea(takeoff.clothM2, notation)],
+    ...(takeoff.glass.peelPlyM2 > 0 ? [['Peel ply', formatArea(takeoff.glass.peelPlyM2, notation)]] : []),
+    ...(takeoff.glass.filmM2 > 0 ? [['Film with holes', formatArea(takeoff.glass.filmM2, notation)]] : []),
     ...takeoff.products.map(({ name, packs, ml }) => [`${name}: packs`, `${packs}, ${formatVolume(ml, notation)}`]),
   ],
 });

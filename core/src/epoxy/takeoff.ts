@@ -16,6 +16,8 @@ import {
   SEAL_NEXT_COAT,
 } from './constants';
 import type { EpoxyFinding, EpoxyResult } from './findings';
+import { coveredIn } from './covered';
+import { facesGlassed, flatParts } from './flat-parts';
 import { glassToBuy, type GlassToBuy } from './glass';
 import { facesOf, glueLines, type Glued } from './glue';
 import { judgeGlass, judgePurchase } from './judge';
@@ -78,8 +80,10 @@ export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
   const faces = facesOf(input);
   const lines = [
     ...seams.filter(({ isFilleted }) => isFilleted).map((seam) => filletLine(seam, part)),
+    ...seams.flatMap((seam) => tabLines(seam, part)),
     ...seams.flatMap((seam) => tapeLines(seam, input)),
     ...sheathingLines(input),
+    ...flatLines(input),
     ...sealingLines(input),
     ...glueLines(
       faces.filter(({ what }) => !glueFor(what, part)),
@@ -95,7 +99,7 @@ export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
   const others = [...otherGlueLines(faces, part), ...finishLines(input, part.finishes)];
   const value = {
     ...{ jobs, plan, purchase: purchaseOf(plan.totals, part), sheathed: sheathed.map(({ id }) => id) },
-    glass: glassToBuy(lines, sheathed, part),
+    glass: glassToBuy(lines, coveredIn(input), part),
     ...{ others, products: productsOf(others, part), coats: coatsOf(others, part.finishes) },
     fillers: fillersOf(jobs, plan, part.fillers),
     ...{ seams, lines, resin, filler: sum('filler'), clothM2: sum('clothM2'), tapeM: sum('tapeM') },
@@ -113,7 +117,7 @@ export function takeOff(input: TakeoffInput): EpoxyResult<Takeoff> {
 }
 
 const weightOf = ({ group }: TakeoffLine, part: EpoxyPart): number =>
-  group === 'tapes' ? part.tapeWeight : part.sheathingWeight;
+  group === 'tapes' || group === 'tabs' ? part.tapeWeight : part.sheathingWeight;
 
 const none = { resin: 0, filler: 0, clothM2: 0, tapeM: 0 };
 
@@ -139,6 +143,25 @@ function filletLine(seam: Seam, part: EpoxyPart): TakeoffLine {
   };
 }
 
+/** Short tapes across a bulkhead’s seam, in each of its corners, that hold it until it is filleted. */
+function tabLines(seam: Seam, part: EpoxyPart): TakeoffLine[] {
+  const { length, apart } = part.tabs;
+  if (length === 0 || seam.kind !== 'bulkhead' || seam.length === 0) return [];
+  const count = Math.max(1, Math.round(seam.length / apart)) * seam.corners;
+  const { tapeWidth } = scheduleOf(seam, part);
+  const clothM2 = (count * length * tapeWidth) / 1e6;
+  return [
+    {
+      ...{ ...none, group: 'tabs', work: 'tape', item: seam.name, seam: seam.id, clothM2 },
+      ...{ tapeM: (count * length) / 1000, from: { kind: 'tabs', count, length, width: tapeWidth } },
+      resin: clothM2 * part.tapeWeight * perTape(part),
+    },
+  ];
+}
+
+const perTape = ({ glass }: EpoxyPart): number =>
+  glass.tapeKind === 'woven' ? RESIN_PER_WOVEN.value : RESIN_PER_BIAXIAL.value;
+
 /** A bulkhead is taped in both its corners, and nothing of it is outside. */
 function tapeLines(seam: Seam, { part, school }: TakeoffInput): TakeoffLine[] {
   const schedule = scheduleOf(seam, part);
@@ -152,27 +175,31 @@ function tapeLines(seam: Seam, { part, school }: TakeoffInput): TakeoffLine[] {
     const length = seam.length * seam.corners;
     const clothM2 = widths.reduce((sum, width) => sum + (length * width) / 1e6, 0);
     const tapeM = (length * widths.length) / 1000;
-    const perGlass = part.glass.tapeKind === 'woven' ? RESIN_PER_WOVEN.value : RESIN_PER_BIAXIAL.value;
     return {
       ...{ ...none, group: 'tapes', work: 'tape', item: seam.name, seam: seam.id, clothM2, tapeM },
-      ...{ from: { kind: 'tape', side, length, widths }, resin: clothM2 * part.tapeWeight * perGlass },
+      ...{ from: { kind: 'tape', side, length, widths }, resin: clothM2 * part.tapeWeight * perTape(part) },
     };
   });
 }
 
 function sheathingLines({ lines, panels, part }: TakeoffInput): TakeoffLine[] {
   const { sheathed } = sheathedPanels({ lines, panels, part });
+  return sheathed.map((panel) => clothLine('sheathing', panel.name, bothSides(panel), part));
+}
+
+/** On the bench, before they go in. */
+const flatLines = (input: TakeoffInput): TakeoffLine[] =>
+  flatParts(input).map((one) => clothLine('flat', one.name, one.areaM2 * facesGlassed(one, input.part), input.part));
+
+function clothLine(group: 'sheathing' | 'flat', item: string, clothM2: number, part: EpoxyPart): TakeoffLine {
   const perGlass = part.glass.clothKind === 'woven' ? RESIN_PER_WOVEN.value : RESIN_PER_BIAXIAL.value;
-  return sheathed.map((panel): TakeoffLine => {
-    const clothM2 = bothSides(panel);
-    const { sheathingWeight: weight } = part;
-    const coats = FILL_COATS.value;
-    return {
-      ...{ ...none, group: 'sheathing', work: 'sheathe', item: panel.name, clothM2 },
-      ...{ from: { kind: 'cloth', areaM2: clothM2, weight, coats } },
-      resin: clothM2 * (weight * perGlass + coats * FILL_COAT.value),
-    };
-  });
+  const { sheathingWeight: weight } = part;
+  const coats = FILL_COATS.value;
+  return {
+    ...{ ...none, group, work: 'sheathe', item, clothM2 },
+    ...{ from: { kind: 'cloth', areaM2: clothM2, weight, coats } },
+    resin: clothM2 * (weight * perGlass + coats * FILL_COAT.value),
+  };
 }
 
 /** g/m² of all coats of sealing together. */
@@ -182,17 +209,16 @@ const sealingRate = ({ sealingCoats: coats }: EpoxyPart): number =>
 /** Where the hull is sealed when it stands, not under what was sheathed. */
 function sealingLines({ lines, panels, transoms, frames, girders, part }: TakeoffInput): TakeoffLine[] {
   const { sheathed } = sheathedPanels({ lines, panels, part });
-  const line = (item: string, faceM2: number, faces: 1 | 2 = 2): TakeoffLine => ({
+  const line = (item: string, faceM2: number, faces: 0 | 1 | 2 = 2): TakeoffLine => ({
     ...{ ...none, group: 'sealing', work: 'seal', item, resin: faces * faceM2 * sealingRate(part) },
     from: { kind: 'faces', areaM2: faces * faceM2, coats: part.sealingCoats, faces },
   });
   const skin = panels.map((panel) =>
     line(panel.name, bothSides(panel), part.coating === 'hull' && sheathed.includes(panel) ? 1 : 2),
   );
-  const ends = transoms.map((transom) => line(transom.name, transom.areaM2));
-  const bulkheads = frames
-    .filter(({ material }) => material === 'plywood')
-    .map(({ name, areaM2 }) => line(name, areaM2));
-  const along = girders.map(({ name, areaM2 }) => line(name, areaM2));
-  return [...skin, ...ends, ...bulkheads, ...along];
+  const open = { 0: 2, 1: 1, 2: 0 } as const;
+  const inside = flatParts({ transoms, frames, girders }).map((one) =>
+    line(one.name, one.areaM2, open[facesGlassed(one, part)]),
+  );
+  return [...skin, ...inside];
 }

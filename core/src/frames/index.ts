@@ -1,4 +1,4 @@
-export { SCHOOLS, TOP_EDGE } from './schema';
+export { FASTENING_USES, SCHOOLS, TOP_EDGE } from './schema';
 export type {
   CleatPlan,
   FasteningUse,
@@ -53,7 +53,9 @@ export type { Planked } from './planked/boards';
 export type { RollingBevel } from './rolling-bevel';
 export { mitreDeg, rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';
 export { FASTENING_NAMES } from './fastenings/names';
-export { drillsFor } from './fastenings/screws';
+export { drillsFor, screwRow, type ScrewRow } from './fastenings/screws';
+export { fasteningsToBuy } from './fastenings/buys';
+export { pilotHole } from './outside';
 export { evenSpacing } from './fastenings/spacing';
 export { CHAIN_OFF } from './constants';
 export { photoReader } from './taken/measured';

@@ -49,7 +49,7 @@ export function outsideOfPanel(panel: Panel, { frames, members, screws }: OnOuts
         ...openPath(simplify(line, MARK_OFF_MM)),
         ...thin,
       })),
-      ...screws.filter((row) => row.panel === panel.id).flatMap(({ places }) => places.map(pilot)),
+      ...screws.filter((row) => row.panel === panel.id).flatMap(({ places }) => places.map(pilotHole)),
     ],
     texts: over
       .filter(({ name, line }) => name !== '' && polylineLength(line) > NAMED_FROM_MM)
@@ -71,7 +71,7 @@ const MARK_OFF_MM = 0.05;
 const PILOT_MM = 1;
 const PILOT_CORNERS = 8;
 
-function pilot([u, v]: Vec2): DrawnPath {
+export function pilotHole([u, v]: Vec2): DrawnPath {
   const points = Array.from({ length: PILOT_CORNERS }, (_, i): Vec2 => {
     const angle = (i * 2 * Math.PI) / PILOT_CORNERS;
     return [u + PILOT_MM * Math.cos(angle), v + PILOT_MM * Math.sin(angle)];

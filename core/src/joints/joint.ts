@@ -10,7 +10,8 @@
  */
 import { boundsOf, counterClockwise } from '../geometry';
 import { marksOfFrame, type Frame, type Planked } from '../frames';
-import { cutLineOf, SHEET_SIZE, type Panel, type SheetInStock } from '../panels';
+import { cutLineOf, isCutTwice, SHEET_SIZE, type Panel, type SheetInStock } from '../panels';
+import { likePanel } from '../setup';
 import type { JointsFinding, JointsResult } from './findings';
 import { judgeJoints } from './judge';
 import type { JointedPanel, Strap } from './jointed-panel';
@@ -20,11 +21,12 @@ import { withoutJoint } from './own';
 import { cutPieces, jointAt, strapOf, type Joint } from './pieces';
 import { aroundOf, evenPlaces, placeJoints, type Placed, type Standing } from './placing';
 import type { JointsPart, OwnJoint } from './schema';
+import { strapId } from './strap-screws';
 import { unlikeBy } from './tongues';
 
 /** Joints to be made in all: on either hand, or once where a panel lies across the centreline. */
 export const countJoints = (panels: readonly JointedPanel[]): number =>
-  panels.reduce((sum, { joints, spansCentreline }) => sum + joints.length * (spansCentreline ? 1 : 2), 0);
+  panels.reduce((sum, { joints, isPair }) => sum + joints.length * (isPair ? 2 : 1), 0);
 
 export type SheetSize = { readonly width: number; readonly height: number; readonly margin: number };
 
@@ -36,7 +38,8 @@ export function jointsInPlaces(
 ): OwnJoint[] {
   const lap = lapOf(part.kind, part, thickness);
   const usable = sheet.width - 2 * sheet.margin;
-  return jointed.flatMap(({ panel, joints, length, from }) => {
+  return jointed.flatMap(({ panel, joinedAs, joints, length, from }) => {
+    if (joinedAs !== panel) return [];
     // what the builder placed himself stays
     const own = part.own.filter((joint) => joint.panel === panel);
     if (joints.length === 0 || own.length > 0) return own;
@@ -83,7 +86,7 @@ export function planJoints(panels: readonly Panel[], options: JointsAsked): Join
   const findings: JointsFinding[] = tonguesTooShort(options.part);
   const jointed: JointedPanel[] = [];
   panels.forEach((panel, i) => {
-    const below = neighbourBelow(panels[i - 1], jointed);
+    const below = neighbourBelow(panel, panels.slice(0, i), jointed);
     const before = jointed.reduce((sum, { joints }) => sum + joints.length, 0);
     jointed.push(jointPanel(panel, { below, before }, options, findings));
   });
@@ -119,9 +122,17 @@ type Neighbour = { readonly panel: Panel; readonly jointed: JointedPanel };
 /** The panel below, and how many joints the panels so far have. */
 type SoFar = { readonly below: Neighbour | undefined; readonly before: number };
 
-function neighbourBelow(panel: Panel | undefined, jointed: readonly JointedPanel[]): Neighbour | undefined {
-  const last = jointed[jointed.length - 1];
-  return panel && last && { panel, jointed: last };
+/** The last before it that is on its own hand, too. */
+function neighbourBelow(
+  panel: Panel,
+  before: readonly Panel[],
+  jointed: readonly JointedPanel[],
+): Neighbour | undefined {
+  const k = before.findLastIndex(
+    (other) => likePanel(other) !== likePanel(panel) && (other.only === undefined || other.only === panel.only),
+  );
+  const [below, joined] = [before[k], jointed[k]];
+  return below && joined && { panel: below, jointed: joined };
 }
 
 function jointPanel(
@@ -130,12 +141,17 @@ function jointPanel(
   { frames, thickness, sheet, part, planked }: JointsAsked,
   findings: JointsFinding[],
 ): JointedPanel {
-  const { id, name, spansCentreline } = panel;
+  const { id, name } = panel;
+  const joinedAs = likePanel(panel);
+  const which = {
+    ...{ panel: id, name, joinedAs, isPair: isCutTwice(panel) },
+    ...(panel.only === 'port' && { isPort: true as const }),
+  };
   const box = boundsOf(cutLineOf(panel));
   const [from, length] = [box.minX, box.maxX - box.minX];
   if (planked?.panel === id) {
     const pieces = planked.boards.map((board) => ({ ...board, outline: counterClockwise(board.outline) }));
-    return { panel: id, name, spansCentreline, joints: [], pieces, straps: [], length, from };
+    return { ...which, joints: [], pieces, straps: [], length, from };
   }
   const where = { stage: 'joints', panel: id } as const;
   const usual = sizesOfJoint(part.kind, part, thickness);
@@ -151,7 +167,7 @@ function jointPanel(
     findings.push({ severity: 'stop', code: 'sheet-too-short', where, data });
   }
   const own = part.own
-    .filter((joint) => joint.panel === id)
+    .filter((joint) => joint.panel === joinedAs)
     .flatMap((joint): Placed[] => {
       if (joint.at > from && joint.at < box.maxX)
         return [{ ...sizesOfJoint(joint.kind, part, thickness), u: joint.at, own: joint.id }];
@@ -188,9 +204,7 @@ function jointPanel(
   findings.push(...judgeJoints({ ...wishes, panel, joints, all: part }));
   const straps = part.strapIsSolid ? [] : strapsOf(panel, joints, part.strapShort);
   return {
-    panel: id,
-    name,
-    spansCentreline,
+    ...which,
     joints,
     pieces: cutPieces(panel, joints, part.way),
     straps,
@@ -204,7 +218,7 @@ const strapsOf = (panel: Panel, joints: readonly Joint[], short: number): Strap[
   joints.flatMap((joint, k) => {
     const outline = strapOf(panel, joint, short);
     const name = joints.length > 1 ? `${panel.name}, strap ${k + 1}` : `${panel.name}, strap`;
-    return outline ? [{ id: `${panel.id}.strap.${k + 1}`, name, outline }] : [];
+    return outline ? [{ id: strapId(panel.id, k), name, outline }] : [];
   });
 
 function framesOn(panel: Panel, frames: readonly Frame[]): Standing[] {

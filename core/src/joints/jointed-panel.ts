@@ -8,7 +8,12 @@ export type Strap = { readonly id: string; readonly name: string; readonly outli
 export type JointedPanel = {
   readonly panel: string;
   readonly name: string;
-  readonly spansCentreline: boolean;
+  /** The panel under whose id the builder's own joints are kept: of a hand that is unlike the other, the same one. */
+  readonly joinedAs: string;
+  /** It is cut twice: the second is the mirror image. */
+  readonly isPair: boolean;
+  /** It is drawn as the other hand is, and cut as its mirror image. */
+  readonly isPort?: true;
   readonly joints: readonly Joint[];
   readonly pieces: readonly Piece[];
   /** Behind the joints, inside, where they are cut from plywood. */

@@ -16,7 +16,7 @@ const FROM_END_MM = 10;
  */
 export function changedJoint(
   own: Own,
-  { panel, joints, length }: JointedPanel,
+  { joinedAs: panel, joints, length }: JointedPanel,
   joint: Joint,
   change: Change,
 ): OwnJoint[] {
@@ -44,7 +44,11 @@ export const idOfChanged = ({ own, key }: Joint, panel: string, after: Own): str
   own ?? after.find(({ id }) => id === `${panel}.joint.${key}`)?.id ?? after[after.length - 1]?.id ?? key;
 
 /** One more in the middle of the longest piece. */
-export function oneMoreJoint(own: Own, { panel, joints, length, from }: JointedPanel, kind: JointKind): OwnJoint[] {
+export function oneMoreJoint(
+  own: Own,
+  { joinedAs: panel, joints, length, from }: JointedPanel,
+  kind: JointKind,
+): OwnJoint[] {
   const ends = [from, ...joints.map(({ u }) => u), from + length];
   const gaps = ends.slice(1).map((end, k) => ({ from: at(ends, k), to: end }));
   const [longest] = [...gaps].sort((a, b) => b.to - b.from - (a.to - a.from));

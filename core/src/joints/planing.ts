@@ -21,11 +21,11 @@ export type Planed = {
 
 /** Every taper to be planed: the forward piece of a scarf on its inside, the after one on its outside. */
 export const planedEnds = (jointed: readonly JointedPanel[]): Planed[] =>
-  jointed.flatMap(({ joints, pieces, spansCentreline }) =>
+  jointed.flatMap(({ joints, pieces, isPair }) =>
     joints.flatMap(({ kind, width }, k): Planed[] => {
       const [fore, aft] = [pieces[k], pieces[k + 1]];
       if (kind !== 'scarf' || !fore || !aft) return [];
-      const common = { lengthMm: width, isPair: !spansCentreline };
+      const common = { lengthMm: width, isPair };
       return [
         { ...common, piece: fore.name, end: 'aft', up: 'inside' },
         { ...common, piece: aft.name, end: 'fore', up: 'outside' },

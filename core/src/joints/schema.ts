@@ -1,5 +1,6 @@
 /** The joints' part of a project. Lengths mm. */
 import { z } from 'zod';
+import { FASTENING_USES } from '../frames';
 import { usualIn, type Notation } from '../measure';
 import { figureField, lengthField } from '../stage';
 import {
@@ -43,6 +44,8 @@ export const jointsSchema = z.object({
   strapShort: lengthField('Strap short of the edges', 0, 200),
   /** Strap of timber, which is not cut from the sheets. */
   strapIsSolid: z.boolean(),
+  /** What becomes of the screws through the panel into a strap; spaced as those of the frames. */
+  strapUse: z.enum(FASTENING_USES),
   /** How far the tongues reach into each other. */
   tongue: lengthField('Tongues reach', 10, 200),
   /** Of the cutter that cuts the tongues, and the room left between the two halves. */
@@ -69,6 +72,7 @@ export const jointsAtFirst = (notation: Notation): JointsPart => ({
   strapRatio: STRAP_RATIO.value,
   strapShort: usualIn(STRAP_SHORT.value, notation),
   strapIsSolid: false,
+  strapUse: 'drawn',
   tongue: usualIn(TONGUE.value, notation),
   cutterRadius: CUTTER_RADIUS.value,
   fit: FIT.value,

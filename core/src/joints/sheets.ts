@@ -17,6 +17,7 @@ import {
 import { boundsOf, upright } from '../geometry';
 import { formatFine, formatThickness, unitLabel, type Notation } from '../measure';
 import { cutLineOf, type Panel } from '../panels';
+import { panelsToCut, type SetupValue } from '../setup';
 import { jointsOnPanel } from './drawings';
 import type { JointedPanel } from './jointed-panel';
 import { KIND_WORDS } from './kinds';
@@ -26,6 +27,7 @@ export type JointsWhole = {
   readonly project: { readonly panels: { readonly thickness: number }; readonly notation: Notation };
   readonly values: {
     readonly panels: { readonly panels: readonly Panel[] };
+    readonly setup: Pick<SetupValue, 'built'>;
     readonly joints: readonly JointedPanel[];
   };
   readonly sheetHead: SheetHead;
@@ -37,7 +39,7 @@ const BESIDE_MM = 18;
 const UNDER_MM = 6;
 
 export function jointsSheets({ project, values, sheetHead: head }: JointsWhole): PaperSheets[] {
-  const drawn = values.panels.panels.flatMap((panel) => {
+  const drawn = panelsToCut(values).flatMap((panel) => {
     const jointed = values.joints.find((other) => other.panel === panel.id);
     return jointed && jointed.joints.length > 0 ? [{ panel, jointed }] : [];
   });

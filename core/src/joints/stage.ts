@@ -1,7 +1,9 @@
 /** Joints: where do the sheets join? */
 import type { FramesValue } from '../frames';
 import type { Panel, PanelsPart, PanelsValue } from '../panels';
+import { panelsToCut, type SetupValue } from '../setup';
 import { defineStage } from '../stage';
+import { jointsToBuy, strapScrewsOf, type BuyingJoints } from './buys';
 import * as constants from './constants';
 import { jointsOnPanel } from './drawings';
 import { JOINTS_FINDINGS } from './findings';
@@ -12,10 +14,14 @@ import { jointsSheets, type JointsWhole } from './sheets';
 
 type Before = {
   readonly project: { readonly panels: Pick<PanelsPart, 'thickness'>; readonly sheets: StockForJoints };
-  readonly values: { readonly panels: PanelsValue; readonly frames: FramesValue };
+  readonly values: {
+    readonly panels: PanelsValue;
+    readonly frames: FramesValue;
+    readonly setup: Pick<SetupValue, 'built'>;
+  };
 };
 
-export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; panel: Panel }>()({
+export const jointsStage = defineStage<{ before: Before; whole: JointsWhole & BuyingJoints; panel: Panel }>()({
   name: 'joints',
   title: 'Joints',
   schema: jointsSchema,
@@ -27,7 +33,7 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; pan
     const { stock, margin, kinds } = project.sheets;
     const sheet = sheetForSkin({ stock, margin, kinds }, thickness);
     const { frames, planked } = values.frames;
-    return planJoints(values.panels.panels, {
+    return planJoints(panelsToCut(values), {
       ...{ frames, thickness, sheet, part: { ...part, own: [...part.own] } },
       ...(planked && { planked }),
     });
@@ -38,5 +44,6 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole; pan
     return stack ? [stack] : [];
   },
   sheets: jointsSheets,
-  marksOn: (panel, { values }) => jointsOnPanel(panel, values.joints),
+  marksOn: (panel, whole) => jointsOnPanel(panel, whole.values.joints, strapScrewsOf(whole)),
+  buys: jointsToBuy,
 });

@@ -4,7 +4,7 @@ export { cutLineOf } from './cut/cut-line';
 export { proudOf } from './cut/proud';
 export { MIDDLE_FROM_MM, depthOfInside } from './cut/cut';
 export { panelIdOf, panelInputs } from './inputs';
-export { developPanel, withFlat } from './panel';
+export { developPanel, isCutTwice, withFlat } from './panel';
 export type { Panel } from './panel';
 export { levelMarks, markOut, planeMark, stationMarks } from './reading/marking';
 export { markingSteps } from './reading/marking-words';

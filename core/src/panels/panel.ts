@@ -72,6 +72,10 @@ export type Panel = {
   readonly only?: 'starboard' | 'port';
 };
 
+/** Whether it is cut twice, the second the mirror image of the first. */
+export const isCutTwice = ({ spansCentreline, only }: Pick<Panel, 'spansCentreline' | 'only'>): boolean =>
+  !spansCentreline && only === undefined;
+
 /** Develops one panel, or says why it cannot be. */
 export function developPanel(input: PanelInput): Panel | { readonly reason: string } {
   const [P, Q] = edgesOf(input);

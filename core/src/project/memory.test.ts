@@ -92,7 +92,7 @@ function filled(demo: DemoId): Project {
       saw: { depth: 60, room: 9000 },
       own: [{ id: 'rail', name: 'Rail', width: 40, depth: 18, length: 5200, qty: 2, mayScarf: true }],
     },
-    joints: { ...joints, own: [{ id: 'j', panel: bottom, at: 1700, kind: 'strap' }] },
+    joints: { ...joints, strapUse: 'plugged', own: [{ id: 'j', panel: bottom, at: 1700, kind: 'strap' }] },
     sheets: {
       ...sheets,
       stock: sheets.stock.map((sheet) => ({
@@ -109,6 +109,9 @@ function filled(demo: DemoId): Project {
     epoxy: {
       ...epoxy,
       packs: epoxy.packs.map((pack) => ({ ...pack, onHand: 1 })),
+      tabs: { length: 80, apart: 250 },
+      flat: [{ id: 'f', of: 'frame', part: at(frames.frames, 0).id, faces: 'both' }],
+      glass: { ...epoxy.glass, peelPly: true, film: true },
       glues: [
         {
           ...{ id: 'g', name: 'Foaming glue', packMl: 500, price: 12, onHand: 0, kind: 'expanding' },

@@ -23,6 +23,7 @@ import version11 from './old-versions/version-11.json';
 import version12 from './old-versions/version-12.json';
 import version13 from './old-versions/version-13.json';
 import version14 from './old-versions/version-14.json';
+import version15 from './old-versions/version-15.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { setupAtFirst } from '../setup/schema';
 import { PANEL_DEFAULTS } from '../panels/schema';
@@ -57,6 +58,9 @@ const LATER = {
 /** What panels got after the versions of the first year. */
 /** As epoxy was before it had a resin of its own. */
 const BEFORE_RESIN = { filletBy: 'radius', tapeStep: 0, glueFillerShare: 0.3 };
+/** Cloth cut to the edge, as before there was any to trim. */
+const atEdge = <T extends object>(glass: T) => ({ ...glass, trim: 0, film: false });
+const BEFORE_GLASS = { ...epoxyAtFirst({}, 'mm'), glass: atEdge(epoxyAtFirst({}, 'mm').glass) };
 const NOT_PROUD = {
   ...{ proud: { lower: 0, upper: 0, fore: 0, aft: 0 }, ownProud: [], transomProud: { skin: 0, top: 0 } },
 };
@@ -215,7 +219,7 @@ describe('readProject', () => {
       ...{ ...version5.panels, transomFit: 'caps', transomEnds: 'inner' },
       ...NOT_PROUD,
     });
-    expect(read.ok && read.project.epoxy).toEqual({ ...epoxyAtFirst({}, 'mm'), ...BEFORE_RESIN, ...version5.epoxy });
+    expect(read.ok && read.project.epoxy).toEqual({ ...BEFORE_GLASS, ...BEFORE_RESIN, ...version5.epoxy });
   });
   it('brings the frozen sixth version up: every frame is the whole upright section, as it was', () => {
     const read = readProject(version6);
@@ -273,13 +277,15 @@ describe('readProject', () => {
   });
   it('brings the frozen tenth version up: all joints are scarfs where the program puts them', () => {
     const read = readProject(version10);
-    expect(read.ok && read.project.joints).toEqual({ ...jointsAtFirst('mm'), ...version10.joints });
+    expect(read.ok && read.project.joints).toEqual({ ...jointsAtFirst('mm'), ...version10.joints, strapUse: 'none' });
     expect(read.ok && read.project.frames).toEqual({ ...version10.frames, screws: screwsIn('mm') });
   });
   it('brings the frozen eleventh version up: cut to the line, sheets of no kind with nothing spoiled', () => {
     const read = readProject(version11);
     const nothing = { skin: '', transoms: '', inside: '' };
-    expect(read.ok && read.project.joints).toEqual({ ...version11.joints, way: 'pieces', toFrames: 'clear' });
+    expect(read.ok && read.project.joints).toEqual({
+      ...{ ...version11.joints, way: 'pieces', toFrames: 'clear', strapUse: 'none' },
+    });
     expect(read.ok && read.project.sheets).toEqual({
       ...version11.sheets,
       stock: version11.sheets.stock.map((sheet) => ({ ...sheet, ...PLAIN_SHEET })),
@@ -289,16 +295,19 @@ describe('readProject', () => {
   });
   it('brings the frozen twelfth version up: fillets by radius, tapes of one width, a usual resin', () => {
     const read = readProject(version12);
-    expect(read.ok && read.project.epoxy).toEqual({ ...epoxyAtFirst({}, 'mm'), ...BEFORE_RESIN, ...version12.epoxy });
+    expect(read.ok && read.project.epoxy).toEqual({ ...BEFORE_GLASS, ...BEFORE_RESIN, ...version12.epoxy });
     expect(read.ok && read.project.sheets).toEqual(version12.sheets);
     const inches = readProject({ ...version12, notation: 'in-16' });
     const { filletLeg, glass, packs, resin } = epoxyAtFirst({}, 'in-16');
-    expect(inches.ok && inches.project.epoxy).toMatchObject({ filletLeg, glass, packs, resin });
+    expect(inches.ok && inches.project.epoxy).toMatchObject({ filletLeg, glass: atEdge(glass), packs, resin });
   });
   it('brings the frozen thirteenth version up: screws are left in, all is glued with epoxy, nothing is painted', () => {
     const read = readProject(version13);
-    const { glues, gluedWith, finishes, fillers } = epoxyAtFirst({}, 'mm');
-    expect(read.ok && read.project.epoxy).toEqual({ ...version13.epoxy, glues, gluedWith, finishes, fillers });
+    const { glues, gluedWith, finishes, fillers, tabs, flat } = epoxyAtFirst({}, 'mm');
+    expect(read.ok && read.project.epoxy).toEqual({
+      ...{ ...version13.epoxy, glues, gluedWith, finishes, fillers, tabs, flat },
+      glass: atEdge(version13.epoxy.glass),
+    });
     expect(read.ok && read.project.frames).toEqual({ ...version13.frames, screws: screwsIn('mm') });
     expect(read.ok && read.project.setup).toEqual(setupAtFirst({}, 'mm'));
     const inches = readProject({ ...version13, notation: 'in-16' });
@@ -313,6 +322,15 @@ describe('readProject', () => {
     expect(read.ok && read.project.setup).toEqual({ ...version14.setup, rails, floor, sides, asBuilt, limits, faults });
     const inches = readProject({ ...version14, notation: 'in-16' });
     expect(inches.ok && inches.project.setup.limits).toEqual(setupAtFirst({}, 'in-16').limits);
+  });
+  it('brings the frozen fifteenth version up: nothing more is counted, cloth cut to the edge', () => {
+    const read = readProject(version15);
+    const { tabs, flat } = epoxyAtFirst({}, 'mm');
+    const glass = atEdge(version15.epoxy.glass);
+    expect(read.ok && read.project.epoxy).toEqual({ ...version15.epoxy, glass, tabs, flat });
+    expect(read.ok && read.project.joints).toEqual({ ...version15.joints, strapUse: 'none' });
+    const inches = readProject({ ...version15, notation: 'in-16' });
+    expect(inches.ok && inches.project.epoxy.tabs).toEqual(epoxyAtFirst({}, 'in-16').tabs);
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

@@ -40,15 +40,16 @@ function named({ panel, hand }: BuiltPanel): Panel {
   return { ...shape, id: `${panel.id}-${hand}-built`, name, ...(isOne && { only: hand }) };
 }
 
-export const builtDrawings = ({ project, values }: BuiltWhole): Drawing[] => [
-  ...values.setup.built.map((built) =>
-    panelDrawing(named(built), {
-      ...{ stations: values.lines.stations, panels: [], part: project.panels, notation: project.notation },
-      others: [framesWhereTheyStand(built, values)],
-    }),
-  ),
-  ...values.setup.fitted.map(fittedDrawing),
+export const builtDrawings = (whole: BuiltWhole): Drawing[] => [
+  ...whole.values.setup.built.map((built) => builtDrawing(built, whole)),
+  ...whole.values.setup.fitted.map(fittedDrawing),
 ];
+
+export const builtDrawing = (built: BuiltPanel, { project, values }: BuiltWhole): Drawing =>
+  panelDrawing(named(built), {
+    ...{ stations: values.lines.stations, panels: [], part: project.panels, notation: project.notation },
+    others: [framesWhereTheyStand(built, values)],
+  });
 
 /** The section inside the skin, with the centreline; what is cut in it is as on its own sheet. */
 function fittedDrawing({ id, name, starboard, port }: FittedFrame): Drawing {

@@ -19,3 +19,5 @@ export { hatch, passingOf, passingWords } from './passing';
 export { smallFigure } from './small-figure';
 export { orderSteps, stockFor } from './order';
 export { dryFits } from './dry-fit';
+export { likePanel, markedAsBuilt, panelsToCut } from './to-cut';
+export type { BuiltWhole } from './built-drawings';

@@ -119,13 +119,13 @@ function notClear(id: string, parts: readonly CutPart[], laid: SheetsPart['laid'
  */
 const asJobOutline = (outline: Outline) => outline as [number, number][];
 
-/** Half turns keep the grain; of a pair the port one is drawn turned over, so that two left hands cannot be. */
+/** Half turns keep the grain; what is for port is drawn turned over, so that two left hands cannot be. */
 function jobParts(part: CutPart): NestJob['parts'] {
   const rotations = part.grain === 'along' ? [0, 180] : [0, 90, 180, 270];
-  return piecesOf(part).map(({ id }, i) => ({
+  return piecesOf(part).map(({ id, isMirrored }) => ({
     id,
-    outline: i === 0 ? asJobOutline(part.outline) : part.outline.map(([x, y]): [number, number] => [-x, y]),
-    holes: (part.holes ?? []).map((hole) => hole.map(([x, y]): [number, number] => [i === 0 ? x : -x, y])),
+    outline: isMirrored ? part.outline.map(([x, y]): [number, number] => [-x, y]) : asJobOutline(part.outline),
+    holes: (part.holes ?? []).map((hole) => hole.map(([x, y]): [number, number] => [isMirrored ? -x : x, y])),
     qty: 1,
     rotations,
     mirror: false,

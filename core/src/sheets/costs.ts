@@ -2,7 +2,7 @@
 import { area, netArea } from '../geometry';
 import type { Frame } from '../frames';
 import type { JointedPanel } from '../joints';
-import type { Panel, Transom } from '../panels';
+import { isCutTwice, type Panel, type Transom } from '../panels';
 import type { NestBatch } from './batches';
 import { laidBatches, type Layout } from './layouts';
 import { largestOffcut } from './offcut';
@@ -92,8 +92,8 @@ export function whereItGoes(input: WoodOf): WhereItGoes {
       },
     ),
   );
-  const laps = sumOf(input.jointed, ({ joints: all, spansCentreline }) =>
-    sumOf(all, ({ lap, depth }) => lap * depth * (spansCentreline ? 1 : 2)),
+  const laps = sumOf(input.jointed, ({ joints: all, isPair }) =>
+    sumOf(all, ({ lap, depth }) => lap * depth * (isPair ? 2 : 1)),
   );
   const offcut = sumOf(laid, ({ batch, result }) => {
     const last = result.sheets[result.sheets.length - 1];
@@ -121,8 +121,8 @@ const perimeter = (outline: CutPart['outline']): number =>
 
 /** Of all that is cut larger than it will be. */
 function proudArea({ panels, transoms, frames, parts }: WoodOf): number {
-  const skin = sumOf(panels, ({ outline, proud, spansCentreline }) =>
-    proud ? (area(proud.outline) - area(outline)) * (spansCentreline ? 1 : 2) : 0,
+  const skin = sumOf(panels, (panel) =>
+    panel.proud ? (area(panel.proud.outline) - area(panel.outline)) * (isCutTwice(panel) ? 2 : 1) : 0,
   );
   const ends = sumOf(transoms, ({ outline, proud }) => (proud ? area(proud.outline) - area(outline) : 0));
   const within = sumOf(frames, ({ net, cut, material, hand }) =>

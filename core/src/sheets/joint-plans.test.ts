@@ -6,8 +6,11 @@ import { nest } from './nest';
 
 const project = demoProject('tamsel', 'x');
 const inputOf = (of: typeof project) => {
-  const { panels, frames } = createDerive()(of);
-  return jointPlansInput({ project: of, values: { panels: panels.value, frames: frames.value } });
+  const { panels, frames, setup } = createDerive()(of);
+  return jointPlansInput({
+    project: of,
+    values: { panels: panels.value, frames: frames.value, setup: setup.value },
+  });
 };
 const batchOf = (of: typeof project) =>
   createDerive()(of).sheets.value.batches.find(({ thickness }) => thickness === 6)!;

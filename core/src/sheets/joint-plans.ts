@@ -22,6 +22,7 @@ import type { Panel, PanelsPart, PanelsValue } from '../panels';
 import type { Layout } from './layouts';
 import { nest } from './nest';
 import { isSameMaterial, nestBatches, type Material, type NestBatch } from './batches';
+import { panelsToCut, type SetupValue } from '../setup';
 import { listParts, type PartInput } from './parts';
 import type { SheetsPart } from './schema';
 
@@ -39,7 +40,7 @@ export function jointPlansInput({ project, values }: JointPlansWhole): JointPlan
   const { frames, girders, planked } = values.frames;
   const sheet = sheetForSkin({ stock, margin, kinds }, thickness);
   return {
-    panels: values.panels.panels,
+    panels: panelsToCut(values),
     asked: { frames, thickness, sheet, part: project.joints, ...(planked && { planked }) },
     others: { transoms: values.panels.transoms, frames, girders, thickness, transomThickness, kinds, scribed },
     // other pieces come of other joints: nothing lies where it was laid
@@ -53,7 +54,11 @@ type JointPlansWhole = {
     readonly joints: JointsPart;
     readonly sheets: SheetsPart;
   };
-  readonly values: { readonly panels: PanelsValue; readonly frames: FramesValue };
+  readonly values: {
+    readonly panels: PanelsValue;
+    readonly frames: FramesValue;
+    readonly setup: Pick<SetupValue, 'built'>;
+  };
 };
 
 export type JointPlan = {

@@ -22,6 +22,7 @@ import { boundsOf, contains, crossings, runsInside, type Outline, type Vec2 } fr
 import { formatWithUnit, type Notation } from '../measure';
 import type { JointedPanel } from '../joints';
 import { panelsDrawings, type PanelsWhole } from '../panels';
+import { markedAsBuilt, type BuiltWhole } from '../setup';
 import type { CutPart, Piece } from './parts';
 
 export type MarkedPart = { readonly paths: readonly DrawnPath[]; readonly texts: readonly DrawnText[] };
@@ -30,7 +31,9 @@ export type MarkedPart = { readonly paths: readonly DrawnPath[]; readonly texts:
 export type MarksWhole = Omit<PanelsWhole, 'values'> &
   Pick<FramesWhole, 'project'> & {
     readonly project: { readonly name: string; readonly revision: number };
-    readonly values: PanelsWhole['values'] & FramesWhole['values'] & { readonly joints: readonly JointedPanel[] };
+    readonly values: PanelsWhole['values'] &
+      FramesWhole['values'] &
+      BuiltWhole['values'] & { readonly joints: readonly JointedPanel[] };
   };
 
 /** The marks of a part, or of one hand of a pair, by its piece; in the part's own coordinates. */
@@ -38,7 +41,11 @@ export function marksOfParts(whole: MarksWhole, parts: readonly CutPart[]): (pie
   const { project, values } = whole;
   const panels = panelsDrawings(whole);
   const frames = framesDrawings(whole);
-  const drawings = new Map([...panels, ...frames].map((drawing) => [drawing.name, drawing]));
+  // on a panel that is cut as built lies what is marked on that
+  const drawings = new Map([
+    ...[...panels, ...frames].map((drawing) => [drawing.name, drawing] as const),
+    ...markedAsBuilt(whole),
+  ]);
   return (piece) => {
     const part = parts.find(({ id }) => id === piece.part);
     if (!part) return { paths: [], texts: [] };

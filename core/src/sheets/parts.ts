@@ -24,6 +24,8 @@ export type CutPart = {
   readonly thickness: number;
   /** Two of a pair: the second is the mirror of the first. */
   readonly isPair: boolean;
+  /** There is the port one alone, and this is its mirror image. */
+  readonly isPort?: true;
   readonly outline: Outline;
   readonly holes?: readonly Outline[];
   /** Face grain along x, so half turns only; otherwise the part may lie as it likes. */
@@ -45,6 +47,11 @@ export type PartInput = {
   readonly scribed: SheetsPart['scribed'];
 };
 
+const handsOf = ({ isPair, isPort }: JointedPanel): Pick<CutPart, 'isPair' | 'isPort'> => ({
+  isPair,
+  ...(isPort && { isPort }),
+});
+
 /** Everything to be cut from plywood; frames of sawn timber are not. */
 export function listParts(input: PartInput): CutPart[] {
   const { skin, transoms: ofTransoms, inside } = input.kinds;
@@ -53,7 +60,7 @@ export function listParts(input: PartInput): CutPart[] {
       id: piece.id,
       name: piece.name,
       thickness: input.thickness,
-      isPair: !panel.spansCentreline,
+      ...handsOf(panel),
       outline: counterClockwise(piece.outline),
       grain: 'along',
       kind: skin,
@@ -61,7 +68,7 @@ export function listParts(input: PartInput): CutPart[] {
   );
   const straps = input.jointed.flatMap((panel) =>
     panel.straps.map((strap): CutPart => ({
-      ...{ id: strap.id, name: strap.name, thickness: input.thickness, isPair: !panel.spansCentreline },
+      ...{ id: strap.id, name: strap.name, thickness: input.thickness, ...handsOf(panel) },
       // its grain runs as the panel's, across the joint
       ...{ outline: counterClockwise(strap.outline), grain: 'along', kind: skin },
     })),
@@ -136,8 +143,8 @@ export type Piece = {
 };
 
 /** Of a pair each hand is a piece by itself; any other part is one piece. */
-export function piecesOf({ id, name, isPair }: CutPart): readonly Piece[] {
-  if (!isPair) return [{ part: id, id, name, isMirrored: false }];
+export function piecesOf({ id, name, isPair, isPort }: CutPart): readonly Piece[] {
+  if (!isPair) return [{ part: id, id, name, isMirrored: isPort === true }];
   return (['starboard', 'port'] as const).map((hand) => ({
     part: id,
     id: `${id}.${hand}`,

@@ -32,7 +32,9 @@ import {
 } from '../../geometry';
 import { formatFine, formatRun, formatWithUnit, unitLabel, type Notation } from '../../measure';
 import type { Panel } from '../../panels';
+import { LAYERS_APART } from '../constants';
 import { width } from '../from-words';
+import type { EpoxyPart } from '../schema';
 import type { Takeoff } from '../takeoff';
 import { zoneEdges, zonesOn, type Zone } from '../zones';
 import { clothOf, type ClothWhole, type LaidCloth } from './cloth';
@@ -56,9 +58,7 @@ export function glassSheets(whole: GlassWhole, head: SheetHead): PaperSheets[] {
   const cloth = clothOf(whole);
   const tapes = [tapeTable(values.epoxy, head.notation)].filter(({ rows }) => rows.length > 0);
   const pages = [
-    ...(cloth
-      ? rollPages(cloth, glass.clothWidth, { head, inner, tapes })
-      : tablePages(tapes, { first: inner, later: inner })),
+    ...(cloth ? rollPages(cloth, glass, { head, inner, tapes }) : tablePages(tapes, { first: inner, later: inner })),
     ...values.panels.panels.flatMap((panel) => zonePage(panel, whole, { head, inner })),
   ];
   if (pages.length === 0) return [];
@@ -74,7 +74,11 @@ type On = { readonly head: SheetHead; readonly inner: LabelBox };
 
 type OnRoll = On & { readonly tapes: readonly SheetTable[] };
 
-function rollPages(cloth: LaidCloth, rollWide: number, { head, inner, tapes }: OnRoll): Content[] {
+function rollPages(
+  cloth: LaidCloth,
+  { clothWidth: rollWide, trim: trimMm }: EpoxyPart['glass'],
+  { head, inner, tapes }: OnRoll,
+): Content[] {
   const { notation } = head;
   const view: SheetView = {
     paths: [
@@ -86,7 +90,7 @@ function rollPages(cloth: LaidCloth, rollWide: number, { head, inner, tapes }: O
   const key = (scale: string) =>
     [
       ['edge', `the roll, its warp along it; ${scale}`],
-      ['cut', 'cut, to the edge of the panel'],
+      ['cut', trimMm > 0 ? `cut, ${formatWithUnit(trimMm, notation)} over the edge all round` : 'cut, to the edge'],
     ] as const;
   return drawnPages(view, { head, inner, tables: [rollTable(cloth, notation), ...tapes], key });
 }
@@ -140,25 +144,27 @@ const rollTable = ({ cuts }: LaidCloth, notation: Notation): SheetTable => ({
   }),
 });
 
-/** Seam by seam, all layers: ends of one layer not over those of the next. */
-const tapeTable = ({ lines }: Takeoff, notation: Notation): SheetTable => ({
-  columns: [
-    { head: 'tape for' },
-    { head: 'side' },
-    { head: 'widths, first the lowest' },
-    { head: 'of each', isFigure: true },
-  ],
-  rows: lines.flatMap(({ item, from }) =>
-    from.kind === 'tape'
-      ? [
-          [
-            ...[item, from.side, from.widths.map((wide) => width(wide, notation)).join(' + ')],
-            formatRun(from.length / 1000, notation),
-          ],
-        ]
-      : [],
-  ),
-});
+/** Seam by seam, all layers, and how far apart the ends of one are from those of the next. */
+function tapeTable({ lines }: Takeoff, notation: Notation): SheetTable {
+  const rows = lines.flatMap(({ item, from }): string[][] => {
+    if (from.kind === 'tabs')
+      return [[item, `${from.count} tabs`, width(from.width, notation), width(from.length, notation)]];
+    if (from.kind !== 'tape') return [];
+    const widths = from.widths.map((wide) => width(wide, notation)).join(' + ');
+    return [[item, from.side, widths, formatRun(from.length / 1000, notation)]];
+  });
+  const hasLayers = lines.some(({ from }) => from.kind === 'tape' && from.widths.length > 1);
+  const apart = `ends of layers ${formatWithUnit(LAYERS_APART.value, notation)} apart`;
+  return {
+    columns: [
+      { head: 'tape for' },
+      { head: 'side' },
+      { head: hasLayers ? `widths, lowest first; ${apart}` : 'width' },
+      { head: 'of each', isFigure: true },
+    ],
+    rows,
+  };
+}
 
 /** A panel as it lies flat, with the edges of its tapes. */
 function zonePage(panel: Panel, { project, values }: GlassWhole, { head, inner }: On): Content[] {

@@ -13,10 +13,14 @@ function sheathed(outline: Outline, of: Partial<Project['epoxy']['glass']> = {})
   const project = demoProject('tamsel', 'x');
   const { epoxy } = project;
   const [panel] = createDerive()(project).panels.value.panels;
-  const glass = { ...epoxy.glass, clothWidth: WIDE, lap: LAP, ...of };
+  const glass = { ...epoxy.glass, clothWidth: WIDE, lap: LAP, trim: 0, ...of };
   return {
     project: { epoxy: { ...epoxy, sheathe: 'all', glass } },
-    values: { lines: { lines: [] }, panels: { panels: [{ ...panel!, outline, spansCentreline: true }] } },
+    values: {
+      lines: { lines: [] },
+      panels: { panels: [{ ...panel!, outline, spansCentreline: true }], transoms: [] },
+      frames: { frames: [], girders: [] },
+    },
     found: {},
   };
 }
@@ -64,6 +68,14 @@ describe('the lengths of cloth', () => {
     expect(laidCloth(other, layCloth(one, 4))).toBeUndefined();
     expect(laidCloth(one, layCloth(one, 4))).toBeDefined();
   });
+  it('are larger all round by what is left to trim: of a box in closed form', () => {
+    const { outline } = clothToLay(sheathed(box(2000, 600), { trim: 25 }))!.cuts[0]!;
+    expect(boundsOf(outline)).toMatchObject({ minX: -25, minY: -25, maxX: 2025, maxY: 625 });
+    expect(area(outline)).toBeCloseTo(2050 * 650, 3);
+    // at a thousand wide 951 deep no longer goes on one width
+    expect(clothToLay(sheathed(box(2000, 950), { trim: 25 }))!.cuts).toHaveLength(1);
+    expect(clothToLay(sheathed(box(2000, 951), { trim: 25 }))!.cuts).toHaveLength(2);
+  });
   it('are counted by rule until they are laid out', () => {
     expect(clothMetres(7.5, undefined)).toBe(7.5);
     expect(clothMetres(7.5, { rollMm: 6400, cuts: [] })).toBeCloseTo(6.4, 9);
@@ -71,7 +83,8 @@ describe('the lengths of cloth', () => {
 });
 
 describe.each(DEMO_IDS.filter((id) => id !== 'slips'))('cloth for the bottom of %s', (id) => {
-  const project = demoProject(id, 'x');
+  const demo = demoProject(id, 'x');
+  const project = { ...demo, epoxy: { ...demo.epoxy, glass: { ...demo.epoxy.glass, trim: 0 } } };
   const derived = createDerive()(project);
   const whole = wholeOf(project, derived, searchAll(project, derived, 4));
   const toLay = clothToLay(whole)!;

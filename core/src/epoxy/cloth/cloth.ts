@@ -1,16 +1,27 @@
 /**
- * Cloth as it is cut: the lengths that cover the sheathed panels, and where each lies on the roll. Lengths mm.
+ * Cloth as it is cut: the lengths that cover the sheathed panels and what is glassed flat, and where each lies on the
+ * roll. Lengths mm.
  *
  * Method: along a panel in as few widths as cover it, of even width, each over the next by the lap; one for each hand.
  * The lengths are laid out by the search that lays parts on sheets, on a sheet as wide as the roll and as long as all
- * of them one after the other; half turns keep the warp along the roll. Cut to the panel's edge: no allowance.
+ * of them one after the other; half turns keep the warp along the roll. Cut larger all round by what is left to trim.
  */
-import { area, boundsOf, boxOutline, counterClockwise, hashOf, intersectionOf, type Outline } from '../../geometry';
+import {
+  area,
+  boundsOf,
+  boxOutline,
+  counterClockwise,
+  hashOf,
+  intersectionOf,
+  widened,
+  type Outline,
+} from '../../geometry';
+import type { Frame, Girder } from '../../frames';
 import type { Hull } from '../../lines';
-import type { Panel } from '../../panels';
+import type { Panel, Transom } from '../../panels';
 import { nest, placedOutline, type NestJob, type NestResult } from '../../sheets';
 import type { EpoxyPart } from '../schema';
-import { sheathedPanels } from '../sheathing';
+import { coveredIn, type Covered } from '../covered';
 
 /** A length of cloth, along x as it lies along the panel. */
 export type ClothCut = { readonly id: string; readonly name: string; readonly outline: Outline };
@@ -30,7 +41,11 @@ export type LaidCloth = { readonly rollMm: number; readonly cuts: readonly Cloth
 
 export type ClothWhole = {
   readonly project: { readonly epoxy: EpoxyPart };
-  readonly values: { readonly lines: Pick<Hull, 'lines'>; readonly panels: { readonly panels: readonly Panel[] } };
+  readonly values: {
+    readonly lines: Pick<Hull, 'lines'>;
+    readonly panels: { readonly panels: readonly Panel[]; readonly transoms: readonly Transom[] };
+    readonly frames: { readonly frames: readonly Frame[]; readonly girders: readonly Girder[] };
+  };
   readonly found: { readonly epoxy?: ClothLayout | undefined };
 };
 
@@ -43,8 +58,8 @@ const SPARE_MM = 0.01;
 
 /** What is to be cut, and laid out; undefined where nothing is sheathed, or a lap leaves nothing of the roll. */
 export function clothToLay({ project: { epoxy: part }, values }: Omit<ClothWhole, 'found'>): ClothToLay | undefined {
-  const { sheathed } = sheathedPanels({ lines: values.lines.lines, panels: values.panels.panels, part });
-  const lists = sheathed.map((panel) => cutsOf(panel, part.glass));
+  const covered = coveredIn({ lines: values.lines.lines, ...values.panels, ...values.frames, part });
+  const lists = covered.map((one) => cutsOf(one, part.glass));
   const cuts = lists.flatMap((list) => list ?? []);
   if (cuts.length === 0 || lists.includes(undefined)) return undefined;
   const long = cuts.reduce((sum, { outline }) => sum + lengthOf(outline) + SPARE_MM, 0);
@@ -65,8 +80,11 @@ const lengthOf = (outline: Outline): number => {
 };
 
 /** Undefined: the lap leaves too little of the roll's width. */
-function cutsOf(panel: Panel, { clothWidth, lap }: EpoxyPart['glass']): ClothCut[] | undefined {
-  const along = lyingAlong(panel.outline);
+function cutsOf(
+  { id, name, outline: net, copies }: Covered,
+  { clothWidth, lap, trim }: EpoxyPart['glass'],
+): ClothCut[] | undefined {
+  const along = lyingAlong(trim > 0 ? (widened(counterClockwise(net), trim)[0] ?? net) : net);
   const { minX, minY, maxX, maxY } = boundsOf(along);
   const deep = maxY - minY;
   const widths = deep <= clothWidth ? 1 : 1 + Math.ceil((deep - clothWidth) / Math.max(1e-3, clothWidth - lap));
@@ -78,12 +96,11 @@ function cutsOf(panel: Panel, { clothWidth, lap }: EpoxyPart['glass']): ClothCut
   });
   const pieces = widths === 1 ? [along] : bands.flatMap((band) => intersectionOf([along], [band]));
   const kept = pieces.filter((piece) => Math.abs(area(piece)) >= LEAST_MM2).map(counterClockwise);
-  const hands = panel.spansCentreline ? [''] : [', starboard', ', port'];
-  return hands.flatMap((hand, side) =>
+  return copies.flatMap(({ called, isTurned }) =>
     kept.map((outline, k): ClothCut => ({
-      id: `${panel.id}${hand} ${k + 1}`,
-      name: `${panel.name}${hand}${kept.length > 1 ? `, ${k + 1} of ${kept.length}` : ''}`,
-      outline: side === 0 ? outline : outline.map(([x, y]) => [-x, y] as const),
+      id: `${id}${called} ${k + 1}`,
+      name: `${name}${called}${kept.length > 1 ? `, ${k + 1} of ${kept.length}` : ''}`,
+      outline: isTurned ? outline.map(([x, y]) => [-x, y] as const) : outline,
     })),
   );
 }

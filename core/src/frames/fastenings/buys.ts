@@ -13,12 +13,21 @@ export type BuyingFrames = {
 
 const withSpare = (count: number): number => Math.ceil(count * (1 + SPARE_SCREWS.value));
 
-export function framesToBuy({ project: { notation, frames }, values }: BuyingFrames): BuyLine[] {
-  const rows = values.frames.screws;
+export const framesToBuy = ({ project: { notation, frames }, values }: BuyingFrames): BuyLine[] =>
+  fasteningsToBuy(values.frames.screws, frames.screws.diameter, notation);
+
+/** By length, with some to spare; of those that are drawn again as many as are in at once. */
+export function fasteningsToBuy(
+  rows: readonly ScrewRow[],
+  diameterMm: number,
+  notation: Notation,
+  /** Before the ids, where another stage buys its own. */
+  mark = '',
+): BuyLine[] {
   const long = (mm: number) => `${formatFine(mm, notation)} ${unitLabel(notation)}`;
-  const thick = long(frames.screws.diameter);
+  const thick = long(diameterMm);
   const line = (id: string, what: string, count: number, from: string): BuyLine[] =>
-    count > 0 ? [{ id, what, howMuch: String(count), qty: 1, there: 0, price: 0, from }] : [];
+    count > 0 ? [{ id: mark + id, what, howMuch: String(count), qty: 1, there: 0, price: 0, from }] : [];
   const byLength = (
     keep: (row: ScrewRow) => boolean,
     say: (some: readonly ScrewRow[], lengthMm: number) => BuyLine[],

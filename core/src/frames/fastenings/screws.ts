@@ -76,6 +76,33 @@ function evenly(run: number, use: FasteningUse, { ends, spacing, staples }: Fram
   return even && { ...even, use };
 }
 
+type Row = Pick<ScrewRow, 'panel' | 'panelName' | 'into' | 'intoId' | 'landingMm'> & {
+  readonly run: number;
+  readonly hands: 1 | 2;
+  /** What is held, and what they go into: as deep as a screw can go. */
+  readonly held: number;
+  readonly timber: number;
+  readonly placeAt: (s: number) => Vec2;
+  readonly isClear?: (place: Vec2) => boolean;
+};
+
+/** A row along a run through a panel; none where there is nothing to drive. */
+export function screwRow(
+  { run, hands, held, timber, placeAt, isClear = () => true, ...row }: Row,
+  screws: FramesPart['screws'],
+): ScrewRow[] {
+  const even = screws.spacing === 0 ? undefined : evenly(run, useOf(row.intoId, screws), screws);
+  const places = (even?.at ?? []).map(placeAt).filter(isClear);
+  if (!even || places.length === 0) return [];
+  return [
+    {
+      ...{ ...row, use: even.use, places, count: places.length * hands, spacingMm: even.spacing },
+      ...{ lengthMm: screwLength(held, timber), heldMm: held },
+      hasWashers: even.use === 'drawn' && held < WASHER_UNDER.value,
+    },
+  ];
+}
+
 type Into = {
   readonly into: string;
   readonly intoId: string;
@@ -92,19 +119,15 @@ function rowsOn(panel: Panel, { frames, members, thickness, screws }: ScrewsAske
     run.marks.flatMap(({ panel: on, near, far }) => (on === panel.id ? [{ run, near, far }] : [])),
   );
   const row = ({ into, intoId, line, timber, landingMm, clear }: Into): ScrewRow[] => {
-    const even = evenly(polylineLength(line), useOf(intoId, screws), screws);
-    const places = (even?.at ?? [])
-      .map((s) => placeAtLength(line, s).point)
-      .filter((place) => !clear.some((band) => contains(band, place)));
-    if (!even || places.length === 0) return [];
-    return [
+    const isClear = (place: Vec2) => !clear.some((band) => contains(band, place));
+    return screwRow(
       {
-        ...{ panel: panel.id, panelName: panel.name, into, intoId, use: even.use, places, landingMm },
-        ...{ count: places.length * (panel.spansCentreline ? 1 : 2), spacingMm: even.spacing },
-        ...{ lengthMm: screwLength(thickness, timber), heldMm: thickness },
-        hasWashers: even.use === 'drawn' && thickness < WASHER_UNDER.value,
+        ...{ panel: panel.id, panelName: panel.name, into, intoId, landingMm, isClear },
+        ...{ run: polylineLength(line), hands: panel.spansCentreline ? 1 : 2, held: thickness, timber },
+        placeAt: (s) => placeAtLength(line, s).point,
       },
-    ];
+      screws,
+    );
   };
   const notches = bands.filter(({ run }) => run.isThrough).map(({ near, far }) => [...near, ...[...far].reverse()]);
   const athwart = frames.flatMap((frame) => {

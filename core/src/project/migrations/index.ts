@@ -13,6 +13,7 @@ import { from11To12 } from './11-to-12';
 import { from12To13 } from './12-to-13';
 import { from13To14 } from './13-to-14';
 import { from14To15 } from './14-to-15';
+import { from15To16 } from './15-to-16';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -30,4 +31,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from12To13,
   from13To14,
   from14To15,
+  from15To16,
 ];

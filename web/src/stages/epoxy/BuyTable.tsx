@@ -60,7 +60,9 @@ function packLines({ purchase, plan, fillers }: Takeoff, notation: Notation): Li
 function glassLines({ glass, lines }: Takeoff, { epoxy, notation }: Project, laid: LaidCloth | undefined): Line[] {
   const clothM = clothMetres(glass.clothM, laid);
   const byRule = laid ? '' : ', by rule';
-  const cloth = lines.filter(({ group }) => group === 'sheathing').reduce((sum, { clothM2 }) => sum + clothM2, 0);
+  const cloth = lines
+    .filter(({ group }) => group === 'sheathing' || group === 'flat')
+    .reduce((sum, { clothM2 }) => sum + clothM2, 0);
   const isCut = epoxy.glass.tapeFrom === 'cloth';
   return [
     ...glass.tapes.map(({ widthMm, lengthM, keyedMm }): Line => [
@@ -89,6 +91,9 @@ function glassLines({ glass, lines }: Takeoff, { epoxy, notation }: Project, lai
       : []),
     ...(glass.peelPlyM2 > 0
       ? [['Peel ply', formatArea(glass.peelPlyM2, notation), 'over the last layer of tape and cloth'] as const]
+      : []),
+    ...(glass.filmM2 > 0
+      ? [['Film with holes', formatArea(glass.filmM2, notation), 'over the peel ply'] as const]
       : []),
   ];
 }

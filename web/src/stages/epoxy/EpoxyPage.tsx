@@ -15,6 +15,7 @@ import { BuyTable } from './BuyTable';
 import { EpoxySettings, Paces } from './EpoxySettings';
 import { Fillers, Finishes } from './Finishes';
 import { GlassPictures } from './GlassPictures';
+import { GlassedFlat } from './GlassedFlat';
 import { GlassSettings } from './GlassSettings';
 import { HoursView } from './HoursView';
 import { JobNumbers } from './JobNumbers';
@@ -99,6 +100,7 @@ export default function EpoxyPage() {
         <OwnSeams project={project} takeoff={takeoff} />
         <EpoxySettings project={project} />
         <GlassSettings project={project} />
+        <GlassedFlat project={project} derived={derived} />
         <Paces project={project} />
         <ResinSettings project={project} />
         <Packs project={project} />

@@ -44,12 +44,26 @@ export function GlassSettings({ project }: { readonly project: Project }) {
           onCommit={set('lap', 'Lap of the cloth')}
           path={path('lap')}
         />
+        <LengthField
+          label="Cloth left to trim"
+          mm={glass.trim}
+          onCommit={set('trim', 'Cloth left to trim')}
+          path={path('trim')}
+        />
         <Tick
           label="Peel ply"
           hint="A film of nylon cloth over the last layer: it leaves a surface that bonds without sanding"
           isTicked={glass.peelPly}
           onTick={set('peelPly', 'Peel ply')}
         />
+        {glass.peelPly && (
+          <Tick
+            label="Film with holes"
+            hint="Over the peel ply: what is too much comes through the holes, and what is pressed on it comes off"
+            isTicked={glass.film}
+            onTick={set('film', 'Film with holes')}
+          />
+        )}
       </Box>
     </Section>
   );

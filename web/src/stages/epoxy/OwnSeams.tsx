@@ -27,6 +27,8 @@ export function OwnSeams({ project, takeoff }: Props) {
   const dispatch = useAppDispatch();
   const put = (label: string, value: readonly SeamPlan[]) =>
     dispatch(edited({ label, edits: [{ path: ['epoxy', 'seams'], value: [...value] }] }));
+  const setTabs = (key: keyof typeof epoxy.tabs) => (value: number) =>
+    dispatch(edited({ label: 'Tabs', edits: [{ path: ['epoxy', 'tabs', key], value }] }));
   const add = () => {
     let number = epoxy.seams.length + 1;
     while (epoxy.seams.some(({ id }) => id === `seam-${number}`)) number++;
@@ -60,6 +62,21 @@ export function OwnSeams({ project, takeoff }: Props) {
       <Button onClick={add} disabled={epoxy.seams.length >= MOST}>
         Add seams of their own
       </Button>
+      <p className="quiet">Short tapes that hold a bulkhead in its place until it is filleted; none where 0</p>
+      <div className="field-grid no-print">
+        <LengthField
+          label="Length of a tab"
+          mm={epoxy.tabs.length}
+          onCommit={setTabs('length')}
+          path={['epoxy', 'tabs', 'length']}
+        />
+        <LengthField
+          label="A tab every"
+          mm={epoxy.tabs.apart}
+          onCommit={setTabs('apart')}
+          path={['epoxy', 'tabs', 'apart']}
+        />
+      </div>
     </Section>
   );
 }

@@ -77,7 +77,9 @@ export function RollDrawing({ cloth: { laid, lacks }, project: { epoxy, notation
       </svg>
       <Typography variant="body2" color="text.secondary" sx={{ px: 1 }}>
         {`${formatRunToBuy(rollMm / 1000, notation)} off a roll ${formatWithUnit(high, notation)} wide, ` +
-          'cut to the panels’ edges.'}
+          (epoxy.glass.trim > 0
+            ? `cut ${formatWithUnit(epoxy.glass.trim, notation)} over the edge all round.`
+            : 'cut to the edge.')}
       </Typography>
       <PlainTable
         label="Cloth to cut"

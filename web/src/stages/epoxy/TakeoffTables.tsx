@@ -14,8 +14,10 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 
 const GROUPS: readonly (readonly [TakeoffLine['group'], string])[] = [
   ['fillets', 'Fillets'],
+  ['tabs', 'Tabs'],
   ['tapes', 'Tapes'],
   ['sheathing', 'Sheathing'],
+  ['flat', 'Glassed flat'],
   ['sealing', 'Sealing'],
   ['glue', 'Glue lines'],
 ];

@@ -22,10 +22,18 @@ export const epoxyEntry: StageEntry = {
       ...['Tapes inside', 'Tapes outside', 'Sealing coats', 'Waste, %', 'Filler, % of mix', 'Filler in glue, %'],
       ...['Sheathe outside', 'When it is sealed'],
     ].map((label) => ({ label, section: 'Rates' })),
-    ...['Kind of tape', 'Tape comes off', 'Kind of cloth', 'Width of the cloth', 'Lap of the cloth'].map((label) => ({
+    ...[
+      'Kind of tape',
+      'Tape comes off',
+      'Kind of cloth',
+      'Width of the cloth',
+      'Lap of the cloth',
+      'Cloth left to trim',
+    ].map((label) => ({
       label,
       section: 'Glass',
     })),
+    ...['Length of a tab', 'A tab every'].map((label) => ({ label, section: 'On the seams' })),
     ...['Parts of resin', 'To parts of hardener', 'Pot lasts, minutes', 'Next coat from, h', 'Next coat until, h'].map(
       (label) => ({ label, section: 'The resin' }),
     ),

@@ -18,8 +18,11 @@ export type Cloth = {
 
 export function useCloth(project: Project, derived: Derived): Cloth {
   const { epoxy } = project;
-  const [lines, panels] = [derived.lines.value, derived.panels.value];
-  const toLay = useMemo(() => clothToLay({ project: { epoxy }, values: { lines, panels } }), [epoxy, lines, panels]);
+  const [lines, panels, frames] = [derived.lines.value, derived.panels.value, derived.frames.value];
+  const toLay = useMemo(
+    () => clothToLay({ project: { epoxy }, values: { lines, panels, frames } }),
+    [epoxy, lines, panels, frames],
+  );
   const key = toLay?.key ?? '';
   const isLooking = useFound({
     key,
@@ -31,7 +34,7 @@ export function useCloth(project: Project, derived: Derived): Cloth {
   });
   const found = useAppSelector((state) => selectFound(state).epoxy);
   const laid = useMemo(() => laidCloth(toLay, found), [toLay, found]);
-  const isBare = derived.epoxy.value.sheathed.length === 0;
+  const isBare = derived.epoxy.value.glass.clothM === 0;
   if (!toLay) return { laid, lacks: isBare ? 'bare' : 'widths' };
   return { laid, lacks: laid ? 'none' : isLooking ? 'looking' : 'time' };
 }

@@ -70,7 +70,7 @@ export function JointMark({ panel, joint, number, high, px }: Props) {
         stroke={colour}
         strokeWidth={(isPicked ? 2.4 : 1.4) * px}
       />
-      <text x={u} y={-high - 8 * px} fontSize={13 * px} fontWeight={600} textAnchor="middle" fill={colour}>
+      <text x={u} y={-high - 6 * px} fontSize={13 * px} fontWeight={600} textAnchor="middle" fill={colour}>
         {words} {formatWithUnit(width, notation)}
       </text>
     </g>

@@ -1,12 +1,13 @@
 import Box from '@mui/material/Box';
-import { sizesOfJoint } from '@kalotrope/core/joints';
+import { FASTENING_NAMES } from '@kalotrope/core/frames';
+import { sizesOfJoint, strapScrews } from '@kalotrope/core/joints';
 import { formatThickness, formatWithUnit } from '@kalotrope/core/measure';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { NumberField } from '../../controls/NumberField';
 import { SelectField } from '../../controls/SelectField';
 import { Figure } from '../../controls/Figure';
-import { selectNotation, selectProject } from '../../state/selectors';
+import { selectDerived, selectNotation, selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { KIND_NAMES } from './kind-names';
 import { LENGTHS, type LengthKey } from './setting-labels';
@@ -19,6 +20,7 @@ const FRAME_NAMES = { clear: 'Clear of frames', on: 'On a frame, where one is ne
 /** Of the boat's joints; those of a kind that no joint has are not shown. */
 export function JointSettings() {
   const project = useAppSelector(selectProject);
+  const derived = useAppSelector(selectDerived);
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
   if (!project) return null;
@@ -35,6 +37,11 @@ export function JointSettings() {
       path={['joints', key]}
     />
   );
+  const rows = derived
+    ? strapScrews(derived.joints.value, {
+        ...{ thickness: panels.thickness, part: joints, screws: project.frames.screws },
+      })
+    : [];
   const { lap, width } = sizesOfJoint(joints.kind, joints, panels.thickness);
   const shown = (mm: number) => formatWithUnit(mm, notation);
   return (
@@ -62,6 +69,12 @@ export function JointSettings() {
             names={STRAP_NAMES}
             onChange={(of) => set('strapIsSolid', 'Straps of')(of === 'solid')}
           />
+          <SelectField
+            label="Screws into straps"
+            value={joints.strapUse}
+            names={FASTENING_NAMES}
+            onChange={set('strapUse', 'Screws into straps')}
+          />
           {length('strapShort')}
         </>
       )}
@@ -87,6 +100,13 @@ export function JointSettings() {
         why={`In ${formatThickness(panels.thickness, notation)}: of n sheets n − 1 joints are lost`}
       />
       {width !== lap && <Figure name="Width of a strap" value={shown(width)} />}
+      {rows.length > 0 && (
+        <Figure
+          name="Screws into straps, in all"
+          value={`${rows.reduce((sum, { count }) => sum + count, 0)}, at most ${shown(rows[0]?.lengthMm ?? 0)}`}
+          why="Spaced as those of the frames, a row in the middle of either half"
+        />
+      )}
     </Box>
   );
 }

@@ -27,15 +27,16 @@ const HULL = <InTheRound marks="laps" />;
 type Props = { readonly panels: readonly Panel[]; readonly jointed: readonly JointedPanel[] };
 
 export function JointsDrawing({ panels, jointed }: Props) {
-  // what is written between the panels is as large on a narrow screen, where all else is small
-  const apart = useMediaQuery(useTheme().breakpoints.up('md')) ? 0.185 : 0.46;
+  // what is written between the panels is as large on a narrow screen, where all else is small, and the hull has no room
+  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
+  const apart = isWide ? 0.26 : 0.36;
   const space = longest(panels) * apart;
   const shelves = stack(panels, space);
   const whole = wholeBox(shelves);
   // the last panel's dimension and sheets are below it as the others' are
   const bounds = { ...whole, minY: whole.minY - space * UNDER_LAST };
   return (
-    <DrawingSurface label="Panels with their joints" bounds={bounds} corner={HULL} hasHandles>
+    <DrawingSurface label="Panels with their joints" bounds={bounds} corner={isWide ? HULL : undefined} hasHandles>
       {({ px }) => (
         <>
           <GrainPattern px={px} />
@@ -88,7 +89,7 @@ function PanelWithJoints({ shelf, jointed, px }: PanelProps) {
             />
             <text
               x={mark.curve[0]?.[0]}
-              y={-low + 16 * px}
+              y={-low + 14 * px}
               fontSize={13 * px}
               textAnchor="middle"
               fill={palette.text.secondary}
@@ -108,20 +109,20 @@ function PanelWithJoints({ shelf, jointed, px }: PanelProps) {
       {jointed.joints.map((joint, k) => (
         <JointMark key={k} panel={jointed} joint={joint} number={k + 1} high={high} px={px} />
       ))}
-      <text x={box.minX - dx} y={-high - 8 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>
+      <text x={box.minX - dx} y={-high - 21 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>
         {panel.name}
         {seams.length > 0 && `, laid across in ${plural(seams.length + 1, 'board')}`}
       </text>
       {ends.slice(1).map((to, i) => (
         <Dimension
           key={i}
-          from={[ends[i] ?? 0, low - 46 * px]}
-          to={[to, low - 46 * px]}
+          from={[ends[i] ?? 0, low - 36 * px]}
+          to={[to, low - 36 * px]}
           text={formatWithUnit(to - (ends[i] ?? 0), notation)}
           px={px}
         />
       ))}
-      {seams.length === 0 && <SheetsUnder pieces={jointed.pieces.map(spanOf)} top={low - 58 * px} px={px} />}
+      {seams.length === 0 && <SheetsUnder pieces={jointed.pieces.map(spanOf)} top={low - 43 * px} px={px} />}
     </g>
   );
 }

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import { jointOfThing, jointThing, KIND_WORDS, type JointedPanel } from '@kalotrope/core/joints';
 import { lineOn, type Panel } from '@kalotrope/core/panels';
+import { likePanel, panelsToCut } from '@kalotrope/core/setup';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectPicked } from '../../state/selectors';
 import { Slip } from '../../controls/Slip';
@@ -16,16 +17,18 @@ export default function JointsPage() {
   const derived = useAppSelector(selectDerived);
   const choice = jointOfThing(useAppSelector(selectPicked));
   if (!derived) return null;
-  const { panels } = derived.panels.value;
+  const panels = panelsToCut({ panels: derived.panels.value, setup: derived.setup.value });
   const jointed = derived.joints.value;
+  // of hands that are unlike, which are joined in the same places, one is drawn
+  const drawn = panels.filter((panel) => likePanel(panel) === panel.id);
   const own = jointed.find(({ panel }) => panel === choice?.panel);
   const place = own?.joints.findIndex(({ key }) => key === choice?.key) ?? -1;
   const joint = own?.joints[place];
   return (
     <>
       <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
-        <JointsStrip panels={panels} jointed={jointed} />
-        <JointsDrawing panels={panels} jointed={jointed} />
+        <JointsStrip panels={drawn} jointed={jointed} />
+        <JointsDrawing panels={drawn} jointed={jointed} />
       </Box>
       <Slip
         stage="joints"

@@ -16,7 +16,7 @@ export const LENGTHS: Readonly<Record<LengthKey, string>> = {
 /** Of each kind what is set for it alone; shown where some joint is of it. */
 const OF_KIND: Readonly<Record<JointKind, readonly string[]>> = {
   scarf: ['Scarf, times the thickness'],
-  strap: ['Strap, times the thickness', 'Straps of', LENGTHS.strapShort],
+  strap: ['Strap, times the thickness', 'Straps of', 'Screws into straps', LENGTHS.strapShort],
   tongues: [LENGTHS.tongue, LENGTHS.cutterRadius, LENGTHS.fit],
   bought: [LENGTHS.boughtLoss],
 };

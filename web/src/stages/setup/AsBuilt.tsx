@@ -29,7 +29,7 @@ export function AsBuilt({ part, value, hull }: Props) {
       <p className="quiet">
         Panels for the frames where they stand, rather than where they were drawn: {read} of {value.frames.length} are
         read; the others, and both ends, are taken to stand right. Drawings, marking-out tables and sheets of paper of
-        them are with this stage; Sheets lays out the panels as drawn.
+        them are with this stage; Joints and Sheets join them and lay them out in place of the drawn ones.
       </p>
       <Button
         variant={asBuilt ? 'contained' : 'outlined'}

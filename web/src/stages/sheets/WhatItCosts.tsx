@@ -1,6 +1,7 @@
 /** Sheets to buy against those that are there, what they cost, and where the wood goes; beside another layout. */
 import { useMemo, useState } from 'react';
 import { formatArea, formatShare } from '@kalotrope/core/measure';
+import { panelsToCut } from '@kalotrope/core/setup';
 import { costsOf, whereItGoes, type Costs, type WhereItGoes } from '@kalotrope/core/sheets';
 import type { Derived, Project } from '@kalotrope/core/project';
 import { Act } from '../../controls/Act';
@@ -72,7 +73,8 @@ type AllProps = {
 /** By cause, in area and as a share of the sheets; beside what was kept to compare with. */
 function WhereItAllGoes({ now, project, derived, found }: AllProps) {
   const area = useMemo(() => {
-    const { panels, transoms } = derived.panels.value;
+    const { transoms } = derived.panels.value;
+    const panels = panelsToCut({ panels: derived.panels.value, setup: derived.setup.value });
     const { batches, parts } = derived.sheets.value;
     return whereItGoes({
       ...{ batches, parts, panels, transoms, layouts: found.sheets ?? [] },

@@ -1,0 +1,42 @@
+/** What is cut where the boat is built as it stands: of each panel the one that was developed for that. */
+import type { Drawing } from '../formats';
+import type { Panel } from '../panels';
+import type { BuiltPanel } from './built';
+import { builtDrawing, type BuiltWhole } from './built-drawings';
+
+type CutFrom = {
+  readonly panels: { readonly panels: readonly Panel[] };
+  readonly setup: { readonly built: readonly BuiltPanel[] };
+};
+
+/**
+ * The panels as drawn, each where it was developed as built by that one, under its own id; where its hands are unlike
+ * to starboard under its own id, to port under another. One that cannot be made as built stays as drawn, and that is
+ * found at Set-up.
+ */
+export const panelsToCut = (values: CutFrom): readonly Panel[] =>
+  values.setup.built.length === 0 ? values.panels.panels : cuts(values).map(({ panel }) => panel);
+
+type Cut = { readonly panel: Panel; readonly built?: BuiltPanel };
+
+function cuts({ panels, setup }: CutFrom): Cut[] {
+  return panels.panels.flatMap((drawn): Cut[] => {
+    const built = setup.built.filter(({ panel }) => panel.id === drawn.id);
+    return built.length === 0 ? [{ panel: drawn }] : built.map((one) => ({ built: one, panel: asCut(one, drawn) }));
+  });
+}
+
+function asCut({ panel, hand }: BuiltPanel, { id, name }: Panel): Panel {
+  if (hand === 'pair' || hand === 'across') return { ...panel, id, name };
+  return { ...panel, id: hand === 'port' ? portOf(id) : id, name: `${name}, ${hand}`, only: hand };
+}
+
+const portOf = (id: string): string => `${id}.port`;
+
+/** Whose joints a panel has where none are said of itself: to port those to starboard. */
+export const likePanel = ({ id, only }: Panel): string =>
+  only === 'port' && id.endsWith(portOf('')) ? id.slice(0, -portOf('').length) : id;
+
+/** What is marked on panels that are cut as built, by the panel's id. */
+export const markedAsBuilt = (whole: BuiltWhole): ReadonlyMap<string, Drawing> =>
+  new Map(cuts(whole.values).flatMap(({ panel, built }) => (built ? [[panel.id, builtDrawing(built, whole)]] : [])));
