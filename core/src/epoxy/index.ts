@@ -1,5 +1,6 @@
 export { clothMetres, clothToLay, laidCloth, type ClothToLay, type LaidCloth } from './cloth/cloth';
 export { flatParts, type FlatPart } from './flat-parts';
+export { gluedAreas } from './glued-areas';
 export type { TakeoffLine } from './line';
 export type { Takeoff } from './takeoff';
 export { chinesOf } from './sheathing';

@@ -33,12 +33,32 @@ export function zonesOn(panel: Panel, seams: readonly Seam[], part: EpoxyPart, t
   return seams.flatMap((seam) => {
     const { inside, outside, tapeWidth } = scheduleOf(seam, part);
     const layers = { inside, outside: seam.kind === 'bulkhead' ? 0 : outside };
-    const own = seam.edges.filter((edge) => edge.panel === panel.id).map((edge) => lineOf(panel, edge));
-    const lines = seam.edges.length > 0 ? own : seam.paths.flatMap((path) => stretchesOn(panel, path, off));
+    const own = seam.edges
+      .filter((edge) => edge.panel === panel.id)
+      .flatMap((edge) => onBothHands(edge, panel))
+      .map((edge) => lineOf(panel, edge));
+    const paths = panel.spansCentreline ? seam.paths.flatMap(withMirror) : seam.paths;
+    const lines = seam.edges.length > 0 ? own : paths.flatMap((path) => stretchesOn(panel, path, off));
     return lines
       .filter((line) => polylineLength(line) >= LEAST_MM)
       .map((line): Zone => ({ seam: seam.id, name: seam.name, line, widthMm: tapeWidth, layers }));
   });
+}
+
+/** Of a panel that lies across the boat both edges, where the other runs along the same line on the port hand. */
+const onBothHands = (edge: SeamEdge, { spansCentreline }: Panel): SeamEdge[] =>
+  spansCentreline && 'line' in edge ? [edge, { ...edge, end: edge.end === 'P' ? 'Q' : 'P' }] : [edge];
+
+/** Nearer to the centreline it lies on it. */
+const ON_CENTRELINE_MM = 0.5;
+
+/** Seams are told of the starboard hand. */
+function withMirror(path: readonly Vec3[]): (readonly Vec3[])[] {
+  const isOn = ([, y]: Vec3) => Math.abs(y) < ON_CENTRELINE_MM;
+  if (path.length === 0 || path.every(isOn)) return [path];
+  const port = path.map(([x, y, z]): Vec3 => [x, -y, z]);
+  // one that begins on the centreline goes on over it
+  return isOn(at(path, 0)) ? [[...port.reverse(), ...path.slice(1)]] : [path, port];
 }
 
 /** Of a line’s parameter this much is none. */

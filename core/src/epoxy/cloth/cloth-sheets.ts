@@ -24,6 +24,7 @@ import {
   boundsOf,
   boxOutline,
   contains,
+  distance2,
   pointAtLength,
   polylineLength,
   runsInside,
@@ -34,6 +35,7 @@ import { formatFine, formatRun, formatWithUnit, unitLabel, type Notation } from 
 import type { Panel } from '../../panels';
 import { LAYERS_APART } from '../constants';
 import { width } from '../from-words';
+import { gluedAreas, type GluedArea, type GluedTo } from '../glued-areas';
 import type { EpoxyPart } from '../schema';
 import type { Takeoff } from '../takeoff';
 import { zoneEdges, zonesOn, type Zone } from '../zones';
@@ -41,7 +43,7 @@ import { clothOf, type ClothWhole, type LaidCloth } from './cloth';
 
 export type GlassWhole = ClothWhole & {
   readonly project: { readonly notation: Notation; readonly panels: { readonly thickness: number } };
-  readonly values: { readonly epoxy: Takeoff };
+  readonly values: { readonly epoxy: Takeoff; readonly frames: GluedTo };
 };
 
 /** For the key of the lines, under the drawing. */
@@ -166,11 +168,26 @@ function tapeTable({ lines }: Takeoff, notation: Notation): SheetTable {
   };
 }
 
+/** Of hatching, along what is hatched: 4 mm on paper at a twentieth. */
+const HATCH_MM = 80;
+
+/** From one side to the other, aslant. */
+function hatched([one, other]: GluedArea['sides']): Vec2[][] {
+  const [long, far] = [polylineLength(one), polylineLength(other)];
+  const wide = distance2(at(one, 0), at(other, 0));
+  const count = Math.floor((long - wide) / HATCH_MM);
+  return Array.from({ length: Math.max(0, count) }, (_, k) => {
+    const from = (k + 0.5) * HATCH_MM;
+    return [pointAtLength(one, from), pointAtLength(other, ((from + wide) / long) * far)];
+  });
+}
+
 /** A panel as it lies flat, with the edges of its tapes. */
 function zonePage(panel: Panel, { project, values }: GlassWhole, { head, inner }: On): Content[] {
   const zones = zonesOn(panel, values.epoxy.seams, project.epoxy, project.panels.thickness);
   const isUnderCloth = values.epoxy.sheathed.includes(panel.id);
-  if (zones.length === 0 && !isUnderCloth) return [];
+  const glued = gluedAreas(panel, values.frames);
+  if (zones.length === 0 && !isUnderCloth && glued.length === 0) return [];
   const { notation } = head;
   const laid = (n: number, side: string) => (n === 0 ? '' : `${n} ${side}`);
   const { outline } = panel;
@@ -180,6 +197,10 @@ function zonePage(panel: Panel, { project, values }: GlassWhole, { head, inner }
   const view: SheetView = {
     paths: [
       { kind: 'cut', points: outline, isClosed: true },
+      ...glued.flatMap(({ outline: area, sides }) => [
+        { kind: 'construction' as const, points: area, isClosed: true },
+        ...hatched(sides).map((points) => ({ kind: 'construction' as const, points })),
+      ]),
       // half of a tape in a corner lies on the panel beside it
       ...zones
         .flatMap(zoneEdges)
@@ -206,6 +227,7 @@ function zonePage(panel: Panel, { project, values }: GlassWhole, { head, inner }
     [
       ['cut', `edge of the panel; ${scale}`],
       ['mark', 'edges and middle of a tape'],
+      ...(glued.length > 0 ? ([['construction', 'hatched: glued; stays bare when it is sealed flat']] as const) : []),
     ] as const;
   return drawnPages(view, { head, inner, tables: [table], key });
 }

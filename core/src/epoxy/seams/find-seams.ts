@@ -46,7 +46,7 @@ export function findSeams({ panels, transoms, frames, girders, school }: SeamsOf
   }
   seams.push(...panels.flatMap(endSeams).map((seam) => ({ ...seam, isFilleted })));
   for (const { id, name, seam, corners } of transoms)
-    seams.push(seamOf({ id, kind: 'transom', name, stretches: seam, isFilleted, paths: [corners] }));
+    seams.push(seamOf({ id, kind: 'transom', name, stretches: seam, isFilleted, paths: [starboardOf(corners)] }));
   return [...seams, ...frames.flatMap(bulkheadSeam), ...girders.flatMap(girderSeam)];
 }
 
@@ -96,6 +96,13 @@ function bothCorners(points: readonly { readonly at: Vec2; readonly bevelDeg: nu
   return runs.flatMap(({ chord, bevelRad }) =>
     [1, -1].map((face) => ({ length: (chord / along) * length, angleRad: Math.PI / 2 + face * bevelRad })),
   );
+}
+
+/** Along the skin from the centreline up to the sheer: a transom’s corners go round it, across its top. */
+function starboardOf(corners: readonly Vec3[]): Vec3[] {
+  const own = corners.filter(([, y]) => y >= -CENTRELINE_MM);
+  const first = own[0];
+  return first && first[1] > CENTRELINE_MM ? [[first[0], 0, first[2]], ...own] : own;
 }
 
 /** Inner angle between two panels that meet. */
