@@ -104,6 +104,7 @@ function filled(demo: DemoId): Project {
         ],
       })),
       scribed: [{ id: 'frame.1', extra: 15 }],
+      spares: [{ id: 'frame.1', qty: 1 }],
       laid: [{ id: `${bottom}.1.port`, sheet: 'sheet-6', index: 0, x: 40, y: 40, rotationDeg: 0, isPinned: true }],
     },
     epoxy: {

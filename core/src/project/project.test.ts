@@ -289,14 +289,14 @@ describe('readProject', () => {
     expect(read.ok && read.project.sheets).toEqual({
       ...version11.sheets,
       stock: version11.sheets.stock.map((sheet) => ({ ...sheet, ...PLAIN_SHEET })),
-      ...{ kinds: nothing, scribed: [], laid: [] },
+      ...{ kinds: nothing, scribed: [], spares: [], laid: [] },
     });
     expect(read.ok && read.project.panels).toEqual({ ...version11.panels, ...NOT_PROUD });
   });
   it('brings the frozen twelfth version up: fillets by radius, tapes of one width, a usual resin', () => {
     const read = readProject(version12);
     expect(read.ok && read.project.epoxy).toEqual({ ...BEFORE_GLASS, ...BEFORE_RESIN, ...version12.epoxy });
-    expect(read.ok && read.project.sheets).toEqual(version12.sheets);
+    expect(read.ok && read.project.sheets).toEqual({ ...version12.sheets, spares: [] });
     const inches = readProject({ ...version12, notation: 'in-16' });
     const { filletLeg, glass, packs, resin } = epoxyAtFirst({}, 'in-16');
     expect(inches.ok && inches.project.epoxy).toMatchObject({ filletLeg, glass: atEdge(glass), packs, resin });
@@ -329,6 +329,7 @@ describe('readProject', () => {
     const glass = atEdge(version15.epoxy.glass);
     expect(read.ok && read.project.epoxy).toEqual({ ...version15.epoxy, glass, tabs, flat });
     expect(read.ok && read.project.joints).toEqual({ ...version15.joints, strapUse: 'none' });
+    expect(read.ok && read.project.sheets).toEqual({ ...version15.sheets, spares: [] });
     const inches = readProject({ ...version15, notation: 'in-16' });
     expect(inches.ok && inches.project.epoxy.tabs).toEqual(epoxyAtFirst({}, 'in-16').tabs);
   });

@@ -5,7 +5,7 @@ export { isBetter } from './result';
 export type { NestResult } from './result';
 export { edgeOfSheet, faultsOf, placedOutline, placedRegion } from './check';
 export { materialWords } from './drawings';
-export { jobPartName, netOfPiece, piecesOf } from './parts';
+export { howManyWords, jobPartName, netOfPiece, piecesOf } from './parts';
 export type { CutPart, Piece } from './parts';
 export type { NestBatch } from './batches';
 export { laidBatches } from './layouts';

@@ -36,13 +36,13 @@ export type JointPlansInput = {
 /** What is looked at, of a project and what its stages made of it. */
 export function jointPlansInput({ project, values }: JointPlansWhole): JointPlansInput {
   const { thickness, transomThickness } = project.panels;
-  const { stock, gap, margin, kinds, scribed } = project.sheets;
+  const { stock, gap, margin, kinds, scribed, spares } = project.sheets;
   const { frames, girders, planked } = values.frames;
   const sheet = sheetForSkin({ stock, margin, kinds }, thickness);
   return {
     panels: panelsToCut(values),
     asked: { frames, thickness, sheet, part: project.joints, ...(planked && { planked }) },
-    others: { transoms: values.panels.transoms, frames, girders, thickness, transomThickness, kinds, scribed },
+    others: { transoms: values.panels.transoms, frames, girders, thickness, transomThickness, kinds, scribed, spares },
     // other pieces come of other joints: nothing lies where it was laid
     sheets: { stock, gap, margin, laid: [] },
   };

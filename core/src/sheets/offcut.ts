@@ -130,7 +130,11 @@ const crossingsAt = (ring: Outline, y: number): number[] =>
   });
 
 /** An offcut's outline as it is kept in the stock: from its own lower left corner. */
-export function asKept({ outline }: Offcut): { width: number; height: number; outline: { x: number; y: number }[] } {
+export function asKept({ outline }: Pick<Offcut, 'outline'>): {
+  width: number;
+  height: number;
+  outline: { x: number; y: number }[];
+} {
   const { minX, minY, maxX, maxY } = boundsOf(outline);
   const round = (mm: number) => Math.round(mm * 10) / 10;
   const [width, height] = [round(maxX - minX), round(maxY - minY)];

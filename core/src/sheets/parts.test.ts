@@ -8,7 +8,7 @@ import { judgeLayouts } from './judge';
 import { layOut } from './layouts';
 import { tallySheets, type SheetCount } from './tally';
 import { nestBatches } from './batches';
-import { jobPartName, listParts, type PartInput } from './parts';
+import { howManyWords, jobPartName, listParts, piecesOf, type PartInput } from './parts';
 import { nest } from './nest';
 import type { SheetsPart } from './schema';
 
@@ -23,6 +23,7 @@ const input: PartInput = {
   transomThickness: 9,
   kinds: project.sheets.kinds,
   scribed: [],
+  spares: [],
 };
 const framesOf = (changes: Partial<Pick<Project, 'school' | 'frames'>>) =>
   createDerive()({ ...project, ...changes }).frames.value.frames;
@@ -81,6 +82,27 @@ describe('jobs for the layout', () => {
   });
   it('keep the face grain of skin parts: half turns only', () => {
     for (const part of at(batches, 0).job.parts) expect(part.rotations).toEqual([0, 180]);
+  });
+  it('have a spare beside the piece that it is of, of that hand, and none of a piece that the boat has not', () => {
+    const spares = [
+      { id: 'chine-sheer.1.port', qty: 2 },
+      { id: 'transom', qty: 1 },
+      { id: 'was here', qty: 3 },
+    ];
+    const more = createDerive()({ ...project, sheets: { ...project.sheets, spares } }).sheets.value;
+    const pieces = more.parts.flatMap(piecesOf);
+    const added = pieces.filter(({ spareOf }) => spareOf !== undefined);
+    expect(added.map(({ name }) => name)).toEqual([
+      'Side 1 of 2, port, spare 1',
+      'Side 1 of 2, port, spare 2',
+      'Transom, spare',
+    ]);
+    expect(pieces).toHaveLength(parts.flatMap(piecesOf).length + 3);
+    expect(new Set(pieces.map(({ id }) => id)).size).toBe(pieces.length);
+    const jobParts = more.batches.flatMap(({ job }) => job.parts);
+    const outline = (id: string) => jobParts.find((part) => part.id === id)?.outline;
+    for (const { id, spareOf } of added) expect(outline(id)).toEqual(outline(spareOf!));
+    expect(howManyWords(more.parts.find(({ id }) => id === 'chine-sheer.1')!)).toBe('1 port, 1 starboard, 2 spare');
   });
   it('name their parts for the reader', () => {
     expect(jobPartName('chine-sheer.1.port', parts)).toBe('Side 1 of 2, port');

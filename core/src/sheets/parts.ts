@@ -32,6 +32,8 @@ export type CutPart = {
   readonly grain: 'along' | 'free';
   /** What it is made of: sheets of that kind. */
   readonly kind: string;
+  /** How many more of its pieces are cut, by the piece. */
+  readonly spares?: SheetsPart['spares'];
   /** Scribed in place: the outline is a rectangle, and this is what is drawn on it. */
   readonly net?: Outline;
 };
@@ -45,6 +47,7 @@ export type PartInput = {
   readonly transomThickness: number;
   readonly kinds: SheetsPart['kinds'];
   readonly scribed: SheetsPart['scribed'];
+  readonly spares: SheetsPart['spares'];
 };
 
 const handsOf = ({ isPair, isPort }: JointedPanel): Pick<CutPart, 'isPair' | 'isPort'> => ({
@@ -108,7 +111,14 @@ export function listParts(input: PartInput): CutPart[] {
   );
   return [...pieces, ...straps, ...transoms, ...bulkheads, ...girders, ...small]
     .filter((part) => part.outline.length > 2)
-    .map((part) => asScribed(part, input.scribed));
+    .map((part) => asScribed(part, input.scribed))
+    .map((part) => withSpares(part, input.spares));
+}
+
+function withSpares(part: CutPart, spares: SheetsPart['spares']): CutPart {
+  const ids = bothHands(part).map(({ id }) => id);
+  const own = spares.filter(({ id, qty }) => qty > 0 && ids.includes(id));
+  return own.length > 0 ? { ...part, spares: own } : part;
 }
 
 /** A part that is scribed in place: its openings are cut when it fits. */
@@ -140,10 +150,28 @@ export type Piece = {
   readonly name: string;
   /** It is the mirror image of the part as it is listed. */
   readonly isMirrored: boolean;
+  /** Of one more than the boat has: the piece that it is cut again of. */
+  readonly spareOf?: string;
 };
 
-/** Of a pair each hand is a piece by itself; any other part is one piece. */
-export function piecesOf({ id, name, isPair, isPort }: CutPart): readonly Piece[] {
+/** Of a pair each hand is a piece by itself, any other part is one piece; then what is cut of them once more. */
+export function piecesOf(part: CutPart): readonly Piece[] {
+  const own = bothHands(part);
+  const again = (part.spares ?? []).flatMap(({ id, qty }) => {
+    const of = own.find((piece) => piece.id === id);
+    return of ? Array.from({ length: qty }, (_, k) => spareOf(of, k + 1, qty)) : [];
+  });
+  return again.length > 0 ? [...own, ...again] : own;
+}
+
+const spareOf = (piece: Piece, number: number, of: number): Piece => ({
+  ...piece,
+  id: `${piece.id}.spare.${number}`,
+  name: `${piece.name}, spare${of > 1 ? ` ${number}` : ''}`,
+  spareOf: piece.id,
+});
+
+function bothHands({ id, name, isPair, isPort }: CutPart): readonly Piece[] {
   if (!isPair) return [{ part: id, id, name, isMirrored: isPort === true }];
   return (['starboard', 'port'] as const).map((hand) => ({
     part: id,
@@ -151,6 +179,12 @@ export function piecesOf({ id, name, isPair, isPort }: CutPart): readonly Piece[
     name: `${name}, ${hand}`,
     isMirrored: hand === 'port',
   }));
+}
+
+/** How many are cut of a part: of each hand, and spares. */
+export function howManyWords({ isPair, spares = [] }: Pick<CutPart, 'isPair' | 'spares'>): string {
+  const more = spares.reduce((sum, { qty }) => sum + qty, 0);
+  return `${isPair ? '1 port, 1 starboard' : '1'}${more > 0 ? `, ${more} spare` : ''}`;
 }
 
 /** What is drawn on a piece that is scribed in place, as the piece lies in its job; none on others. */

@@ -70,6 +70,8 @@ export const sheetsSchema = z.object({
   /** What the skin, transoms, and all that stands within are made of: sheets of the same kind. */
   kinds: z.object({ skin: z.string().max(40), transoms: z.string().max(40), inside: z.string().max(40) }),
   scribed: z.array(scribedSchema).max(200),
+  /** Pieces of which more are cut than the boat has: to be safe, or for one that was spoiled. */
+  spares: z.array(z.object({ id: z.string().min(1).max(180), qty: countField('Spares of it', 0, 20) })).max(200),
   /** What was laid by hand; the rest is laid out around it. */
   laid: z.array(laidSchema).max(2000),
   seed: z
@@ -163,6 +165,6 @@ export const sheetsAtFirst = (_others: object, notation: Notation): SheetsPart =
   margin: usualIn(MARGIN.value, notation),
   machine: { radius: MACHINE_RADIUS.value, feed: FEED.value, tabs: TABS.value },
   kinds: { skin: '', transoms: '', inside: '' },
-  ...{ scribed: [], laid: [] },
+  ...{ scribed: [], spares: [], laid: [] },
   seed: SEED.value,
 });

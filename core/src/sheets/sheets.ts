@@ -25,7 +25,7 @@ import { laidBatches } from './layouts';
 import { referencePoints } from './reference-points';
 import type { UsedSheet } from './result';
 import { trimmingOf, trimWords, type Trim, type TrimmedWhole } from './trimming';
-import { jobPartName, type CutPart } from './parts';
+import { howManyWords, jobPartName, type CutPart } from './parts';
 
 const FOOT_MM = 18;
 /** Above the key of the lines, and below the drawing, tables keep clear by so much. */
@@ -216,16 +216,12 @@ const partsTable = (parts: readonly CutPart[], notation: Notation): SheetTable =
     { head: 'length', isFigure: true },
     { head: 'width', isFigure: true },
   ],
-  rows: parts.map(({ name, outline, holes, isPair, thickness }) => {
+  rows: parts.map((part) => {
+    const { name, outline, holes, thickness } = part;
     const box = boundsOf(outline);
     const sides = [box.maxX - box.minX, box.maxY - box.minY].map((mm) => formatWithUnit(mm, notation));
     return [
-      ...[
-        name,
-        { outline, ...(holes && { holes }) },
-        isPair ? '1 port, 1 starboard' : '1',
-        formatThickness(thickness, notation),
-      ],
+      ...[name, { outline, ...(holes && { holes }) }, howManyWords(part), formatThickness(thickness, notation)],
       ...sides,
     ];
   }),

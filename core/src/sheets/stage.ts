@@ -33,7 +33,7 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
   begin: sheetsAtFirst,
   catalogue: SHEETS_FINDINGS,
   constants,
-  run: ({ stock, gap, margin, kinds, scribed, laid }, { project, values }) => {
+  run: ({ stock, gap, margin, kinds, scribed, spares, laid }, { project, values }) => {
     const { thickness, transomThickness } = project.panels;
     const parts = listParts({
       jointed: values.joints,
@@ -42,7 +42,7 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
       girders: values.frames.girders,
       thickness,
       transomThickness,
-      ...{ kinds, scribed },
+      ...{ kinds, scribed, spares },
     });
     const { value: batches, findings, assumed } = nestBatches(parts, { stock, gap, margin, laid });
     return { value: { parts, batches }, findings, assumed };

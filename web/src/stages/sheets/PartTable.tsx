@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { simplify } from '@kalotrope/core/geometry';
 import { formatLength, unitLabel } from '@kalotrope/core/measure';
-import { piecesOf, type CutPart, type Piece } from '@kalotrope/core/sheets';
+import { howManyWords, piecesOf, type CutPart, type Piece } from '@kalotrope/core/sheets';
 import { Section } from '../../controls/Section';
 import { plural } from '../../controls/words';
 import { COLOURS } from '../../drawing/colours';
@@ -28,7 +28,7 @@ type Props = {
 export function PartTable({ parts, left, picked, onPick }: Props) {
   const notation = useAppSelector(selectNotation);
   const pieces = plural(
-    parts.reduce((sum, part) => sum + (part.isPair ? 2 : 1), 0),
+    parts.reduce((sum, part) => sum + piecesOf(part).length, 0),
     'part',
   );
   return (
@@ -64,7 +64,7 @@ export function PartTable({ parts, left, picked, onPick }: Props) {
                 <TableCell className="figure" sx={{ whiteSpace: 'nowrap' }}>
                   {formatLength(box.maxX - box.minX, notation)} × {formatLength(box.maxY - box.minY, notation)}
                 </TableCell>
-                <TableCell align="right">{part.isPair ? '1 port, 1 starboard' : '1'}</TableCell>
+                <TableCell align="right">{howManyWords(part)}</TableCell>
               </TableRow>
             );
           })}

@@ -28,6 +28,7 @@ import { MachineCutting } from './MachineCutting';
 import { OfSheet } from './OfSheet';
 import { PartTable } from './PartTable';
 import { Scribed } from './Scribed';
+import { Spares } from './Spares';
 import { SearchProgress } from './SearchProgress';
 import { OneSheet, PieceNumbers, SheetNumbers } from './SheetNumbers';
 import { SheetsDrawing } from './SheetsDrawing';
@@ -93,6 +94,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
             <>
               <PieceNumbers piece={piece} parts={parts} shelves={shelves} />
               <Scribed part={piece.part} scribed={project.sheets.scribed} notation={project.notation} />
+              <Spares piece={piece} part={parts.find(({ id }) => id === piece.part)} project={project} />
             </>
           ) : sheet ? (
             <>
