@@ -141,6 +141,7 @@ test('sheets: what is left goes on the rack, and from there into another boat’
   await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
   await page.locator('path[data-part="Sheet 4"]').click({ position: { x: 3, y: 3 } });
+  await expect(page.getByRole('list', { name: 'Order of cutting' }).getByRole('listitem').first()).toBeVisible();
   await page.getByRole('button', { name: 'Once cut: put what is left on the rack' }).click();
   await expect(page.getByText('On the rack: Tamsel 430, sheet 4')).toBeVisible();
   // a part that was spoiled is cut again, and what is left of it kept

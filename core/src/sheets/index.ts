@@ -5,6 +5,7 @@ export { isBetter } from './result';
 export type { NestResult } from './result';
 export { edgeOfSheet, faultsOf, placedOutline, placedRegion } from './check';
 export { materialWords } from './drawings';
+export { inCuttingOrder } from './cutting-order';
 export { howManyWords, jobPartName, netOfPiece, piecesOf } from './parts';
 export type { CutPart, Piece } from './parts';
 export type { NestBatch } from './batches';

@@ -25,6 +25,7 @@ import { laidBatches } from './layouts';
 import { referencePoints } from './reference-points';
 import type { UsedSheet } from './result';
 import { trimmingOf, trimWords, type Trim, type TrimmedWhole } from './trimming';
+import { inCuttingOrder } from './cutting-order';
 import { howManyWords, jobPartName, type CutPart } from './parts';
 
 const FOOT_MM = 18;
@@ -82,24 +83,30 @@ function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, h
   return sheetsOf(head, sheet, pages);
 }
 
-/** How far to the sheet's left and lower edges each part's two crosses are: so it is drawn by hand. */
+/** How far to the sheet's left and lower edges each part's two crosses are, in the order in which they are cut. */
 function crossesTable(sheet: UsedSheet, number: number, { job }: NestBatch, { parts, head }: LayoutOf): SheetTable {
   const { notation } = head;
   const shown = (mm: number) => formatFine(mm, notation);
   return {
     columns: [
-      { head: `sheet ${number}, in ${unitLabel(notation)}` },
+      { head: `sheet ${number}, in ${unitLabel(notation)}: cut` },
       ...['left cross, from the left', 'from below', 'right cross, from the left', 'from below'].map((title) => ({
         ...{ head: title, isFigure: true },
       })),
       { head: '' },
     ],
-    rows: sheet.placements.flatMap((placement) => {
+    rows: inCuttingOrder(sheet, job).flatMap((placement, k) => {
       const part = job.parts.find(({ id }) => id === placement.part);
       if (!part) return [];
       const { points, isBox } = referencePoints(placedOutline(part.outline, placement));
       const figures = points.flatMap((point) => point.map(shown));
-      return [[jobPartName(part.id, parts), ...figures, isBox ? 'corners of the box round it' : 'corners of the part']];
+      return [
+        [
+          `${k + 1}  ${jobPartName(part.id, parts)}`,
+          ...figures,
+          isBox ? 'corners of the box round it' : 'corners of the part',
+        ],
+      ];
     }),
   };
 }

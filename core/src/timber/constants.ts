@@ -3,6 +3,12 @@ import { house } from '../stage';
 
 export const KERF = house(3, 'mm', 'a hand-held circular saw, or a bandsaw and the plane after it');
 export const SCARF_RATIO = house(12, 'mm/mm', 'scarf of timber under load, over its thickness');
+export const GRAIN_BENT = house(
+  15,
+  'mm/mm',
+  'grain of timber that bends runs out of its side no steeper than 1 in so many',
+);
+export const GRAIN_STRAIGHT = house(10, 'mm/mm', 'the same of timber that does not bend');
 export const STOCK_LENGTHS = house(
   [2400, 3000, 3600, 4200, 4800],
   'mm',

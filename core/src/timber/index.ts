@@ -9,5 +9,6 @@ export { FACE_DOWN, RIP_ORDER, type Rip } from './rips';
 export { scarfCounts, type ScarfCount } from './scarfs';
 export { planTimber, type TimberPlan, type TimberResult } from './solve';
 export { timberStage } from './stage';
+export { choosingFor, USE_NAMES, useOfTimber } from './suitable';
 export type { TimberValue } from './value';
 export { runOfThing, runThing } from './things';

@@ -14,6 +14,7 @@ import { planOf } from './judge';
 import { FACE_DOWN, RIP_ORDER } from './rips';
 import { sectionOfStick } from './runs';
 import type { TimberPlan } from './solve';
+import { choosingFor, USE_NAMES, usesOf } from './suitable';
 import type { TimberValue, TimberWhole } from './value';
 
 export type TimberOnPaper = TimberWhole & { readonly sheetHead: SheetHead };
@@ -24,8 +25,13 @@ export function timberSheets({ values, found, sheetHead: head }: TimberOnPaper):
   const plan = planOf(timber, found.timber);
   const inner = innerBox(pageOnItsSide(head.paper));
   const tables = plan
-    ? [toBuy(timber, plan, head.notation), cutList(timber, plan, head.notation), scarfs(timber, plan, head.notation)]
-    : [allRuns(timber, head.notation)];
+    ? [
+        toBuy(timber, plan, head.notation),
+        toChoose(timber),
+        cutList(timber, plan, head.notation),
+        scarfs(timber, plan, head.notation),
+      ]
+    : [allRuns(timber, head.notation), toChoose(timber)];
   const rips = [ripList(timber, head.notation), ripOrder()];
   const sheet = {
     ...{ name: 'timber-sheet', title: 'Timber, to print', part: 'Timber', hand: 'both sides' },
@@ -73,6 +79,16 @@ const cutList = ({ runs, job }: TimberValue, { sticks }: TimberPlan, notation: N
       formatFine(left, notation),
     ];
   }),
+});
+
+/** What to look for in the yard, by what it is to do. */
+const toChoose = ({ runs }: TimberValue): SheetTable => ({
+  columns: [{ head: 'timber that is' }, { head: 'choose' }],
+  rows: usesOf(runs).flatMap((use) =>
+    choosingFor(use)
+      .flatMap(inLines)
+      .map((line, k) => [k === 0 ? USE_NAMES[use] : '', line]),
+  ),
 });
 
 /** The saw's settings, piece by piece. */

@@ -2,7 +2,14 @@
 import { useMemo } from 'react';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import type { Project } from '@kalotrope/core/project';
-import { asKept, largestOffcut, LEAST_OFFCUT_MM } from '@kalotrope/core/sheets';
+import {
+  asKept,
+  inCuttingOrder,
+  jobPartName,
+  largestOffcut,
+  LEAST_OFFCUT_MM,
+  type CutPart,
+} from '@kalotrope/core/sheets';
 import { Act } from '../../controls/Act';
 import { Figure } from '../../controls/Figure';
 import { said } from '../../state/screen-slice';
@@ -12,13 +19,14 @@ import type { Shelf } from './shelf';
 
 type Props = {
   readonly shelf: Shelf;
+  readonly parts: readonly CutPart[];
   readonly number: number;
   readonly project: Project;
   readonly isMarking: boolean;
   readonly onMark: (isMarking: boolean) => void;
 };
 
-export function OfSheet({ shelf, number, project, isMarking, onMark }: Props) {
+export function OfSheet({ shelf, parts, number, project, isMarking, onMark }: Props) {
   const dispatch = useAppDispatch();
   const { notation } = project;
   const left = useMemo(() => largestOffcut(shelf.sheet, shelf.batch, LEAST_OFFCUT_MM), [shelf]);
@@ -41,6 +49,14 @@ export function OfSheet({ shelf, number, project, isMarking, onMark }: Props) {
           why="The largest rectangle that nothing lies on, to a centimetre"
         />
       )}
+      <p className="quiet">
+        By hand it is cut in this order, from its free end, openings before the outline round them:
+      </p>
+      <ol className="quiet" aria-label="Order of cutting">
+        {inCuttingOrder(shelf.sheet, shelf.batch.job).map(({ part, copy }) => (
+          <li key={`${part} ${copy}`}>{jobPartName(part, parts)}</li>
+        ))}
+      </ol>
       <div className="acts">
         {left && <Act label="Once cut: put what is left on the rack" onAct={keep} />}
         <Act label={isMarking ? 'Mark nothing' : 'Mark a spoiled place'} onAct={() => onMark(!isMarking)} />

@@ -99,7 +99,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           ) : sheet ? (
             <>
               <OneSheet shelf={sheet} />
-              <OfSheet shelf={sheet} number={number} project={project} isMarking={marking.isOn} onMark={marking.turn} />
+              <OfSheet {...{ shelf: sheet, parts, number, project }} isMarking={marking.isOn} onMark={marking.turn} />
             </>
           ) : (
             <SheetNumbers counts={counts} />

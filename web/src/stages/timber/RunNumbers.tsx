@@ -2,7 +2,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { sectionWords, type TimberPlan, type TimberRun } from '@kalotrope/core/timber';
+import {
+  choosingFor,
+  sectionWords,
+  USE_NAMES,
+  useOfTimber,
+  type TimberPlan,
+  type TimberRun,
+} from '@kalotrope/core/timber';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { picked } from '../../state/screen-slice';
 import { selectNotation } from '../../state/selectors';
@@ -15,6 +22,7 @@ export function RunNumbers({ run, plan }: Props) {
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
   const shown = (mm: number) => formatWithUnit(mm, notation);
+  const use = useOfTimber(run);
   const joins = plan?.joins.filter((join) => join.run === run.id) ?? [];
   return (
     <Box sx={{ mt: 1 }}>
@@ -45,6 +53,14 @@ export function RunNumbers({ run, plan }: Props) {
           A rule of thumb: bend a trial strip of the same wood first.
         </Typography>
       )}
+      <Typography variant="body2" color="text.secondary">
+        {`It is ${USE_NAMES[use]}. Choose for it:`}
+      </Typography>
+      <ul className="quiet" aria-label="What to choose">
+        {choosingFor(use).map((words) => (
+          <li key={words}>{words}</li>
+        ))}
+      </ul>
       <Button onClick={() => dispatch(picked(null))}>What to buy</Button>
     </Box>
   );
