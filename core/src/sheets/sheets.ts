@@ -89,7 +89,7 @@ function crossesTable(sheet: UsedSheet, number: number, { job }: NestBatch, { pa
   const shown = (mm: number) => formatFine(mm, notation);
   return {
     columns: [
-      { head: `sheet ${number}, in ${unitLabel(notation)}: cut` },
+      { head: `sheet ${number}, as it is cut; ${unitLabel(notation)}` },
       ...['left cross, from the left', 'from below', 'right cross, from the left', 'from below'].map((title) => ({
         ...{ head: title, isFigure: true },
       })),
@@ -145,7 +145,7 @@ function struckOut(zone: Outline): SheetView['paths'] {
 function viewOf(sheet: UsedSheet, { job }: NestBatch, parts: readonly CutPart[]): SheetView {
   const stock = job.sheets.find(({ id }) => id === sheet.id);
   const edge = stock ? edgeOfSheet(stock) : [];
-  const placed = sheet.placements.flatMap((placement) => {
+  const placed = inCuttingOrder(sheet, job).flatMap((placement) => {
     const part = job.parts.find(({ id }) => id === placement.part);
     if (!part) return [];
     const cuts = [part.outline, ...part.holes].map((ring) => placedOutline(ring, placement));
@@ -162,10 +162,16 @@ function viewOf(sheet: UsedSheet, { job }: NestBatch, parts: readonly CutPart[])
         ),
       ),
     ],
-    texts: placed.map(({ name, cuts }): ViewText => ({
-      ...{ at: middleOfWood(at(cuts, 0), cuts.slice(1), name.length), text: name },
-      ...{ by: [0, -1], align: 'center' },
-    })),
+    // a name that its part has no room for is in the table, by its number
+    texts: placed.map(({ name, cuts }, k): ViewText => {
+      const box = boundsOf(at(cuts, 0));
+      const whole = `${k + 1}  ${name}`;
+      const text = LETTER_MM.wide * whole.length < box.maxX - box.minX ? whole : String(k + 1);
+      return {
+        ...{ at: middleOfWood(at(cuts, 0), cuts.slice(1), text.length), text },
+        ...{ by: [0, -1], align: 'center' },
+      };
+    }),
   };
 }
 

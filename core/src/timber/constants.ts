@@ -6,7 +6,7 @@ export const SCARF_RATIO = house(12, 'mm/mm', 'scarf of timber under load, over 
 export const GRAIN_BENT = house(
   15,
   'mm/mm',
-  'grain of timber that bends runs out of its side no steeper than 1 in so many',
+  'grain of timber that bends runs out of its side no steeper than 1 : so many',
 );
 export const GRAIN_STRAIGHT = house(10, 'mm/mm', 'the same of timber that does not bend');
 export const STOCK_LENGTHS = house(

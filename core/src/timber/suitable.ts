@@ -21,22 +21,22 @@ export const USE_NAMES: Readonly<Record<TimberUse, string>> = {
 
 const CHOOSING: Readonly<Record<TimberUse, readonly string[]>> = {
   bent: [
-    `grain that runs out no steeper than 1 in ${GRAIN_BENT.value}`,
+    `grain that runs out no steeper than 1 : ${GRAIN_BENT.value}`,
     'growth rings flat to the bend',
     'no knot near the hardest bend',
   ],
   layers: [
-    `grain that runs out no steeper than 1 in ${GRAIN_BENT.value}, strip by strip`,
+    `grain that runs out no steeper than 1 : ${GRAIN_BENT.value}, strip by strip`,
     'small knots apart from layer to layer',
     'all strips of one board, in the order in which they were sawn',
   ],
   frame: [
-    `grain along each timber, running out no steeper than 1 in ${GRAIN_STRAIGHT.value}`,
+    `grain along each timber, running out no steeper than 1 : ${GRAIN_STRAIGHT.value}`,
     'not the centre of the tree: it splits',
     'no knot where it is joined or screwed',
   ],
   straight: [
-    `grain that runs out no steeper than 1 in ${GRAIN_STRAIGHT.value}`,
+    `grain that runs out no steeper than 1 : ${GRAIN_STRAIGHT.value}`,
     'knots small, sound, and away from the edges',
   ],
 };

@@ -121,6 +121,7 @@ export function makeTheme(shade: Shade): Theme {
             '& p': { margin: 0, color: c.quiet },
             // words come between the figures there
             '& .figure': { fontFamily: TEXT },
+            '& .whole': { whiteSpace: 'nowrap' },
           },
           a: { color: c.main },
           '.plain-table th button': { [breakpoints.down('md')]: FINGER },
