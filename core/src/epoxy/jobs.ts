@@ -2,8 +2,8 @@
  * The list of quantities as jobs in the order in which they are done, and each as pots to mix.
  *
  * Order: sheets are joined, parts glassed flat, then sealed if they are sealed flat; what is glued; corners tacked and
- * tabbed, filleted and taped inside; the hull sealed where it is sealed when it stands; taped outside, sheathed, filled. A coat is a job of its
- * own, as there are hours between two. Tacks are part of the fillets that go over them.
+ * tabbed, filleted and taped inside; the hull sealed where it is sealed when it stands; taped outside, sheathed,
+ * filled. A coat is a job of its own, as there are hours between two. Tacks are part of the fillets that go over them.
  */
 import { FILL_COAT, FILL_COATS, SEAL_FIRST_COAT, SEAL_NEXT_COAT, TACK_SHARE } from './constants';
 import type { TakeoffLine, Work } from './line';

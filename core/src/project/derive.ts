@@ -2,8 +2,8 @@
  * From a project to everything that follows from it, stage by stage, with a memory.
  *
  * A stage reads the project and the earlier results through a reader that notes what is read (stage/reader.ts): as long
- * as all of that is the same, its last answer stands, and so does the one before it, for what is undone. What a stage makes in parts it remembers itself
- * (stage/remember.ts).
+ * as all of that is the same, its last answer stands, and so does the one before it, for what is undone. What a stage
+ * makes in parts it remembers itself (stage/remember.ts).
  */
 import type { Finding, StageResult } from '../findings';
 import { ANSWERS_KEPT, createMemory, readerOf, type Memory, type Reader } from '../stage';

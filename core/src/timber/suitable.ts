@@ -1,4 +1,4 @@
-/** What timber is looked for by what it is to do: grain, rings, knots. House rules, to be read with the wood in hand. */
+/** What is looked for in timber, by what it is to do: grain, rings, knots. House rules; the wood in hand decides. */
 import { GRAIN_BENT, GRAIN_STRAIGHT } from './constants';
 import type { TimberRun } from './runs';
 

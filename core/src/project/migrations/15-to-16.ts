@@ -1,8 +1,8 @@
 import type { Json, Migration } from './migration';
 
 /**
- * Cloth got an edge to trim, and film over peel ply; bulkheads tabs; parts can be glassed flat; straps are screwed, pieces cut once more.
- * What an older boat counted stays: no edge to trim, no tabs, no screws in straps, no spares.
+ * Cloth got an edge to trim, and film over peel ply; bulkheads tabs; parts can be glassed flat; straps are screwed,
+ * pieces cut once more. What an older boat counted stays: no edge to trim, no tabs, no screws in straps, no spares.
  */
 export const from15To16: Migration = (before) => {
   const isImperial = before['notation'] !== 'mm' && before['notation'] !== 'm';

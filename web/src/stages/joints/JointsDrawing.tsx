@@ -27,7 +27,7 @@ const HULL = <InTheRound marks="laps" />;
 type Props = { readonly panels: readonly Panel[]; readonly jointed: readonly JointedPanel[] };
 
 export function JointsDrawing({ panels, jointed }: Props) {
-  // what is written between the panels is as large on a narrow screen, where all else is small, and the hull has no room
+  // what is written between the panels is as large on a narrow screen, where all else is small; no room for the hull
   const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
   const apart = isWide ? 0.26 : 0.36;
   const space = longest(panels) * apart;
