@@ -70,6 +70,8 @@ export type Panel = {
   readonly proud?: Proud;
   /** Of a boat whose sides differ: there is this one alone. Drawn is what the starboard one's inside would be. */
   readonly only?: 'starboard' | 'port';
+  /** Of such a one to port: the id of the one to starboard, under which what is decided of both is kept. */
+  readonly like?: string;
 };
 
 /** Whether it is cut twice, the second the mirror image of the first. */

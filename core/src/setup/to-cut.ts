@@ -28,14 +28,12 @@ function cuts({ panels, setup }: CutFrom): Cut[] {
 
 function asCut({ panel, hand }: BuiltPanel, { id, name }: Panel): Panel {
   if (hand === 'pair' || hand === 'across') return { ...panel, id, name };
-  return { ...panel, id: hand === 'port' ? portOf(id) : id, name: `${name}, ${hand}`, only: hand };
+  const own = { ...panel, name: `${name}, ${hand}`, only: hand };
+  return hand === 'port' ? { ...own, id: `${id}.port`, like: id } : { ...own, id };
 }
 
-const portOf = (id: string): string => `${id}.port`;
-
-/** Whose joints a panel has where none are said of itself: to port those to starboard. */
-export const likePanel = ({ id, only }: Panel): string =>
-  only === 'port' && id.endsWith(portOf('')) ? id.slice(0, -portOf('').length) : id;
+/** The id under which what is decided of a panel is kept: to port that of the one to starboard. */
+export const likePanel = ({ id, like }: Pick<Panel, 'id' | 'like'>): string => like ?? id;
 
 /** What is marked on panels that are cut as built, by the panel's id. */
 export const markedAsBuilt = (whole: BuiltWhole): ReadonlyMap<string, Drawing> =>
