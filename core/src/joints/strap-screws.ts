@@ -2,7 +2,7 @@
  * Screws through the panel into the straps behind its joints: a row in the middle of either half of a strap, evenly
  * across the panel, as those into timber are spaced.
  */
-import { screwRow, type FasteningUse, type FramesPart, type ScrewRow } from '../frames';
+import { screwRow, type FramesPart, type ScrewRow } from '../frames';
 import { boundsOf, type Vec2 } from '../geometry';
 import type { JointedPanel } from './jointed-panel';
 import type { Joint } from './pieces';
@@ -32,7 +32,7 @@ export function strapScrews(
             landingMm: joint.width / 2,
             placeAt: (s: number): Vec2 => [joint.u + (side * joint.width) / 4, low + s],
           },
-          { ...screws, use: part.strapUse satisfies FasteningUse },
+          { ...screws, use: part.strapUse },
         ),
       );
     }),

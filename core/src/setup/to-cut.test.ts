@@ -94,6 +94,20 @@ const signed = (outline: readonly (readonly [number, number])[]): number =>
     return sum + (x * b - a * y) / 2;
   }, 0);
 
+describe('a hand that cannot be made as the boat stands', () => {
+  it('is cut as it was drawn, and not left out', () => {
+    const values = valuesOf(built);
+    const side = values.setup.built.find(({ hand }) => hand === 'port')!.panel.id;
+    for (const missing of ['port', 'starboard'] as const) {
+      const left = values.setup.built.filter(({ panel, hand }) => panel.id !== side || hand !== missing);
+      const cut = panelsToCut({ ...values, setup: { built: left } }).filter(({ id, like }) => (like ?? id) === side);
+      expect(cut.map(({ only }) => only)).toEqual(['starboard', 'port']);
+      const asDrawn = values.panels.panels.find(({ id }) => id === side)!;
+      expect(cutLineOf(cut.find(({ only }) => only === missing)!)).toEqual(cutLineOf(asDrawn));
+    }
+  });
+});
+
 describe('panels of a boat whose sides are alike, or that is built as drawn', () => {
   it('are pairs as before, under their own ids', () => {
     const tamsel = valuesOf(asBuilt({ ...demoProject('tamsel', 'x') }));

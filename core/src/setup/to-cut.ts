@@ -11,8 +11,8 @@ type CutFrom = {
 
 /**
  * The panels as drawn, each where it was developed as built by that one, under its own id; where its hands are unlike
- * to starboard under its own id, to port under another. One that cannot be made as built stays as drawn, and that is
- * found at Set-up.
+ * to starboard under its own id, to port under another. One that cannot be made as built, or that hand of it, stays as
+ * drawn, and that is found at Set-up.
  */
 export const panelsToCut = (values: CutFrom): readonly Panel[] =>
   values.setup.built.length === 0 ? values.panels.panels : cuts(values).map(({ panel }) => panel);
@@ -22,12 +22,18 @@ type Cut = { readonly panel: Panel; readonly built?: BuiltPanel };
 function cuts({ panels, setup }: CutFrom): Cut[] {
   return panels.panels.flatMap((drawn): Cut[] => {
     const built = setup.built.filter(({ panel }) => panel.id === drawn.id);
-    return built.length === 0 ? [{ panel: drawn }] : built.map((one) => ({ built: one, panel: asCut(one, drawn) }));
+    if (built.length === 0) return [{ panel: drawn }];
+    const whole = built.find(({ hand }) => hand === 'pair' || hand === 'across');
+    if (whole) return [{ built: whole, panel: { ...whole.panel, id: drawn.id, name: drawn.name } }];
+    // no hand is left out: one that could not be made as built is cut as it was drawn
+    return (['starboard', 'port'] as const).map((hand): Cut => {
+      const one = built.find((other) => other.hand === hand);
+      return { panel: ofHand(one?.panel ?? drawn, hand, drawn), ...(one && { built: one }) };
+    });
   });
 }
 
-function asCut({ panel, hand }: BuiltPanel, { id, name }: Panel): Panel {
-  if (hand === 'pair' || hand === 'across') return { ...panel, id, name };
+function ofHand(panel: Panel, hand: 'starboard' | 'port', { id, name }: Panel): Panel {
   const own = { ...panel, name: `${name}, ${hand}`, only: hand };
   return hand === 'port' ? { ...own, id: `${id}.port`, like: id } : { ...own, id };
 }

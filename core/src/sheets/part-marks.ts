@@ -41,16 +41,14 @@ export function marksOfParts(whole: MarksWhole, parts: readonly CutPart[]): (pie
   const { project, values } = whole;
   const panels = panelsDrawings(whole);
   const frames = framesDrawings(whole);
+  const drawings = new Map([...panels, ...frames].map((drawing) => [drawing.name, drawing]));
   // on a panel that is cut as built lies what is marked on that
-  const drawings = new Map([
-    ...[...panels, ...frames].map((drawing) => [drawing.name, drawing] as const),
-    ...markedAsBuilt(whole),
-  ]);
+  const built = markedAsBuilt(whole);
   return (piece) => {
     const part = parts.find(({ id }) => id === piece.part);
     if (!part) return { paths: [], texts: [] };
     const joined = values.joints.find(({ pieces }) => pieces.some(({ id }) => id === part.id));
-    const drawing = drawings.get(joined?.panel ?? part.id);
+    const drawing = (joined && built.get(joined.panel)) ?? drawings.get(joined?.joinedAs ?? part.id);
     const faceUp = joined
       ? 'inside face up'
       : frames.some(({ name }) => name === part.id)

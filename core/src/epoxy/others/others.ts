@@ -42,8 +42,7 @@ export type Coated = {
 
 const ML_PER_L = 1000;
 
-/** The glue that joints of a kind are told to have, if it is there. */
-/** Timber is scarfed with what its layers are glued with. */
+/** The glue that joints of a kind are told to have, if it is there; timber is scarfed with that of its layers. */
 export const glueFor = (
   what: Faces['what'],
   { glues, gluedWith }: Pick<EpoxyPart, 'glues' | 'gluedWith'>,
