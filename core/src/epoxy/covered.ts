@@ -3,6 +3,7 @@ import type { Outline } from '../geometry';
 import type { Hull } from '../lines';
 import type { Panel, Transom } from '../panels';
 import type { Frame, Girder } from '../frames';
+import type { Fitted } from '../inside';
 import { facesGlassed, flatParts } from './flat-parts';
 import type { EpoxyPart } from './schema';
 import { sheathedPanels } from './sheathing';
@@ -21,6 +22,7 @@ export type CoveredFrom = {
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
   readonly girders: readonly Girder[];
+  readonly inside: readonly Fitted[];
   readonly part: EpoxyPart;
 };
 

@@ -15,7 +15,11 @@ const made = (of: Partial<Epoxy>, project = demo) => {
   return { whole, derived, takeoff: derived.epoxy.value };
 };
 const bare = made({});
-const parts = flatParts({ ...bare.derived.frames.value, transoms: bare.derived.panels.value.transoms });
+const parts = flatParts({
+  ...bare.derived.frames.value,
+  transoms: bare.derived.panels.value.transoms,
+  inside: bare.derived.inside.value.parts,
+});
 const [first, second] = parts as [(typeof parts)[number], (typeof parts)[number]];
 const glassed = (faces: 'one' | 'both', part = first): Epoxy['flat'] => [
   { id: 'flat.1', of: part.of, part: part.id, faces },
@@ -25,7 +29,9 @@ describe('parts that are glassed flat', () => {
   it('are all of plywood that stands in the boat', () => {
     const { frames, girders } = bare.derived.frames.value;
     const standing = frames.filter(({ material }) => material === 'plywood').length + girders.length;
-    expect(parts).toHaveLength(standing + bare.derived.panels.value.transoms.length);
+    const lying = bare.derived.inside.value.parts.length;
+    expect(lying).toBeGreaterThan(0);
+    expect(parts).toHaveLength(standing + bare.derived.panels.value.transoms.length + lying);
   });
   it.each([
     ['one', 1],
@@ -58,7 +64,12 @@ describe('parts that are glassed flat', () => {
       sheathe: 'none',
       glass: { ...demo.epoxy.glass, trim: 0 },
     });
-    const values = { lines: derived.lines.value, panels: derived.panels.value, frames: derived.frames.value };
+    const values = {
+      lines: derived.lines.value,
+      panels: derived.panels.value,
+      frames: derived.frames.value,
+      inside: derived.inside.value,
+    };
     const { cuts } = clothToLay({ project: whole, values })!;
     expect(cuts.map(({ name }) => name)).toEqual([`${first.name}, one face`, `${first.name}, other face`]);
     const all = cuts.reduce((sum, { outline }) => sum + Math.abs(area(outline)), 0) / 1e6;

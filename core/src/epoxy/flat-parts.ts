@@ -1,11 +1,12 @@
 /**
- * Parts that are glassed on the bench before they go in: plywood frames, girders and transoms.
+ * Parts that are glassed on the bench before they go in: plywood frames, girders, transoms, and what lies inside.
  *
  * Method: cloth over one face or both, wetted out and its weave filled as sheathing is; a face under cloth is not
  * sealed. Areas are of one side of what is cut, both of a pair together.
  */
 import type { Frame, Girder } from '../frames';
 import type { Outline } from '../geometry';
+import type { Fitted } from '../inside';
 import type { Transom } from '../panels';
 import type { EpoxyPart } from './schema';
 
@@ -24,10 +25,11 @@ type Parts = {
   readonly frames: readonly Frame[];
   readonly girders: readonly Girder[];
   readonly transoms: readonly Transom[];
+  readonly inside: readonly Fitted[];
 };
 
 /** All that can be glassed flat, in the order in which it stands. */
-export const flatParts = ({ frames, girders, transoms }: Parts): FlatPart[] => [
+export const flatParts = ({ frames, girders, transoms, inside }: Parts): FlatPart[] => [
   ...frames
     .filter(({ material }) => material === 'plywood')
     .map(({ id, name, areaM2, cut, hand }): FlatPart => ({
@@ -39,6 +41,11 @@ export const flatParts = ({ frames, girders, transoms }: Parts): FlatPart[] => [
   })),
   ...transoms.map(({ id, name, areaM2, outline }): FlatPart => ({
     ...{ of: 'transom', id, name, areaM2, outlines: [outline], isPair: false },
+  })),
+  ...inside.map(({ id, name, hand, pieces }): FlatPart => ({
+    ...{ of: 'inside', id, name, isPair: hand === 'pair' },
+    areaM2: pieces.reduce((sum, piece) => sum + piece.areaM2, 0) * (hand === 'pair' ? 2 : 1),
+    outlines: pieces.map(({ region }) => region.outline),
   })),
 ];
 

@@ -7,6 +7,7 @@
  */
 import { area, netArea } from '../geometry';
 import type { Frame, FramesValue } from '../frames';
+import type { Fitted } from '../inside';
 import type { JointedPanel } from '../joints';
 import type { ScarfCount, TimberRun } from '../timber';
 import { GLUE_LINE, GLUE_PRIMER } from './constants';
@@ -17,6 +18,7 @@ export type Glued = {
   readonly jointed: readonly JointedPanel[];
   readonly frames: readonly Frame[];
   readonly members: FramesValue['members'];
+  readonly inside: readonly Fitted[];
   readonly runs: readonly TimberRun[];
   readonly scarfs: readonly ScarfCount[];
 };
@@ -39,12 +41,13 @@ export function glueLines(faces: readonly Faces[], part: Pick<EpoxyPart, 'glueFi
     });
 }
 
-export const facesOf = ({ jointed, frames, members, runs, scarfs }: Glued): Faces[] => [
+export const facesOf = ({ jointed, frames, members, inside, runs, scarfs }: Glued): Faces[] => [
   ...jointed.map(sheetJoints),
   ...runs.flatMap(layersOf),
   ...runs.flatMap((run) => scarfsOf(run, scarfs)),
   ...members.map(onSkin),
   ...frames.flatMap(ofFrame),
+  ...inside.flatMap(ofInside),
 ];
 
 /** What is glued where the sheets join: scarfs, or else whatever there is. */
@@ -80,6 +83,21 @@ function scarfsOf({ id, name, width, depth, qty }: TimberRun, scarfs: readonly S
 function onSkin({ name, marks, isPair }: FramesValue['members'][number]): Faces {
   const mm2 = marks.reduce((sum, { near, far }) => sum + Math.abs(area([...near, ...[...far].reverse()])), 0);
   return { item: name, what: 'skin', areaM2: (mm2 * (isPair ? 2 : 1)) / MM2_PER_M2 };
+}
+
+/** Its cleats on two faces, its bearers on the one under it; a bevelled edge against the skin. */
+function ofInside({ name, hand, thickness, isSquare, pieces, supports }: Fitted): Faces[] {
+  const hands = hand === 'pair' ? 2 : 1;
+  const timbers = supports.reduce(
+    (sum, { of, lengthMm, breadth, depth }) => sum + lengthMm * (of === 'bearer' ? breadth : breadth + depth),
+    0,
+  );
+  const along = pieces.flatMap(({ atSkin }) => atSkin).reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+  const edge = isSquare ? 0 : along * thickness;
+  return [
+    { item: `${name}, cleats`, what: 'cleats', areaM2: (timbers * hands) / MM2_PER_M2 },
+    { item: `${name}, edge`, what: 'edges', areaM2: (edge * hands) / MM2_PER_M2 },
+  ];
 }
 
 function ofFrame({ name, edges, width, cleats, rims }: Frame): Faces[] {

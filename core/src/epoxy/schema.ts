@@ -15,8 +15,8 @@ const warmth = (title: string) => figureField(title, { min: -40, max: 60, unit: 
 
 const FILLET_RULES = ['larger', 'radius', 'leg'] as const;
 /** What seams are told apart by: where a panel meets its mirror, another panel, an end, a transom, a bulkhead. */
-export const SEAM_KINDS = ['keel', 'chine', 'end', 'transom', 'bulkhead'] as const;
-export const FLAT_KINDS = ['frame', 'girder', 'transom'] as const;
+export const SEAM_KINDS = ['keel', 'chine', 'end', 'transom', 'bulkhead', 'inside'] as const;
+export const FLAT_KINDS = ['frame', 'girder', 'transom', 'inside'] as const;
 export const GLASS_KINDS = ['woven', 'biaxial', 'biaxial on mat'] as const;
 
 /** What a kind of seam, or one seam, has instead of what all have; null: as all. */

@@ -1,9 +1,10 @@
 /** Epoxy and glass: what do I buy, and what do I mix now? */
 import type { FramesValue, School } from '../frames';
+import type { InsideValue } from '../inside';
 import type { JointedPanel } from '../joints';
 import type { Hull } from '../lines';
 import type { PanelsValue } from '../panels';
-import { defineStage } from '../stage';
+import { asItIs, defineStage } from '../stage';
 import { scarfCounts, type TimberValue } from '../timber';
 import { epoxyToBuy, type BuyingEpoxy } from './buys';
 import { clothToLay, layCloth } from './cloth/cloth';
@@ -12,7 +13,7 @@ import { epoxyTables } from './drawings';
 import { EPOXY_FINDINGS } from './findings';
 import { epoxyAtFirst, epoxySchema } from './schema';
 import { epoxySheets, type EpoxySheetsWhole } from './sheets';
-import { findSeams, type SeamsOf } from './seams';
+import { findSeams, type Seam, type SeamsOf } from './seams';
 import { takeOff } from './takeoff';
 
 type Before = {
@@ -21,6 +22,7 @@ type Before = {
     readonly lines: Pick<Hull, 'lines'>;
     readonly panels: PanelsValue;
     readonly frames: FramesValue;
+    readonly inside: InsideValue;
     readonly joints: readonly JointedPanel[];
     readonly timber: TimberValue;
   };
@@ -31,8 +33,9 @@ const seamsAmong = (
   transoms: SeamsOf['transoms'],
   frames: SeamsOf['frames'],
   girders: SeamsOf['girders'],
+  inside: SeamsOf['inside'],
   school: School,
-) => findSeams({ panels, transoms, frames, girders, school });
+) => findSeams({ panels, transoms, frames, girders, inside, school });
 
 export const epoxyStage = defineStage<{ before: Before; whole: EpoxySheetsWhole & BuyingEpoxy }>()({
   name: 'epoxy',
@@ -45,13 +48,16 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxySheetsWhole 
     const { panels, transoms } = values.panels;
     const { frames, girders, members } = values.frames;
     const { school } = project;
+    const inside = values.inside.parts;
     return takeOff({
       // a rate that is changed leaves the seams as they are
-      seams: remember('seams', seamsAmong, panels, transoms, frames, girders, school),
+      seams: remember('seams', seamsAmong, panels, transoms, frames, girders, inside, school).map((seam) =>
+        remember(`seam ${seam.id}`, asItIs<Seam>, seam),
+      ),
       lines: values.lines.lines,
       panels,
       transoms,
-      ...{ frames, girders, members, school },
+      ...{ frames, girders, members, inside, school },
       jointed: values.joints,
       runs: values.timber.runs,
       scarfs: remember('scarfs', scarfCounts, values.timber.job),

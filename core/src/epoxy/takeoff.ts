@@ -25,7 +25,7 @@ import { jobsOf, planPots, type Job, type PotPlan } from './jobs';
 import type { TakeoffLine } from './line';
 import { purchaseOf, type Purchase } from './purchase';
 import type { EpoxyPart } from './schema';
-import { filletArea, filletIn, findSeams, scheduleOf, tapeWidths, type Seam, type SeamsOf } from './seams';
+import { filletArea, filletIn, findSeams, isWithin, scheduleOf, tapeWidths, type Seam, type SeamsOf } from './seams';
 import { fillersOf, type FillerNeed } from './others/fillers';
 import { judgeGlues } from './others/judge';
 import {
@@ -162,13 +162,13 @@ function tabLines(seam: Seam, part: EpoxyPart): TakeoffLine[] {
 const perTape = ({ glass }: EpoxyPart): number =>
   glass.tapeKind === 'woven' ? RESIN_PER_WOVEN.value : RESIN_PER_BIAXIAL.value;
 
-/** A bulkhead is taped in both its corners, and nothing of it is outside. */
+/** A bulkhead or a part inside is taped in its own corners, and nothing of it is outside. */
 function tapeLines(seam: Seam, { part, school }: TakeoffInput): TakeoffLine[] {
   const schedule = scheduleOf(seam, part);
-  const isBulkhead = seam.kind === 'bulkhead';
+  const isInBoat = isWithin(seam);
   const layers = {
-    inside: isBulkhead || school === 'filleted' ? schedule.inside : 0,
-    outside: isBulkhead ? 0 : schedule.outside,
+    inside: isInBoat || school === 'filleted' ? schedule.inside : 0,
+    outside: isInBoat ? 0 : schedule.outside,
   };
   return (['inside', 'outside'] as const).map((side) => {
     const widths = tapeWidths(layers[side], schedule);
@@ -207,7 +207,7 @@ const sealingRate = ({ sealingCoats: coats }: EpoxyPart): number =>
   coats === 0 ? 0 : SEAL_FIRST_COAT.value + (coats - 1) * SEAL_NEXT_COAT.value;
 
 /** Where the hull is sealed when it stands, not under what was sheathed. */
-function sealingLines({ lines, panels, transoms, frames, girders, part }: TakeoffInput): TakeoffLine[] {
+function sealingLines({ lines, panels, transoms, frames, girders, inside, part }: TakeoffInput): TakeoffLine[] {
   const { sheathed } = sheathedPanels({ lines, panels, part });
   const line = (item: string, faceM2: number, faces: 0 | 1 | 2 = 2): TakeoffLine => ({
     ...{ ...none, group: 'sealing', work: 'seal', item, resin: faces * faceM2 * sealingRate(part) },
@@ -217,8 +217,8 @@ function sealingLines({ lines, panels, transoms, frames, girders, part }: Takeof
     line(panel.name, bothSides(panel), part.coating === 'hull' && sheathed.includes(panel) ? 1 : 2),
   );
   const open = { 0: 2, 1: 1, 2: 0 } as const;
-  const inside = flatParts({ transoms, frames, girders }).map((one) =>
+  const within = flatParts({ transoms, frames, girders, inside }).map((one) =>
     line(one.name, one.areaM2, open[facesGlassed(one, part)]),
   );
-  return [...skin, ...inside];
+  return [...skin, ...within];
 }

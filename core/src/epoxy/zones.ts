@@ -10,7 +10,7 @@
 import { at, distance3, lerp2, polylineLength, type Vec2, type Vec3 } from '../geometry';
 import { pointsBetween, type Panel } from '../panels';
 import type { EpoxyPart } from './schema';
-import { scheduleOf, type Seam, type SeamEdge } from './seams';
+import { isWithin, scheduleOf, type Seam, type SeamEdge } from './seams';
 
 export type Zone = {
   readonly seam: string;
@@ -32,7 +32,7 @@ export function zonesOn(panel: Panel, seams: readonly Seam[], part: EpoxyPart, t
   const off = thickness + SPARE_MM;
   return seams.flatMap((seam) => {
     const { inside, outside, tapeWidth } = scheduleOf(seam, part);
-    const layers = { inside, outside: seam.kind === 'bulkhead' ? 0 : outside };
+    const layers = { inside, outside: isWithin(seam) ? 0 : outside };
     const own = seam.edges
       .filter((edge) => edge.panel === panel.id)
       .flatMap((edge) => onBothHands(edge, panel))

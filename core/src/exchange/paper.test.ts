@@ -62,6 +62,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the paper of %s', (id) => {
       'panels',
       'frames',
       'setup',
+      ...(project.inside.parts.length > 0 ? ['inside'] : []),
       'joints',
       'sheets',
       // the demo of slips has no long pieces

@@ -1,4 +1,4 @@
-/** The sheet of a part that lies athwart: its shape to scale about its centreline, and its tables beside it. */
+/** The sheet of a part: its shape to scale about the boat's centreline, and its tables beside it. */
 import { boundsOf, type Outline, type Vec2 } from '../geometry';
 import { formatFine } from '../measure';
 import { pageOnItsSide } from './paper';
@@ -10,8 +10,9 @@ import { besideCorner, viewOn, type ViewText } from './sheet-view';
 export type ShapeSheet = Omit<TitleOf, 'scale'> & {
   readonly name: string;
   readonly title: string;
-  /** As it is cut; x athwart from the centreline, y up. */
+  /** As it is cut; x athwart from the centreline, y up. Of one that lies along: x aft, y out from the centreline. */
   readonly cut: Outline;
+  readonly isAlong?: boolean;
   readonly holes?: readonly Outline[];
   /** What is trimmed to, where it is cut larger. */
   readonly net?: readonly (readonly Vec2[])[];
@@ -33,7 +34,7 @@ const NAME_MM = 6;
 const UNDER_MM = 18;
 
 export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
-  const { cut, holes = [], net = [], mark, corners, tables, tableMm, part } = sheet;
+  const { cut, holes = [], net = [], mark, corners, tables, tableMm, part, isAlong = false } = sheet;
   const inner = innerBox(pageOnItsSide(head.paper));
   const { notation } = head;
   const box = boundsOf(cut);
@@ -46,17 +47,23 @@ export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
     text: `${formatFine(Math.abs(y), notation)} out, ${formatFine(z, notation)} up`,
     ...besideCorner([y, z], box),
   }));
-  const centreline: Vec2[] = [
-    [0, box.minY],
-    [0, box.maxY],
-  ];
+  const hasCentreline = !isAlong || (box.minY <= 0 && box.maxY >= 0);
+  const centreline: Vec2[] = isAlong
+    ? [
+        [box.minX, 0],
+        [box.maxX, 0],
+      ]
+    : [
+        [0, box.minY],
+        [0, box.maxY],
+      ];
   const drawn = viewOn(
     {
       paths: [
         ...[cut, ...holes].map((points) => ({ kind: 'cut' as const, points, isClosed: true })),
         ...net.map((points) => ({ kind: 'edge' as const, points })),
         ...(mark?.lines ?? []).map((points) => ({ kind: 'mark' as const, points })),
-        { kind: 'construction', points: centreline },
+        ...(hasCentreline ? [{ kind: 'construction' as const, points: centreline }] : []),
       ],
       texts: [
         isOpen
@@ -75,7 +82,7 @@ export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
     ['cut', 'cut'],
     ...(net.length > 0 ? [['edge', 'net line: trim to it in place'] as const] : []),
     ...(mark ? [['mark', mark.words] as const] : []),
-    ['construction', 'centreline'],
+    ...(hasCentreline ? [['construction', 'centreline'] as const] : []),
   ];
   const content = merged(
     drawn,

@@ -72,7 +72,14 @@ const arc = ([x, y]: Vec2, [a, b]: Vec2, fromQuarter: number, quarters = 1): Vec
     return [x + a * Math.cos(angle), y + b * Math.sin(angle)];
   });
 
-export function outlineOfOpening({ shape, out, up, width, height, corner }: Opening): Outline {
+export function outlineOfOpening({
+  shape,
+  out,
+  up,
+  width,
+  height,
+  corner,
+}: Pick<Opening, 'shape' | 'out' | 'up' | 'width' | 'height' | 'corner'>): Outline {
   const [a, b] = [width / 2, height / 2];
   if (shape === 'oval') return arc([out, up], [a, b], 0, 4).slice(1);
   const r = Math.min(corner, a, b);

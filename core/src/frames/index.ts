@@ -1,4 +1,4 @@
-export { FASTENING_USES, SCHOOLS, TOP_EDGE } from './schema';
+export { FASTENING_USES, OPENING_SHAPES, SCHOOLS, TOP_EDGE } from './schema';
 export type {
   CleatPlan,
   FasteningUse,

@@ -10,6 +10,7 @@ import { epoxyStage } from '../epoxy';
 import type { Catalogue, Edit, Finding, StageResult } from '../findings';
 import type { Drawing, ExportTable, PaperSheets, SheetHead, Triangle } from '../formats';
 import { framesStage } from '../frames';
+import { insideStage } from '../inside';
 import { jointsStage } from '../joints';
 import { linesStage } from '../lines';
 import { panelsStage, type Panel } from '../panels';
@@ -23,6 +24,7 @@ export const STAGES = [
   panelsStage,
   framesStage,
   setupStage,
+  insideStage,
   jointsStage,
   sheetsStage,
   timberStage,

@@ -24,6 +24,7 @@ import version12 from './old-versions/version-12.json';
 import version13 from './old-versions/version-13.json';
 import version14 from './old-versions/version-14.json';
 import version15 from './old-versions/version-15.json';
+import version16 from './old-versions/version-16.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { setupAtFirst } from '../setup/schema';
 import { PANEL_DEFAULTS } from '../panels/schema';
@@ -332,6 +333,10 @@ describe('readProject', () => {
     expect(read.ok && read.project.sheets).toEqual({ ...version15.sheets, spares: [] });
     const inches = readProject({ ...version15, notation: 'in-16' });
     expect(inches.ok && inches.project.epoxy.tabs).toEqual(epoxyAtFirst({}, 'in-16').tabs);
+  });
+  it('brings the frozen sixteenth version up: nothing lies inside, and all else is as it was', () => {
+    const read = readProject(version16);
+    expect(read.ok && read.project).toEqual({ ...version16, version: PROJECT_VERSION, inside: { parts: [] } });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

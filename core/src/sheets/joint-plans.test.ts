@@ -1,15 +1,16 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { applyEdits, createDerive, demoProject } from '../project';
+import { applyEdits, createDerive, demoProject, type Project } from '../project';
 import { faultsOf } from './check';
 import { findJointPlans, jointPlansInput, type JointPlans } from './joint-plans';
 import { nest } from './nest';
 
-const project = demoProject('tamsel', 'x');
+/** With nothing inside: its skin is what joints decide of. */
+const project: Project = { ...demoProject('tamsel', 'x'), inside: { parts: [] } };
 const inputOf = (of: typeof project) => {
-  const { panels, frames, setup } = createDerive()(of);
+  const { panels, frames, inside, setup } = createDerive()(of);
   return jointPlansInput({
     project: of,
-    values: { panels: panels.value, frames: frames.value, setup: setup.value },
+    values: { panels: panels.value, frames: frames.value, inside: inside.value, setup: setup.value },
   });
 };
 const batchOf = (of: typeof project) =>

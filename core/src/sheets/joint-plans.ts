@@ -18,6 +18,7 @@ import {
   type OwnJoint,
 } from '../joints';
 import type { FramesValue } from '../frames';
+import type { InsideValue } from '../inside';
 import type { Panel, PanelsPart, PanelsValue } from '../panels';
 import type { Layout } from './layouts';
 import { nest } from './nest';
@@ -42,7 +43,10 @@ export function jointPlansInput({ project, values }: JointPlansWhole): JointPlan
   return {
     panels: panelsToCut(values),
     asked: { frames, thickness, sheet, part: project.joints, ...(planked && { planked }) },
-    others: { transoms: values.panels.transoms, frames, girders, thickness, transomThickness, kinds, scribed, spares },
+    others: {
+      ...{ transoms: values.panels.transoms, frames, girders, inside: values.inside.parts },
+      ...{ thickness, transomThickness, kinds, scribed, spares },
+    },
     // other pieces come of other joints: nothing lies where it was laid
     sheets: { stock, gap, margin, laid: [] },
   };
@@ -57,6 +61,7 @@ type JointPlansWhole = {
   readonly values: {
     readonly panels: PanelsValue;
     readonly frames: FramesValue;
+    readonly inside: InsideValue;
     readonly setup: Pick<SetupValue, 'built'>;
   };
 };

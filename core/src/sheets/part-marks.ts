@@ -20,6 +20,7 @@ import {
 import { framesDrawings, type FramesWhole } from '../frames';
 import { boundsOf, contains, crossings, runsInside, type Outline, type Vec2 } from '../geometry';
 import { formatWithUnit, type Notation } from '../measure';
+import { insideDrawings, type InsideWhole } from '../inside';
 import type { JointedPanel } from '../joints';
 import { panelsDrawings, type PanelsWhole } from '../panels';
 import { markedAsBuilt, type BuiltWhole } from '../setup';
@@ -33,6 +34,7 @@ export type MarksWhole = Omit<PanelsWhole, 'values'> &
     readonly project: { readonly name: string; readonly revision: number };
     readonly values: PanelsWhole['values'] &
       FramesWhole['values'] &
+      InsideWhole['values'] &
       BuiltWhole['values'] & { readonly joints: readonly JointedPanel[] };
   };
 
@@ -41,7 +43,8 @@ export function marksOfParts(whole: MarksWhole, parts: readonly CutPart[]): (pie
   const { project, values } = whole;
   const panels = panelsDrawings(whole);
   const frames = framesDrawings(whole);
-  const drawings = new Map([...panels, ...frames].map((drawing) => [drawing.name, drawing]));
+  const inside = insideDrawings(whole);
+  const drawings = new Map([...panels, ...frames, ...inside].map((drawing) => [drawing.name, drawing]));
   // on a panel that is cut as built lies what is marked on that
   const built = markedAsBuilt(whole);
   return (piece) => {
@@ -53,7 +56,9 @@ export function marksOfParts(whole: MarksWhole, parts: readonly CutPart[]): (pie
       ? 'inside face up'
       : frames.some(({ name }) => name === part.id)
         ? 'drawn face up'
-        : 'aft face up';
+        : inside.some(({ name }) => name === part.id)
+          ? 'upper face up'
+          : 'aft face up';
     const marks = part.net
       ? netMark(part.net)
       : drawing

@@ -19,6 +19,7 @@ const input: PartInput = {
   transoms: derived.panels.value.transoms,
   frames: derived.frames.value.frames,
   girders: derived.frames.value.girders,
+  inside: derived.inside.value.parts,
   thickness: 6,
   transomThickness: 9,
   kinds: project.sheets.kinds,
@@ -40,6 +41,7 @@ describe('the list of parts', () => {
       'frame.1',
       'frame.2',
       'frame.3',
+      ...['inside.sole.1', 'inside.sole.2', 'inside.seats.1', 'inside.stern.1', 'inside.foredeck.1'],
       ...['frame.1.opening.1.doubler', 'frame.1.opening.1.lid'],
     ]);
   });
@@ -71,7 +73,7 @@ describe('jobs for the layout', () => {
     expect(findings).toEqual([]);
   });
   it('make a pair as a part and its mirror, never two of one hand', () => {
-    const { parts: jobParts } = at(batches, 0).job;
+    const jobParts = batches.flatMap(({ job }) => job.parts);
     for (const part of parts.filter((other) => other.isPair)) {
       const [starboard, port] = ['starboard', 'port'].map((hand) =>
         jobParts.find((other) => other.id === `${part.id}.${hand}`),
@@ -144,7 +146,8 @@ describe('too few sheets', () => {
     expect(six).toMatchObject({ thickness: 6, hasStock: true, tooLarge: [], untried: [] });
     expect(six.tooFew.length).toBeGreaterThan(0);
     expect(six.pieces).toBe(onSheet.length + six.tooFew.length);
-    expect(six.pieces).toBe(2 * parts.filter(({ thickness, isPair }) => thickness === 6 && isPair).length);
+    const ofSix = parts.filter(({ thickness }) => thickness === 6);
+    expect(six.pieces).toBe(ofSix.reduce((sum, { isPair }) => sum + (isPair ? 2 : 1), 0));
     // no sheet of the transom's and the bulkheads' thickness
     expect(nine).toMatchObject({ thickness: 9, hasStock: false, result: undefined });
     expect(nine.tooFew).toHaveLength(nine.pieces);
@@ -200,7 +203,7 @@ describe('a laid-out sheet, as it is cut from', () => {
   const named = (start: string) => onPart.find(({ words }) => words.some((word) => word.startsWith(start)));
   it('has on every part its name, the boat, the revision and the face that is up', () => {
     expect(onPart).toHaveLength(derived.sheets.value.parts.reduce((sum, { isPair }) => sum + (isPair ? 2 : 1), 0));
-    for (const { words } of onPart) expect(words.join()).toMatch(/Tamsel 430, rev 3; (inside|aft|drawn) face up/);
+    for (const { words } of onPart) expect(words.join()).toMatch(/Tamsel 430, rev 3; (inside|aft|drawn|upper) face up/);
     for (const hand of ['port', 'starboard']) expect(named(`Side 1 of 2, ${hand}`)?.words).toContain('FORE');
   });
   it('has every mark on some part: what is marked on the panels is on their pieces, no more and no less', () => {
@@ -231,7 +234,18 @@ describe('a laid-out sheet, as it is cut from', () => {
     for (const { radius, layer } of circles) expect([radius, layer]).toEqual([1.5, 'HOLES']);
     const layers = new Set(read?.entities.map(({ layer }) => layer));
     for (const layer of layers)
-      expect(['CUT', 'MARK', 'TEXT', 'HOLES', 'FRAMES', 'MEMBERS', 'OUTSIDE', 'SCREWS', 'WATERLINE']).toContain(layer);
+      expect([
+        'CUT',
+        'MARK',
+        'TEXT',
+        'HOLES',
+        'FRAMES',
+        'INSIDE',
+        'MEMBERS',
+        'OUTSIDE',
+        'SCREWS',
+        'WATERLINE',
+      ]).toContain(layer);
   });
 });
 

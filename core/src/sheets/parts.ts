@@ -1,5 +1,6 @@
 /**
- * The parts that are cut from sheets: panel pieces (port and starboard as a mirrored pair), transoms, frames.
+ * The parts that are cut from sheets: panel pieces (port and starboard as a mirrored pair), transoms, frames, and what
+ * lies inside and on top.
  *
  * Each has a stable id made from what it is, its thickness, and its outline with the face grain along x.
  */
@@ -13,6 +14,7 @@ import {
   type Girder,
   type PlyPart,
 } from '../frames';
+import type { Fitted } from '../inside';
 import type { JointedPanel } from '../joints';
 import { cutLineOf, type Transom } from '../panels';
 import { roughBlank } from './rough-blank';
@@ -43,6 +45,7 @@ export type PartInput = {
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
   readonly girders: readonly Girder[];
+  readonly inside: readonly Fitted[];
   readonly thickness: number;
   readonly transomThickness: number;
   readonly kinds: SheetsPart['kinds'];
@@ -106,10 +109,18 @@ export function listParts(input: PartInput): CutPart[] {
       ...(holes.length > 0 && { holes }),
     })),
   );
+  const laid = input.inside.flatMap((part) =>
+    part.pieces.map(({ id, name, region: { outline, holes } }): CutPart => ({
+      ...{ id, name, isPair: part.hand === 'pair', thickness: part.thickness, outline: counterClockwise(outline) },
+      // bent to a crown it bends across its grain; flat it may lie as it comes
+      ...{ grain: part.lie.radius > 0 ? 'along' : 'free', kind: inside },
+      ...(holes.length > 0 && { holes }),
+    })),
+  );
   const small = [...input.frames.flatMap(plyPartsOfFrame), ...input.girders.flatMap(rimsOfGirder)].flatMap((part) =>
     cutOf(part, inside),
   );
-  return [...pieces, ...straps, ...transoms, ...bulkheads, ...girders, ...small]
+  return [...pieces, ...straps, ...transoms, ...bulkheads, ...girders, ...laid, ...small]
     .filter((part) => part.outline.length > 2)
     .map((part) => asScribed(part, input.scribed))
     .map((part) => withSpares(part, input.spares));

@@ -1,8 +1,9 @@
 /** Sheets: how many, and what goes where? */
 import type { FramesValue } from '../frames';
+import type { InsideValue } from '../inside';
 import type { JointedPanel } from '../joints';
 import type { PanelsPart, PanelsValue } from '../panels';
-import { defineStage } from '../stage';
+import { asItIs, defineStage } from '../stage';
 import { sheetsToBuy, type BuyingSheets } from './buys';
 import * as constants from './constants';
 import { sheetsDrawings, sheetsTables } from './drawings';
@@ -11,7 +12,7 @@ import { judgeLayouts } from './judge';
 import { layOut } from './layouts';
 import type { MarksWhole } from './part-marks';
 import { nestBatches } from './batches';
-import { listParts } from './parts';
+import { listParts, type CutPart } from './parts';
 import { sheetsAtFirst, sheetsSchema } from './schema';
 import { sheetsSheets, type SheetsOnPaper } from './sheets';
 
@@ -22,6 +23,7 @@ type Before = {
   readonly values: {
     readonly panels: PanelsValue;
     readonly frames: FramesValue;
+    readonly inside: InsideValue;
     readonly joints: readonly JointedPanel[];
   };
 };
@@ -33,17 +35,18 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
   begin: sheetsAtFirst,
   catalogue: SHEETS_FINDINGS,
   constants,
-  run: ({ stock, gap, margin, kinds, scribed, spares, laid }, { project, values }) => {
+  run: ({ stock, gap, margin, kinds, scribed, spares, laid }, { project, values }, remember) => {
     const { thickness, transomThickness } = project.panels;
     const parts = listParts({
       jointed: values.joints,
       transoms: values.panels.transoms,
       frames: values.frames.frames,
       girders: values.frames.girders,
+      inside: values.inside.parts,
       thickness,
       transomThickness,
       ...{ kinds, scribed, spares },
-    });
+    }).map((part) => remember(`part ${part.id}`, asItIs<CutPart>, part));
     const { value: batches, findings, assumed } = nestBatches(parts, { stock, gap, margin, laid });
     return { value: { parts, batches }, findings, assumed };
   },

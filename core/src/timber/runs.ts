@@ -1,12 +1,13 @@
 /**
- * All long pieces of the boat as a job to be planned: members along the hull, the timbers of sawn frames, and what the
- * builder adds. A member whose hardest bend is tighter than its depth takes is laminated.
+ * All long pieces of the boat as a job to be planned: members along the hull, the timbers of sawn frames, what lies
+ * under parts inside, and what the builder adds. A member whose hardest bend is tighter than its depth takes is laminated.
  *
  * Layers: timber of thickness t bends to a radius of so many times t (a setting); a member of depth d and hardest bend
  * R is made of the fewest layers with d/n no thicker than R takes. Glued up they spring back by about 1/n² of the
  * bend, so that the mould's radius is R (1 − 1/n²). Rules of thumb, and said as such.
  */
 import type { FramesValue } from '../frames';
+import type { Fitted } from '../inside';
 import { formatThickness, type Notation } from '../measure';
 import { CLEAR_OF_BEND } from './constants';
 import type { TimberJob } from './job';
@@ -42,7 +43,7 @@ export type TimberRun = {
 const GENTLE_MM = 12_000;
 
 export function timberRuns(
-  { members, frames }: Pick<FramesValue, 'members' | 'frames'>,
+  { members, frames, inside }: Pick<FramesValue, 'members' | 'frames'> & { readonly inside: readonly Fitted[] },
   part: Pick<TimberPart, 'own' | 'bendRatio'>,
 ): TimberRun[] {
   const along = members.map((member): TimberRun => {
@@ -67,8 +68,15 @@ export function timberRuns(
   const own = part.own.map(({ id, name, width, depth, length, qty, mayScarf }): TimberRun => ({
     ...{ id: `own ${id}`, own: id, name: name || 'Without a name', width, depth, length, qty, mayScarf, clear: [] },
   }));
-  return [...along, ...sawn, ...own];
+  return [...along, ...sawn, ...inside.flatMap(underIt), ...own];
 }
+
+/** Cleats and bearers of a part inside: short, and cut in one piece. */
+const underIt = ({ hand, supports }: Fitted): TimberRun[] =>
+  supports.map(({ id, name, breadth, depth, lengthMm }) => ({
+    ...{ id: `under ${id}`, name, width: breadth, depth, length: lengthMm },
+    ...{ qty: hand === 'pair' ? 2 : 1, mayScarf: false, clear: [] },
+  }));
 
 /** Undefined where it bends in one piece. */
 export function layersFor(depth: number, radiusMm: number, bendRatio: number): Layers | undefined {

@@ -37,7 +37,7 @@ describe('the timber of a boat', () => {
     for (const run of value.runs) expect(cut.get(run.id)).toBeGreaterThanOrEqual(run.qty * run.length - 1e-6);
   });
   it('counts a member of each hand twice, and takes the builder’s own as he says', () => {
-    const { value } = planned(withTimber({ own: [rail] }));
+    const { value } = planned({ ...withTimber({ own: [rail] }), inside: { parts: [] } });
     expect(value.runs.map(({ name, qty }) => [name, qty])).toEqual([
       ['Side stringer', 2],
       ['Sheer clamp', 2],
@@ -108,7 +108,7 @@ describe('layers', () => {
     const derived = createDerive()(tamsel);
     const { members, frames } = derived.frames.value;
     const bent = members.map((member) => ({ ...member, bend: { radiusMm: 1000, x: 2000 } }));
-    const [run] = timberRuns({ members: bent, frames }, { own: [], bendRatio: 120 });
+    const [run] = timberRuns({ members: bent, frames, inside: [] }, { own: [], bendRatio: 120 });
     expect(run).toMatchObject({ qty: 6, depth: 6 });
     expect(sectionOf(run!)).toBe('30×6');
     expect(run!.clear[0]![1] - run!.clear[0]![0]).toBeCloseTo(600, 6);

@@ -17,6 +17,7 @@ import {
   type Outline,
 } from '../../geometry';
 import type { Frame, Girder } from '../../frames';
+import type { InsideValue } from '../../inside';
 import type { Hull } from '../../lines';
 import type { Panel, Transom } from '../../panels';
 import { nest, placedOutline, type NestJob, type NestResult } from '../../sheets';
@@ -45,6 +46,7 @@ export type ClothWhole = {
     readonly lines: Pick<Hull, 'lines'>;
     readonly panels: { readonly panels: readonly Panel[]; readonly transoms: readonly Transom[] };
     readonly frames: { readonly frames: readonly Frame[]; readonly girders: readonly Girder[] };
+    readonly inside: InsideValue;
   };
   readonly found: { readonly epoxy?: ClothLayout | undefined };
 };
@@ -58,7 +60,13 @@ const SPARE_MM = 0.01;
 
 /** What is to be cut, and laid out; undefined where nothing is sheathed, or a lap leaves nothing of the roll. */
 export function clothToLay({ project: { epoxy: part }, values }: Omit<ClothWhole, 'found'>): ClothToLay | undefined {
-  const covered = coveredIn({ lines: values.lines.lines, ...values.panels, ...values.frames, part });
+  const covered = coveredIn({
+    lines: values.lines.lines,
+    ...values.panels,
+    ...values.frames,
+    inside: values.inside.parts,
+    part,
+  });
   const lists = covered.map((one) => cutsOf(one, part.glass));
   const cuts = lists.flatMap((list) => list ?? []);
   if (cuts.length === 0 || lists.includes(undefined)) return undefined;

@@ -66,13 +66,19 @@ describe('a finish', () => {
       [1, 2].map((k) => [k, value.products[0]!.ml / 2]),
     );
   });
-  it('all over is outside and inside together, and the inside has both faces of each bulkhead', () => {
+  it('all over is outside and inside together, and the inside has both faces of each bulkhead and part', () => {
     const [outside, inside, all] = (['outside', 'inside', 'all'] as const).map(
       (where) => epoxyOf({ finishes: [paint('f', { where })] }).value.products[0]!.ml,
     );
     expect(all).toBeCloseTo(outside! + inside!, 6);
     const bulkheads = derive(project).frames.value.frames.reduce((sum, { areaM2 }) => sum + 2 * areaM2, 0);
-    expect(inside! - outside!).toBeCloseTo(bulkheads * 200, 6);
+    const lying = derive(project).inside.value.parts.reduce(
+      (sum, { hand, pieces }) =>
+        sum + pieces.reduce((all, { areaM2 }) => all + 2 * areaM2, 0) * (hand === 'pair' ? 2 : 1),
+      0,
+    );
+    expect(lying).toBeGreaterThan(0);
+    expect(inside! - outside!).toBeCloseTo((bulkheads + lying) * 200, 6);
   });
   it('of no coats is none', () => expect(epoxyOf({ finishes: [paint('f', { coats: 0 })] }).value.products).toEqual([]));
   it('is dry after its hours at 20 °C, twice as long at 10 °C, and never in the cold', () => {

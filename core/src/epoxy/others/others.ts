@@ -6,7 +6,9 @@
  * Packs are whole; none is shared between two products. Areas m², volumes ml.
  */
 import type { Frame, Girder } from '../../frames';
+import type { Fitted } from '../../inside';
 import type { Panel, Transom } from '../../panels';
+import { flatParts } from '../flat-parts';
 import type { Faces } from '../glue';
 import type { CountedFrom } from '../line';
 import type { EpoxyPart, Finish, Glue } from '../schema';
@@ -38,6 +40,7 @@ export type Coated = {
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
   readonly girders: readonly Girder[];
+  readonly inside: readonly Fitted[];
 };
 
 const ML_PER_L = 1000;
@@ -59,13 +62,13 @@ export function otherGlueLines(faces: readonly Faces[], part: Pick<EpoxyPart, 'g
 
 type Area = { readonly item: string; readonly side: 'outside' | 'inside'; readonly areaM2: number };
 
-/** Every face that is seen or gets wet: the skin's two, the transoms’ two, both of each bulkhead and girder. */
-function areasOf({ panels, transoms, frames, girders }: Coated): Area[] {
+/** Every face that is seen or gets wet: the skin's two, the transoms’ two, both of each bulkhead, girder and part inside. */
+function areasOf({ panels, transoms, frames, girders, inside }: Coated): Area[] {
   const skin = [
     ...panels.map((panel) => ({ item: panel.name, areaM2: bothSides(panel) })),
     ...transoms.map(({ name, areaM2 }) => ({ item: name, areaM2 })),
   ];
-  const within = [...frames.filter(({ material }) => material === 'plywood'), ...girders];
+  const within = flatParts({ frames, girders, transoms: [], inside });
   return [
     ...skin.map((one) => ({ ...one, side: 'outside' as const })),
     ...skin.map((one) => ({ ...one, side: 'inside' as const })),

@@ -1,5 +1,5 @@
 /**
- * All seams of a boat, from its panels, transoms, frames and girders.
+ * All seams of a boat, from its panels, transoms, frames, girders and what lies inside.
  *
  * Method: along the line that two panels share, the angle between their normals, panel by panel from its rulings (the
  * normal between two rulings by their shares), at the middles of equal steps of the line's own parameter: the steps are
@@ -8,6 +8,7 @@
  */
 import { at, cross3, distance2, dot3, unit3, type Vec2, type Vec3 } from '../../geometry';
 import { placeInBoat, placeOnGirder, type Frame, type Girder, type School } from '../../frames';
+import type { Fitted } from '../../inside';
 import { CENTRELINE_MM } from '../../lines';
 import { toDeg, toRad } from '../../measure';
 import {
@@ -27,6 +28,7 @@ export type SeamsOf = {
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
   readonly girders: readonly Girder[];
+  readonly inside: readonly Fitted[];
   readonly school: School;
 };
 
@@ -35,7 +37,7 @@ const LEAST_SEAM_MM = 1;
 /** Steps of a whole line. */
 const STEPS = 48;
 
-export function findSeams({ panels, transoms, frames, girders, school }: SeamsOf): Seam[] {
+export function findSeams({ panels, transoms, frames, girders, inside, school }: SeamsOf): Seam[] {
   const seams: Seam[] = [];
   const isFilleted = school === 'filleted';
   const all = sharedStretches(panels);
@@ -47,13 +49,13 @@ export function findSeams({ panels, transoms, frames, girders, school }: SeamsOf
   seams.push(...panels.flatMap(endSeams).map((seam) => ({ ...seam, isFilleted })));
   for (const { id, name, seam, corners } of transoms)
     seams.push(seamOf({ id, kind: 'transom', name, stretches: seam, isFilleted, paths: [starboardOf(corners)] }));
-  return [...seams, ...frames.flatMap(bulkheadSeam), ...girders.flatMap(girderSeam)];
+  return [...seams, ...frames.flatMap(bulkheadSeam), ...girders.flatMap(girderSeam), ...inside.flatMap(insideSeam)];
 }
 
-type Made = Pick<Seam, 'id' | 'kind' | 'name' | 'stretches' | 'isFilleted' | 'paths'> & Partial<Pick<Seam, 'edges'>>;
+type Made = Pick<Seam, 'id' | 'kind' | 'name' | 'stretches' | 'isFilleted' | 'paths'> &
+  Partial<Pick<Seam, 'edges' | 'corners'>>;
 
-function seamOf({ id, kind, name, stretches, isFilleted, paths, edges = [] }: Made): Seam {
-  const corners = kind === 'bulkhead' ? 2 : 1;
+function seamOf({ id, kind, name, stretches, isFilleted, paths, edges = [], corners = 1 }: Made): Seam {
   const along = stretches.reduce((sum, { length }) => sum + length, 0);
   const turned = stretches.reduce((sum, { length, angleRad }) => sum + length * angleRad, 0);
   const angleDeg = along > 0 ? toDeg(turned / along) : 90; // of no length: none is filled
@@ -68,7 +70,26 @@ function girderSeam({ id, name, school, seamMm, edge, plane }: Girder): Seam[] {
     seamMm,
   );
   const path = edge.map(({ s, z }) => placeOnGirder(plane, [s, z]));
-  return [seamOf({ id, kind: 'bulkhead', name, stretches, isFilleted: true, paths: [path] })];
+  return [seamOf({ id, kind: 'bulkhead', name, stretches, corners: 2, isFilleted: true, paths: [path] })];
+}
+
+/** Along the skin over a part inside, and under it where no cleat lies; none where its edge is bevelled. */
+function insideSeam({ id, name, fit, hand, isSquare, pieces, supports }: Fitted): Seam[] {
+  if (!isSquare || fit === 'over') return [];
+  const hands = hand === 'pair' ? 2 : 1;
+  const corners = supports.some(({ of }) => of === 'skin') ? 1 : 2;
+  const edges = pieces.flatMap(({ atSkin }) => atSkin);
+  const stretches = edges.flatMap(({ points, lengthMm }) => {
+    const both = bothCorners(
+      points.map(({ flat, bevelDeg }) => ({ at: flat, bevelDeg })),
+      lengthMm * hands,
+    );
+    // of every two the first is the corner over the part
+    return corners === 2 ? both : both.filter((_, k) => k % 2 === 0);
+  });
+  const paths = edges.map(({ points }) => points.map(({ space }) => space)).filter(([p]) => p && p[1] >= 0);
+  if (stretches.length === 0) return [];
+  return [seamOf({ id: `inside ${id}`, kind: 'inside', name, stretches, corners, isFilleted: true, paths })];
 }
 
 /** Along the edges that are filleted; none where no edge is. */
@@ -82,7 +103,7 @@ function bulkheadSeam({ id, name, edges, ...plane }: Frame): Seam[] {
     ),
   );
   const paths = filleted.map(({ points }) => points.map(({ y, z }) => placeInBoat(plane, [y, z])));
-  return [seamOf({ id, kind: 'bulkhead', name, stretches, isFilleted: true, paths })];
+  return [seamOf({ id, kind: 'bulkhead', name, stretches, corners: 2, isFilleted: true, paths })];
 }
 
 /** Square plus the bevel on one face, square less it on the other; `length` of one face, by the shares of the edge. */

@@ -19,7 +19,8 @@ export function scheduleOf(seam: Pick<Seam, 'id' | 'kind'>, part: EpoxyPart): Sc
   const own = <K extends keyof Own>(key: K, usual: number): number => ofOne?.[key] ?? ofKind?.[key] ?? usual;
   return {
     fillet: { radius: own('radius', part.filletRadius), leg: own('leg', part.filletLeg), by: part.filletBy },
-    inside: own('inside', part.tapeLayersInside),
+    // a part inside lies on cleats, or in its fillets alone, unless it is told to be taped
+    inside: own('inside', seam.kind === 'inside' ? 0 : part.tapeLayersInside),
     outside: own('outside', part.tapeLayersOutside),
     tapeWidth: own('tapeWidth', part.tapeWidth),
     tapeStep: part.tapeStep,

@@ -4,6 +4,9 @@ import type { SEAM_KINDS } from '../schema';
 
 export type SeamKind = (typeof SEAM_KINDS)[number];
 
+/** Of a seam against the skin's inside, that no panel's edge lies in. */
+export const isWithin = ({ kind }: { readonly kind: SeamKind }): boolean => kind === 'bulkhead' || kind === 'inside';
+
 /** A stretch along which the angle is one. */
 export type Stretch = { readonly length: number; readonly angleRad: number };
 

@@ -17,7 +17,7 @@ const tableOf = (lines: readonly Line[]): LinesTable => ({
     }),
   })),
 });
-const bare = { transoms: [], frames: [], girders: [], school: 'filleted' } as const;
+const bare = { transoms: [], frames: [], girders: [], inside: [], school: 'filleted' } as const;
 const usual = epoxyAtFirst({}, 'mm');
 const none = { members: [], runs: [], scarfs: [], jointed: [] };
 

@@ -1,6 +1,7 @@
 /** The demo boats: invented, for an invented place. See bench/draw-demo-lines.ts for how their lines were drawn. */
 import { plainFrame, plainGirder, plainMember } from '../../frames';
 import { at } from '../../geometry';
+import { plainInside } from '../../inside';
 import { linesOf } from '../../lines';
 import { CHECKS } from '../../setup';
 import { longitudinalsOf, newProject } from '../defaults';
@@ -78,6 +79,45 @@ const TAMSEL_FRAMES: readonly Given[] = [
 /** Open, to sit and stand between. */
 const RING: Given = { kind: 'ring', ring: { breadth: 75, floor: 90, beam: 0, corner: 50 } };
 
+const flat = (mm: number) => ({ fore: mm, aft: mm, of: 'under' as const });
+
+/**
+ * A sole on the ring's floor; side seats level with the stern seat, over the stringer; a foredeck with the camber of the
+ * bulkhead under it.
+ */
+const TAMSEL_INSIDE: Project['inside']['parts'] = [
+  plainInside({
+    id: 'sole',
+    name: 'Sole',
+    kind: 'sole',
+    from: 1560,
+    to: 3580,
+    height: flat(172),
+    bearers: 5,
+    isHalved: true,
+  }),
+  plainInside({
+    ...{
+      id: 'seats',
+      name: 'Side seat',
+      kind: 'seat',
+      from: 2760,
+      to: 3590,
+      height: flat(360),
+      hand: 'pair',
+      bearers: 2,
+    },
+    inner: { fore: 360, aft: 380 },
+  }),
+  plainInside({
+    ...{ id: 'stern', name: 'Stern seat', kind: 'seat', from: 3591, to: 4290, height: flat(360), bearers: 1 },
+  }),
+  plainInside({
+    ...{ id: 'foredeck', name: 'Foredeck', kind: 'deck', fit: 'over', from: 0, to: 1212, overhang: 8, thickness: 6 },
+    ...{ crown: { radius: 2520 }, height: { fore: 658, aft: 622, of: 'under' } },
+  }),
+];
+
 const stringer = (given: Partial<Frames['members'][number]>) => plainMember([], 'mm', given);
 
 /** Grey outside, clear inside, out of an invented chandler’s tins. */
@@ -113,6 +153,9 @@ function tamsel(id: string): Project {
         stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 35, depth: 18 }),
       ],
     },
+    inside: { parts: TAMSEL_INSIDE },
+    // seats and a sole are cut from as much again as what stands in the boat
+    sheets: { ...base.sheets, stock: base.sheets.stock.map((sheet) => ({ ...sheet, qty: Math.max(sheet.qty, 5) })) },
     epoxy: { ...base.epoxy, finishes: TAMSEL_FINISHES },
   };
 }

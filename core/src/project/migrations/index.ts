@@ -14,6 +14,7 @@ import { from12To13 } from './12-to-13';
 import { from13To14 } from './13-to-14';
 import { from14To15 } from './14-to-15';
 import { from15To16 } from './15-to-16';
+import { from16To17 } from './16-to-17';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -32,4 +33,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from13To14,
   from14To15,
   from15To16,
+  from16To17,
 ];

@@ -7,13 +7,14 @@ import { useTheme } from '@mui/material/styles';
 import { memo, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { EdgesGeometry, type BufferGeometry, type Mesh } from 'three';
 import { frameThing, girderThing } from '@kalotrope/core/frames';
+import { insideThing, type Fitted } from '@kalotrope/core/inside';
 import { isSameThing } from '../../state/picked';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectPicked, selectProject } from '../../state/selectors';
 import { useTape } from '../../state/bench';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { useRested } from '../../controls/use-rested';
-import { fittedBody, frameBody, girderBody, memberBodies, transomBody } from './bodies';
+import { fittedBody, frameBody, girderBody, insideBody, memberBodies, transomBody } from './bodies';
 import { graphics } from './graphics';
 import { groundShadow, type Floor } from './ground';
 import { PanelShell } from './PanelShell';
@@ -31,6 +32,8 @@ export type SceneProps = {
   readonly marks?: SkinMark | undefined;
   readonly isLarge: boolean;
   readonly isSeenThrough: boolean;
+  /** Soles, seats and decks are drawn. */
+  readonly hasInside: boolean;
   /** Taken apart so far, from 0 to 1. */
   readonly apart: number;
 };
@@ -39,11 +42,14 @@ export type SceneProps = {
 const ON_ITS_KEEL = [-Math.PI / 2, 0, 0] as const;
 /** How far frames are lifted out, of the boat's length. */
 const LIFT = 0.3;
+/** What lies in the hull or on it is lifted over them. */
+const LIFT_INSIDE = 0.5;
 const NO_FRAMES: readonly Frame[] = [];
 const NO_MEMBERS: readonly MemberRun[] = [];
 const NO_GIRDERS: readonly Girder[] = [];
+const NO_PARTS: readonly Fitted[] = [];
 
-export function HullScene({ field, folded, marks, isLarge, isSeenThrough, apart }: SceneProps) {
+export function HullScene({ field, folded, marks, isLarge, isSeenThrough, hasInside, apart }: SceneProps) {
   const { thickness, transomThickness } = useAppSelector((state) => selectProject(state)?.panels) ?? NO_SHEETS;
   const skin = useFollowed(useAppSelector((state) => selectDerived(state)?.panels.value));
   // made one after another, each when there is time: a dozen bodies at once would hold the page up
@@ -56,6 +62,9 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, apart 
   );
   const girders = useDeferredValue(
     useFollowed(useAppSelector((state) => selectDerived(state)?.frames.value.girders ?? NO_GIRDERS)),
+  );
+  const inside = useDeferredValue(
+    useFollowed(useAppSelector((state) => selectDerived(state)?.inside.value.parts ?? NO_PARTS)),
   );
   const { length } = span;
   const place = useMemo(() => [-span.middle, -span.high / 2, 0] as const, [span.middle, span.high]);
@@ -95,6 +104,9 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, apart 
       {isWhole && apart === 0 && members.length > 0 && <MemberBodies runs={members} />}
       {isWhole && girders.map((girder) => <GirderBody key={girder.id} girder={girder} by={out * length * LIFT} />)}
       {isWhole && frames.map((frame) => <FrameBody key={frame.id} frame={frame} by={out * length * LIFT} />)}
+      {isWhole &&
+        hasInside &&
+        inside.map((part) => <InsideBody key={part.id} part={part} by={out * length * LIFT_INSIDE} />)}
       {isWhole && apart === 0 && marks && <SkinMarks marks={marks} panels={panels} />}
       {isWhole && apart === 0 && <Bead size={length / 130} />}
       <Ground shapes={shapes} length={length} middle={span.middle} />
@@ -136,6 +148,12 @@ const GirderBody = memo(function GirderBody({ girder, by }: BodyProps<{ readonly
   const thing = useMemo(() => girderThing(girder.id), [girder.id]);
   const geometry = useMemo(() => girderBody(girder), [girder]);
   return <Part thing={thing} geometry={geometry} by={by} />;
+});
+
+const InsideBody = memo(function InsideBody({ part, by }: BodyProps<{ readonly part: Fitted }>) {
+  const thing = useMemo(() => insideThing(part.plan), [part.plan]);
+  const geometry = useMemo(() => insideBody(part), [part]);
+  return geometry ? <Part thing={thing} geometry={geometry} by={by} /> : null;
 });
 
 /** A part that stands in the hull, lifted out so far; picked by a click. */

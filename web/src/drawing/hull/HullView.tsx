@@ -26,9 +26,11 @@ export default function HullView({ field, folded, marks, isFilling = false }: Pr
   const [isGrown, setIsGrown] = useState(false);
   const [view, setView] = useState<View>('three-quarter');
   const [isSeenThrough, setSeenThrough] = useState(false);
+  const [hasInside, setHasInside] = useState(true);
   const [apart, setApart] = useState(0);
   const isLarge = isFilling || isGrown;
   const count = useAppSelector((state) => selectDerived(state)?.panels.value.panels.length ?? 0);
+  const parts = useAppSelector((state) => selectDerived(state)?.inside.value.parts.length ?? 0);
   const theme = useTheme();
   useHotkeys('v', () => setView(nextView), {
     enableOnFormTags: true,
@@ -36,8 +38,10 @@ export default function HullView({ field, folded, marks, isFilling = false }: Pr
   });
   // made once: an edit draws the scene again, not what is round it
   const canvas = useMemo(
-    () => <HullCanvas key={String(isLarge)} {...{ field, folded, marks, isLarge, isSeenThrough, apart, view }} />,
-    [field, folded, marks, isLarge, isSeenThrough, apart, view],
+    () => (
+      <HullCanvas key={String(isLarge)} {...{ field, folded, marks, isLarge, isSeenThrough, hasInside, apart, view }} />
+    ),
+    [field, folded, marks, isLarge, isSeenThrough, hasInside, apart, view],
   );
   if (count === 0) return null;
   const size = isLarge
@@ -66,6 +70,14 @@ export default function HullView({ field, folded, marks, isFilling = false }: Pr
                 isTicked={isSeenThrough}
                 onTick={setSeenThrough}
               />
+              {parts > 0 && (
+                <Tick
+                  label="Inside and top"
+                  hint="Soles, seats and decks in their places"
+                  isTicked={hasInside}
+                  onTick={setHasInside}
+                />
+              )}
               <ApartSlider share={apart} onShare={setApart} />
             </>
           )}

@@ -1,4 +1,4 @@
-/** Frames and transoms as bodies in the round: their outline, as thick as they are. */
+/** Frames, transoms and what lies inside as bodies in the round: their outline, as thick as they are. */
 import {
   placeInBoat,
   placeOnGirder,
@@ -7,10 +7,31 @@ import {
   type Girder,
   type MemberRun,
 } from '@kalotrope/core/frames';
-import { at, simplify, type Region, type Vec2, type Vec3 } from '@kalotrope/core/geometry';
+import {
+  at,
+  boundsOf,
+  boxOutline,
+  differenceOf,
+  intersectionOf,
+  simplify,
+  type Region,
+  type Vec2,
+  type Vec3,
+} from '@kalotrope/core/geometry';
+import { overMiddle, placeOn, type Fitted } from '@kalotrope/core/inside';
 import { transomTriangles, type Transom } from '@kalotrope/core/panels';
 import { GRAIN_MM } from './grain';
-import { BufferAttribute, BufferGeometry, ExtrudeGeometry, Matrix4, Path, Shape, Vector2, Vector3 } from 'three';
+import {
+  BufferAttribute,
+  BufferGeometry,
+  ExtrudeGeometry,
+  Matrix4,
+  Path,
+  Shape,
+  ShapeGeometry,
+  Vector2,
+  Vector3,
+} from 'three';
 
 /** The frame's own axes in the boat: athwart, up along its plane, and aft square to it from so far aft of the plane. */
 function axesOf(frame: Frame, aftMm: number): Matrix4 {
@@ -100,6 +121,54 @@ export function girderBody({ plane, faces, hand, pieces }: Girder): BufferGeomet
 const RING_STEP = 4;
 /** Corners of a cross-section, in order round it. */
 const CORNERS = ['near', 'far', 'farOff', 'nearOff'] as const;
+
+/** Strips that a crowned part is drawn in, mm across. */
+const CROWN_STRIP_MM = 60;
+
+/** All pieces of a part inside or on top, of a pair both: its two faces, and the edge all round. */
+export function insideBody({ lie, hand, pieces }: Fitted): BufferGeometry | undefined {
+  const [under, top] = [overMiddle(lie, 'under'), overMiddle(lie, 'top')];
+  const positions = pieces.flatMap(({ region }) => {
+    const faces = stripsOf(region, lie.radius !== 0).flatMap((strip) =>
+      shapesOf(strip, false).flatMap((shape) => {
+        const flat = new ShapeGeometry(shape).toNonIndexed().getAttribute('position');
+        const on = (over: number, isTurned: boolean) =>
+          Array.from({ length: flat.count }, (_, i) => {
+            // the other way round: what looks up on one face looks down on the other
+            const k = isTurned ? 3 * Math.floor(i / 3) + 2 - (i % 3) : i;
+            return placeOn(lie, [flat.getX(k), flat.getY(k)], over);
+          });
+        return [...on(top, false), ...on(under, true)];
+      }),
+    );
+    const rim = [region.outline, ...region.holes].flatMap((ring) =>
+      ring.flatMap((a, i) => {
+        const b = at(ring, (i + 1) % ring.length);
+        const corners = [placeOn(lie, a, under), placeOn(lie, b, under), placeOn(lie, b, top), placeOn(lie, a, top)];
+        return [0, 1, 2, 0, 2, 3].map((k) => at(corners, k));
+      }),
+    );
+    return [...faces, ...rim];
+  });
+  if (positions.length === 0) return undefined;
+  const body = new BufferGeometry();
+  body.setAttribute('position', new BufferAttribute(new Float32Array(positions.flat()), 3));
+  body.computeVertexNormals();
+  if (hand !== 'pair') return alongGrain(body);
+  return alongGrain(merged([body, body.clone().applyMatrix4(new Matrix4().makeScale(1, -1, 1))]));
+}
+
+/** Of one that is crowned strips along it, so that its crown is seen. */
+function stripsOf(region: Region, isCrowned: boolean): Region[] {
+  if (!isCrowned) return [region];
+  const { minX, maxX, minY, maxY } = boundsOf(region.outline);
+  const count = Math.ceil((maxY - minY) / CROWN_STRIP_MM);
+  return Array.from({ length: count }, (_, i) => {
+    const [low, high] = [minY + i * CROWN_STRIP_MM, minY + (i + 1) * CROWN_STRIP_MM];
+    const band = boxOutline({ minX: minX - 1, maxX: maxX + 1, minY: low, maxY: high });
+    return differenceOf(intersectionOf([region.outline], [band]), region.holes);
+  }).flat();
+}
 
 /** All members as bent bars in one body, and their corners as lines. */
 export function memberBodies(runs: readonly MemberRun[]): {

@@ -12,7 +12,8 @@ const FACES = { none: 'not', one: 'one face', both: 'both faces' } as const;
 export function GlassedFlat({ project, derived }: { readonly project: Project; readonly derived: Derived }) {
   const dispatch = useAppDispatch();
   const { flat } = project.epoxy;
-  const parts = flatParts({ ...derived.frames.value, transoms: derived.panels.value.transoms });
+  const { transoms } = derived.panels.value;
+  const parts = flatParts({ ...derived.frames.value, transoms, inside: derived.inside.value.parts });
   const isOf = (part: FlatPart) => (plan: (typeof flat)[number]) => plan.of === part.of && plan.part === part.id;
   const choose = (part: FlatPart, faces: keyof typeof FACES) => {
     const others = flat.filter((plan) => !isOf(part)(plan));

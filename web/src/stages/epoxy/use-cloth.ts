@@ -18,10 +18,11 @@ export type Cloth = {
 
 export function useCloth(project: Project, derived: Derived): Cloth {
   const { epoxy } = project;
-  const [lines, panels, frames] = [derived.lines.value, derived.panels.value, derived.frames.value];
+  const [lines, panels] = [derived.lines.value, derived.panels.value];
+  const [frames, inside] = [derived.frames.value, derived.inside.value];
   const toLay = useMemo(
-    () => clothToLay({ project: { epoxy }, values: { lines, panels, frames } }),
-    [epoxy, lines, panels, frames],
+    () => clothToLay({ project: { epoxy }, values: { lines, panels, frames, inside } }),
+    [epoxy, lines, panels, frames, inside],
   );
   const key = toLay?.key ?? '';
   const isLooking = useFound({
