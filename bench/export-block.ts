@@ -11,7 +11,7 @@ const browser = await chromium.launch(CHROMIUM);
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await page.goto(url);
 await page.getByRole('img', { name: /Lines: profile/ }).waitFor();
-await page.keyboard.press('5');
+await page.keyboard.press('7');
 await page.waitForTimeout(12_000); // the layout has ended
 const longest: number[] = [];
 for (let i = 0; i < Number(times); i++) {

@@ -56,7 +56,7 @@ test('frames on the strip: dragged, moved by keys, added, taken out, each one th
 
 test('joints on the strip: one picked is picked on the panels', async ({ page }) => {
   await openFrames(page);
-  await page.keyboard.press('5');
+  await page.keyboard.press('6');
   const scarf = page.getByRole('group', { name: 'Joints along the boat' }).getByRole('button', { name: 'Bottom' });
   await scarf.press('Enter');
   await expect(scarf).toHaveAttribute('aria-pressed', 'true');

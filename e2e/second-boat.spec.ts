@@ -122,9 +122,9 @@ test('what the browser prints of each stage are its sheets, on the paper of the 
     ['2', 'Panels', 'Transom, 1 to cut'],
     ['3', 'Frames', 'from the stem'],
     ['4', 'Set-up', 'set in this order'],
-    ['5', 'Joints', 'distances from the fore end'],
-    ['7', 'Timber', 'Chine log'],
-    ['8', 'Epoxy & glass', 'to buy'],
+    ['6', 'Joints', 'distances from the fore end'],
+    ['8', 'Timber', 'Chine log'],
+    ['9', 'Epoxy & glass', 'to buy'],
   ] as const) {
     await page.keyboard.press('Escape');
     await page.keyboard.press(key);

@@ -2,7 +2,17 @@
 import { type Page } from '@playwright/test';
 
 /** The first by the key 1, and so on. */
-export const STAGES = ['Lines', 'Panels', 'Frames', 'Set-up', 'Joints', 'Sheets', 'Timber', 'Epoxy & glass'] as const;
+export const STAGES = [
+  'Lines',
+  'Panels',
+  'Frames',
+  'Set-up',
+  'Inside & top',
+  'Joints',
+  'Sheets',
+  'Timber',
+  'Epoxy & glass',
+] as const;
 
 /** Opens sections by their heads. */
 export async function unfold(page: Page, ...titles: readonly string[]): Promise<void> {

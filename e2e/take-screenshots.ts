@@ -29,10 +29,11 @@ for (const [key, name] of [
   ['2', 'panels'],
   ['3', 'frames'],
   ['4', 'setup'],
-  ['5', 'joints'],
-  ['6', 'sheets'],
-  ['7', 'timber'],
-  ['8', 'epoxy'],
+  ['5', 'fitout'],
+  ['6', 'joints'],
+  ['7', 'sheets'],
+  ['8', 'timber'],
+  ['9', 'epoxy'],
 ] as const) {
   await page
     .locator('main')

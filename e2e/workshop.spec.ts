@@ -16,7 +16,7 @@ test('nothing is asked of any other machine', async ({ page }) => {
     if (!['localhost', ''].includes(url.hostname)) outside.push(request.url());
   });
   await openStage(page, '2', 'Panels');
-  await openStage(page, '6', 'Sheets');
+  await openStage(page, '7', 'Sheets');
   expect(outside).toEqual([]);
 });
 
@@ -52,7 +52,7 @@ test('a thicker skin: tighter bends are said, scarfs grow, frames shrink', async
 test('a joint is moved by its keys, becomes the builder’s, is judged, made a strap, and let go again', async ({
   page,
 }) => {
-  await openStage(page, '5', 'Joints');
+  await openStage(page, '6', 'Joints');
   const joint = page.getByRole('slider', { name: 'Side, joint 1' });
   await joint.focus();
   const before = Number(await joint.getAttribute('aria-valuenow'));
@@ -78,7 +78,7 @@ test('a joint is moved by its keys, becomes the builder’s, is judged, made a s
 });
 
 test('joints: places that take fewer sheets are looked for, and the search can be stopped', async ({ page }) => {
-  await openStage(page, '5', 'Joints');
+  await openStage(page, '6', 'Joints');
   await unfold(page, 'Fewer sheets by other joints');
   await page.getByRole('button', { name: 'Look for fewer sheets' }).click();
   await expect(page.getByText(/places? tried; as it is, 4 sheets/)).toBeVisible();
@@ -87,7 +87,7 @@ test('joints: places that take fewer sheets are looked for, and the search can b
 });
 
 test('sheets: a change of the margin lays out afresh, and what fits nowhere is said', async ({ page }) => {
-  await openStage(page, '6', 'Sheets');
+  await openStage(page, '7', 'Sheets');
   await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
   await unfold(page, 'Stock and spacing');
   await page.getByLabel('9 mm sheet, length').fill('1000');
@@ -100,7 +100,7 @@ test('sheets: a change of the margin lays out afresh, and what fits nowhere is s
 test('sheets: a piece is dragged, pinned, the rest laid out again; a spoiled place is kept clear of', async ({
   page,
 }) => {
-  await openStage(page, '6', 'Sheets');
+  await openStage(page, '7', 'Sheets');
   await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
   // the smallest part, to the far end of its sheet, which is not full
@@ -137,7 +137,7 @@ test('sheets: a piece is dragged, pinned, the rest laid out again; a spoiled pla
 });
 
 test('sheets: what is left goes on the rack, and from there into another boat’s stock', async ({ page }) => {
-  await openStage(page, '6', 'Sheets');
+  await openStage(page, '7', 'Sheets');
   await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
   await page.locator('path[data-part="Sheet 4"]').click({ position: { x: 3, y: 3 } });
@@ -179,7 +179,7 @@ test('panels cut proud: larger on the drawing and on the sheets, the order of tr
 test('sheets: a cutter is run over them, finds nothing with its gap, and says where it would cut a neighbour', async ({
   page,
 }) => {
-  await openStage(page, '6', 'Sheets');
+  await openStage(page, '7', 'Sheets');
   await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
   await unfold(page, 'Machine cutting');
   await page.getByRole('button', { name: 'Run the cutter', exact: true }).click();
@@ -195,7 +195,7 @@ test('sheets: a cutter is run over them, finds nothing with its gap, and says wh
 test('timber: members are planned on sticks; a rail of one’s own is scarfed, or said to be too long', async ({
   page,
 }) => {
-  await openStage(page, '7', 'Timber');
+  await openStage(page, '8', 'Timber');
   await expect(page.getByText('No other plan takes less.')).toBeVisible();
   await expect(page.getByRole('img', { name: 'Sticks with what is cut from them' })).toBeVisible();
   await unfold(page, 'Pieces of your own');
@@ -214,7 +214,7 @@ test('timber: members are planned on sticks; a rail of one’s own is scarfed, o
 });
 
 test('epoxy: rates are the builder’s; a bad figure is refused and the old one kept', async ({ page }) => {
-  await openStage(page, '8', 'Epoxy & glass');
+  await openStage(page, '9', 'Epoxy & glass');
   const total = page.getByText('Epoxy, mixed').locator('..');
   const before = await total.textContent();
   await unfold(page, 'Rates');
@@ -235,7 +235,7 @@ test('epoxy: rates are the builder’s; a bad figure is refused and the old one 
 test('other glues, finishes and fastenings: counted, bought, timed; a tape is picked on its flat panel', async ({
   page,
 }) => {
-  await openStage(page, '8', 'Epoxy & glass');
+  await openStage(page, '9', 'Epoxy & glass');
   await unfold(page, 'Other glues', 'Finishes');
   await page.getByRole('button', { name: 'Add a glue' }).click();
   await page.getByLabel('Where sheets join', { exact: true }).click();
@@ -290,7 +290,7 @@ test('other glues, finishes and fastenings: counted, bought, timed; a tape is pi
   await page.keyboard.press('Enter');
   await expect(spacing.getByText('143 mm')).toBeVisible(); // seven gaps in a metre
   await page.keyboard.press('Escape');
-  await page.keyboard.press('8');
+  await page.keyboard.press('9');
   await page.getByRole('tab', { name: 'Shopping list' }).click();
   await expect(page.getByRole('row', { name: /Staples, no longer than/ }).first()).toBeVisible();
   await expect(page.getByRole('row', { name: /Finish: Grey primer/ })).toBeVisible();
@@ -329,7 +329,7 @@ test('picking is in step: a point in the drawing, its line in the slip, the tape
 });
 
 test('the dark shade holds its contrast, and a phone’s width does not scroll sideways', async ({ page }) => {
-  await openStage(page, '5', 'Joints');
+  await openStage(page, '6', 'Joints');
   await page.keyboard.press('/');
   await page.keyboard.type('Light or dark');
   await page.keyboard.press('Enter');

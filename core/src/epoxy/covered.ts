@@ -3,7 +3,7 @@ import type { Outline } from '../geometry';
 import type { Hull } from '../lines';
 import type { Panel, Transom } from '../panels';
 import type { Frame, Girder } from '../frames';
-import type { Fitted } from '../inside';
+import type { Fitted } from '../fitout';
 import { facesGlassed, flatParts } from './flat-parts';
 import type { EpoxyPart } from './schema';
 import { sheathedPanels } from './sheathing';

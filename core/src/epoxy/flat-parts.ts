@@ -6,7 +6,7 @@
  */
 import type { Frame, Girder } from '../frames';
 import type { Outline } from '../geometry';
-import type { Fitted } from '../inside';
+import type { Fitted } from '../fitout';
 import type { Transom } from '../panels';
 import type { EpoxyPart } from './schema';
 

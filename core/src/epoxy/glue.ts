@@ -7,7 +7,7 @@
  */
 import { area, netArea } from '../geometry';
 import type { Frame, FramesValue } from '../frames';
-import type { Fitted } from '../inside';
+import type { Fitted } from '../fitout';
 import type { JointedPanel } from '../joints';
 import type { ScarfCount, TimberRun } from '../timber';
 import { GLUE_LINE, GLUE_PRIMER } from './constants';

@@ -1,6 +1,6 @@
 /** Epoxy and glass: what do I buy, and what do I mix now? */
 import type { FramesValue, School } from '../frames';
-import type { InsideValue } from '../inside';
+import type { InsideValue } from '../fitout';
 import type { JointedPanel } from '../joints';
 import type { Hull } from '../lines';
 import type { PanelsValue } from '../panels';
@@ -22,7 +22,7 @@ type Before = {
     readonly lines: Pick<Hull, 'lines'>;
     readonly panels: PanelsValue;
     readonly frames: FramesValue;
-    readonly inside: InsideValue;
+    readonly fitout: InsideValue;
     readonly joints: readonly JointedPanel[];
     readonly timber: TimberValue;
   };
@@ -48,7 +48,7 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxySheetsWhole 
     const { panels, transoms } = values.panels;
     const { frames, girders, members } = values.frames;
     const { school } = project;
-    const inside = values.inside.parts;
+    const inside = values.fitout.parts;
     return takeOff({
       // a rate that is changed leaves the seams as they are
       seams: remember('seams', seamsAmong, panels, transoms, frames, girders, inside, school).map((seam) =>

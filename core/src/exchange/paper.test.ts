@@ -62,7 +62,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the paper of %s', (id) => {
       'panels',
       'frames',
       'setup',
-      ...(project.inside.parts.length > 0 ? ['inside'] : []),
+      ...(project.fitout.parts.length > 0 ? ['fitout'] : []),
       'joints',
       'sheets',
       // the demo of slips has no long pieces

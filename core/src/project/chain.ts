@@ -10,7 +10,7 @@ import { epoxyStage } from '../epoxy';
 import type { Catalogue, Edit, Finding, StageResult } from '../findings';
 import type { Drawing, ExportTable, PaperSheets, SheetHead, Triangle } from '../formats';
 import { framesStage } from '../frames';
-import { insideStage } from '../inside';
+import { fitoutStage } from '../fitout';
 import { jointsStage } from '../joints';
 import { linesStage } from '../lines';
 import { panelsStage, type Panel } from '../panels';
@@ -24,7 +24,7 @@ export const STAGES = [
   panelsStage,
   framesStage,
   setupStage,
-  insideStage,
+  fitoutStage,
   jointsStage,
   sheetsStage,
   timberStage,

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { faultOf } from '../findings/catalogue';
 import { plainGirder, type FramePlan } from '../frames';
 import { at, random } from '../geometry';
-import { plainInside } from '../inside';
+import { plainInside } from '../fitout';
 import { DIMENSION_KEYS } from '../lines/starter-kinds';
 import { panelIdOf, panelInputs } from '../panels';
 import { isSame, type Remember } from '../stage';
@@ -22,7 +22,7 @@ const TRIED: readonly DemoId[] = DEMO_IDS.filter((id) => id !== 'ilven');
 const BOATS: readonly DemoId[] = TRIED.filter((id) => id !== 'slips');
 
 /** A seat with everything cut in it, and a deck over the bow. */
-const INSIDE: Project['inside']['parts'] = [
+const INSIDE: Project['fitout']['parts'] = [
   plainInside({
     ...{ id: 'seat', name: 'Seat', kind: 'seat', hand: 'pair', from: 1000, to: 1900, outer: 480, bearers: 1 },
     ...{ height: { fore: 230, aft: 250, of: 'top' }, school: 'framed', lining: 5, inner: { fore: 150, aft: 180 } },
@@ -34,7 +34,7 @@ const INSIDE: Project['inside']['parts'] = [
   }),
   plainInside({
     ...{ id: 'deck', name: 'Deck', kind: 'deck', fit: 'over', from: 100, to: 900, overhang: 10, thickness: 6 },
-    ...{ height: { fore: 600, aft: 590, of: 'under' }, crown: { radius: 2200 }, isHalved: true },
+    ...{ height: { fore: 600, aft: 590, of: 'under' }, camber: { radius: 2200 }, isHalved: true },
   }),
 ];
 
@@ -104,7 +104,7 @@ function filled(demo: DemoId): Project {
         { id: 'r', frame: at(frames.frames, 0).id, what: 'along', isTrue: false, value: 1500, turn: 1, firstTurn: 1 },
       ],
     },
-    inside: { parts: INSIDE },
+    fitout: { parts: INSIDE },
     timber: {
       ...timber,
       stock: [...timber.stock, { id: 'own', width: 40, depth: 18, length: 4000, qty: 3, price: 12 }],

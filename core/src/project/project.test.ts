@@ -336,7 +336,7 @@ describe('readProject', () => {
   });
   it('brings the frozen sixteenth version up: nothing lies inside, and all else is as it was', () => {
     const read = readProject(version16);
-    expect(read.ok && read.project).toEqual({ ...version16, version: PROJECT_VERSION, inside: { parts: [] } });
+    expect(read.ok && read.project).toEqual({ ...version16, version: PROJECT_VERSION, fitout: { parts: [] } });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

@@ -5,12 +5,12 @@ import { findJointPlans, jointPlansInput, type JointPlans } from './joint-plans'
 import { nest } from './nest';
 
 /** With nothing inside: its skin is what joints decide of. */
-const project: Project = { ...demoProject('tamsel', 'x'), inside: { parts: [] } };
+const project: Project = { ...demoProject('tamsel', 'x'), fitout: { parts: [] } };
 const inputOf = (of: typeof project) => {
-  const { panels, frames, inside, setup } = createDerive()(of);
+  const { panels, frames, fitout, setup } = createDerive()(of);
   return jointPlansInput({
     project: of,
-    values: { panels: panels.value, frames: frames.value, inside: inside.value, setup: setup.value },
+    values: { panels: panels.value, frames: frames.value, fitout: fitout.value, setup: setup.value },
   });
 };
 const batchOf = (of: typeof project) =>

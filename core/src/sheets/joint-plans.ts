@@ -18,7 +18,7 @@ import {
   type OwnJoint,
 } from '../joints';
 import type { FramesValue } from '../frames';
-import type { InsideValue } from '../inside';
+import type { InsideValue } from '../fitout';
 import type { Panel, PanelsPart, PanelsValue } from '../panels';
 import type { Layout } from './layouts';
 import { nest } from './nest';
@@ -44,7 +44,7 @@ export function jointPlansInput({ project, values }: JointPlansWhole): JointPlan
     panels: panelsToCut(values),
     asked: { frames, thickness, sheet, part: project.joints, ...(planked && { planked }) },
     others: {
-      ...{ transoms: values.panels.transoms, frames, girders, inside: values.inside.parts },
+      ...{ transoms: values.panels.transoms, frames, girders, inside: values.fitout.parts },
       ...{ thickness, transomThickness, kinds, scribed, spares },
     },
     // other pieces come of other joints: nothing lies where it was laid
@@ -61,7 +61,7 @@ type JointPlansWhole = {
   readonly values: {
     readonly panels: PanelsValue;
     readonly frames: FramesValue;
-    readonly inside: InsideValue;
+    readonly fitout: InsideValue;
     readonly setup: Pick<SetupValue, 'built'>;
   };
 };

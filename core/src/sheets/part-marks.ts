@@ -20,7 +20,7 @@ import {
 import { framesDrawings, type FramesWhole } from '../frames';
 import { boundsOf, contains, crossings, runsInside, type Outline, type Vec2 } from '../geometry';
 import { formatWithUnit, type Notation } from '../measure';
-import { insideDrawings, type InsideWhole } from '../inside';
+import { insideDrawings, type InsideWhole } from '../fitout';
 import type { JointedPanel } from '../joints';
 import { panelsDrawings, type PanelsWhole } from '../panels';
 import { markedAsBuilt, type BuiltWhole } from '../setup';

@@ -19,7 +19,7 @@ const input: PartInput = {
   transoms: derived.panels.value.transoms,
   frames: derived.frames.value.frames,
   girders: derived.frames.value.girders,
-  inside: derived.inside.value.parts,
+  inside: derived.fitout.value.parts,
   thickness: 6,
   transomThickness: 9,
   kinds: project.sheets.kinds,

@@ -14,7 +14,7 @@ import {
   type Girder,
   type PlyPart,
 } from '../frames';
-import type { Fitted } from '../inside';
+import type { Fitted } from '../fitout';
 import type { JointedPanel } from '../joints';
 import { cutLineOf, type Transom } from '../panels';
 import { roughBlank } from './rough-blank';
@@ -112,7 +112,7 @@ export function listParts(input: PartInput): CutPart[] {
   const laid = input.inside.flatMap((part) =>
     part.pieces.map(({ id, name, region: { outline, holes } }): CutPart => ({
       ...{ id, name, isPair: part.hand === 'pair', thickness: part.thickness, outline: counterClockwise(outline) },
-      // bent to a crown it bends across its grain; flat it may lie as it comes
+      // bent to a camber it bends across its grain; flat it may lie as it comes
       ...{ grain: part.lie.radius > 0 ? 'along' : 'free', kind: inside },
       ...(holes.length > 0 && { holes }),
     })),

@@ -1,6 +1,6 @@
 /** Sheets: how many, and what goes where? */
 import type { FramesValue } from '../frames';
-import type { InsideValue } from '../inside';
+import type { InsideValue } from '../fitout';
 import type { JointedPanel } from '../joints';
 import type { PanelsPart, PanelsValue } from '../panels';
 import { asItIs, defineStage } from '../stage';
@@ -23,7 +23,7 @@ type Before = {
   readonly values: {
     readonly panels: PanelsValue;
     readonly frames: FramesValue;
-    readonly inside: InsideValue;
+    readonly fitout: InsideValue;
     readonly joints: readonly JointedPanel[];
   };
 };
@@ -42,7 +42,7 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
       transoms: values.panels.transoms,
       frames: values.frames.frames,
       girders: values.frames.girders,
-      inside: values.inside.parts,
+      inside: values.fitout.parts,
       thickness,
       transomThickness,
       ...{ kinds, scribed, spares },

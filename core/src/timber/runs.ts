@@ -7,7 +7,7 @@
  * bend, so that the mould's radius is R (1 − 1/n²). Rules of thumb, and said as such.
  */
 import type { FramesValue } from '../frames';
-import type { Fitted } from '../inside';
+import type { Fitted } from '../fitout';
 import { formatThickness, type Notation } from '../measure';
 import { CLEAR_OF_BEND } from './constants';
 import type { TimberJob } from './job';

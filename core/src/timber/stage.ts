@@ -1,6 +1,6 @@
 /** Timber: what lengths do I buy, and how are they joined? */
 import type { FramesValue } from '../frames';
-import type { InsideValue } from '../inside';
+import type { InsideValue } from '../fitout';
 import { hashOf } from '../geometry';
 import { defineStage } from '../stage';
 import { timberToBuy, type BuyingTimber } from './buys';
@@ -17,7 +17,7 @@ import type { FoundPlan } from './value';
 
 type Before = {
   readonly project: { readonly frames: { readonly members: readonly PlannedMember[] } };
-  readonly values: { readonly frames: FramesValue; readonly inside: InsideValue };
+  readonly values: { readonly frames: FramesValue; readonly fitout: InsideValue };
 };
 
 /** Rounds of the search for one round of the other searches: pieces on sticks are quick to move. */
@@ -33,7 +33,7 @@ export const timberStage = defineStage<{ before: Before; whole: TimberOnPaper & 
   run: (part, { project, values }) => {
     const { members, frames, bevels } = values.frames;
     const runs = timberRuns(
-      { members, frames, inside: values.inside.parts },
+      { members, frames, inside: values.fitout.parts },
       { own: part.own, bendRatio: part.bendRatio },
     );
     const { able, findings } = judgeRuns(runs, { ...part });

@@ -26,6 +26,11 @@ export const WORDS: readonly Word[] = [
     picture: 'batten',
   },
   {
+    id: 'bearer',
+    word: 'Bearer',
+    meaning: 'A timber across the boat under a sole or a seat, which carries its sheet between the sides.',
+  },
+  {
     id: 'bevel',
     word: 'Bevel',
     meaning: 'How far an edge is sawn from square, so that the skin lies flat on it. Plus: the other face is smaller.',
@@ -298,6 +303,11 @@ export const WORDS: readonly Word[] = [
     forms: ['skin'],
   },
   {
+    id: 'sole',
+    word: 'Sole',
+    meaning: 'What one stands on inside the boat: a floor over the bottom, cut to the sides.',
+  },
+  {
     id: 'stagger',
     word: 'Stagger',
     meaning: 'Joints of neighbouring panels kept apart, so that the hull has no line of joints across it.',
@@ -349,6 +359,11 @@ export const WORDS: readonly Word[] = [
       'A band of glass cloth laid along a seam in epoxy, inside and outside. The tape along the screen is a rule.',
     picture: 'fillet',
     forms: ['glass tape'],
+  },
+  {
+    id: 'thwart',
+    word: 'Thwart',
+    meaning: 'A seat right across the boat, which also holds its sides apart.',
   },
   {
     id: 'transom',

@@ -4,7 +4,7 @@
 import { STAGES } from '@kalotrope/core/project';
 import { epoxyEntry } from '../stages/epoxy/entry';
 import { framesEntry } from '../stages/frames/entry';
-import { insideEntry } from '../stages/inside/entry';
+import { fitoutEntry } from '../stages/fitout/entry';
 import { jointsEntry } from '../stages/joints/entry';
 import { linesEntry } from '../stages/lines/entry';
 import { panelsEntry } from '../stages/panels/entry';
@@ -19,7 +19,7 @@ const ENTRIES: readonly StageEntry[] = [
   panelsEntry,
   framesEntry,
   setupEntry,
-  insideEntry,
+  fitoutEntry,
   jointsEntry,
   sheetsEntry,
   timberEntry,

@@ -76,8 +76,8 @@ export const JOBS = {
   /** Where the panels might be joined instead, so that fewer sheets do. */
   jointPlans: ({ project, seed, seconds }: JointPlansAsk, onProgress: (plans: JointPlans) => void): JointPlans => {
     const start = performance.now();
-    const { panels, frames, inside, setup } = createDerive()(project);
-    const values = { panels: panels.value, frames: frames.value, inside: inside.value, setup: setup.value };
+    const { panels, frames, fitout, setup } = createDerive()(project);
+    const values = { panels: panels.value, frames: frames.value, fitout: fitout.value, setup: setup.value };
     const input = jointPlansInput({ project, values });
     const isOver = () => performance.now() - start > seconds * 1000;
     return findJointPlans(input, { seed, most: MOST_PLANS, isOver, onProgress });

@@ -17,7 +17,7 @@ import {
   type Outline,
 } from '../../geometry';
 import type { Frame, Girder } from '../../frames';
-import type { InsideValue } from '../../inside';
+import type { InsideValue } from '../../fitout';
 import type { Hull } from '../../lines';
 import type { Panel, Transom } from '../../panels';
 import { nest, placedOutline, type NestJob, type NestResult } from '../../sheets';
@@ -46,7 +46,7 @@ export type ClothWhole = {
     readonly lines: Pick<Hull, 'lines'>;
     readonly panels: { readonly panels: readonly Panel[]; readonly transoms: readonly Transom[] };
     readonly frames: { readonly frames: readonly Frame[]; readonly girders: readonly Girder[] };
-    readonly inside: InsideValue;
+    readonly fitout: InsideValue;
   };
   readonly found: { readonly epoxy?: ClothLayout | undefined };
 };
@@ -64,7 +64,7 @@ export function clothToLay({ project: { epoxy: part }, values }: Omit<ClothWhole
     lines: values.lines.lines,
     ...values.panels,
     ...values.frames,
-    inside: values.inside.parts,
+    inside: values.fitout.parts,
     part,
   });
   const lists = covered.map((one) => cutsOf(one, part.glass));

@@ -6,7 +6,7 @@
  * Packs are whole; none is shared between two products. Areas m², volumes ml.
  */
 import type { Frame, Girder } from '../../frames';
-import type { Fitted } from '../../inside';
+import type { Fitted } from '../../fitout';
 import type { Panel, Transom } from '../../panels';
 import { flatParts } from '../flat-parts';
 import type { Faces } from '../glue';

@@ -8,7 +8,7 @@
  */
 import { at, cross3, distance2, dot3, unit3, type Vec2, type Vec3 } from '../../geometry';
 import { placeInBoat, placeOnGirder, type Frame, type Girder, type School } from '../../frames';
-import type { Fitted } from '../../inside';
+import type { Fitted } from '../../fitout';
 import { CENTRELINE_MM } from '../../lines';
 import { toDeg, toRad } from '../../measure';
 import {

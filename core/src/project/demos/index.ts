@@ -1,7 +1,7 @@
 /** The demo boats: invented, for an invented place. See bench/draw-demo-lines.ts for how their lines were drawn. */
 import { plainFrame, plainGirder, plainMember } from '../../frames';
 import { at } from '../../geometry';
-import { plainInside } from '../../inside';
+import { plainInside } from '../../fitout';
 import { linesOf } from '../../lines';
 import { CHECKS } from '../../setup';
 import { longitudinalsOf, newProject } from '../defaults';
@@ -85,7 +85,7 @@ const flat = (mm: number) => ({ fore: mm, aft: mm, of: 'under' as const });
  * A sole on the ring's floor; side seats level with the stern seat, over the stringer; a foredeck with the camber of the
  * bulkhead under it.
  */
-const TAMSEL_INSIDE: Project['inside']['parts'] = [
+const TAMSEL_INSIDE: Project['fitout']['parts'] = [
   plainInside({
     id: 'sole',
     name: 'Sole',
@@ -114,7 +114,7 @@ const TAMSEL_INSIDE: Project['inside']['parts'] = [
   }),
   plainInside({
     ...{ id: 'foredeck', name: 'Foredeck', kind: 'deck', fit: 'over', from: 0, to: 1212, overhang: 8, thickness: 6 },
-    ...{ crown: { radius: 2520 }, height: { fore: 658, aft: 622, of: 'under' } },
+    ...{ camber: { radius: 2520 }, height: { fore: 658, aft: 622, of: 'under' } },
   }),
 ];
 
@@ -153,7 +153,7 @@ function tamsel(id: string): Project {
         stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 35, depth: 18 }),
       ],
     },
-    inside: { parts: TAMSEL_INSIDE },
+    fitout: { parts: TAMSEL_INSIDE },
     // seats and a sole are cut from as much again as what stands in the boat
     sheets: { ...base.sheets, stock: base.sheets.stock.map((sheet) => ({ ...sheet, qty: Math.max(sheet.qty, 5) })) },
     epoxy: { ...base.epoxy, finishes: TAMSEL_FINISHES },
@@ -194,6 +194,33 @@ function orrin(id: string): Project {
   };
 }
 
+/** A top with the decks' own camber. */
+const UNDER_DECK: Given = { top: { kind: 'radius', mm: 2400, below: 6.5 } };
+
+/** Both ends decked over their bulkheads, and a tank under the foredeck's after half that is closed by its own top. */
+const VEYRA_INSIDE: Project['fitout']['parts'] = [
+  plainInside({
+    ...{ id: 'foredeck', name: 'Foredeck', kind: 'deck', fit: 'over', from: 0, to: 912, overhang: 8, thickness: 6 },
+    ...{ camber: { radius: 2400 }, height: { fore: 711, aft: 636, of: 'under' } },
+  }),
+  plainInside({
+    ...{
+      id: 'afterdeck',
+      name: 'Afterdeck',
+      kind: 'deck',
+      fit: 'over',
+      from: 4288,
+      to: 5200,
+      overhang: 8,
+      thickness: 6,
+    },
+    ...{ camber: { radius: 2400 }, height: { fore: 636, aft: 711, of: 'under' } },
+  }),
+  plainInside({
+    ...{ id: 'tank', name: 'Compartment top', kind: 'top', from: 909, to: 1400, height: flat(400), bearers: 1 },
+  }),
+];
+
 /** As a tape and a rule read them, of one evening: bulkhead 2 is racked by 8 mm, bulkhead 3 leans aft by a degree. */
 const VEYRA_READ: readonly (readonly [string, readonly number[]])[] = [
   ['frame.2', [2200, -1, 0, 0, 478, 480, 2336, 2322]],
@@ -217,10 +244,11 @@ function veyra(id: string): Project {
     note:
       'Double-ended pulling boat for the far islands. Her forefoot was drawn hollow, and the bottom will not ' +
       'lie on it: see Panels.',
+    fitout: { parts: VEYRA_INSIDE },
     setup: { ...base.setup, readings: veyraRead() },
     frames: {
       ...base.frames,
-      frames: numbered('Bulkhead', 9, [900, 2000, 3200, 4300], [{}, RING, RING]),
+      frames: numbered('Bulkhead', 9, [900, 2000, 3200, 4300], [UNDER_DECK, RING, RING, UNDER_DECK]),
       members: [stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 35, depth: 18 })],
       girders: [
         plainGirder(

@@ -7,7 +7,7 @@ import { useTheme } from '@mui/material/styles';
 import { memo, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { EdgesGeometry, type BufferGeometry, type Mesh } from 'three';
 import { frameThing, girderThing } from '@kalotrope/core/frames';
-import { insideThing, type Fitted } from '@kalotrope/core/inside';
+import { insideThing, type Fitted } from '@kalotrope/core/fitout';
 import { isSameThing } from '../../state/picked';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectPicked, selectProject } from '../../state/selectors';
@@ -64,7 +64,7 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, hasIns
     useFollowed(useAppSelector((state) => selectDerived(state)?.frames.value.girders ?? NO_GIRDERS)),
   );
   const inside = useDeferredValue(
-    useFollowed(useAppSelector((state) => selectDerived(state)?.inside.value.parts ?? NO_PARTS)),
+    useFollowed(useAppSelector((state) => selectDerived(state)?.fitout.value.parts ?? NO_PARTS)),
   );
   const { length } = span;
   const place = useMemo(() => [-span.middle, -span.high / 2, 0] as const, [span.middle, span.high]);

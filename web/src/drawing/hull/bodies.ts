@@ -18,7 +18,7 @@ import {
   type Vec2,
   type Vec3,
 } from '@kalotrope/core/geometry';
-import { overMiddle, placeOn, type Fitted } from '@kalotrope/core/inside';
+import { overMiddle, placeOn, type Fitted } from '@kalotrope/core/fitout';
 import { transomTriangles, type Transom } from '@kalotrope/core/panels';
 import { GRAIN_MM } from './grain';
 import {
@@ -122,8 +122,8 @@ const RING_STEP = 4;
 /** Corners of a cross-section, in order round it. */
 const CORNERS = ['near', 'far', 'farOff', 'nearOff'] as const;
 
-/** Strips that a crowned part is drawn in, mm across. */
-const CROWN_STRIP_MM = 60;
+/** Strips that a cambered part is drawn in, mm across. */
+const CAMBER_STRIP_MM = 60;
 
 /** All pieces of a part inside or on top, of a pair both: its two faces, and the edge all round. */
 export function insideBody({ lie, hand, pieces }: Fitted): BufferGeometry | undefined {
@@ -158,13 +158,13 @@ export function insideBody({ lie, hand, pieces }: Fitted): BufferGeometry | unde
   return alongGrain(merged([body, body.clone().applyMatrix4(new Matrix4().makeScale(1, -1, 1))]));
 }
 
-/** Of one that is crowned strips along it, so that its crown is seen. */
-function stripsOf(region: Region, isCrowned: boolean): Region[] {
-  if (!isCrowned) return [region];
+/** Of one that is cambered strips along it, so that its camber is seen. */
+function stripsOf(region: Region, isCambered: boolean): Region[] {
+  if (!isCambered) return [region];
   const { minX, maxX, minY, maxY } = boundsOf(region.outline);
-  const count = Math.ceil((maxY - minY) / CROWN_STRIP_MM);
+  const count = Math.ceil((maxY - minY) / CAMBER_STRIP_MM);
   return Array.from({ length: count }, (_, i) => {
-    const [low, high] = [minY + i * CROWN_STRIP_MM, minY + (i + 1) * CROWN_STRIP_MM];
+    const [low, high] = [minY + i * CAMBER_STRIP_MM, minY + (i + 1) * CAMBER_STRIP_MM];
     const band = boxOutline({ minX: minX - 1, maxX: maxX + 1, minY: low, maxY: high });
     return differenceOf(intersectionOf([region.outline], [band]), region.holes);
   }).flat();

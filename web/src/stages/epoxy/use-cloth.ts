@@ -19,10 +19,10 @@ export type Cloth = {
 export function useCloth(project: Project, derived: Derived): Cloth {
   const { epoxy } = project;
   const [lines, panels] = [derived.lines.value, derived.panels.value];
-  const [frames, inside] = [derived.frames.value, derived.inside.value];
+  const [frames, fitout] = [derived.frames.value, derived.fitout.value];
   const toLay = useMemo(
-    () => clothToLay({ project: { epoxy }, values: { lines, panels, frames, inside } }),
-    [epoxy, lines, panels, frames, inside],
+    () => clothToLay({ project: { epoxy }, values: { lines, panels, frames, fitout } }),
+    [epoxy, lines, panels, frames, fitout],
   );
   const key = toLay?.key ?? '';
   const isLooking = useFound({

@@ -1,0 +1,145 @@
+/** What is drawn of the parts inside and on top: each piece seen from above, its table, and where it lies on the panels. */
+import {
+  closedPath,
+  csv,
+  lengthCell,
+  lengthHead,
+  openPath,
+  roomInside,
+  straightPath,
+  TEXT_MM,
+  type Drawing,
+  type DrawnText,
+  type ExportTable,
+} from '../formats';
+import { at, distance2, placeAtLength, polylineLength, simplify, upright, type Vec2, type Vec3 } from '../geometry';
+import { formatThickness, type Notation } from '../measure';
+import type { Panel } from '../panels';
+import type { Marks } from '../stage';
+import type { EdgePoint, FittedPiece } from './fitted';
+import { alongAt, placeOn } from './lie';
+import { planeAtX } from './fitted';
+import type { Fitted, InsideValue } from './value';
+
+export type InsideWhole = {
+  readonly project: { readonly notation: Notation };
+  readonly values: { readonly fitout: InsideValue };
+};
+
+/** How many of a piece there are, and which face is drawn. */
+export const handWords = ({ hand }: Pick<Fitted, 'hand'>): string =>
+  hand === 'pair' ? '1 starboard, 1 port (mirrored)' : hand === 'across' ? '1 to cut' : `1 ${hand}`;
+
+export const materialOf = ({ thickness }: Pick<Fitted, 'thickness'>, notation: Notation): string =>
+  `${formatThickness(thickness, notation)} plywood`;
+
+export const insideDrawings = ({ project: { notation }, values: { fitout } }: InsideWhole): Drawing[] =>
+  fitout.parts.flatMap((part) =>
+    part.pieces.map((piece): Drawing => ({
+      name: piece.id,
+      title: piece.name,
+      hand: `${handWords(part)}, upper face`,
+      material: materialOf(part, notation),
+      paths: [
+        ...[piece.region.outline, ...piece.region.holes].map((ring) => closedPath('cut', ring)),
+        ...marksOfPiece(part, piece).map((line) => openPath(line)),
+      ],
+      texts: namesOn(piece, part),
+    })),
+  );
+
+/** What is marked on a piece: bearers under it, its centreline, the other face's edge. */
+export function marksOfPiece(part: Fitted, { region, otherFace }: FittedPiece): Vec2[][] {
+  const bearers = part.supports.flatMap(({ line, breadth }) =>
+    line ? [-breadth / 2, breadth / 2].map((by) => alongAt(part.lie, planeAtX(line.x), 0, 0) + by) : [],
+  );
+  const across = [...new Set(bearers)].flatMap((u) =>
+    upright(region.outline, u).map(([from, to]): Vec2[] => [
+      [u, from],
+      [u, to],
+    ]),
+  );
+  const us = region.outline.map(([u]) => u);
+  const [first, last] = [Math.min(...us), Math.max(...us)];
+  const isOnCentre = upright(region.outline, (first + last) / 2).some(([from, to]) => from < 0 && to > 0);
+  return [
+    ...across,
+    ...(isOnCentre ? [straightPath([first, 0], [last, 0]).points as Vec2[]] : []),
+    ...(otherFace ? [[...otherFace, at(otherFace, 0)]] : []),
+  ];
+}
+
+function namesOn({ region, name }: FittedPiece, part: Fitted): DrawnText[] {
+  const heightMm = TEXT_MM * 0.6;
+  const [x, y] = roomInside(region, { wide: 14 * heightMm, high: 2.6 * heightMm }, at(region.outline, 0));
+  const words = [
+    name,
+    part.hand === 'port' || part.hand === 'across' ? 'UPPER FACE, < FORE' : 'UPPER FACE, < FORE, out ^',
+  ];
+  return words.map((text, i): DrawnText => ({ at: [x, y + (1 - i) * 1.4 * heightMm], heightMm, text }));
+}
+
+/** Each edge at the skin, place by place: along the boat, out, up, and the bevel. */
+export function insideTables({ project: { notation }, values: { fitout } }: InsideWhole): ExportTable[] {
+  const rows = fitout.parts.flatMap((part) =>
+    part.pieces.flatMap((piece) =>
+      piece.atSkin.flatMap(({ face, points }) =>
+        edgeRows(part, points).map(({ place: [x, y, z], bevelDeg }) => [
+          ...[piece.name, face === 'top' ? 'upper' : 'under'],
+          ...[x, y, z].map((mm) => lengthCell(mm, notation)),
+          bevelDeg.toFixed(1),
+        ]),
+      ),
+    ),
+  );
+  if (rows.length === 0) return [];
+  const heads = [
+    'part',
+    'face',
+    ...['from the stem', 'out', 'up'].map((word) => lengthHead(word, notation)),
+    'bevel, deg',
+  ];
+  return [{ name: 'fitout', title: 'Inside and on top, edges (CSV)', csv: csv(heads, rows) }];
+}
+
+export type EdgeRow = { readonly place: Vec3; readonly bevelDeg: number };
+
+/** Rows of a table: so many to a stretch of edge at even steps. */
+const ROWS = 8;
+
+/** An edge at even steps along it, on the part itself. */
+export function edgeRows({ lie }: Pick<Fitted, 'lie'>, points: readonly EdgePoint[], rows = ROWS): EdgeRow[] {
+  const flats = points.map(({ flat }) => flat);
+  const long = polylineLength(flats);
+  return Array.from({ length: rows }, (_, i) => {
+    const { point, next } = placeAtLength(flats, (long * i) / (rows - 1));
+    const [a, b] = [at(points, next - 1), at(points, next)];
+    const step = distance2(a.flat, b.flat);
+    const w = step > 0 ? distance2(a.flat, point) / step : 0;
+    return { place: placeOn(lie, point), bevelDeg: a.bevelDeg + w * (b.bevelDeg - a.bevelDeg) };
+  });
+}
+
+/** Of the edges where parts lie against a panel's inside, the line of their under side. */
+export function insideOnPanel(panel: Panel, parts: readonly Fitted[]): Marks {
+  const lines = parts
+    .filter(({ fit }) => fit === 'inside')
+    .flatMap((part) =>
+      part.pieces.flatMap(({ atSkin, name }) =>
+        atSkin
+          .filter(({ points }) => at(points, 0).space[1] > 0 || panel.spansCentreline)
+          .map(({ face, points }) => ({
+            name: `${name}, ${face === 'top' ? 'upper' : 'under'} edge`,
+            points: points.filter(({ mark }) => mark.panel === panel.id).map(({ mark }) => mark.flat),
+          })),
+      ),
+    )
+    .filter(({ points }) => points.length > 1);
+  return {
+    paths: lines.map(({ points }) => ({ ...openPath(simplify(points, 0.05)), layerName: 'INSIDE' })),
+    texts: lines.map(({ name, points }): DrawnText => {
+      const [x, y] = at(points, Math.floor(points.length / 3));
+      return { at: [x, y + 4], heightMm: TEXT_MM * 0.55, text: name };
+    }),
+  };
+}

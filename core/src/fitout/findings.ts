@@ -1,0 +1,75 @@
+/** What is found of what lies inside and on top: codes, data and sentences. */
+import { entry, figure, word, type FindingsOf } from '../findings';
+
+export const INSIDE_FINDINGS = {
+  'part-misses-hull': entry(
+    { part: word, fromX: figure, toX: figure },
+    ({ part, fromX, toX }, { length }) =>
+      `${part} has no place: at its height nothing lies inside the skin from ${length(fromX)} to ${length(toX)}.`,
+    { part: 'Sole', fromX: 600, toX: 3200 },
+  ),
+  'part-backwards': entry(
+    { part: word, fromX: figure, toX: figure },
+    ({ part, fromX, toX }, { length }) => `${part} ends at ${length(toX)}, before it begins at ${length(fromX)}.`,
+    { part: 'Sole', fromX: 2000, toX: 1800 },
+  ),
+  'part-over-sheer': entry(
+    { part: word, x: figure },
+    ({ part, x }, { length }) =>
+      `${part} comes out over the sheer at ${length(x)} from the stem: lower it, or lay it over the sheer.`,
+    { part: 'Side seat', x: 900 },
+  ),
+  'sheer-short': entry(
+    { part: word, x: figure, mm: figure },
+    ({ part, x, mm }, { length }) =>
+      `The sheer lies ${length(mm)} under ${part.toLowerCase()} at ${length(x)} from the stem: ` +
+      'lower it there, or pack up the clamp.',
+    { part: 'Foredeck', x: 600, mm: 4 },
+  ),
+  'span-too-wide': entry(
+    { part: word, span: figure, most: figure, bearers: figure },
+    ({ part, span, most, bearers }, { length }) =>
+      `${part} lies free over ${length(span)}; a foot sags its sheet too far over ${length(most)}. ` +
+      `${bearers === 1 ? 'One bearer more' : `${bearers} bearers more`}, or a thicker sheet.`,
+    { part: 'Sole', span: 520, most: 360, bearers: 1 },
+  ),
+  'cut-on-nothing': entry(
+    { part: word, x: figure },
+    ({ part, x }, { length }) => `${part} is cut in two at ${length(x)}, where nothing stands under the joint.`,
+    { part: 'Sole', x: 2100 },
+  ),
+  'will-not-go-in': entry(
+    { part: word, mm: figure, x: figure },
+    ({ part, mm, x }, { length }) =>
+      `${part} is ${length(mm)} broader than the boat over it, at ${length(x)} from the stem: ` +
+      'put it in before what stands over it, or in two halves.',
+    { part: 'Sole', mm: 14, x: 2400 },
+  ),
+  'piece-over-sheet': entry(
+    { part: word, long: figure, wide: figure, sheetLong: figure, sheetWide: figure },
+    ({ part, long, wide, sheetLong, sheetWide }, { length }) =>
+      `${part} is ${length(long)} by ${length(wide)}: no sheet of its thickness is that large ` +
+      `(${length(sheetLong)} by ${length(sheetWide)}).`,
+    { part: 'Sole', long: 2900, wide: 900, sheetLong: 2440, sheetWide: 1220 },
+  ),
+  'camber-too-tight': entry(
+    { part: word, radius: figure, least: figure },
+    ({ part, radius, least }, { length }) =>
+      `${part} bends to a radius of ${length(radius)}; its sheet takes ${length(least)}, ` +
+      'face grain along the boat. A flatter camber, or two thinner layers.',
+    { part: 'Foredeck', radius: 500, least: 600 },
+  ),
+  'frame-through': entry(
+    { part: word, frame: word, mm: figure },
+    ({ part, frame, mm }, { length }) => `${frame} stands ${length(mm)} through ${part.toLowerCase()}: lower its top.`,
+    { part: 'Foredeck', frame: 'Bulkhead 1', mm: 12 },
+  ),
+  'hatch-off': entry(
+    { part: word, edge: figure },
+    ({ part, edge }, { length }) =>
+      `A hatch of ${part.toLowerCase()} leaves ${length(edge)} of plywood beside it: move it, or make it smaller.`,
+    { part: 'Foredeck', edge: 20 },
+  ),
+};
+
+export type InsideFinding = FindingsOf<typeof INSIDE_FINDINGS>;

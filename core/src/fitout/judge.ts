@@ -1,0 +1,232 @@
+/** What is to be looked at of what lies inside and on top. */
+import type { Edit } from '../findings';
+import { FRAMES_PATH, outlineOfOpening } from '../frames';
+import { boundsOf, contains, distanceToSegment, at, type Outline } from '../geometry';
+import { leastRadius, type SheetInStock } from '../panels';
+import { acrossAt, alongAt } from './lie';
+import { planeAtX } from './fitted';
+import type { InsideFinding } from './findings';
+import { INSIDE_PATH, type Hatch, type InsidePlan } from './schema';
+import { widestGap, widestSpan } from './supports';
+import { insideThing } from './things';
+import type { Fitted } from './value';
+
+type Asked = {
+  readonly stock: readonly SheetInStock[];
+  /** Plywood left round a hatch. */
+  readonly keep: number;
+};
+
+export function judgeInside(plans: readonly InsidePlan[], parts: readonly Fitted[], asked: Asked): InsideFinding[] {
+  return plans.flatMap((plan) => {
+    if (plan.to <= plan.from) return [backwards(plan)];
+    return parts.filter((part) => part.plan === plan.id).flatMap((part) => judgePart(plan, part, asked));
+  });
+}
+
+const whereOf = (plan: InsidePlan, x?: number) => ({
+  stage: 'fitout',
+  part: insideThing(plan.id),
+  ...(x !== undefined && { x }),
+});
+
+const backwards = (plan: InsidePlan): InsideFinding => ({
+  ...{ severity: 'stop', code: 'part-backwards', where: whereOf(plan) },
+  data: { part: plan.name, fromX: plan.from, toX: plan.to },
+});
+
+function judgePart(plan: InsidePlan, part: Fitted, { stock, keep }: Asked): InsideFinding[] {
+  const misses: InsideFinding[] =
+    part.pieces.length > 0
+      ? []
+      : [
+          {
+            ...{ severity: 'stop', code: 'part-misses-hull', where: whereOf(plan) },
+            data: { part: part.name, fromX: plan.from, toX: plan.to },
+          },
+        ];
+  return [
+    ...misses,
+    ...overSheer(plan, part),
+    ...tooFree(plan, part),
+    ...onNothing(plan, part),
+    ...shutOut(plan, part),
+    ...overSheet(plan, part, stock),
+    ...tooTight(plan, part),
+    ...throughIt(plan, part),
+    ...plan.hatches.flatMap((hatch) => hatchOff(plan, part, hatch, keep)),
+  ];
+}
+
+/** A sheer that lies short by less is packed with glue, mm. */
+const PACKED_MM = 2;
+
+function overSheer(plan: InsidePlan, part: Fitted): InsideFinding[] {
+  if (part.openFrom !== undefined)
+    return [
+      {
+        ...{ severity: 'check', code: 'part-over-sheer', where: whereOf(plan, part.openFrom) },
+        data: { part: part.name, x: part.openFrom },
+      },
+    ];
+  const worst = part.sheer.reduce<Fitted['sheer'][number] | undefined>(
+    (low, one) => (!low || one.offMm < low.offMm ? one : low),
+    undefined,
+  );
+  if (!worst || worst.offMm > -PACKED_MM) return [];
+  return [
+    {
+      ...{ severity: 'check', code: 'sheer-short', where: whereOf(plan, worst.x) },
+      data: { part: part.name, x: worst.x, mm: -worst.offMm },
+    },
+  ];
+}
+
+const edit = (plan: InsidePlan, key: string, value: Edit['value']): Edit => ({
+  path: [...INSIDE_PATH, plan.id, key],
+  value,
+});
+
+/** A cambered part is stiff by its camber. */
+function tooFree(plan: InsidePlan, part: Fitted): InsideFinding[] {
+  const most = widestSpan(plan.thickness);
+  const gaps = part.pieces.map((piece) => widestGap(plan, part.lie, piece));
+  const worst = gaps.reduce((a, b) => (b.spanMm > a.spanMm ? b : a), { spanMm: 0, u: 0 });
+  if (worst.spanMm <= most || part.lie.radius !== 0) return [];
+  const bearers = moreBearers(plan, part, most);
+  return [
+    {
+      ...{ severity: 'check', code: 'span-too-wide', where: whereOf(plan) },
+      data: { part: part.name, span: worst.spanMm, most, bearers },
+      remedies: [
+        {
+          label: bearers === 1 ? 'Put a bearer under it' : `Put ${bearers} bearers under it`,
+          edits: [edit(plan, 'bearers', plan.bearers + bearers)],
+        },
+      ],
+    },
+  ];
+}
+
+const MOST_BEARERS = 30;
+
+/** The fewest that leave no span too wide. */
+function moreBearers(plan: InsidePlan, part: Fitted, most: number): number {
+  for (let more = 1; plan.bearers + more < MOST_BEARERS; more++) {
+    const tried = { ...plan, bearers: plan.bearers + more };
+    if (part.pieces.every((piece) => widestGap(tried, part.lie, piece).spanMm <= most)) return more;
+  }
+  return MOST_BEARERS - plan.bearers;
+}
+
+/** A joint that has no timber under it within half the timber's breadth. */
+function onNothing(plan: InsidePlan, part: Fitted): InsideFinding[] {
+  const xs = part.supports.flatMap(({ line, breadth }) => (line ? [{ x: line.x, reach: breadth / 2 }] : []));
+  return plan.cuts
+    .filter(({ x }) => x > plan.from && x < plan.to)
+    .filter(({ x }) => !xs.some((bearer) => Math.abs(bearer.x - x) <= bearer.reach))
+    .map(({ id, x }): InsideFinding => {
+      const nearest = xs.reduce<number | undefined>(
+        (best, bearer) => (best === undefined || Math.abs(bearer.x - x) < Math.abs(best - x) ? bearer.x : best),
+        undefined,
+      );
+      const moved = plan.cuts.map((cut) => (cut.id === id && nearest !== undefined ? { ...cut, x: nearest } : cut));
+      return {
+        ...{ severity: 'check', code: 'cut-on-nothing', where: whereOf(plan, x), data: { part: part.name, x } },
+        ...(nearest !== undefined && {
+          remedies: [{ label: 'Cut it over the nearest bearer', edits: [edit(plan, 'cuts', moved)] }],
+        }),
+      };
+    });
+}
+
+const shutOut = (plan: InsidePlan, part: Fitted): InsideFinding[] =>
+  part.tooBroad
+    ? [
+        {
+          ...{ severity: 'check', code: 'will-not-go-in', where: whereOf(plan, part.tooBroad.x) },
+          data: { part: part.name, ...part.tooBroad },
+          remedies: [{ label: 'Cut it in two along the centreline', edits: [edit(plan, 'isHalved', true)] }],
+        },
+      ]
+    : [];
+
+function overSheet(plan: InsidePlan, part: Fitted, stock: readonly SheetInStock[]): InsideFinding[] {
+  const own = stock.filter(({ thickness, qty }) => qty > 0 && Math.abs(thickness - plan.thickness) < SAME_SHEET_MM);
+  if (own.length === 0) return [];
+  const sizes = own.map(({ width, height }) => [Math.max(width, height), Math.min(width, height)] as const);
+  return part.pieces.flatMap(({ name, region }): InsideFinding[] => {
+    const { minX, maxX, minY, maxY } = boundsOf(region.outline);
+    const [long, wide] = [maxX - minX, maxY - minY];
+    const mayTurn = part.lie.radius === 0; // bent to a camber its grain lies along
+    if (sizes.some(([a, b]) => (long <= a && wide <= b) || (mayTurn && long <= b && wide <= a))) return [];
+    const [sheetLong, sheetWide] = sizes.reduce((best, one) => (one[0] * one[1] > best[0] * best[1] ? one : best));
+    return [
+      {
+        ...{ severity: 'check', code: 'piece-over-sheet', where: whereOf(plan) },
+        data: { part: name, long, wide, sheetLong, sheetWide },
+        remedies: [remedyFor(plan, [long, wide], [sheetLong, sheetWide])],
+      },
+    ];
+  });
+}
+
+const SAME_SHEET_MM = 0.3;
+
+/** Too broad: in two halves; too long: cut across in its middle. */
+function remedyFor(plan: InsidePlan, [long, wide]: readonly [number, number], sheet: readonly [number, number]) {
+  if (wide > sheet[1] && long <= sheet[0])
+    return { label: 'Cut it in two along the centreline', edits: [edit(plan, 'isHalved', true)] };
+  const id = `cut.${plan.cuts.length + 1}.${Math.round((plan.from + plan.to) / 2)}`;
+  const cut = { id, x: (plan.from + plan.to) / 2 };
+  return { label: 'Cut it in two across, in its middle', edits: [edit(plan, 'cuts', [...plan.cuts, cut])] };
+}
+
+/** Its face grain runs along the boat, and the camber bends across it. */
+function tooTight(plan: InsidePlan, part: Fitted): InsideFinding[] {
+  const least = leastRadius(plan.thickness, Math.PI / 2);
+  if (part.lie.radius === 0 || part.lie.radius >= least) return [];
+  return [
+    {
+      ...{ severity: 'check', code: 'camber-too-tight', where: whereOf(plan) },
+      data: { part: part.name, radius: part.lie.radius, least },
+    },
+  ];
+}
+
+function throughIt(plan: InsidePlan, part: Fitted): InsideFinding[] {
+  const { radius } = plan.camber;
+  return part.through.map(({ frame, name, mm, belowSheerMm }): InsideFinding => {
+    const top = { kind: radius > 0 ? 'radius' : 'straight', mm: radius, below: belowSheerMm };
+    return {
+      ...{ severity: 'check', code: 'frame-through', where: whereOf(plan), data: { part: part.name, frame: name, mm } },
+      remedies: [
+        {
+          label: `Cut ${name.toLowerCase()} to lie under it`,
+          edits: [{ path: [...FRAMES_PATH, frame, 'top'], value: top }],
+        },
+      ],
+    };
+  });
+}
+
+function hatchOff(plan: InsidePlan, { lie, pieces, name }: Fitted, hatch: Hatch, keep: number): InsideFinding[] {
+  const v = acrossAt(lie, hatch.out, 'under') * (plan.hand === 'port' ? -1 : 1);
+  const u = alongAt(lie, planeAtX(hatch.x), v, 0);
+  const { shape, long, wide, corner } = hatch;
+  const ring = outlineOfOpening({ shape, out: u, up: v, width: long, height: wide, corner });
+  const edges = pieces.flatMap(({ region }) =>
+    ring.some((p) => contains(region.outline, p)) ? [edgeOver(region.outline, ring)] : [],
+  );
+  const edge = edges.length === 1 ? (edges[0] ?? 0) : 0;
+  if (edge >= keep) return [];
+  return [{ severity: 'check', code: 'hatch-off', where: whereOf(plan, hatch.x), data: { part: name, edge } }];
+}
+
+/** What is left between a hatch and an edge; 0 where it runs over it. */
+function edgeOver(outline: Outline, ring: Outline): number {
+  if (!ring.every((p) => contains(outline, p))) return 0;
+  return Math.min(
+    ...ring.flatMap((p) => outline.map((a, i) => distanceToSegment(p, a, at(outline, (i + 1) % outline.length)))),
+  );
+}

@@ -1,0 +1,70 @@
+/** A part inside or on top on paper: its piece to scale, its edges and bevels, and what goes under it. */
+import { shapeSheet, type PaperSheets, type SheetHead, type SheetTable } from '../formats';
+import { formatDeg, formatFine, formatScantling, formatWithUnit, unitLabel, type Notation } from '../measure';
+import { edgeRows, handWords, marksOfPiece, materialOf, type InsideWhole } from './drawings';
+import type { FittedPiece } from './fitted';
+import type { Fitted } from './value';
+
+export type InsideOnPaper = InsideWhole & { readonly sheetHead: SheetHead };
+
+const TABLE_MM = 104;
+
+export const insideSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): PaperSheets[] =>
+  fitout.parts.flatMap((part) =>
+    part.pieces.map((piece, i) =>
+      shapeSheet(sheetHead, {
+        ...{ name: `${piece.id}-sheet`, title: `${piece.name}, its outline and bevels`, part: piece.name },
+        hand: `${handWords(part)}, upper face, forward to the left`,
+        material: materialOf(part, sheetHead.notation),
+        cut: piece.region.outline,
+        holes: piece.region.holes,
+        mark: { lines: marksOfPiece(part, piece), words: 'bearers, centreline, edge of the under face' },
+        corners: [],
+        isAlong: true,
+        // what is of the whole part stands on its first piece's page
+        tables: [edgeTable(part, piece, sheetHead.notation), ...(i === 0 ? partTables(part, sheetHead.notation) : [])],
+        tableMm: TABLE_MM,
+      }),
+    ),
+  );
+
+const figures = (heads: readonly string[]) => heads.map((head) => ({ head, isFigure: true }));
+
+function edgeTable(part: Fitted, { atSkin, name }: FittedPiece, notation: Notation): SheetTable {
+  const starboard = atSkin.filter(({ points }) => (points[0]?.space[1] ?? 0) >= 0);
+  const shown = starboard.length > 0 ? starboard : atSkin;
+  return {
+    columns: [
+      { head: `${name} at the skin, ${unitLabel(notation)}` },
+      ...figures(['from the stem', 'out', 'up', part.isSquare ? 'square; skin leans' : 'bevel']),
+    ],
+    rows: shown.flatMap(({ face, points }) =>
+      edgeRows(part, points).map(({ place: [x, y, z], bevelDeg }) => [
+        face === 'top' ? 'upper face' : 'under face',
+        ...[x, Math.abs(y), z].map((mm) => formatFine(mm, notation)),
+        formatDeg(bevelDeg, 1),
+      ]),
+    ),
+  };
+}
+
+function partTables({ supports, sheer }: Fitted, notation: Notation): SheetTable[] {
+  const under: SheetTable = {
+    columns: [{ head: 'under it' }, ...figures([`long, ${unitLabel(notation)}`, 'section', 'corner'])],
+    rows: supports.map(({ name, lengthMm, breadth, depth, cornerDeg }) => [
+      name,
+      formatFine(lengthMm, notation),
+      `${formatScantling(breadth, notation)} × ${formatScantling(depth, notation)}`,
+      cornerDeg ? `${formatDeg(cornerDeg[0], 0)} to ${formatDeg(cornerDeg[1], 0)}` : 'square',
+    ]),
+  };
+  const off: SheetTable = {
+    columns: [{ head: 'planed off the sheer' }, ...figures(['from the stem', 'comes off'])],
+    rows: sheer.map(({ x, station, offMm }) => [
+      station === undefined ? 'end' : `station ${station}`,
+      formatWithUnit(x, notation),
+      offMm >= 0 ? formatFine(offMm, notation) : `short by ${formatFine(-offMm, notation)}`,
+    ]),
+  };
+  return [under, off].filter(({ rows }) => rows.length > 0);
+}

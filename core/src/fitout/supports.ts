@@ -1,0 +1,141 @@
+/**
+ * What a part lands on: cleats along the skin and on frames, bearers across under it; and whether it spans too far.
+ *
+ * Method: a foot on a strip of the sheet between two supports, as a beam on two ends with the load in its middle:
+ * sag = P·L³ / (48·E·I), I = b·t³/12 (any handbook of beams). It may sag a share of the span; so the widest span is
+ * L = √(48·E·I·share / P). A cambered sheet is held down along its edges: half of it is a cantilever from the centreline
+ * whose tip comes down by the camber's rise, F = 3·E·I·rise / L³ for each side (the same handbook), by the length.
+ */
+import { upright, type Outline, type Vec2 } from '../geometry';
+import { alongAt, placeOn, riseOver, type Lie } from './lie';
+import { BEARER_OVER, FOOT_MM, FOOT_N, PLY_E, SAG_SHARE } from './constants';
+import { planeAtX, type FittedPiece } from './fitted';
+import type { InTheWayOf } from './in-the-way';
+import type { InsidePlan } from './schema';
+
+/** A strip of timber under a part. */
+export type Support = {
+  readonly id: string;
+  readonly name: string;
+  readonly of: 'skin' | 'frame' | 'bearer';
+  readonly lengthMm: number;
+  readonly breadth: number;
+  readonly depth: number;
+  /** Along the skin: of the corner between the skin and the part's under side, degrees; least and most. */
+  readonly cornerDeg?: readonly [number, number];
+  /** Of a bearer: where, and from where to where across. */
+  readonly line?: { readonly x: number; readonly from: number; readonly to: number };
+};
+
+/** Stretches that are shorter carry nothing, mm. */
+const LEAST_MM = 20;
+
+export function supportsOf(
+  plan: InsidePlan,
+  lie: Lie,
+  pieces: readonly FittedPiece[],
+  inTheWay: readonly InTheWayOf[],
+): Support[] {
+  const { breadth, depth, atSkin, atFrames } = plan.cleat;
+  const section = { breadth, depth };
+  const own = pieces.flatMap((piece) => [
+    ...(atSkin ? skinCleats(plan, piece).map((cleat) => ({ ...cleat, ...section })) : []),
+    ...(atFrames ? frameCleats(piece, inTheWay).map((cleat) => ({ ...cleat, ...section })) : []),
+  ]);
+  return [...own, ...bearersOf(plan, lie, pieces).map((bearer) => ({ ...bearer, ...section }))].filter(
+    ({ lengthMm }) => lengthMm > LEAST_MM,
+  );
+}
+
+/** Of either face's edge the lower one, which the cleat lies along. */
+function skinCleats({ fit }: InsidePlan, { id, name, atSkin }: FittedPiece) {
+  if (fit === 'over') return [];
+  return atSkin.map(({ lengthMm, points }, k) => {
+    const corners = points.map(({ bevelDeg }) => 90 - bevelDeg); // where the skin flares, sharper under the part
+    return {
+      ...{ id: `${id}.skin.${k + 1}`, name: `${name}: cleat at the skin`, of: 'skin' as const, lengthMm },
+      cornerDeg: [Math.min(...corners), Math.max(...corners)] as const,
+    };
+  });
+}
+
+/** On either face of a frame that stands through, as far as the piece comes up to it. */
+function frameCleats({ id, name, region }: FittedPiece, inTheWay: readonly InTheWayOf[]) {
+  return inTheWay.flatMap(({ of, faces, name: frame, outline }, i) => {
+    if (of !== 'frame' || !faces) return [];
+    const vs = outline.map(([, v]) => v);
+    const [low, high] = [Math.min(...vs), Math.max(...vs)];
+    return ([faces.fore - BESIDE_MM, faces.aft + BESIDE_MM] as const).flatMap((u, k) => {
+      const lengthMm = upright(region.outline, u).reduce(
+        (sum, [from, to]) => sum + Math.max(0, Math.min(to, high) - Math.max(from, low)),
+        0,
+      );
+      return [{ id: `${id}.frame.${i}.${k}`, name: `${name}: cleat on ${frame}`, of: 'frame' as const, lengthMm }];
+    });
+  });
+}
+
+/** Beside a frame's face, where the piece itself is. */
+const BESIDE_MM = 0.5;
+
+function bearersOf({ from, to, bearers, name, id }: InsidePlan, lie: Lie, pieces: readonly FittedPiece[]) {
+  return Array.from({ length: bearers }, (_, i) => {
+    const x = from + ((to - from) * (i + 1)) / (bearers + 1);
+    const u = alongAt(lie, planeAtX(x), 0, 0);
+    return pieces.flatMap((piece) =>
+      upright(piece.region.outline, u).map(([v0, v1], k) => {
+        const [a, b] = [v0, v1].map((v) => placeOn(lie, [u, v])[1]) as [number, number]; // two
+        return {
+          ...{ id: `${id}.bearer.${i + 1}.${piece.id}.${k}`, name: `${name}: bearer ${i + 1}`, of: 'bearer' as const },
+          lengthMm: v1 - v0,
+          line: { x, from: a, to: b },
+        };
+      }),
+    );
+  }).flat();
+}
+
+/** The widest span that a sheet takes under a foot, mm. */
+export function widestSpan(thickness: number): number {
+  const stiffness = (PLY_E.value * FOOT_MM.value * thickness ** 3) / 12;
+  return Math.sqrt((48 * stiffness * SAG_SHARE.value) / FOOT_N.value);
+}
+
+/** Where along the sheet its supports across it stand: its own ends, bearers, frames that it comes up to. */
+export function widestGap(
+  plan: InsidePlan,
+  lie: Lie,
+  piece: FittedPiece,
+): { readonly spanMm: number; readonly u: number } {
+  const us = piece.region.outline.map(([u]) => u);
+  const [first, last] = [Math.min(...us), Math.max(...us)];
+  const bearers = Array.from({ length: plan.bearers }, (_, i) => {
+    const x = plan.from + ((plan.to - plan.from) * (i + 1)) / (plan.bearers + 1);
+    return alongAt(lie, planeAtX(x), 0, 0);
+  }).filter((u) => u > first && u < last);
+  const stops = [first, ...bearers, last];
+  const bays = stops.slice(1).map((to, i) => {
+    const from = stops[i] ?? to;
+    const u = (from + to) / 2;
+    return { along: to - from, across: broadestAt(piece.region.outline, u), u };
+  });
+  const free = bays.map(({ along, across, u }) => ({
+    spanMm: Math.max(0, Math.min(along, across) - BEARER_OVER.value),
+    u,
+  }));
+  return free.reduce((worst, bay) => (bay.spanMm > worst.spanMm ? bay : worst), { spanMm: 0, u: first });
+}
+
+const broadestAt = (outline: Outline, u: number): number =>
+  Math.max(0, ...upright(outline, u).map(([low, high]) => high - low));
+
+/** What each edge of a cambered part is held down with, newtons a metre of its length. */
+export function heldDown({ radius, thickness }: Lie, halfBreadth: number): number {
+  if (radius === 0 || halfBreadth <= 0) return 0;
+  const perMetre = (PLY_E.value * 1000 * thickness ** 3) / 12;
+  return (3 * perMetre * riseOver(radius, 2 * halfBreadth)) / halfBreadth ** 3;
+}
+
+/** How far out a part reaches on its flat sheet. */
+export const halfBreadthOf = (pieces: readonly FittedPiece[]): number =>
+  Math.max(0, ...pieces.flatMap(({ region }) => region.outline.map(([, v]: Vec2) => Math.abs(v))));

@@ -1,0 +1,148 @@
+/** Everything inside and on top, as it is cut. */
+import { battenAt, crossingsOfX, type Hull } from '../lines';
+import type { Region, Vec3 } from '../geometry';
+import type { Panel, Transom } from '../panels';
+import { innerFaces } from './ends';
+import { piecesOf, shapeOf, type FitAsked, type FittedPiece } from './fitted';
+import { tooBroad, type TooBroad } from './go-in';
+import { standingThrough, type Standing } from './in-the-way';
+import { framesThrough, type Through } from './over-deck';
+import { heightOver, type Lie } from './lie';
+import type { InsidePlan } from './schema';
+import { supportsOf, type Support } from './supports';
+
+/** At a place of the sheer: how much of it comes off under a part that lies over it; negative: how far it lies short. */
+export type SheerOff = { readonly x: number; readonly station?: string; readonly offMm: number };
+
+export type Fitted = Pick<InsidePlan, 'id' | 'name' | 'kind' | 'fit' | 'hand' | 'thickness'> & {
+  /** What is decided of it: by this it is changed. */
+  readonly plan: string;
+  readonly lie: Lie;
+  readonly isSquare: boolean;
+  readonly pieces: readonly FittedPiece[];
+  readonly supports: readonly Support[];
+  /** What stands through it, by name, each once. */
+  readonly cutFor: readonly string[];
+  readonly sheer: readonly SheerOff[];
+  /** Frames that stand through one that lies over the sheer, and where the sheer is over it at each. */
+  readonly through: readonly (Through & { readonly belowSheerMm: number })[];
+  /** Where its surface leaves the hull over the sheer, along the boat; absent: nowhere. */
+  readonly openFrom?: number;
+  /** Of the piece that is too broad to be let down to its place by most. */
+  readonly tooBroad?: TooBroad;
+};
+
+export type InsideValue = { readonly parts: readonly Fitted[] };
+
+export type Boat = {
+  readonly hull: Hull;
+  readonly panels: readonly Panel[];
+  readonly transoms: readonly Transom[];
+  readonly transomThickness: number;
+  readonly standing: Standing;
+  readonly skin: FitAsked;
+};
+
+/** Of a boat whose sides differ a pair is two parts, each cut to its own side. */
+export function partsOf(plan: InsidePlan, boat: Boat): Fitted[] {
+  const isUnlike = boat.panels.some(({ only }) => only !== undefined);
+  if (plan.hand !== 'pair' || !isUnlike) return [partOf(plan, plan.id, boat)];
+  return (['starboard', 'port'] as const).map((hand) =>
+    partOf({ ...plan, hand, name: `${plan.name}, ${hand}` }, `${plan.id}.${hand}`, boat),
+  );
+}
+
+function partOf(
+  plan: InsidePlan,
+  id: string,
+  { hull, panels, transoms, transomThickness, standing, skin }: Boat,
+): Fitted {
+  const starboard = shapeOf(
+    plan,
+    panels.filter(({ only }) => only !== 'port'),
+    skin,
+  );
+  const isUnlike = panels.some(({ only }) => only !== undefined);
+  const port = isUnlike
+    ? shapeOf(
+        plan,
+        panels.filter(({ only }) => only !== 'starboard'),
+        skin,
+      )
+    : starboard;
+  const { lie } = starboard;
+  const isOver = plan.fit === 'over';
+  const half = [...starboard.half, ...port.half];
+  // what lies over the sheer lies over its clamps and its frames' tops, too: those are cut down to it
+  const inTheWay = isOver ? [] : standingThrough(lie, standing, { gap: plan.gap, half });
+  const ends = isOver ? [] : innerFaces(transoms, transomThickness, plan.gap);
+  const pieces = piecesOf({ ...plan, id }, starboard, { port, ends, inTheWay });
+  const hullOver = { panels, members: standing.members, inside: skin.inside };
+  const broad = isOver ? undefined : broadest(pieces.map((piece) => tooBroad(lie, piece, hullOver)));
+  const open = isOver ? undefined : openAt(hull, plan, lie);
+  return {
+    ...{ id, plan: plan.id, name: plan.name, kind: plan.kind, fit: plan.fit, hand: plan.hand, lie },
+    ...{ thickness: plan.thickness, isSquare: starboard.school !== 'framed' || isOver, pieces },
+    supports: supportsOf({ ...plan, id }, lie, pieces, inTheWay),
+    cutFor: [...new Set(inTheWay.filter(({ outline }) => meets(outline, pieces)).map(({ name }) => name))],
+    sheer: isOver ? sheerOff(hull, plan, lie) : [],
+    through: isOver ? throughDeck(hull, lie, framesThrough(lie, pieces, standing.frames), standing) : [],
+    ...(open !== undefined && { openFrom: open }),
+    ...(broad && { tooBroad: broad }),
+  };
+}
+
+/** With how much lower than the sheer each frame's top has to be. */
+function throughDeck(hull: Hull, lie: Lie, through: readonly Through[], { frames }: Standing): Fitted['through'] {
+  return through.map((one) => {
+    const { x = 0, width = 0 } = frames.find(({ id }) => id === one.frame) ?? {};
+    const on = sheerAt(hull, x);
+    // its top is level along its own thickness, over which the part falls
+    const fall = Math.abs(lie.slope) * width;
+    return { ...one, belowSheerMm: on ? Math.max(0, heightOver(lie, on, 'under')) + fall : 0 };
+  });
+}
+
+const broadest = (all: readonly (TooBroad | undefined)[]): TooBroad | undefined =>
+  all.reduce((worst, one) => (one && one.mm > (worst?.mm ?? 0) ? one : worst), undefined);
+
+/** Whether what stands through is anywhere near what is left. */
+function meets(outline: Region['outline'], pieces: readonly FittedPiece[]): boolean {
+  const reach = (points: Region['outline'], k: 0 | 1) => points.map((p) => p[k]);
+  const span = (points: Region['outline'], k: 0 | 1) => [Math.min(...reach(points, k)), Math.max(...reach(points, k))];
+  return pieces.some(({ region }) =>
+    ([0, 1] as const).every((k) => {
+      const [[a0, a1], [b0, b1]] = [span(outline, k), span(region.outline, k)] as [[number, number], [number, number]]; // two each
+      return a0 < b1 + NEAR_MM && b0 < a1 + NEAR_MM;
+    }),
+  );
+}
+
+const NEAR_MM = 2;
+
+/** Where the sheer is lower than the part's upper face, from forward; a part that does not lie over it is open there. */
+function openAt(hull: Hull, { from, to }: InsidePlan, lie: Lie): number | undefined {
+  const [first, last] = [Math.max(from, hull.fromX), Math.min(to, hull.toX)];
+  const places = Array.from({ length: SHEER_PLACES + 1 }, (_, i) => first + ((last - first) * i) / SHEER_PLACES);
+  return places.find((x) => {
+    const place = sheerAt(hull, x);
+    return place !== undefined && heightOver(lie, place, 'top') < 0;
+  });
+}
+
+const SHEER_PLACES = 40;
+
+function sheerAt(hull: Hull, x: number): Vec3 | undefined {
+  const sheer = hull.lines[hull.lines.length - 1];
+  const t = sheer && crossingsOfX(sheer.batten, x)[0];
+  return sheer && t !== undefined ? battenAt(sheer.batten, t).position : undefined;
+}
+
+function sheerOff(hull: Hull, { from, to }: InsidePlan, lie: Lie): SheerOff[] {
+  const stations = hull.stations.map(({ x, label }) => ({ x, station: label })).filter(({ x }) => x > from && x < to);
+  const ends = [Math.max(from, hull.fromX), Math.min(to, hull.toX)].map((x) => ({ x }));
+  return [...ends.slice(0, 1), ...stations, ...ends.slice(1)].flatMap((place): SheerOff[] => {
+    const on = sheerAt(hull, place.x);
+    return on ? [{ ...place, offMm: heightOver(lie, on, 'under') }] : [];
+  });
+}

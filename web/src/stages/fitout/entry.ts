@@ -1,0 +1,31 @@
+/** Inside and on top, as the bench shows it. */
+import { lazy } from 'react';
+import { createSelector } from '@reduxjs/toolkit';
+import { insideOfThing, fitoutStage, insideThing } from '@kalotrope/core/fitout';
+import { plural } from '../../controls/words';
+import { selectDerived } from '../../state/selectors';
+import type { StageEntry } from '../../state/stage-entry';
+import { waitsForLines } from '../../state/waits';
+
+const selectSteps = createSelector([selectDerived], (derived) =>
+  [...new Set((derived?.fitout.value.parts ?? []).map(({ plan }) => plan))].map(insideThing),
+);
+
+export const fitoutEntry: StageEntry = {
+  stage: fitoutStage.name,
+  title: fitoutStage.title,
+  question: 'What lies inside and on top, and does it fit?',
+  Page: lazy(() => import('./InsidePage')),
+  things: ({ derived }) =>
+    derived.fitout.value.parts.map(({ plan, name }) => ({ label: name, pick: insideThing(plan) })),
+  steps: selectSteps,
+  pickAt: ({ part }) => (part && insideOfThing(part) !== undefined ? part : undefined),
+  hasTape: false,
+  waitsFor: waitsForLines,
+  status: ({ derived }) => {
+    const { parts } = derived.fitout.value;
+    const pieces = parts.reduce((sum, { pieces: own, hand }) => sum + own.length * (hand === 'pair' ? 2 : 1), 0);
+    return parts.length === 0 ? 'nothing yet' : plural(pieces, 'piece');
+  },
+  drawingsOf: [fitoutStage.name],
+};
