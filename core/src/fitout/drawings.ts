@@ -1,4 +1,4 @@
-/** What is drawn of the parts inside and on top: each piece seen from above, its table, and where it lies on the panels. */
+/** What is drawn of the parts inside and on top: each piece from above, its table, and where it lies on the panels. */
 import {
   closedPath,
   csv,

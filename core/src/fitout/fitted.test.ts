@@ -151,7 +151,7 @@ describe('what is cut of a part', () => {
     // the side is upright at 494: the upper face, on the greater radius, comes there at the smaller angle
     expect(sizeOf(piece!)[1]).toBeCloseTo(2 * 1504.5 * Math.asin(494 / 1509), 3);
   });
-  it('with square edges takes the smaller face where the sides flare; bevelled the larger, with the other on it', () => {
+  it('with square edges takes the smaller face where the sides flare; bevelled the larger', () => {
     const inside = SKIN * Math.hypot(1, 0.25);
     const breadthAt = (z: number) => 2 * (500 + z / 4 - inside);
     const [square] = cut(FLARED, { height: level(200) });

@@ -150,8 +150,8 @@ function roomOf(plan: InsidePlan, lie: Lie): Outline[] {
     [besideLine(lineAt(lie, planeAtX(plan.to), true), true)],
   );
   const outer = plan.outer === null ? HALF_BREADTH_MM : acrossAt(lie, plan.outer, 'under');
-  const [fore, aft] = [plan.inner.fore, plan.inner.aft].map((out) => acrossAt(lie, out, 'under')) as [number, number]; // two
-  const [u0, u1] = [plan.from, plan.to].map((x) => alongAt(lie, planeAtX(x), 0, 0)) as [number, number]; // two
+  const [fore, aft] = [acrossAt(lie, plan.inner.fore, 'under'), acrossAt(lie, plan.inner.aft, 'under')];
+  const [u0, u1] = [alongAt(lie, planeAtX(plan.from), 0, 0), alongAt(lie, planeAtX(plan.to), 0, 0)];
   const out = u1 > u0 ? (aft - fore) / (u1 - u0) : 0;
   const isAcross = plan.hand === 'across';
   const across: Outline = isAcross

@@ -198,7 +198,8 @@ function memberThrough(lie: Lie, { id, name, isPair, rings }: MemberRun, { gap }
 
 /** Of a cross-section what lies between the faces of the sheet, on the flat; undefined where nothing does. */
 function withinSheet(lie: Lie, corners: readonly Vec3[]): Vec2[] | undefined {
-  const [least, most] = [-1, 1].map((side) => side * Math.max(0, lie.thickness / 2 - TOUCH_MM)) as [number, number]; // two
+  const most = Math.max(0, lie.thickness / 2 - TOUCH_MM);
+  const least = -most;
   const over = corners.map((corner) => heightOver(lie, corner, 'top') + overMiddle(lie, 'top'));
   const points: Vec3[] = [];
   corners.forEach((a, i) => {

@@ -1,13 +1,10 @@
-export { FITS, HEIGHTS_OF, INSIDE_HANDS, INSIDE_KINDS, INSIDE_PATH } from './schema';
-export type { Hatch, InsideKind, InsidePart, InsidePlan } from './schema';
+export { INSIDE_KINDS, INSIDE_PATH } from './schema';
+export type { Hatch, InsideKind, InsidePlan } from './schema';
 export { edgeRows, insideDrawings, marksOfPiece } from './drawings';
 export type { InsideWhole } from './drawings';
-export type { FittedPiece } from './fitted';
 export { overMiddle, placeOn, radiusFor, riseOver } from './lie';
-export type { Lie } from './lie';
 export { INSIDE_NAMES, newInside, plainHatch, plainInside } from './plans';
 export { halfBreadthOf, heldDown, widestSpan } from './supports';
-export type { Support } from './supports';
 export { insideOfThing, insideThing } from './things';
 export type { Fitted, InsideValue } from './value';
 export { fitoutStage } from './stage';

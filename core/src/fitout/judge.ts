@@ -4,6 +4,7 @@ import { FRAMES_PATH, outlineOfOpening } from '../frames';
 import { boundsOf, contains, distanceToSegment, at, type Outline } from '../geometry';
 import { leastRadius, type SheetInStock } from '../panels';
 import { acrossAt, alongAt } from './lie';
+import { WIDE_LANDING } from './constants';
 import { planeAtX } from './fitted';
 import type { InsideFinding } from './findings';
 import { INSIDE_PATH, type Hatch, type InsidePlan } from './schema';
@@ -49,6 +50,7 @@ function judgePart(plan: InsidePlan, part: Fitted, { stock, keep }: Asked): Insi
     ...misses,
     ...overSheer(plan, part),
     ...tooFree(plan, part),
+    ...tooNarrow(plan, part),
     ...onNothing(plan, part),
     ...shutOut(plan, part),
     ...overSheet(plan, part, stock),
@@ -117,6 +119,21 @@ function moreBearers(plan: InsidePlan, part: Fitted, most: number): number {
     if (part.pieces.every((piece) => widestGap(tried, part.lie, piece).spanMm <= most)) return more;
   }
   return MOST_BEARERS - plan.bearers;
+}
+
+function tooNarrow(plan: InsidePlan, part: Fitted): InsideFinding[] {
+  const least = WIDE_LANDING.value;
+  const { breadth } = plan.cleat;
+  if (part.supports.length === 0 || breadth >= least) return [];
+  return [
+    {
+      ...{ severity: 'check', code: 'landing-narrow', where: whereOf(plan) },
+      data: { part: part.name, mm: breadth, least },
+      remedies: [
+        { label: 'Make them as broad', edits: [{ path: [...INSIDE_PATH, plan.id, 'cleat', 'breadth'], value: least }] },
+      ],
+    },
+  ];
 }
 
 /** A joint that has no timber under it within half the timber's breadth. */

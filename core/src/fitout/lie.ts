@@ -1,9 +1,9 @@
 /**
  * The surface that a part lies in: a plane, level or sloping along the boat, or one cambered across it.
  *
- * Method (derived here): a cambered sheet is bent to a cylinder of radius R whose generators run along the boat and rise
- * with the slope; so it develops exactly. By the part's own axes u runs aft along the generators, y athwart, w square
- * to both: P = u·(1, 0, s)/k + (0, y, 0) + w·(−s, 0, 1)/k with s the slope and k = √(1 + s²). On the cylinder
+ * Method (derived here): a cambered sheet is bent to a cylinder of radius R whose generators run along the boat and
+ * rise with the slope; so it develops exactly. By the part's own axes u runs aft along the generators, y athwart, w
+ * square to both: P = u·(1, 0, s)/k + (0, y, 0) + w·(−s, 0, 1)/k with s the slope and k = √(1 + s²). On the cylinder
  * y = R·sin a, w = W − R + R·cos a, and flat v = R·a. A bent sheet keeps its length in its middle: R is that of the
  * middle, and its faces lie half the thickness over and under it, on R ± T/2 about the same axis.
  * Conventions: the flat is seen from above, u aft and v to starboard, in true length; v = 0 on the centreline.

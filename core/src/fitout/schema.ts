@@ -9,11 +9,11 @@ import { countField, lengthField, lengthOrNone } from '../stage';
 /** What it is called, and what it is begun with. */
 export const INSIDE_KINDS = ['sole', 'seat', 'thwart', 'top', 'deck', 'side-deck'] as const;
 /** Cut to the inside of the skin, or lying on its upper edge. */
-export const FITS = ['inside', 'over'] as const;
+const FITS = ['inside', 'over'] as const;
 /** In one piece across the boat, one of each hand, or one of them. */
-export const INSIDE_HANDS = ['across', 'pair', 'starboard', 'port'] as const;
+const INSIDE_HANDS = ['across', 'pair', 'starboard', 'port'] as const;
 /** Which face the heights are of. */
-export const HEIGHTS_OF = ['top', 'under'] as const;
+const HEIGHTS_OF = ['top', 'under'] as const;
 
 const id = z.string().min(1).max(40);
 const height = (title: string) => lengthField(title, -20_000, 20_000);
@@ -79,7 +79,6 @@ export const insideSchema = z.object({ parts: z.array(insidePlanSchema).max(40) 
 export type InsidePlan = z.infer<typeof insidePlanSchema>;
 export type Hatch = InsidePlan['hatches'][number];
 export type InsideKind = InsidePlan['kind'];
-export type InsidePart = z.infer<typeof insideSchema>;
 
 /** Where the parts are kept in the project, for edits. */
 export const INSIDE_PATH = ['fitout', 'parts'] as const;

@@ -1,5 +1,5 @@
 /**
- * Where a face of a part meets the skin: half of its edge on the flat sheet, from forward aft, with the bevel all along.
+ * Where a face of a part meets the skin: half of its edge on the flat sheet, from forward aft, with its bevel.
  *
  * Method: every ruling of the panels, moved square to the skin by `inset`, is met by the face in closed form or by a
  * bracketed root; between the rulings the ends lie on the panel's own edges. Runs of neighbouring panels are joined at
@@ -58,7 +58,7 @@ const MEET_REACH_MM = 250;
 /** On the sheet: closer to the centreline is on it. */
 const ON_CENTRELINE_MM = 1e-6;
 
-/** Each of the edges that it has, from forward aft: mostly one, from the centreline or the boat's end to its other end. */
+/** Each of the edges that it has, from forward aft: mostly one. */
 export function skinEdges(panels: readonly Panel[], lie: Lie, asked: SkinAsked): SkinPoint[][] {
   const runs = panels.flatMap((panel, i) => {
     const isUppermost = i === panels.length - 1;

@@ -32,6 +32,10 @@ describe.each(DEMO_IDS)('parts begun in %s', (id) => {
     for (const { name, pieces } of value.parts) expect(pieces.length, name).toBeGreaterThan(0);
     expect(findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
   });
+  it('lie on timbers that are told apart by their names', () => {
+    for (const { supports } of value.parts)
+      expect(new Set(supports.map(({ name }) => name)).size).toBe(supports.length);
+  });
   it('lie on the sheer where they are decks: nowhere over it', () => {
     const decks = value.parts.filter(({ fit }) => fit === 'over');
     expect(decks).toHaveLength(2);
@@ -127,6 +131,12 @@ describe('what is to be looked at', () => {
     const wide = withParts(project, [sole({ isHalved: true, to: 3600 })]);
     expect(findingsOf(wide).map(({ code }) => code)).toContain('span-too-wide');
     expect(findingsOf(mended(wide, 'span-too-wide')).map(({ code }) => code)).not.toContain('span-too-wide');
+  });
+  it('is a landing too narrow to take a screw, made as broad as it has to be', () => {
+    const cleat = { breadth: 12, depth: 20, atSkin: true, atFrames: true };
+    const narrow = withParts(project, [sole({ bearers: 3, isHalved: true, cleat })]);
+    expect(findingsOf(narrow).map(({ code }) => code)).toEqual(['landing-narrow']);
+    expect(findingsOf(mended(narrow, 'landing-narrow'))).toEqual([]);
   });
   it('is a joint on nothing, which goes over the nearest bearer', () => {
     const cut = withParts(project, [sole({ bearers: 3, isHalved: true, cuts: [{ id: 'c', x: 2900 }] })]);

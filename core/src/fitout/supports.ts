@@ -3,8 +3,8 @@
  *
  * Method: a foot on a strip of the sheet between two supports, as a beam on two ends with the load in its middle:
  * sag = P·L³ / (48·E·I), I = b·t³/12 (any handbook of beams). It may sag a share of the span; so the widest span is
- * L = √(48·E·I·share / P). A cambered sheet is held down along its edges: half of it is a cantilever from the centreline
- * whose tip comes down by the camber's rise, F = 3·E·I·rise / L³ for each side (the same handbook), by the length.
+ * L = √(48·E·I·share / P). A cambered sheet is held down along its edges: half of it is a cantilever from the
+ * centreline whose tip comes down by the camber's rise, F = 3·E·I·rise / L³ a side, by the length (any such handbook).
  */
 import { upright, type Outline, type Vec2 } from '../geometry';
 import { alongAt, placeOn, riseOver, type Lie } from './lie';
@@ -42,9 +42,18 @@ export function supportsOf(
     ...(atSkin ? skinCleats(plan, piece).map((cleat) => ({ ...cleat, ...section })) : []),
     ...(atFrames ? frameCleats(piece, inTheWay).map((cleat) => ({ ...cleat, ...section })) : []),
   ]);
-  return [...own, ...bearersOf(plan, lie, pieces).map((bearer) => ({ ...bearer, ...section }))].filter(
-    ({ lengthMm }) => lengthMm > LEAST_MM,
-  );
+  const all = [...own, ...bearersOf(plan, lie, pieces).map((bearer) => ({ ...bearer, ...section }))];
+  return numbered(all.filter(({ lengthMm }) => lengthMm > LEAST_MM));
+}
+
+/** Each with a name of its own: of several that are called alike the second and the next have a number. */
+function numbered(supports: readonly Support[]): Support[] {
+  const many = new Map<string, number>();
+  return supports.map((support) => {
+    const count = (many.get(support.name) ?? 0) + 1;
+    many.set(support.name, count);
+    return count === 1 ? support : { ...support, name: `${support.name}, ${count}` };
+  });
 }
 
 /** Of either face's edge the lower one, which the cleat lies along. */
@@ -70,15 +79,23 @@ function frameCleats({ id, name, region }: FittedPiece, inTheWay: readonly InThe
         (sum, [from, to]) => sum + Math.max(0, Math.min(to, high) - Math.max(from, low)),
         0,
       );
-      return [{ id: `${id}.frame.${i}.${k}`, name: `${name}: cleat on ${frame}`, of: 'frame' as const, lengthMm }];
+      return [
+        {
+          id: `${id}.frame.${i}.${k}`,
+          name: `${name}: cleat on ${frame}, ${FACE_WORDS[k]}`,
+          of: 'frame' as const,
+          lengthMm,
+        },
+      ];
     });
   });
 }
 
+const FACE_WORDS = ['forward', 'aft'];
 /** Beside a frame's face, where the piece itself is. */
 const BESIDE_MM = 0.5;
 
-function bearersOf({ from, to, bearers, name, id }: InsidePlan, lie: Lie, pieces: readonly FittedPiece[]) {
+function bearersOf({ from, to, bearers, id }: InsidePlan, lie: Lie, pieces: readonly FittedPiece[]) {
   return Array.from({ length: bearers }, (_, i) => {
     const x = from + ((to - from) * (i + 1)) / (bearers + 1);
     const u = alongAt(lie, planeAtX(x), 0, 0);
@@ -86,7 +103,11 @@ function bearersOf({ from, to, bearers, name, id }: InsidePlan, lie: Lie, pieces
       upright(piece.region.outline, u).map(([v0, v1], k) => {
         const [a, b] = [v0, v1].map((v) => placeOn(lie, [u, v])[1]) as [number, number]; // two
         return {
-          ...{ id: `${id}.bearer.${i + 1}.${piece.id}.${k}`, name: `${name}: bearer ${i + 1}`, of: 'bearer' as const },
+          ...{
+            id: `${id}.bearer.${i + 1}.${piece.id}.${k}`,
+            name: `${piece.name}: bearer ${i + 1}`,
+            of: 'bearer' as const,
+          },
           lengthMm: v1 - v0,
           line: { x, from: a, to: b },
         };

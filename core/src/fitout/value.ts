@@ -11,7 +11,7 @@ import { heightOver, type Lie } from './lie';
 import type { InsidePlan } from './schema';
 import { supportsOf, type Support } from './supports';
 
-/** At a place of the sheer: how much of it comes off under a part that lies over it; negative: how far it lies short. */
+/** At a place of the sheer how much of it comes off under a part that lies over it; negative: how far it lies short. */
 export type SheerOff = { readonly x: number; readonly station?: string; readonly offMm: number };
 
 export type Fitted = Pick<InsidePlan, 'id' | 'name' | 'kind' | 'fit' | 'hand' | 'thickness'> & {
@@ -109,10 +109,13 @@ const broadest = (all: readonly (TooBroad | undefined)[]): TooBroad | undefined 
 /** Whether what stands through is anywhere near what is left. */
 function meets(outline: Region['outline'], pieces: readonly FittedPiece[]): boolean {
   const reach = (points: Region['outline'], k: 0 | 1) => points.map((p) => p[k]);
-  const span = (points: Region['outline'], k: 0 | 1) => [Math.min(...reach(points, k)), Math.max(...reach(points, k))];
+  const span = (points: Region['outline'], k: 0 | 1): [number, number] => {
+    const all = reach(points, k);
+    return [Math.min(...all), Math.max(...all)];
+  };
   return pieces.some(({ region }) =>
     ([0, 1] as const).every((k) => {
-      const [[a0, a1], [b0, b1]] = [span(outline, k), span(region.outline, k)] as [[number, number], [number, number]]; // two each
+      const [[a0, a1], [b0, b1]] = [span(outline, k), span(region.outline, k)];
       return a0 < b1 + NEAR_MM && b0 < a1 + NEAR_MM;
     }),
   );
@@ -120,7 +123,7 @@ function meets(outline: Region['outline'], pieces: readonly FittedPiece[]): bool
 
 const NEAR_MM = 2;
 
-/** Where the sheer is lower than the part's upper face, from forward; a part that does not lie over it is open there. */
+/** Where the sheer is lower than the part's upper face, from forward; a part in the hull is open there. */
 function openAt(hull: Hull, { from, to }: InsidePlan, lie: Lie): number | undefined {
   const [first, last] = [Math.max(from, hull.fromX), Math.min(to, hull.toX)];
   const places = Array.from({ length: SHEER_PLACES + 1 }, (_, i) => first + ((last - first) * i) / SHEER_PLACES);

@@ -1,6 +1,7 @@
 /**
  * All long pieces of the boat as a job to be planned: members along the hull, the timbers of sawn frames, what lies
- * under parts inside, and what the builder adds. A member whose hardest bend is tighter than its depth takes is laminated.
+ * under parts inside, and what the builder adds. A member whose hardest bend is tighter than its depth takes is
+ * laminated.
  *
  * Layers: timber of thickness t bends to a radius of so many times t (a setting); a member of depth d and hardest bend
  * R is made of the fewest layers with d/n no thicker than R takes. Glued up they spring back by about 1/n² of the

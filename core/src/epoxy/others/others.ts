@@ -62,7 +62,7 @@ export function otherGlueLines(faces: readonly Faces[], part: Pick<EpoxyPart, 'g
 
 type Area = { readonly item: string; readonly side: 'outside' | 'inside'; readonly areaM2: number };
 
-/** Every face that is seen or gets wet: the skin's two, the transoms’ two, both of each bulkhead, girder and part inside. */
+/** Every face that is seen or gets wet: the skin's two, the transoms’ two, both of all that stands or lies inside. */
 function areasOf({ panels, transoms, frames, girders, inside }: Coated): Area[] {
   const skin = [
     ...panels.map((panel) => ({ item: panel.name, areaM2: bothSides(panel) })),

@@ -82,8 +82,8 @@ const RING: Given = { kind: 'ring', ring: { breadth: 75, floor: 90, beam: 0, cor
 const flat = (mm: number) => ({ fore: mm, aft: mm, of: 'under' as const });
 
 /**
- * A sole on the ring's floor; side seats level with the stern seat, over the stringer; a foredeck with the camber of the
- * bulkhead under it.
+ * A sole on the ring's floor; side seats level with the stern seat, over the stringer; a foredeck with the camber of
+ * the bulkhead under it.
  */
 const TAMSEL_INSIDE: Project['fitout']['parts'] = [
   plainInside({
