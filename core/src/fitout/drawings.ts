@@ -104,13 +104,15 @@ export function insideTables({ project: { notation }, values: { fitout } }: Insi
 
 export type EdgeRow = { readonly place: Vec3; readonly bevelDeg: number };
 
-/** Rows of a table: so many to a stretch of edge at even steps. */
+/** Rows of a table: to a stretch of edge so many at most, at even steps of about so much. */
 const ROWS = 8;
+const STEP_MM = 150;
 
 /** An edge at even steps along it, on the part itself. */
-export function edgeRows({ lie }: Pick<Fitted, 'lie'>, points: readonly EdgePoint[], rows = ROWS): EdgeRow[] {
+export function edgeRows({ lie }: Pick<Fitted, 'lie'>, points: readonly EdgePoint[]): EdgeRow[] {
   const flats = points.map(({ flat }) => flat);
   const long = polylineLength(flats);
+  const rows = Math.max(2, Math.min(ROWS, Math.ceil(long / STEP_MM) + 1));
   return Array.from({ length: rows }, (_, i) => {
     const { point, next } = placeAtLength(flats, (long * i) / (rows - 1));
     const [a, b] = [at(points, next - 1), at(points, next)];

@@ -352,6 +352,8 @@ function stretchesOn(
     const before = run[i - 1];
     const [was, is] = [at(stretches, -1).length > 0, isEdge(point)];
     if (was !== is && before) at(stretches, -1).push(whereEdgeEnds(was ? before : point, was ? point : before, isEdge));
+    // over a chine the skin leans otherwise: another stretch, with a cleat of its own
+    if (was && is && before && before.mark.panel !== point.mark.panel) stretches.push([]);
     if (is) at(stretches, -1).push(point);
     else if (was) stretches.push([]);
   });

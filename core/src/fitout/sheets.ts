@@ -30,12 +30,12 @@ export const insideSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): 
 
 const figures = (heads: readonly string[]) => heads.map((head) => ({ head, isFigure: true }));
 
-function edgeTable(part: Fitted, { atSkin, name }: FittedPiece, notation: Notation): SheetTable {
+function edgeTable(part: Fitted, { atSkin }: FittedPiece, notation: Notation): SheetTable {
   const starboard = atSkin.filter(({ points }) => (points[0]?.space[1] ?? 0) >= 0);
   const shown = starboard.length > 0 ? starboard : atSkin;
   return {
     columns: [
-      { head: `${name} at the skin, ${unitLabel(notation)}` },
+      { head: `at the skin, ${unitLabel(notation)}` },
       ...figures(['from the stem', 'out', 'up', part.isSquare ? 'square; skin leans' : 'bevel']),
     ],
     rows: shown.flatMap(({ face, points }) =>
@@ -48,13 +48,17 @@ function edgeTable(part: Fitted, { atSkin, name }: FittedPiece, notation: Notati
   };
 }
 
-function partTables({ supports, sheer }: Fitted, notation: Notation): SheetTable[] {
+function partTables({ supports, sheer, name: part }: Fitted, notation: Notation): SheetTable[] {
+  const [first] = supports;
+  const section = first
+    ? `, ${formatScantling(first.breadth, notation)} × ${formatScantling(first.depth, notation)}`
+    : '';
   const under: SheetTable = {
-    columns: [{ head: 'under it' }, ...figures([`long, ${unitLabel(notation)}`, 'section', 'corner'])],
-    rows: supports.map(({ name, lengthMm, breadth, depth, cornerDeg }) => [
-      name,
+    columns: [{ head: `under it${section}` }, ...figures([`long, ${unitLabel(notation)}`, 'corner'])],
+    rows: supports.map(({ name, lengthMm, cornerDeg }) => [
+      // of one piece its name says no more than the page does
+      name.startsWith(`${part}: `) ? name.slice(part.length + 2) : name,
       formatFine(lengthMm, notation),
-      `${formatScantling(breadth, notation)} × ${formatScantling(depth, notation)}`,
       cornerDeg ? `${formatDeg(cornerDeg[0], 0)} to ${formatDeg(cornerDeg[1], 0)}` : 'square',
     ]),
   };

@@ -23,7 +23,7 @@ export function EdgeFields({ plan }: Pick<Props, 'plan'>) {
     <InsideLength plan={plan} label={label} mm={mm} path={path} />
   );
   return (
-    <Section title={EDGES_SECTION} aside={SCHOOLS[school ?? 'boat']}>
+    <Section title={EDGES_SECTION} aside={fit === 'over' ? undefined : SCHOOLS[school ?? 'boat']}>
       <div className="field-grid no-print">
         {fit === 'inside' && (
           <SelectField

@@ -14,6 +14,9 @@ import { FITS, HANDS, HEIGHTS_OF, KINDS } from './words';
 
 type Props = { readonly plan: InsidePlan; readonly parts: readonly Fitted[] };
 
+/** The first labels stand over their fields’ edges, clear of the title. */
+const UNDER_TITLE = { marginTop: 10 };
+
 export function InsideFields({ plan, parts }: Props) {
   const { set } = useInsideEdit(plan);
   const length = (label: string, mm: number, ...path: readonly string[]) => (
@@ -22,7 +25,7 @@ export function InsideFields({ plan, parts }: Props) {
   const { kind, fit, hand, height } = plan;
   return (
     <>
-      <div className="field-grid no-print">
+      <div className="field-grid no-print" style={UNDER_TITLE}>
         <NameField label="Name" value={plan.name} most={60} onCommit={set('its name', 'name')} />
         <SelectField label="It is a" value={kind} names={KINDS} onChange={set('what it is', 'kind')} />
         {length('Begins, from the stem', plan.from, 'from')}
