@@ -59,6 +59,11 @@ test('a sole, two seats and a foredeck in one’s own hull: cut, supported, laid
 
   await page.getByRole('tab', { name: 'As it is cut' }).click();
   await expect(page.locator('path[data-part="Foredeck"]')).toBeVisible();
+  await page.getByRole('tab', { name: 'Across' }).click();
+  await page.getByRole('textbox', { name: 'Across at, from the stem' }).fill('2800');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Side seat: \d+ mm up$/)).toBeVisible();
+  await expect(page.getByText(/^Sole: \d+ mm up$/)).toBeVisible();
   await expectNoFaults(page);
 
   // kept over a reload, and found by name from another stage

@@ -33,7 +33,7 @@ export const INSIDE_FINDINGS = {
       `${bearers === 1 ? 'One bearer more' : `${bearers} bearers more`}, or a thicker sheet.`,
     { part: 'Sole', span: 520, most: 360, bearers: 1 },
   ),
-  'landing-narrow': entry(
+  'strips-narrow': entry(
     { part: word, mm: figure, least: figure },
     ({ part, mm, least }, { length }) =>
       `${part} lands on strips ${length(mm)} broad: to be glued and to take a screw they want ${length(least)}.`,

@@ -4,6 +4,7 @@ export { edgeRows, insideDrawings, marksOfPiece } from './drawings';
 export type { InsideWhole } from './drawings';
 export { overMiddle, placeOn, radiusFor, riseOver } from './lie';
 export { INSIDE_NAMES, newInside, plainHatch, plainInside } from './plans';
+export { sectionOf } from './section';
 export { halfBreadthOf, heldDown, widestSpan } from './supports';
 export { insideOfThing, insideThing } from './things';
 export type { Fitted, InsideValue } from './value';

@@ -127,7 +127,7 @@ function tooNarrow(plan: InsidePlan, part: Fitted): InsideFinding[] {
   if (part.supports.length === 0 || breadth >= least) return [];
   return [
     {
-      ...{ severity: 'check', code: 'landing-narrow', where: whereOf(plan) },
+      ...{ severity: 'check', code: 'strips-narrow', where: whereOf(plan) },
       data: { part: part.name, mm: breadth, least },
       remedies: [
         { label: 'Make them as broad', edits: [{ path: [...INSIDE_PATH, plan.id, 'cleat', 'breadth'], value: least }] },

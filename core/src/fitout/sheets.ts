@@ -48,16 +48,16 @@ function edgeTable(part: Fitted, { atSkin }: FittedPiece, notation: Notation): S
   };
 }
 
-function partTables({ supports, sheer, name: part }: Fitted, notation: Notation): SheetTable[] {
+function partTables({ supports, sheer, pieces }: Fitted, notation: Notation): SheetTable[] {
   const [first] = supports;
   const section = first
     ? `, ${formatScantling(first.breadth, notation)} × ${formatScantling(first.depth, notation)}`
     : '';
   const under: SheetTable = {
     columns: [{ head: `under it${section}` }, ...figures([`long, ${unitLabel(notation)}`, 'corner'])],
-    rows: supports.map(({ name, lengthMm, cornerDeg }) => [
-      // of one piece its name says no more than the page does
-      name.startsWith(`${part}: `) ? name.slice(part.length + 2) : name,
+    rows: supports.map(({ name, what, lengthMm, cornerDeg }) => [
+      // of a single piece its name says no more than the page does
+      pieces.length > 1 ? name : what,
       formatFine(lengthMm, notation),
       cornerDeg ? `${formatDeg(cornerDeg[0], 0)} to ${formatDeg(cornerDeg[1], 0)}` : 'square',
     ]),

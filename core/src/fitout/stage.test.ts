@@ -135,8 +135,8 @@ describe('what is to be looked at', () => {
   it('is a landing too narrow to take a screw, made as broad as it has to be', () => {
     const cleat = { breadth: 12, depth: 20, atSkin: true, atFrames: true };
     const narrow = withParts(project, [sole({ bearers: 3, isHalved: true, cleat })]);
-    expect(findingsOf(narrow).map(({ code }) => code)).toEqual(['landing-narrow']);
-    expect(findingsOf(mended(narrow, 'landing-narrow'))).toEqual([]);
+    expect(findingsOf(narrow).map(({ code }) => code)).toEqual(['strips-narrow']);
+    expect(findingsOf(mended(narrow, 'strips-narrow'))).toEqual([]);
   });
   it('is a joint on nothing, which goes over the nearest bearer', () => {
     const cut = withParts(project, [sole({ bearers: 3, isHalved: true, cuts: [{ id: 'c', x: 2900 }] })]);

@@ -17,6 +17,8 @@ import type { InsidePlan } from './schema';
 export type Support = {
   readonly id: string;
   readonly name: string;
+  /** The same without the piece that it is under. */
+  readonly what: string;
   readonly of: 'skin' | 'frame' | 'bearer';
   readonly lengthMm: number;
   readonly breadth: number;
@@ -47,12 +49,13 @@ export function supportsOf(
 }
 
 /** Each with a name of its own: of several that are called alike the second and the next have a number. */
-function numbered(supports: readonly Support[]): Support[] {
+function numbered(supports: readonly (Omit<Support, 'name'> & { readonly under: string })[]): Support[] {
   const many = new Map<string, number>();
-  return supports.map((support) => {
-    const count = (many.get(support.name) ?? 0) + 1;
-    many.set(support.name, count);
-    return count === 1 ? support : { ...support, name: `${support.name}, ${count}` };
+  return supports.map(({ under, what: plain, ...support }) => {
+    const count = (many.get(`${under}: ${plain}`) ?? 0) + 1;
+    many.set(`${under}: ${plain}`, count);
+    const what = count === 1 ? plain : `${plain}, ${count}`;
+    return { ...support, what, name: `${under}: ${what}` };
   });
 }
 
@@ -62,7 +65,7 @@ function skinCleats({ fit }: InsidePlan, { id, name, atSkin }: FittedPiece) {
   return atSkin.map(({ lengthMm, points }, k) => {
     const corners = points.map(({ bevelDeg }) => 90 - bevelDeg); // where the skin flares, sharper under the part
     return {
-      ...{ id: `${id}.skin.${k + 1}`, name: `${name}: cleat at the skin`, of: 'skin' as const, lengthMm },
+      ...{ id: `${id}.skin.${k + 1}`, under: name, what: 'cleat at the skin', of: 'skin' as const, lengthMm },
       cornerDeg: [Math.min(...corners), Math.max(...corners)] as const,
     };
   });
@@ -82,7 +85,7 @@ function frameCleats({ id, name, region }: FittedPiece, inTheWay: readonly InThe
       return [
         {
           id: `${id}.frame.${i}.${k}`,
-          name: `${name}: cleat on ${frame}, ${FACE_WORDS[k]}`,
+          ...{ under: name, what: `cleat on ${frame}, ${FACE_WORDS[k]}` },
           of: 'frame' as const,
           lengthMm,
         },
@@ -105,7 +108,7 @@ function bearersOf({ from, to, bearers, id }: InsidePlan, lie: Lie, pieces: read
         return {
           ...{
             id: `${id}.bearer.${i + 1}.${piece.id}.${k}`,
-            name: `${piece.name}: bearer ${i + 1}`,
+            ...{ under: piece.name, what: `bearer ${i + 1}` },
             of: 'bearer' as const,
           },
           lengthMm: v1 - v0,

@@ -29,6 +29,7 @@ export const WORDS: readonly Word[] = [
     id: 'bearer',
     word: 'Bearer',
     meaning: 'A timber across the boat under a sole or a seat, which carries its sheet between the sides.',
+    picture: 'fitted',
   },
   {
     id: 'bevel',
@@ -306,6 +307,7 @@ export const WORDS: readonly Word[] = [
     id: 'sole',
     word: 'Sole',
     meaning: 'What one stands on inside the boat: a floor over the bottom, cut to the sides.',
+    picture: 'fitted',
   },
   {
     id: 'stagger',
@@ -364,6 +366,7 @@ export const WORDS: readonly Word[] = [
     id: 'thwart',
     word: 'Thwart',
     meaning: 'A seat right across the boat, which also holds its sides apart.',
+    picture: 'fitted',
   },
   {
     id: 'transom',

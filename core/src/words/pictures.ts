@@ -419,6 +419,31 @@ function sheet(): Picture {
   };
 }
 
+function fitted(): Picture {
+  const half: Point[] = [
+    [240, 186],
+    [350, 150],
+    [390, 30],
+  ];
+  return {
+    title: 'What lies inside, seen from aft',
+    width: WIDTH,
+    height: 206,
+    paths: [
+      open('edge', ...half),
+      open('edge', ...half.map(([x, y]): Point => [480 - x, y])),
+      closed('part', [126, 138], [354, 138], [352, 146], [128, 146]),
+      closed('part', [140, 146], [340, 146], [318, 158], [162, 158]),
+      closed('part', [104, 74], [376, 74], [374, 82], [106, 82]),
+    ],
+    labels: [
+      label('Thwart', [240, 66], 'thwart', 'middle'),
+      label('Sole', [240, 130], 'sole', 'middle'),
+      label('Bearer', [330, 176], 'bearer'),
+    ],
+  };
+}
+
 export const PICTURES = {
   ring: ringAndBulkhead(),
   timbers: timbers(),
@@ -431,5 +456,6 @@ export const PICTURES = {
   scarf: scarf(),
   fillet: fillet(),
   sheet: sheet(),
+  fitted: fitted(),
 } as const satisfies Record<string, Picture>;
 export type PictureName = keyof typeof PICTURES;
