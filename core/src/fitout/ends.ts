@@ -1,17 +1,40 @@
-/** The inner faces of what closes a boat's ends, and the outer ones that a deck runs out to. */
-import { at, dot3, type Vec3 } from '../geometry';
+/**
+ * The inner faces of what closes a boat's ends: planes across it, or one bent athwart, whose straight lines run up its
+ * rake: by its radius, from the broadest row of its face.
+ */
+import { at, dot3, type Vec2, type Vec3 } from '../geometry';
 import type { Transom } from '../panels';
 import type { EndOfRoom } from './fitted';
 
-/** @param clearMm kept clear of them */
-export function innerFaces(transoms: readonly Transom[], thickness: number, clearMm: number): EndOfRoom[] {
-  return transoms
-    .filter(({ rows }) => rows === undefined)
-    .map(({ end, fit, rakeRad, corners }) => {
-      const out = end === 'aft' ? 1 : -1;
-      const normal: Vec3 = [out * Math.cos(rakeRad), 0, -out * Math.sin(rakeRad)];
-      // the plane of the panels' ends is the inner face of one that caps them, the outer one of one between them
-      const within = fit === 'caps' ? 0 : thickness;
-      return { normal, level: dot3(at(corners, 0), normal) - within - clearMm };
+type Asked = {
+  /** Of the transoms' sheet. */
+  readonly thickness: number;
+  /** Kept clear of them. */
+  readonly clearMm: number;
+  /** Of the after one; null: it is flat. */
+  readonly radius: number | null;
+};
+
+/** Between places on one that is bent: within 0.01 mm of the arc at a radius of a metre. */
+const STEP_MM = 8;
+
+export const innerFaces = (transoms: readonly Transom[], { thickness, clearMm, radius }: Asked): EndOfRoom[] =>
+  transoms.map(({ end, fit, rakeRad, corners, rows }) => {
+    const out = end === 'aft' ? 1 : -1;
+    const normal: Vec3 = [out * Math.cos(rakeRad), 0, -out * Math.sin(rakeRad)];
+    // the face of the panels' ends is the inner one of one that caps them, the outer one of one between them
+    const off = (fit === 'caps' ? 0 : thickness) + clearMm;
+    const level = dot3(at(corners, 0), normal) - off;
+    if (!rows || radius === null) return { normal, level };
+    const places = rows.flat();
+    const [place] = places as [Vec3]; // a face has rows
+    const sagitta = (y: number) => radius - Math.sqrt(Math.max(0, radius * radius - y * y));
+    const middle = dot3(place, normal) + out * sagitta(place[1]) - off;
+    const most = Math.max(...places.map(([, y]) => Math.abs(y)));
+    const steps = Math.ceil(most / STEP_MM);
+    const bent = Array.from({ length: 2 * steps + 1 }, (_, i): Vec2 => {
+      const y = (most * (i - steps)) / steps;
+      return [y, middle - out * sagitta(y)];
     });
-}
+    return { normal, level: middle, bent };
+  });

@@ -30,7 +30,7 @@ const exact = ({ csv }: ExactSide) => {
 const plan = (given: Partial<InsidePlan>): InsidePlan =>
   plainInside({ id: 'p', name: 'Sole', kind: 'sole', from: 500, to: 2500, height: level(200), gap: 0, ...given });
 const level = (fore: number, aft = fore, of: 'top' | 'under' = 'under') => ({ fore, aft, of });
-const SQUARE: FitAsked = { school: 'filleted', inside: SKIN, outside: 0 };
+const SQUARE: FitAsked = { school: 'filleted', inside: SKIN, outside: 0, ends: [] };
 const BEVELLED: FitAsked = { ...SQUARE, school: 'framed' };
 type Boat = ReturnType<typeof boatOf>;
 const NOTHING = { ends: [], inTheWay: [] };

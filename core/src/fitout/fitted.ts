@@ -12,6 +12,7 @@ import {
   contains,
   differenceOf,
   distanceToSegment,
+  dot3,
   intersectionOf,
   netArea,
   polylineLength3,
@@ -25,7 +26,7 @@ import {
 } from '../geometry';
 import { outlineOfOpening, type School } from '../frames';
 import type { Panel } from '../panels';
-import { acrossAt, alongAt, FACES, lieOf, overMiddle, type FaceOfLie, type Lie } from './lie';
+import { acrossAt, alongAt, FACES, lieOf, overMiddle, placeOn, type FaceOfLie, type Lie } from './lie';
 import type { InsidePlan } from './schema';
 import { between, skinEdges, type SkinPoint } from './skin-edge';
 
@@ -33,7 +34,12 @@ import { between, skinEdges, type SkinPoint } from './skin-edge';
 export type InTheWay = { readonly id: string; readonly name: string; readonly outline: Outline };
 
 /** A plane across the boat that a part ends at: what is kept lies on the side that the normal looks away from. */
-export type EndOfRoom = { readonly normal: Vec3; readonly level: number };
+export type EndOfRoom = {
+  readonly normal: Vec3;
+  readonly level: number;
+  /** Of one bent athwart: out from the centreline, and its level there; in order from port. */
+  readonly bent?: readonly Vec2[];
+};
 
 /** A place of a piece's edge at the skin. */
 export type EdgePoint = Omit<SkinPoint, 'inward'>;
@@ -70,6 +76,8 @@ export type FitAsked = {
   /** From the lines' surface to the inside of the skin, and to its outside (negative where that lies without). */
   readonly inside: number;
   readonly outside: number;
+  /** Inner faces of what closes the boat's ends. */
+  readonly ends: readonly EndOfRoom[];
 };
 
 /** A part that lies over the sheer meets the skin up to so far beyond it. */
@@ -100,7 +108,7 @@ export function shapeOf(
   const inset = isOver ? asked.outside : asked.inside + plan.lining;
   const edgesOf = (face: FaceOfLie) => skinEdges(panels, lie, { face, inset, runOn: isOver ? RUN_ON_MM : 0, gap });
   const edges = { top: isOver ? [] : edgesOf('top'), under: edgesOf('under') };
-  const [top, under] = [edges.top, edges.under].map((runs) => unionOf(runs.map(closed)));
+  const [top, under] = [edges.top, edges.under].map((runs) => unionOf(runs.map((run) => closed(run, asked.ends))));
   const half = isOver
     ? under
     : school === 'framed'
@@ -109,11 +117,33 @@ export function shapeOf(
   return { lie, school, edges, half: half ?? [] };
 }
 
-/** With the centreline. */
-function closed(run: readonly SkinPoint[]): Outline {
+/** With the centreline. An edge that ends at a transom is run on beyond it: that cuts it off where it stands. */
+function closed(run: readonly SkinPoint[], ends: readonly EndOfRoom[]): Outline {
   const points = run.map(({ flat }) => flat);
-  const [first, last] = [at(points, 0), at(points, -1)];
-  return [[first[0], 0], ...points, [last[0], 0]];
+  const back = [...run].reverse();
+  const [fore, aft] = [beyondEnd(run, ends), beyondEnd(back, ends)];
+  const [first, last] = [fore ?? at(points, 0), aft ?? at(points, -1)];
+  return [[first[0], 0], ...(fore ? [fore] : []), ...points, ...(aft ? [aft] : []), [last[0], 0]];
+}
+
+/** So far an edge is run on, and so near to a transom's face it ends at that, mm. */
+const BEYOND_END_MM = 400;
+const AT_END_MM = 120;
+
+/** The place far beyond the first of an edge's points, where that lies at an end of the boat; undefined elsewhere. */
+function beyondEnd([first, next]: readonly SkinPoint[], ends: readonly EndOfRoom[]): Vec2 | undefined {
+  if (!first || !next || first.flat[1] < 1) return undefined;
+  const isThere = ends.some((end) => {
+    const level = end.bent ? levelOn(end.bent, first.space[1]) : end.level;
+    return Math.abs(dot3(first.space, end.normal) - level) < AT_END_MM;
+  });
+  const step = Math.abs(first.flat[0] - next.flat[0]);
+  if (!isThere || step === 0) return undefined;
+  const w = BEYOND_END_MM / step;
+  return [
+    first.flat[0] + w * (first.flat[0] - next.flat[0]),
+    Math.max(0, first.flat[1] + w * (first.flat[1] - next.flat[1])),
+  ];
 }
 
 /** Places across the sheet at which a plane that crosses it is taken: of a flat one two are enough. */
@@ -126,10 +156,31 @@ const CAMBER_STEPS = 60;
 
 /** The line on the sheet at which both faces are clear of a plane; `isAfter`: what is kept lies forward of it. */
 export function lineAt(lie: Lie, plane: EndOfRoom, isAfter: boolean, most = HALF_BREADTH_MM): Vec2[] {
-  return acrossPlaces(lie, most).map((v): Vec2 => {
-    const us = FACES.map((face) => alongAt(lie, plane, v, overMiddle(lie, face)));
+  const places = plane.bent ? bentPlaces(lie, plane.bent, most) : acrossPlaces(lie, most);
+  return places.map((v): Vec2 => {
+    const us = FACES.map((face) => {
+      const over = overMiddle(lie, face);
+      const level = plane.bent ? levelOn(plane.bent, placeOn(lie, [0, v], over)[1]) : plane.level;
+      return alongAt(lie, { normal: plane.normal, level }, v, over);
+    });
     return [isAfter ? Math.min(...us) : Math.max(...us), v];
   });
+}
+
+/** Where across the sheet a bent end has its own places, and far beyond them on either side. */
+const bentPlaces = (lie: Lie, bent: readonly Vec2[], most: number): number[] => [
+  ...(lie.radius > 0 ? [] : [-most]),
+  ...bent.map(([out]) => acrossAt(lie, out, 'under')),
+  ...(lie.radius > 0 ? [] : [most]),
+];
+
+/** Beyond its ends it goes on as it is there. */
+function levelOn(bent: readonly Vec2[], out: number): number {
+  const k = bent.findIndex(([y]) => y >= out);
+  if (k < 0) return at(bent, -1)[1];
+  if (k === 0) return at(bent, 0)[1];
+  const [a, b] = [at(bent, k - 1), at(bent, k)];
+  return b[0] > a[0] ? a[1] + ((out - a[0]) / (b[0] - a[0])) * (b[1] - a[1]) : b[1];
 }
 
 /** Wider than any part, mm. */
@@ -216,7 +267,7 @@ export function piecesOf(plan: InsidePlan, starboard: HalfShape, { port, ends, i
     id: `inside.${plan.id}.${k + 1}`,
     name: parts.length > 1 ? `${plan.name} ${k + 1}` : plan.name,
     region,
-    ...(school === 'framed' && plan.fit === 'inside' && otherFaceOf(region, edges, plan.hand)),
+    ...(school === 'framed' && plan.fit === 'inside' && otherFaceOf(region, edges, { hand: plan.hand, ends })),
     atSkin: edgesAtSkin(region.outline, edges, plan.hand),
     areaM2: netArea(region) / 1e6,
   }));
@@ -275,10 +326,14 @@ function cutUp(region: Region, plan: InsidePlan, lie: Lie): Region[] {
 }
 
 /** The face that is not the larger one: from the edges of both, as far as the piece reaches. */
-function otherFaceOf({ outline }: Region, edges: EdgesOfSides, hand: Hand): { otherFace: Outline } | undefined {
+function otherFaceOf(
+  { outline }: Region,
+  edges: EdgesOfSides,
+  { hand, ends }: { readonly hand: Hand; readonly ends: readonly EndOfRoom[] },
+): { otherFace: Outline } | undefined {
   const faces = FACES.map((face) => {
     const halves = handsOf(hand).map((side) => {
-      const half = unionOf(edges[side][face].map(closed));
+      const half = unionOf(edges[side][face].map((run) => closed(run, ends)));
       return side === 'port' ? overCentreline(half) : half;
     });
     return unionOf(halves.flat());

@@ -201,6 +201,23 @@ describe('what is to be looked at', () => {
   });
 });
 
+it('a seat ends on a transom that is bent athwart, all along its hollow face', () => {
+  const project = demoProject('tamsel', 'x');
+  const radius = 1500;
+  const bent = { ...project, panels: { ...project.panels, transomRadius: radius } };
+  const { panels, fitout } = derive(bent);
+  const [transom] = panels.value.transoms;
+  const seat = fitout.value.parts.find(({ plan }) => plan === 'stern')!;
+  const [c, s] = [Math.cos(transom!.rakeRad), Math.sin(transom!.rakeRad)];
+  // by the cylinder's own equation, of the face that comes nearer to it: the one on top, as the transom leans aft
+  const offs = seat.pieces[0]!.region.outline.filter(([u, v]) => u > 4200 && Math.abs(v) < 640).map((flat) => {
+    const [x, y, z] = placeOn(seat.lie, flat, -seat.thickness / 2);
+    return x * c - z * s + radius - Math.sqrt(radius ** 2 - y ** 2);
+  });
+  expect(offs.length).toBeGreaterThan(8);
+  expect(Math.max(...offs) - Math.min(...offs)).toBeLessThan(0.2);
+});
+
 it('a part follows the hull: a broader sheer lets a seat be broader, and its sheet’s outline with it', () => {
   const project = demoProject('tamsel', 'x');
   const seats = (of: Project) => derive(of).fitout.value.parts.find(({ plan }) => plan === 'seats')!;

@@ -14,7 +14,7 @@ import { partsOf } from './value';
 type Before = {
   readonly project: {
     readonly school: School;
-    readonly panels: Pick<PanelsPart, 'thickness' | 'transomThickness' | 'linesTo'>;
+    readonly panels: Pick<PanelsPart, 'thickness' | 'transomThickness' | 'transomRadius' | 'linesTo'>;
     readonly frames: Pick<FramesPart, 'keep'>;
     readonly sheets: { readonly stock: readonly SheetInStock[] };
   };
@@ -30,12 +30,12 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper; p
   constants,
   run: ({ parts: plans }, { project, values }, remember) => {
     if (plans.length === 0) return { value: { parts: [] }, findings: [], assumed: [] };
-    const { thickness, transomThickness, linesTo } = project.panels;
+    const { thickness, transomThickness, transomRadius, linesTo } = project.panels;
     const inside = depthOfInside({ thickness, linesTo });
     const { panels, transoms } = values.panels;
     const { frames, girders, members } = values.frames;
     const boat = {
-      ...{ hull: values.lines, panels, transoms, transomThickness },
+      ...{ hull: values.lines, panels, transoms, transomThickness, transomRadius },
       standing: { frames, girders, members },
       skin: { school: project.school, inside, outside: inside - thickness },
     };

@@ -39,8 +39,9 @@ export type Boat = {
   readonly panels: readonly Panel[];
   readonly transoms: readonly Transom[];
   readonly transomThickness: number;
+  readonly transomRadius: number | null;
   readonly standing: Standing;
-  readonly skin: FitAsked;
+  readonly skin: Omit<FitAsked, 'ends'>;
 };
 
 /** Of a boat whose sides differ a pair is two parts, each cut to its own side. */
@@ -55,27 +56,30 @@ export function partsOf(plan: InsidePlan, boat: Boat): Fitted[] {
 function partOf(
   plan: InsidePlan,
   id: string,
-  { hull, panels, transoms, transomThickness, standing, skin }: Boat,
+  { hull, panels, transoms, transomThickness, transomRadius, standing, skin }: Boat,
 ): Fitted {
+  const isOver = plan.fit === 'over';
+  const ends = isOver
+    ? []
+    : innerFaces(transoms, { thickness: transomThickness, clearMm: plan.gap, radius: transomRadius });
+  const asked = { ...skin, ends };
   const starboard = shapeOf(
     plan,
     panels.filter(({ only }) => only !== 'port'),
-    skin,
+    asked,
   );
   const isUnlike = panels.some(({ only }) => only !== undefined);
   const port = isUnlike
     ? shapeOf(
         plan,
         panels.filter(({ only }) => only !== 'starboard'),
-        skin,
+        asked,
       )
     : starboard;
   const { lie } = starboard;
-  const isOver = plan.fit === 'over';
   const half = [...starboard.half, ...port.half];
   // what lies over the sheer lies over its clamps and its frames' tops, too: those are cut down to it
   const inTheWay = isOver ? [] : standingThrough(lie, standing, { gap: plan.gap, half });
-  const ends = isOver ? [] : innerFaces(transoms, transomThickness, plan.gap);
   const pieces = piecesOf({ ...plan, id }, starboard, { port, ends, inTheWay });
   const hullOver = { panels, members: standing.members, inside: skin.inside };
   const broad = isOver ? undefined : broadest(pieces.map((piece) => tooBroad(lie, piece, hullOver)));

@@ -1,0 +1,67 @@
+/**
+ * How far the edges of parts in a conical and a cylindrical side lie off the inside of the skin, and their bevels off
+ * the surface's own, at most; and what the parts of each demo boat cost, as a share of working all of it out anew.
+ * `npx tsx bench/fitout.ts 9`
+ */
+import { readOffsets } from '@kalotrope/core/exchange';
+import { createDerive, DEMO_IDS, demoProject } from '@kalotrope/core/project';
+import { developPanels } from '@kalotrope/core/panels';
+import { bendLines } from '@kalotrope/core/lines';
+import { EXACT_SIDES } from '../core/src/frames/fixtures/exact-hulls';
+import { overMiddle, placeOn } from '../core/src/fitout/lie';
+import { shapeOf } from '../core/src/fitout/fitted';
+import { plainInside } from '../core/src/fitout/plans';
+
+const SKIN = 6;
+const DEG = 180 / Math.PI;
+const times = Number(process.argv[2] ?? 9);
+
+for (const [k, side] of EXACT_SIDES.entries()) {
+  const read = readOffsets(side.csv);
+  if (!read.ok) throw new Error('the fixture is not read');
+  const { panels } = { panels: developPanels(bendLines(read.lines).value, { thickness: SKIN }).value };
+  const low = k === 0 ? 0 : 430; // the cylinder's side lies lower
+  for (const [name, height, radius] of [
+    ['level', [330, 330], 0],
+    ['sloping', [300, 420], 0],
+    ['cambered', [420, 420], 3000],
+    ['cambered and sloping', [400, 470], 2500],
+  ] as const) {
+    const [from, to] = [side.xs[0] ?? 0, side.xs[side.xs.length - 1] ?? 0];
+    const plan = plainInside({
+      ...{ id: 'p', name: 'P', kind: 'sole', from, to, gap: 0, camber: { radius } },
+      height: { fore: height[0] - low, aft: height[1] - low, of: 'under' },
+    });
+    const { lie, edges } = shapeOf(plan, panels, { school: 'filleted', inside: SKIN, outside: 0, ends: [] });
+    let [off, turned] = [0, 0];
+    for (const face of ['top', 'under'] as const)
+      for (const { flat, bevelDeg, space, mark } of edges[face].flat()) {
+        if (mark.panel !== 'chine-sheer' || space[0] <= from || space[0] >= to) continue;
+        const place = placeOn(lie, flat, overMiddle(lie, face));
+        off = Math.max(off, Math.abs(side.depthOf(place) - SKIN));
+        const [a, b] = [placeOn(lie, flat, 1), placeOn(lie, flat, -1)];
+        const n = side.normalAt(place);
+        const down = [0, 1, 2].reduce((sum, i) => sum + (n[i] ?? 0) * ((b[i] ?? 0) - (a[i] ?? 0)), 0) / 2;
+        turned = Math.max(turned, Math.abs(bevelDeg - Math.asin(down) * DEG));
+      }
+    console.log(`${side.name}, ${name}: ${off.toFixed(4)} mm, ${turned.toFixed(4)}°`);
+  }
+}
+
+const median = (all: number[]) => all.sort((a, b) => a - b)[all.length >> 1] ?? 0;
+for (const id of DEMO_IDS) {
+  const project = demoProject(id, 'x');
+  if (project.fitout.parts.length === 0) continue;
+  const bare = { ...project, fitout: { parts: [] } };
+  const timed = (of: typeof project) => {
+    const start = performance.now();
+    createDerive()(of);
+    return performance.now() - start;
+  };
+  const [whole, without]: [number[], number[]] = [[], []];
+  for (let i = 0; i < times; i++) {
+    whole.push(timed(project));
+    without.push(timed(bare));
+  }
+  console.log(`${id}: ${(median(whole) / median(without)).toFixed(2)} of the boat without them`);
+}
