@@ -5,7 +5,7 @@ import { contains, upright, type Vec2, type Vec3 } from '../geometry';
 import { placeInPlane } from '../frames';
 import { applyEdits, createDerive, demoProject, DEMO_IDS, type Project } from '../project';
 import { sectionAt } from '../surface';
-import { heightOver, placeOn } from './lie';
+import { flatOf, heightOver, placeOn } from './lie';
 import { newInside, plainInside } from './plans';
 import { INSIDE_KINDS, type InsidePlan } from './schema';
 import type { Fitted } from './value';
@@ -105,6 +105,20 @@ describe.each(['tamsel', 'veyra'] as const)('as solids, what lies in %s', (id) =
       }
     },
   );
+  it('runs through nothing else that lies there', () => {
+    const isIn = (other: Fitted, place: Vec3) => {
+      const over = heightOver(other.lie, place, 'under');
+      const flat = flatOf(other.lie, other.hand === 'pair' ? [place[0], Math.abs(place[1]), place[2]] : place);
+      const isBetween = over > 0.05 && over < other.thickness - 0.05;
+      return isBetween && other.pieces.some(({ region }) => contains(region.outline, flat));
+    };
+    for (const part of fitout.value.parts)
+      for (const other of fitout.value.parts.filter((one) => one !== part))
+        expect(
+          placesOf(part).filter((place) => isIn(other, place)),
+          `${part.name}, ${other.name}`,
+        ).toEqual([]);
+  });
   it('goes in by the way said: what is broader than the boat over it is told', () => {
     const told = fitout.findings.filter(({ code }) => code === 'will-not-go-in').map(({ data }) => data['part']);
     expect(told).toEqual(fitout.value.parts.filter(({ tooBroad }) => tooBroad).map(({ name }) => name));
