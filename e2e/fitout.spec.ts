@@ -85,3 +85,17 @@ test('a sole, two seats and a foredeck in one’s own hull: cut, supported, laid
   await page.keyboard.press('8');
   await expect(page.getByRole('main', { name: 'Timber' })).toContainText(/cleat|bearer/);
 });
+
+test('in a boat of feet and inches its parts are in them and in nothing else', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('main')).toBeVisible();
+  await page.goto('/project/demo-orrin/fitout');
+  await expect(page.getByRole('main', { name: 'Inside & top' })).toBeVisible();
+  for (const kind of ['Sole', 'Foredeck', 'Thwart']) {
+    await add(page, kind);
+    await unfold(page, 'Its edges', 'What it lies on', 'In pieces', 'Hatches', 'Along the skin');
+    if (kind === 'Foredeck') await expect(slipOf(page)).toContainText(/a foot/);
+    await expect(slipOf(page)).toContainText(/\d ft²/);
+    await expect(slipOf(page)).not.toContainText(/\d (mm|m|m²|kg|g)\b/);
+  }
+});

@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import { freeId } from '@kalotrope/core/frames';
 import { plainHatch, type Fitted, type Hatch, type InsidePlan } from '@kalotrope/core/fitout';
-import { formatWithUnit } from '@kalotrope/core/measure';
+import { formatArea, formatWithUnit } from '@kalotrope/core/measure';
 import type { ReactNode } from 'react';
 import { Section } from '../../controls/Section';
 import { SelectField } from '../../controls/SelectField';
@@ -55,7 +55,7 @@ export function InPieces({ plan, parts }: Props & { readonly parts: readonly Fit
         const wide = formatWithUnit(Math.max(...vs) - Math.min(...vs), notation);
         return (
           <p key={id} className="quiet">
-            {name}: {long} by {wide}, {areaM2.toFixed(3)} m²
+            {name}: {long} by {wide}, {formatArea(areaM2, notation)}
           </p>
         );
       })}

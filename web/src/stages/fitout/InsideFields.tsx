@@ -1,7 +1,7 @@
 /** What a part is and where it lies: the first of the slip. */
 import type { Fitted, InsidePlan } from '@kalotrope/core/fitout';
 import { halfBreadthOf, heldDown, radiusFor, riseOver } from '@kalotrope/core/fitout';
-import { formatWithUnit } from '@kalotrope/core/measure';
+import { formatArea, formatMass, formatWithUnit, isImperial, type Notation } from '@kalotrope/core/measure';
 import { Figure } from '../../controls/Figure';
 import { LengthField } from '../../controls/LengthField';
 import { NameField } from '../../controls/NameField';
@@ -69,6 +69,15 @@ function CamberField({ plan, parts }: Props) {
 }
 
 const NEWTONS_A_KILO = 9.81;
+const METRES_A_FOOT = 0.3048;
+
+/** As a weight on each metre of the edge, or on each foot. */
+function heldDownWords(newtonsAMetre: number, notation: Notation): string {
+  const grams = (newtonsAMetre / NEWTONS_A_KILO) * 1000;
+  return isImperial(notation)
+    ? `${formatMass(grams * METRES_A_FOOT, notation)} a foot`
+    : `${formatMass(grams, notation)} a metre`;
+}
 
 function Figures({ plan, parts }: Props) {
   const notation = useAppSelector(selectNotation);
@@ -81,12 +90,12 @@ function Figures({ plan, parts }: Props) {
   return (
     <>
       <Figure name="Pieces" value={String(pieces.length * hands)} />
-      <Figure name="Area" value={`${square.toFixed(2)} m²`} why="Of one face, what is cut of it together" />
+      <Figure name="Area" value={formatArea(square, notation)} why="Of one face, what is cut of it together" />
       {cutFor.length > 0 && <Figure name="Cut round" value={cutFor.join(', ')} />}
       {plan.camber.radius > 0 && newtons > 0 && (
         <Figure
           name="Held down, each side"
-          value={`${Math.round(newtons / NEWTONS_A_KILO)} kg a metre`}
+          value={heldDownWords(newtons, notation)}
           why={
             'What bends the flat sheet to its camber, as a beam from the centreline to its edge: enough clamps or ' +
             `screws for that. Radius ${formatWithUnit(plan.camber.radius, notation)}`
