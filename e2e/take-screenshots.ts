@@ -55,6 +55,7 @@ for (const [key, name] of [
     }
     await page.getByRole('region', { name: 'Setting up' }).evaluate((region) => region.scrollTo(0, 0));
   }
+  if (name === 'fitout') await page.locator('path[data-part="Sole 1"]').click();
   if (name === 'sheets') await page.waitForTimeout(11_000);
   if (name === 'panels') {
     await settle();

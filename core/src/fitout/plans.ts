@@ -16,6 +16,7 @@ import {
 } from './constants';
 import { radiusFor } from './lie';
 import type { Hatch, InsideKind, InsidePlan } from './schema';
+import { sheerAt } from './sheer';
 
 type Given = Pick<InsidePlan, 'id' | 'name' | 'kind' | 'from' | 'to' | 'height'> & Partial<InsidePlan>;
 
@@ -150,12 +151,6 @@ export function deckHeights(
 }
 
 const PLACES = 30;
-
-const sheerAt = ({ lines }: Pick<Hull, 'lines'>, x: number) => {
-  const sheer = lines[lines.length - 1];
-  const t = sheer && crossingsOfX(sheer.batten, x)[0];
-  return sheer && t !== undefined ? battenAt(sheer.batten, t).position : undefined;
-};
 
 /** The height of the lowest line where it passes x; of its lowest point where it does not. */
 function lowestAt({ lines }: Pick<Hull, 'lines'>, x: number): number {

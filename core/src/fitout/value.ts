@@ -1,6 +1,6 @@
 /** Everything inside and on top, as it is cut. */
-import { battenAt, crossingsOfX, type Hull } from '../lines';
-import type { Region, Vec3 } from '../geometry';
+import type { Hull } from '../lines';
+import type { Region } from '../geometry';
 import type { Panel, Transom } from '../panels';
 import { innerFaces } from './ends';
 import { piecesOf, shapeOf, type FitAsked, type FittedPiece } from './fitted';
@@ -9,6 +9,7 @@ import { standingThrough, type Standing } from './in-the-way';
 import { framesThrough, type Through } from './over-deck';
 import { heightOver, type Lie } from './lie';
 import type { InsidePlan } from './schema';
+import { sheerAt } from './sheer';
 import { supportsOf, type Support } from './supports';
 
 /** At a place of the sheer how much of it comes off under a part that lies over it; negative: how far it lies short. */
@@ -138,12 +139,6 @@ function openAt(hull: Hull, { from, to }: InsidePlan, lie: Lie): number | undefi
 }
 
 const SHEER_PLACES = 40;
-
-function sheerAt(hull: Hull, x: number): Vec3 | undefined {
-  const sheer = hull.lines[hull.lines.length - 1];
-  const t = sheer && crossingsOfX(sheer.batten, x)[0];
-  return sheer && t !== undefined ? battenAt(sheer.batten, t).position : undefined;
-}
 
 function sheerOff(hull: Hull, { from, to }: InsidePlan, lie: Lie): SheerOff[] {
   const stations = hull.stations.map(({ x, label }) => ({ x, station: label })).filter(({ x }) => x > from && x < to);
