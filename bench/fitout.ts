@@ -1,5 +1,5 @@
 /**
- * How far the edges of parts in a conical and a cylindrical side lie off the inside of the skin, and their bevels off
+ * How far the flat edges of walls lie off their closed forms at most; how far the edges of parts in a conical and a cylindrical side lie off the inside of the skin, and their bevels off
  * the surface's own, at most; and what the parts of each demo boat cost, as a share of working all of it out anew.
  * `npx tsx bench/fitout.ts 9`
  */
@@ -11,6 +11,8 @@ import { EXACT_SIDES } from '../core/src/frames/fixtures/exact-hulls';
 import { overMiddle, placeOn } from '../core/src/fitout/lie';
 import { shapeOf } from '../core/src/fitout/fitted';
 import { plainInside } from '../core/src/fitout/plans';
+import { EXACT_WALLS, mostOff } from '../core/src/fitout/walls/fixtures/exact-walls';
+import { wallOf } from '../core/src/fitout/walls/fitted-wall';
 
 const SKIN = 6;
 const DEG = 180 / Math.PI;
@@ -48,11 +50,17 @@ for (const [k, side] of EXACT_SIDES.entries()) {
   }
 }
 
+for (const { name, plan, ...edges } of EXACT_WALLS) {
+  const hull = createDerive()(demoProject('tamsel', 'x')).lines.value;
+  const wall = wallOf(plan, { hull, parts: [], school: 'filleted', side: undefined });
+  console.log(`${name}: ${mostOff(wall, edges).toFixed(4)} mm`);
+}
+
 const median = (all: number[]) => all.sort((a, b) => a - b)[all.length >> 1] ?? 0;
 for (const id of DEMO_IDS) {
   const project = demoProject(id, 'x');
   if (project.fitout.parts.length === 0) continue;
-  const bare = { ...project, fitout: { parts: [] } };
+  const bare = { ...project, fitout: { parts: [], walls: [] } };
   const timed = (of: typeof project) => {
     const start = performance.now();
     createDerive()(of);

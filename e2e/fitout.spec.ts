@@ -86,6 +86,64 @@ test('a sole, two seats and a foredeck in one’s own hull: cut, supported, laid
   await expect(page.getByRole('main', { name: 'Timber' })).toContainText(/cleat|bearer/);
 });
 
+test('a cabin on side decks: sides with a window, a front between them, marked out, cut and printed', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await expect(page.getByRole('main')).toBeVisible();
+  await page.goto('/project/demo-tamsel/fitout');
+  await expect(page.getByRole('main', { name: 'Inside & top' })).toBeVisible();
+  await add(page, 'Side deck');
+  await type(page, 'Thickness', '6');
+  await unfold(page, 'Its edges');
+  await type(page, 'Inner edge, fore end', '100');
+  await type(page, 'Inner edge, after end', '100');
+
+  await add(page, 'Cabin side');
+  await unfold(page, 'How it stands', 'Lower edge', 'Upper edge', 'Windows and ports', 'Marked out', 'Along its foot');
+  await expect(slipOf(page).getByRole('combobox', { name: 'It stands on' })).toContainText('Side deck');
+  await slipOf(page).getByRole('button', { name: 'Add an opening' }).click();
+  await expect(slipOf(page).getByRole('group', { name: 'Opening 1' })).toBeVisible();
+  // too near to its top is told in words, and put right
+  await type(page, 'Middle, over the foot', '260');
+  await expect(slipOf(page)).toContainText('Opening 1 of cabin side leaves');
+  await type(page, 'Middle, over the foot', '150');
+  await expect(slipOf(page)).not.toContainText('Opening 1 of cabin side leaves');
+  // nonsense stays in its field, and says what is taken
+  await type(page, 'Lower edge, in', 'wide');
+  await expect(slipOf(page).getByRole('textbox', { name: 'Lower edge, in' })).toHaveAttribute('aria-invalid', 'true');
+  await page.keyboard.press('Escape');
+  await expect(slipOf(page).getByRole('table', { name: 'Cabin side, marked out' })).toBeVisible();
+  await expect(slipOf(page).getByRole('table', { name: 'Along its foot' })).toBeVisible();
+  await page.getByRole('tab', { name: 'As it is cut' }).click();
+  await expect(page.locator('path[data-part="Cabin side"]')).toBeVisible();
+
+  await add(page, 'Cabin front');
+  await expect(slipOf(page).getByRole('combobox', { name: 'Between' })).toContainText('Cabin side');
+  // between the decks nothing is under it
+  await expect(slipOf(page)).toContainText('Cabin front stands beside side deck');
+  // its lines drawn back, it does not reach the sides; undone, it does
+  await unfold(page, 'Lower edge');
+  await type(page, 'Point 2, out', '60');
+  await expect(slipOf(page)).toContainText('does not reach cabin side');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(slipOf(page)).not.toContainText('does not reach cabin side');
+  await expectNoFaults(page);
+
+  await page.reload();
+  await expect(page.locator('path[data-part="Cabin front"]').first()).toBeVisible();
+  await page.getByRole('tab', { name: 'Across' }).click();
+  await page.getByRole('textbox', { name: 'Across at, from the stem' }).fill('2000');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('path[data-part="Cabin side"]')).toHaveCount(2);
+  await page.getByRole('link', { name: /Sheets/ }).click();
+  await expect(page.getByRole('main', { name: 'Sheets' })).toBeVisible();
+  await unfold(page, 'Parts to cut');
+  for (const part of ['Cabin front', 'Cabin side', 'Spray board'])
+    await expect(slipOf(page).getByRole('table').filter({ hasText: part }).first()).toBeVisible();
+});
+
 test('in a boat of feet and inches its parts are in them and in nothing else', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('main')).toBeVisible();

@@ -3,7 +3,7 @@ import type { Outline } from '../geometry';
 import type { Hull } from '../lines';
 import type { Panel, Transom } from '../panels';
 import type { Frame, Girder } from '../frames';
-import type { Fitted } from '../fitout';
+import type { CutInside } from '../fitout';
 import { facesGlassed, flatParts } from './flat-parts';
 import type { EpoxyPart } from './schema';
 import { sheathedPanels } from './sheathing';
@@ -22,7 +22,7 @@ export type CoveredFrom = {
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
   readonly girders: readonly Girder[];
-  readonly inside: readonly Fitted[];
+  readonly inside: readonly CutInside[];
   readonly part: EpoxyPart;
 };
 

@@ -18,7 +18,7 @@ const bare = made({});
 const parts = flatParts({
   ...bare.derived.frames.value,
   transoms: bare.derived.panels.value.transoms,
-  inside: bare.derived.fitout.value.parts,
+  inside: bare.derived.fitout.value.all,
 });
 const [first, second] = parts as [(typeof parts)[number], (typeof parts)[number]];
 const glassed = (faces: 'one' | 'both', part = first): Epoxy['flat'] => [
@@ -29,7 +29,7 @@ describe('parts that are glassed flat', () => {
   it('are all of plywood that stands in the boat', () => {
     const { frames, girders } = bare.derived.frames.value;
     const standing = frames.filter(({ material }) => material === 'plywood').length + girders.length;
-    const lying = bare.derived.fitout.value.parts.length;
+    const lying = bare.derived.fitout.value.all.length;
     expect(lying).toBeGreaterThan(0);
     expect(parts).toHaveLength(standing + bare.derived.panels.value.transoms.length + lying);
   });

@@ -6,7 +6,7 @@
  */
 import type { Frame, Girder } from '../frames';
 import type { Outline } from '../geometry';
-import type { Fitted } from '../fitout';
+import type { CutInside } from '../fitout';
 import type { Transom } from '../panels';
 import type { EpoxyPart } from './schema';
 
@@ -25,7 +25,7 @@ type Parts = {
   readonly frames: readonly Frame[];
   readonly girders: readonly Girder[];
   readonly transoms: readonly Transom[];
-  readonly inside: readonly Fitted[];
+  readonly inside: readonly CutInside[];
 };
 
 /** All that can be glassed flat, in the order in which it stands. */

@@ -7,7 +7,7 @@
  */
 import { area, netArea } from '../geometry';
 import type { Frame, FramesValue } from '../frames';
-import type { Fitted } from '../fitout';
+import type { CutInside } from '../fitout';
 import type { JointedPanel } from '../joints';
 import type { ScarfCount, TimberRun } from '../timber';
 import { GLUE_LINE, GLUE_PRIMER } from './constants';
@@ -18,7 +18,7 @@ export type Glued = {
   readonly jointed: readonly JointedPanel[];
   readonly frames: readonly Frame[];
   readonly members: FramesValue['members'];
-  readonly inside: readonly Fitted[];
+  readonly inside: readonly CutInside[];
   readonly runs: readonly TimberRun[];
   readonly scarfs: readonly ScarfCount[];
 };
@@ -86,7 +86,7 @@ function onSkin({ name, marks, isPair }: FramesValue['members'][number]): Faces 
 }
 
 /** Its cleats on two faces, its bearers on the one under it; a bevelled edge against the skin. */
-function ofInside({ name, hand, thickness, isSquare, pieces, supports }: Fitted): Faces[] {
+function ofInside({ name, hand, thickness, isSquare, pieces, supports }: CutInside): Faces[] {
   const hands = hand === 'pair' ? 2 : 1;
   const timbers = supports.reduce(
     (sum, { of, lengthMm, breadth, depth }) => sum + lengthMm * (of === 'bearer' ? breadth : breadth + depth),

@@ -48,7 +48,7 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxySheetsWhole 
     const { panels, transoms } = values.panels;
     const { frames, girders, members } = values.frames;
     const { school } = project;
-    const inside = values.fitout.parts;
+    const inside = values.fitout.all;
     return takeOff({
       // a rate that is changed leaves the seams as they are
       seams: remember('seams', seamsAmong, panels, transoms, frames, girders, inside, school).map((seam) =>

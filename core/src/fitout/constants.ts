@@ -24,3 +24,11 @@ export const PLY_E = house(
 );
 export const BEARER_OVER = house(20, 'mm', 'of a span lies over the cleats at its ends');
 export const WIDE_LANDING = house(18, 'mm', 'less does not take a screw and glue on both sides of it');
+export const WALL_THICKNESS = house(9, 'mm', 'stiff enough for a cabin’s side with windows in it, and bends to it');
+export const SIDE_DECK_BREADTH = house(220, 'mm', 'from the sheer to a cabin’s side: a foot, and room beside it');
+export const CABIN_HEIGHT = house(300, 'mm', 'over the deck: to sit under, and to see over');
+export const CABIN_LEAN = house(45, 'mm', 'inward over that height: it looks lower so, and one walks past it');
+export const CABIN_FRONT_RAKE = house(90, 'mm', 'aft over that height: spray runs off it');
+export const COAMING_HEIGHT = house(100, 'mm', 'keeps out what runs along the deck, and can be sat on');
+export const FRONT_BEYOND = house(60, 'mm', 'beyond the cabin’s side, to be cut to it');
+export const DECK_RISE = house(1 / 8, 'of the half-breadth', 'a ridge that sheds water');

@@ -13,28 +13,23 @@ import {
   type ExportTable,
 } from '../formats';
 import { at, distance2, placeAtLength, polylineLength, simplify, upright, type Vec2, type Vec3 } from '../geometry';
-import { formatThickness, type Notation } from '../measure';
+import type { Notation } from '../measure';
 import type { Panel } from '../panels';
 import type { Marks } from '../stage';
 import type { EdgePoint, FittedPiece } from './fitted';
 import { alongAt, placeOn } from './lie';
 import { planeAtX } from './fitted';
+import { handWords, materialOf } from './part-words';
 import type { Fitted, InsideValue } from './value';
+import { wallDrawings, wallRowsTable } from './walls/wall-drawings';
 
 export type InsideWhole = {
   readonly project: { readonly notation: Notation };
   readonly values: { readonly fitout: InsideValue };
 };
 
-/** How many of a piece there are, and which face is drawn. */
-export const handWords = ({ hand }: Pick<Fitted, 'hand'>): string =>
-  hand === 'pair' ? '1 starboard, 1 port (mirrored)' : hand === 'across' ? '1 to cut' : `1 ${hand}`;
-
-export const materialOf = ({ thickness }: Pick<Fitted, 'thickness'>, notation: Notation): string =>
-  `${formatThickness(thickness, notation)} plywood`;
-
-export const insideDrawings = ({ project: { notation }, values: { fitout } }: InsideWhole): Drawing[] =>
-  fitout.parts.flatMap((part) =>
+export const insideDrawings = ({ project: { notation }, values: { fitout } }: InsideWhole): Drawing[] => [
+  ...fitout.parts.flatMap((part) =>
     part.pieces.map((piece): Drawing => ({
       name: piece.id,
       title: piece.name,
@@ -46,7 +41,9 @@ export const insideDrawings = ({ project: { notation }, values: { fitout } }: In
       ],
       texts: namesOn(piece, part),
     })),
-  );
+  ),
+  ...fitout.walls.flatMap((wall) => wallDrawings(wall, notation)),
+];
 
 /** What is marked on a piece: bearers under it, its centreline, the other face's edge. */
 export function marksOfPiece(part: Fitted, { region, otherFace }: FittedPiece): Vec2[][] {
@@ -66,6 +63,7 @@ export function marksOfPiece(part: Fitted, { region, otherFace }: FittedPiece): 
     ...across,
     ...(isOnCentre ? [straightPath([first, 0], [last, 0]).points as Vec2[]] : []),
     ...(otherFace ? [[...otherFace, at(otherFace, 0)]] : []),
+    ...(part.feet ?? []).map(({ line }) => [...line]),
   ];
 }
 
@@ -92,14 +90,15 @@ export function insideTables({ project: { notation }, values: { fitout } }: Insi
       ),
     ),
   );
-  if (rows.length === 0) return [];
+  const walls = wallRowsTable(fitout.walls, notation);
+  if (rows.length === 0) return walls;
   const heads = [
     'part',
     'face',
     ...['from the stem', 'out', 'up'].map((word) => lengthHead(word, notation)),
     'bevel, deg',
   ];
-  return [{ name: 'fitout', title: 'Inside and on top, edges (CSV)', csv: csv(heads, rows) }];
+  return [{ name: 'fitout', title: 'Inside and on top, edges (CSV)', csv: csv(heads, rows) }, ...walls];
 }
 
 export type EdgeRow = { readonly place: Vec3; readonly bevelDeg: number };

@@ -1,5 +1,6 @@
 /** What is found of what lies inside and on top: codes, data and sentences. */
 import { entry, figure, word, type FindingsOf } from '../findings';
+import { formatShare } from '../measure';
 
 export const INSIDE_FINDINGS = {
   'part-misses-hull': entry(
@@ -75,6 +76,65 @@ export const INSIDE_FINDINGS = {
     ({ part, edge }, { length }) =>
       `A hatch of ${part.toLowerCase()} leaves ${length(edge)} of plywood beside it: move it, or make it smaller.`,
     { part: 'Foredeck', edge: 20 },
+  ),
+  'wall-few-points': entry(
+    { part: word },
+    ({ part }) => `${part} has no line to be bent along: give each of its edges two points at least, apart.`,
+    { part: 'Cabin front' },
+  ),
+  'wall-off-sheer': entry(
+    { part: word, fromX: figure, toX: figure },
+    ({ part, fromX, toX }, { length }) =>
+      `${part} has no place: from ${length(fromX)} to ${length(toX)} nothing of the sheer, or of a line so far in ` +
+      'from it, is there. End it after it begins, within the boat.',
+    { part: 'Cabin side', fromX: 2800, toX: 1400 },
+  ),
+  'wall-on-nothing': entry(
+    { part: word, on: word },
+    ({ part, on }) =>
+      on === ''
+        ? `${part} stands on a part that is taken out: say what it stands on.`
+        : `${part} stands on ${on.toLowerCase()}, whose camber does not reach so far out: move it in.`,
+    { part: 'Cabin side', on: '' },
+  ),
+  'wall-no-surface': entry(
+    { part: word },
+    ({ part }) => `${part} has no breadth: its two edges lie on one another, or what stands beside it leaves nothing.`,
+    { part: 'Coaming' },
+  ),
+  'wall-twists': entry(
+    { part: word, twistDeg: figure, strain: figure, x: figure },
+    ({ part, twistDeg, strain, x }, { length }) =>
+      `${part} will not lie flat between its lines: it twists by ${twistDeg.toFixed(1)}° at ${length(x)} from the stem, ` +
+      `and would have to stretch by ${formatShare(strain, 2)}. ` +
+      'Let its upper edge follow the lower one, or lie straighter.',
+    { part: 'Cabin side', twistDeg: 2.4, strain: 0.0022, x: 1800 },
+  ),
+  'wall-bend-tight': entry(
+    { part: word, radius: figure, least: figure, x: figure },
+    ({ part, radius, least, x }, { length }) =>
+      `${part} bends to a radius of ${length(radius)} at ${length(x)} from the stem; its sheet takes ` +
+      `${length(least)}. A thinner sheet, two layers, or an easier line.`,
+    { part: 'Cabin front', radius: 420, least: 900, x: 1300 },
+  ),
+  'wall-off-part': entry(
+    { part: word, on: word, x: figure },
+    ({ part, on, x }, { length }) =>
+      `${part} stands beside ${on.toLowerCase()} at ${length(x)} from the stem: move it, or make that larger.`,
+    { part: 'Cabin side', on: 'Side deck', x: 1500 },
+  ),
+  'wall-short': entry(
+    { part: word, side: word },
+    ({ part, side }) =>
+      `${part} does not reach ${side === '' ? 'what it stands between' : side.toLowerCase()}: take its lines further out.`,
+    { part: 'Cabin front', side: 'Cabin side' },
+  ),
+  'wall-opening-near': entry(
+    { part: word, opening: figure, edge: figure },
+    ({ part, opening, edge }, { length }) =>
+      `Opening ${opening} of ${part.toLowerCase()} leaves ${length(edge)} of plywood beside it: ` +
+      'move it, or make it smaller.',
+    { part: 'Cabin side', opening: 1, edge: 20 },
   ),
 };
 

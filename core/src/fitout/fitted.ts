@@ -59,6 +59,9 @@ export type FittedPiece = {
   readonly region: Region;
   /** The edge of the other face, where edges are bevelled. */
   readonly otherFace?: Outline;
+  /** Of a wall: where the other face ends at its foot, and the foot itself where more is left on below. */
+  readonly otherEdge?: readonly Vec2[];
+  readonly netEdge?: readonly Vec2[];
   readonly atSkin: readonly EdgeAtSkin[];
   /** Of one face. */
   readonly areaM2: number;

@@ -1,10 +1,11 @@
 /** What is to be looked at of what lies inside and on top. */
 import type { Edit } from '../findings';
 import { FRAMES_PATH, outlineOfOpening } from '../frames';
-import { boundsOf, contains, distanceToSegment, at, type Outline } from '../geometry';
+import { boundsOf, contains } from '../geometry';
 import { leastRadius, type SheetInStock } from '../panels';
 import { acrossAt, alongAt } from './lie';
 import { WIDE_LANDING } from './constants';
+import { edgeLeft } from './edge-left';
 import { planeAtX } from './fitted';
 import type { InsideFinding } from './findings';
 import { INSIDE_PATH, type Hatch, type InsidePlan } from './schema';
@@ -233,17 +234,9 @@ function hatchOff(plan: InsidePlan, { lie, pieces, name }: Fitted, hatch: Hatch,
   const { shape, long, wide, corner } = hatch;
   const ring = outlineOfOpening({ shape, out: u, up: v, width: long, height: wide, corner });
   const edges = pieces.flatMap(({ region }) =>
-    ring.some((p) => contains(region.outline, p)) ? [edgeOver(region.outline, ring)] : [],
+    ring.some((p) => contains(region.outline, p)) ? [edgeLeft(region.outline, ring)] : [],
   );
   const edge = edges.length === 1 ? (edges[0] ?? 0) : 0;
   if (edge >= keep) return [];
   return [{ severity: 'check', code: 'hatch-off', where: whereOf(plan, hatch.x), data: { part: name, edge } }];
-}
-
-/** What is left between a hatch and an edge; 0 where it runs over it. */
-function edgeOver(outline: Outline, ring: Outline): number {
-  if (!ring.every((p) => contains(outline, p))) return 0;
-  return Math.min(
-    ...ring.flatMap((p) => outline.map((a, i) => distanceToSegment(p, a, at(outline, (i + 1) % outline.length)))),
-  );
 }

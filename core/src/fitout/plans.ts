@@ -14,6 +14,7 @@ import {
   SEAT_HEIGHT,
   SOLE_OVER,
 } from './constants';
+import { freeName } from './free-name';
 import { radiusFor } from './lie';
 import type { Hatch, InsideKind, InsidePlan } from './schema';
 import { sheerAt } from './sheer';
@@ -50,13 +51,16 @@ export const INSIDE_NAMES: Readonly<Record<InsideKind, string>> = {
   'side-deck': 'Side deck',
 };
 
+/** Less than this is not rounded. */
+const LEAST_WHOLE_MM = 10;
+
 type Boat = { readonly hull: Hull; readonly notation: Notation };
 
 /** A part of a kind, where one is usual in a boat of this size: to be moved from there. */
 export function newInside(kind: InsideKind, plans: readonly InsidePlan[], { hull, notation }: Boat): InsidePlan {
-  const usual = (mm: number) => usualIn(mm, notation);
-  const many = plans.filter((plan) => plan.kind === kind).length;
-  const name = many > 0 ? `${INSIDE_NAMES[kind]} ${many + 1}` : INSIDE_NAMES[kind];
+  // places are whole, as a builder would choose them; a gap may be less
+  const usual = (mm: number) => usualIn(mm < LEAST_WHOLE_MM ? mm : Math.round(mm), notation);
+  const name = freeName(INSIDE_NAMES[kind], plans);
   const id = freeId('part', plans);
   const { fromX, toX } = hull;
   const long = toX - fromX;

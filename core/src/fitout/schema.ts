@@ -1,5 +1,6 @@
 /**
- * The part of a project that lies inside and on top: soles, seats, tops, decks. Lengths mm; `from` and `to` aft from
+ * The part of a project that lies inside and on top: soles, seats, tops, decks; walls, which are developed between two
+ * lines: cabin sides, coamings, decks that follow the sheer. Lengths mm; `from` and `to` aft from
  * the boat's datum, heights from the base line.
  */
 import { z } from 'zod';
@@ -74,11 +75,85 @@ const insidePlanSchema = z.object({
   hatches: z.array(hatchSchema).max(12),
 });
 
-export const insideSchema = z.object({ parts: z.array(insidePlanSchema).max(40) });
+/** A side, a front or an after end of a cabin, an edge round a cockpit; a deck in halves or straight across. */
+export const WALL_KINDS = ['cabin-side', 'cabin-front', 'cabin-back', 'coaming', 'half-deck', 'sheer-deck'] as const;
+/** The sheer, a batten through points of its own, or, of an upper edge, the lower one. */
+const WALL_LINES = ['sheer', 'points', 'lower'] as const;
+
+const wallLineSchema = z.object({
+  follows: z.enum(WALL_LINES),
+  /** Along the boat, where it follows the sheer. */
+  from: lengthField('Begins, from the stem', -100_000, 100_000),
+  to: lengthField('Ends, from the stem', -100_000, 100_000),
+  /** From what it follows, square to that in plan. */
+  in: lengthField('In from what it follows', -5000, 5000),
+  up: lengthField('Over what it follows', -5000, 5000),
+  /** Of one that runs along the boat from forward aft; of one across it from the centreline out. */
+  points: z
+    .array(
+      z.object({
+        id,
+        x: lengthField('From the stem', -100_000, 100_000),
+        out: lengthField('Out from the centreline', 0, 5000),
+        height: height('Height'),
+      }),
+    )
+    .max(24),
+  /** The part on whose upper face it lies, whatever its own heights. */
+  onPart: z.string().max(40).nullable(),
+});
+
+const wallPlanSchema = z.object({
+  id,
+  name: z.string().min(1).max(60),
+  kind: z.enum(WALL_KINDS),
+  hand: z.enum(['pair', 'starboard', 'port']),
+  lower: wallLineSchema,
+  upper: wallLineSchema,
+  /** Its upper edge is the straight edge of a sheet, from end to end. */
+  isTopStraight: z.boolean(),
+  /** Left on under its lower edge, to be scribed in its place. */
+  below: lengthField('Left on below, to scribe', 0, 300),
+  thickness: lengthField('Thickness of the part', 1, 100),
+  school: z.enum(SCHOOLS).nullable(),
+  gap: lengthField('Gap where it stands', 0, 20),
+  /** The cabin sides that it stands between. */
+  between: z.string().max(40).nullable(),
+  /** Along its foot, within; 0 broad: none. */
+  cleat: z.object({
+    breadth: lengthField('Breadth of a cleat', 0, 300),
+    depth: lengthField('Depth of a cleat', 0, 300),
+  }),
+  openings: z
+    .array(
+      z.object({
+        id,
+        shape: z.enum(OPENING_SHAPES),
+        /** Of its middle, along the lower edge from its fore end; of one across the boat from its middle to starboard. */
+        along: lengthField('Middle, along the foot', -10_000, 10_000),
+        up: lengthField('Middle, over the foot', 0, 5000),
+        long: lengthField('Length along it', 5, 5000),
+        wide: lengthField('Height of it', 5, 5000),
+        corner: lengthField('Radius of its corners', 0, 2500),
+      }),
+    )
+    .max(12),
+});
+
+export const insideSchema = z.object({
+  parts: z.array(insidePlanSchema).max(40),
+  walls: z.array(wallPlanSchema).max(40),
+});
 
 export type InsidePlan = z.infer<typeof insidePlanSchema>;
 export type Hatch = InsidePlan['hatches'][number];
 export type InsideKind = InsidePlan['kind'];
 
+export type WallPlan = z.infer<typeof wallPlanSchema>;
+export type WallKind = WallPlan['kind'];
+export type WallLine = WallPlan['lower'];
+export type WallOpening = WallPlan['openings'][number];
+
 /** Where the parts are kept in the project, for edits. */
 export const INSIDE_PATH = ['fitout', 'parts'] as const;
+export const WALLS_PATH = ['fitout', 'walls'] as const;

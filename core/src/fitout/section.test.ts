@@ -10,7 +10,7 @@ const skin = { inside: 6, outside: 0 };
 
 describe('the boat cut across', () => {
   const { panels, fitout } = derive(project);
-  const at = (x: number) => sectionOf({ panels: panels.value.panels, parts: fitout.value.parts }, x, skin);
+  const at = (x: number) => sectionOf({ panels: panels.value.panels, ...fitout.value }, x, skin);
   it('has the skin of both sides, its inside within its outside', () => {
     const { skin: lines } = at(3000);
     expect(lines).toHaveLength(8);
@@ -47,8 +47,8 @@ describe('the boat cut across', () => {
       ...{ id: 'p', name: 'Sole', kind: 'sole', from: 2500, to: 3400, hatches: [hatch] },
       height: { fore: 172, aft: 172, of: 'under' },
     });
-    const cut = derive({ ...project, fitout: { parts: [whole] } });
-    const { parts } = sectionOf({ panels: cut.panels.value.panels, parts: cut.fitout.value.parts }, 3000, skin);
+    const cut = derive({ ...project, fitout: { parts: [whole], walls: [] } });
+    const { parts } = sectionOf({ panels: cut.panels.value.panels, ...cut.fitout.value }, 3000, skin);
     expect(parts).toHaveLength(2);
     expect(boundsOf(parts[0]!.outline).maxX).toBeCloseTo(-150, 3);
     const [deck] = at(600).parts;

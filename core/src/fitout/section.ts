@@ -5,12 +5,13 @@
  * plane, piece by piece, as a strip between its two faces.
  * Conventions: y to starboard, z up. Both sides are given.
  */
-import { upright, type Vec2 } from '../geometry';
+import { contains, lerp2, lerp3, upright, type Vec2, type Vec3 } from '../geometry';
 import type { Panel } from '../panels';
 import { sectionAt } from '../surface';
 import { planeAtX } from './fitted';
 import { alongAt, overMiddle, placeOn } from './lie';
-import type { Fitted } from './value';
+import type { Fitted, InsideValue } from './value';
+import type { FittedWall } from './walls/fitted-wall';
 
 export type PartInSection = {
   readonly plan: string;
@@ -31,7 +32,7 @@ export type Section = {
 const STEPS = 24;
 
 export function sectionOf(
-  { panels, parts }: { readonly panels: readonly Panel[]; readonly parts: readonly Fitted[] },
+  { panels, parts, walls }: { readonly panels: readonly Panel[] } & Pick<InsideValue, 'parts' | 'walls'>,
   x: number,
   skin: { readonly inside: number; readonly outside: number },
 ): Section {
@@ -43,7 +44,10 @@ export function sectionOf(
       return only === 'port' ? [over] : only === 'starboard' || spansCentreline ? [own] : [own, over];
     }),
   );
-  return { skin: lines, parts: parts.flatMap((part) => inSection(part, x)) };
+  return {
+    skin: lines,
+    parts: [...parts.flatMap((part) => inSection(part, x)), ...walls.flatMap((wall) => wallInSection(wall, x))],
+  };
 }
 
 function inSection(part: Fitted, x: number): PartInSection[] {
@@ -68,6 +72,55 @@ function inSection(part: Fitted, x: number): PartInSection[] {
     });
   });
 }
+
+/** Of a wall the strip between its faces where the plane passes, as far as it is cut. */
+function wallInSection(wall: FittedWall, x: number): PartInSection[] {
+  const { plan, name, hand, pieces } = wall;
+  const [outer, inner] = (['outer', 'inner'] as const).map((face) => throughFace(wall, face, x)) as [Vec2[], Vec2[]];
+  if (pieces.length === 0 || outer.length < 2 || inner.length < 2) return [];
+  const outline = [...outer, ...inner.reverse()];
+  const highest = outline.reduce((best, p) => (p[1] > best[1] ? p : best));
+  const own = { plan, name, outline, topMm: highest[1], at: highest };
+  const over = { ...own, outline: outline.map(([y, z]): Vec2 => [-y, z]), at: [-highest[0], highest[1]] as const };
+  return hand === 'pair' ? [own, over] : hand === 'port' ? [over] : [own];
+}
+
+/** Where a plane across the boat passes the rulings of a face, and its lower and upper edge between them. */
+function throughFace({ rulings, pieces }: FittedWall, face: 'outer' | 'inner', x: number): Vec2[] {
+  const found: { readonly w: number; readonly space: Vec3; readonly flat: Vec2 }[] = [];
+  rulings.forEach((ruling, k) => {
+    const [foot, top] = ruling[face];
+    const [low, high] = [foot[0] - x, top[0] - x];
+    const put = (w: number, space: Vec3, flat: Vec2) => found.push({ w, space, flat });
+    if (low > 0 !== high > 0) {
+      const w = low / (low - high);
+      put(w, lerp3(foot, top, w), lerp2(ruling.net, ruling.flat[1], w));
+    }
+    const before = rulings[k - 1];
+    if (!before) return;
+    for (const end of [0, 1] as const) {
+      const [a, b] = [before[face][end], ruling[face][end]];
+      if (a[0] - x > 0 === b[0] - x > 0) continue;
+      const share = (x - a[0]) / (b[0] - a[0]);
+      const flats = [before, ruling].map((one) => (end === 0 ? one.net : one.flat[1])) as [Vec2, Vec2];
+      put(end === 0 ? -1 : 2, lerp3(a, b, share), lerp2(...flats, share));
+    }
+  });
+  const outline = pieces[0]?.region.outline ?? [];
+  const middle = middleOf(outline);
+  return found
+    .sort((a, b) => a.w - b.w)
+    .filter(({ flat }) => contains(outline, lerp2(flat, middle, WITHIN)))
+    .map(({ space }): Vec2 => [space[1], space[2]]);
+}
+
+/** A share of the way into a wall, so that what lies on its edge is in it. */
+const WITHIN = 0.001;
+
+const middleOf = (outline: readonly Vec2[]): Vec2 => {
+  const sum = outline.reduce<Vec2>(([u, v], p) => [u + p[0], v + p[1]], [0, 0]);
+  return [sum[0] / Math.max(1, outline.length), sum[1] / Math.max(1, outline.length)];
+};
 
 /** What of a span across is left beside holes. */
 function without(span: readonly [number, number], holes: readonly (readonly Vec2[])[], u: number): [number, number][] {

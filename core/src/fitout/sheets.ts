@@ -1,16 +1,18 @@
 /** A part inside or on top on paper: its piece to scale, its edges and bevels, and what goes under it. */
 import { shapeSheet, type PaperSheets, type SheetHead, type SheetTable } from '../formats';
 import { formatDeg, formatFine, formatScantling, formatWithUnit, unitLabel, type Notation } from '../measure';
-import { edgeRows, handWords, marksOfPiece, materialOf, type InsideWhole } from './drawings';
+import { edgeRows, marksOfPiece, type InsideWhole } from './drawings';
 import type { FittedPiece } from './fitted';
+import { handWords, materialOf } from './part-words';
 import type { Fitted } from './value';
+import { wallSheets } from './walls/wall-sheets';
 
 export type InsideOnPaper = InsideWhole & { readonly sheetHead: SheetHead };
 
 const TABLE_MM = 104;
 
-export const insideSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): PaperSheets[] =>
-  fitout.parts.flatMap((part) =>
+export const insideSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): PaperSheets[] => [
+  ...fitout.parts.flatMap((part) =>
     part.pieces.map((piece, i) =>
       shapeSheet(sheetHead, {
         ...{ name: `${piece.id}-sheet`, title: `${piece.name}, its outline and bevels`, part: piece.name },
@@ -18,7 +20,10 @@ export const insideSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): 
         material: materialOf(part, sheetHead.notation),
         cut: piece.region.outline,
         holes: piece.region.holes,
-        mark: { lines: marksOfPiece(part, piece), words: 'bearers, centreline, edge of the under face' },
+        mark: {
+          lines: marksOfPiece(part, piece),
+          words: 'bearers, centreline, edge of the under face, what stands on it',
+        },
         corners: [],
         isAlong: true,
         // what is of the whole part stands on its first piece's page
@@ -26,7 +31,9 @@ export const insideSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): 
         tableMm: TABLE_MM,
       }),
     ),
-  );
+  ),
+  ...fitout.walls.flatMap((wall) => wallSheets(wall, sheetHead)),
+];
 
 const figures = (heads: readonly string[]) => heads.map((head) => ({ head, isFigure: true }));
 

@@ -11,7 +11,7 @@ import { INSIDE_KINDS, type InsidePlan } from './schema';
 import type { Fitted } from './value';
 
 const derive = createDerive();
-const withParts = (project: Project, parts: InsidePlan[]): Project => ({ ...project, fitout: { parts } });
+const withParts = (project: Project, parts: InsidePlan[]): Project => ({ ...project, fitout: { parts, walls: [] } });
 const begun = (project: Project): InsidePlan[] => {
   const hull = derive(project).lines.value;
   return INSIDE_KINDS.reduce<InsidePlan[]>(

@@ -7,9 +7,11 @@ import * as constants from './constants';
 import { insideDrawings, insideOnPanel, insideTables } from './drawings';
 import { INSIDE_FINDINGS } from './findings';
 import { judgeInside } from './judge';
-import { insideSchema } from './schema';
+import { insideSchema, type WallPlan } from './schema';
 import { insideSheets, type InsideOnPaper } from './sheets';
-import { partsOf } from './value';
+import { partsOf, withFeet } from './value';
+import { wallOf, type FittedWall, type Footing } from './walls/fitted-wall';
+import { judgeWalls } from './walls/judge-walls';
 
 type Before = {
   readonly project: {
@@ -25,11 +27,12 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper; p
   name: 'fitout',
   title: 'Inside & top',
   schema: insideSchema,
-  begin: () => ({ parts: [] }),
+  begin: () => ({ parts: [], walls: [] }),
   catalogue: INSIDE_FINDINGS,
   constants,
-  run: ({ parts: plans }, { project, values }, remember) => {
-    if (plans.length === 0) return { value: { parts: [] }, findings: [], assumed: [] };
+  run: ({ parts: plans, walls: wallPlans }, { project, values }, remember) => {
+    if (plans.length + wallPlans.length === 0)
+      return { value: { parts: [], walls: [], all: [] }, findings: [], assumed: [] };
     const { thickness, transomThickness, transomRadius, linesTo } = project.panels;
     const inside = depthOfInside({ thickness, linesTo });
     const { panels, transoms } = values.panels;
@@ -40,14 +43,36 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper; p
       skin: { school: project.school, inside, outside: inside - thickness },
     };
     // a panel that a part does not touch may be another: the part is the same
-    const parts = plans.flatMap((plan) =>
+    const lying = plans.flatMap((plan) =>
       remember(`same ${plan.id}`, asItIs, remember(`part ${plan.id}`, partsOf, plan, boat)),
     );
+    const wallOn = (plan: WallPlan, side?: FittedWall) => {
+      const on = lying.filter(({ id }) => id === plan.lower.onPart || id === plan.upper.onPart);
+      const from = remember(`under ${plan.id}`, asItIs, { parts: on, school: project.school });
+      return remember(`wall ${plan.id}`, wallFrom, plan, values.lines, from, side);
+    };
+    // what stands between others comes after them
+    const alone = wallPlans.filter(({ between }) => between === null).map((plan) => wallOn(plan));
+    const sideOf = (plan: WallPlan) => alone.find((wall) => wall.plan === plan.between);
+    const walls = remember(
+      'walls',
+      asItIs,
+      wallPlans.map((plan) => alone.find((wall) => wall.plan === plan.id) ?? wallOn(plan, sideOf(plan))),
+    );
+    const parts = lying.map((part) => remember(`feet ${part.id}`, withFeet, part, walls, wallPlans));
     const asked = { stock: project.sheets.stock, keep: project.frames.keep.opening };
-    return { value: { parts }, findings: judgeInside(plans, parts, asked), assumed: [] };
+    const value = { parts, walls, all: [...parts, ...walls] };
+    const findings = [...judgeInside(plans, parts, asked), ...judgeWalls(wallPlans, value, asked)];
+    return { value, findings, assumed: [] };
   },
   drawings: insideDrawings,
   sheets: insideSheets,
   marksOn: (panel, { values }) => insideOnPanel(panel, values.fitout.parts),
   tables: insideTables,
 });
+
+type On = { readonly parts: readonly Footing[]; readonly school: School };
+
+/** One argument each: what changes alone is remembered alone. */
+const wallFrom = (plan: WallPlan, hull: Hull, on: On, side: FittedWall | undefined): FittedWall =>
+  wallOf(plan, { ...on, hull, side });

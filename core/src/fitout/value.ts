@@ -1,6 +1,6 @@
 /** Everything inside and on top, as it is cut. */
 import type { Hull } from '../lines';
-import type { Region } from '../geometry';
+import type { Region, Vec2 } from '../geometry';
 import type { Panel, Transom } from '../panels';
 import { innerFaces } from './ends';
 import { piecesOf, shapeOf, type FitAsked, type FittedPiece } from './fitted';
@@ -8,9 +8,10 @@ import { tooBroad, type TooBroad } from './go-in';
 import { standingThrough, type Standing } from './in-the-way';
 import { framesThrough, type Through } from './over-deck';
 import { heightOver, type Lie } from './lie';
-import type { InsidePlan } from './schema';
+import type { InsidePlan, WallPlan } from './schema';
 import { sheerAt } from './sheer';
 import { supportsOf, type Support } from './supports';
+import type { FittedWall } from './walls/fitted-wall';
 
 /** At a place of the sheer how much of it comes off under a part that lies over it; negative: how far it lies short. */
 export type SheerOff = { readonly x: number; readonly station?: string; readonly offMm: number };
@@ -20,6 +21,8 @@ export type Fitted = Pick<InsidePlan, 'id' | 'name' | 'kind' | 'fit' | 'hand' | 
   readonly plan: string;
   readonly lie: Lie;
   readonly isSquare: boolean;
+  /** To a camber: its grain lies along it. */
+  readonly isBent: boolean;
   readonly pieces: readonly FittedPiece[];
   readonly supports: readonly Support[];
   /** What stands through it, by name, each once. */
@@ -31,9 +34,44 @@ export type Fitted = Pick<InsidePlan, 'id' | 'name' | 'kind' | 'fit' | 'hand' | 
   readonly openFrom?: number;
   /** Of the piece that is too broad to be let down to its place by most. */
   readonly tooBroad?: TooBroad;
+  /** What stands on it: where its foot is on the flat sheet, of a pair both. */
+  readonly feet?: readonly Foot[];
 };
 
-export type InsideValue = { readonly parts: readonly Fitted[] };
+export type Foot = { readonly name: string; readonly line: readonly Vec2[] };
+
+/** What the stages after need of anything inside or on top: a part cut from the hull, or a wall between two lines. */
+export type CutInside = Pick<
+  Fitted,
+  'id' | 'plan' | 'name' | 'hand' | 'thickness' | 'isSquare' | 'isBent' | 'pieces' | 'supports'
+> & { readonly fit: Fitted['fit'] | FittedWall['fit'] };
+
+export type InsideValue = {
+  readonly parts: readonly Fitted[];
+  readonly walls: readonly FittedWall[];
+  /** Both, in the order in which they are decided. */
+  readonly all: readonly CutInside[];
+};
+
+/** With the feet of the walls that stand on it. */
+export function withFeet(part: Fitted, walls: readonly FittedWall[], plans: readonly WallPlan[]): Fitted {
+  const on = walls.filter(({ plan }) => plans.find(({ id }) => id === plan)?.lower.onPart === part.id);
+  if (on.length === 0) return part;
+  const feet = on.flatMap(({ name, hand, pieces }) =>
+    pieces.flatMap(({ atSkin }) =>
+      atSkin.flatMap(({ points }) => {
+        const line = points.map(({ mark }) => mark.flat);
+        const over = line.map(([u, v]): Vec2 => [u, -v]);
+        const isBoth = hand === 'pair' && part.hand === 'across';
+        return [
+          ...(hand === 'port' ? [] : [{ name, line }]),
+          ...(isBoth || hand === 'port' ? [{ name, line: over }] : []),
+        ];
+      }),
+    ),
+  );
+  return { ...part, feet };
+}
 
 export type Boat = {
   readonly hull: Hull;
@@ -87,7 +125,12 @@ function partOf(
   const open = isOver ? undefined : openAt(hull, plan, lie);
   return {
     ...{ id, plan: plan.id, name: plan.name, kind: plan.kind, fit: plan.fit, hand: plan.hand, lie },
-    ...{ thickness: plan.thickness, isSquare: starboard.school !== 'framed' || isOver, pieces },
+    ...{
+      thickness: plan.thickness,
+      isSquare: starboard.school !== 'framed' || isOver,
+      isBent: lie.radius !== 0,
+      pieces,
+    },
     supports: supportsOf({ ...plan, id }, lie, pieces, inTheWay),
     cutFor: [...new Set(inTheWay.filter(({ outline }) => meets(outline, pieces)).map(({ name }) => name))],
     sheer: isOver ? sheerOff(hull, plan, lie) : [],

@@ -13,6 +13,8 @@ export type ShapeSheet = Omit<TitleOf, 'scale'> & {
   /** As it is cut; x athwart from the centreline, y up. Of one that lies along: x aft, y out from the centreline. */
   readonly cut: Outline;
   readonly isAlong?: boolean;
+  /** Of one that no centreline passes, whatever its coordinates. */
+  readonly isAside?: boolean;
   readonly holes?: readonly Outline[];
   /** What is trimmed to, where it is cut larger. */
   readonly net?: readonly (readonly Vec2[])[];
@@ -34,7 +36,7 @@ const NAME_MM = 6;
 const UNDER_MM = 18;
 
 export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
-  const { cut, holes = [], net = [], mark, corners, tables, tableMm, part, isAlong = false } = sheet;
+  const { cut, holes = [], net = [], mark, corners, tables, tableMm, part, isAlong = false, isAside = false } = sheet;
   const inner = innerBox(pageOnItsSide(head.paper));
   const { notation } = head;
   const box = boundsOf(cut);
@@ -47,7 +49,7 @@ export function shapeSheet(head: SheetHead, sheet: ShapeSheet): PaperSheets {
     text: `${formatFine(Math.abs(y), notation)} out, ${formatFine(z, notation)} up`,
     ...besideCorner([y, z], box),
   }));
-  const hasCentreline = !isAlong || (box.minY <= 0 && box.maxY >= 0);
+  const hasCentreline = !isAside && (!isAlong || (box.minY <= 0 && box.maxY >= 0));
   const centreline: Vec2[] = isAlong
     ? [
         [box.minX, 0],

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { faultOf } from '../findings/catalogue';
 import { plainGirder, type FramePlan } from '../frames';
 import { at, random } from '../geometry';
-import { plainInside } from '../fitout';
+import { plainInside, plainLine, plainWall } from '../fitout';
 import { DIMENSION_KEYS } from '../lines/starter-kinds';
 import { panelIdOf, panelInputs } from '../panels';
 import { isSame, type Remember } from '../stage';
@@ -35,6 +35,35 @@ const INSIDE: Project['fitout']['parts'] = [
   plainInside({
     ...{ id: 'deck', name: 'Deck', kind: 'deck', fit: 'over', from: 100, to: 900, overhang: 10, thickness: 6 },
     ...{ height: { fore: 600, aft: 590, of: 'under' }, camber: { radius: 2200 }, isHalved: true },
+  }),
+];
+
+const point = (id: string, x: number, out: number, height: number) => ({ id, x, out, height });
+
+/** A side that stands on the deck, and a front between points and it. */
+const WALLS: Project['fitout']['walls'] = [
+  plainWall({
+    ...{ id: 'side', name: 'Side', kind: 'cabin-side', isTopStraight: true, below: 12, school: 'framed' },
+    lower: plainLine({ follows: 'sheer', from: 300, to: 800, in: 90, up: 5, onPart: 'deck' }),
+    upper: plainLine({ follows: 'sheer', from: 310, to: 790, in: 120, up: 220 }),
+    openings: [
+      { id: 'w', shape: 'rounded', along: 200, up: 90, long: 120, wide: 60, corner: 15 },
+      { id: 'o', shape: 'oval', along: 380, up: 90, long: 60, wide: 60, corner: 0 },
+    ],
+  }),
+  plainWall({
+    ...{ id: 'front', name: 'Front', kind: 'cabin-front', between: 'side', hand: 'port' },
+    lower: plainLine({
+      follows: 'points',
+      points: [point('a', 420, 0, 620), point('b', 440, 260, 615)],
+      onPart: 'deck',
+    }),
+    upper: plainLine({ follows: 'lower', in: 30, up: 180 }),
+  }),
+  plainWall({
+    ...{ id: 'coaming', name: 'Coaming', kind: 'coaming' },
+    lower: plainLine({ follows: 'sheer', from: 1000, to: 1900, in: 150 }),
+    upper: plainLine({ follows: 'points', points: [point('a', 1000, 250, 700), point('b', 1900, 400, 700)] }),
   }),
 ];
 
@@ -104,7 +133,7 @@ function filled(demo: DemoId): Project {
         { id: 'r', frame: at(frames.frames, 0).id, what: 'along', isTrue: false, value: 1500, turn: 1, firstTurn: 1 },
       ],
     },
-    fitout: { parts: INSIDE },
+    fitout: { parts: INSIDE, walls: WALLS },
     timber: {
       ...timber,
       stock: [...timber.stock, { id: 'own', width: 40, depth: 18, length: 4000, qty: 3, price: 12 }],

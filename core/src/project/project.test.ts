@@ -25,6 +25,7 @@ import version13 from './old-versions/version-13.json';
 import version14 from './old-versions/version-14.json';
 import version15 from './old-versions/version-15.json';
 import version16 from './old-versions/version-16.json';
+import version17 from './old-versions/version-17.json';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { setupAtFirst } from '../setup/schema';
 import { PANEL_DEFAULTS } from '../panels/schema';
@@ -336,7 +337,16 @@ describe('readProject', () => {
   });
   it('brings the frozen sixteenth version up: nothing lies inside, and all else is as it was', () => {
     const read = readProject(version16);
-    expect(read.ok && read.project).toEqual({ ...version16, version: PROJECT_VERSION, fitout: { parts: [] } });
+    expect(read.ok && read.project).toEqual({
+      ...version16,
+      version: PROJECT_VERSION,
+      fitout: { parts: [], walls: [] },
+    });
+  });
+  it('brings the frozen seventeenth version up: nothing stands over the deck, and all else is as it was', () => {
+    const read = readProject(version17);
+    const fitout = { ...version17.fitout, walls: [] };
+    expect(read.ok && read.project).toEqual({ ...version17, version: PROJECT_VERSION, fitout });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

@@ -44,7 +44,7 @@ export function jointPlansInput({ project, values }: JointPlansWhole): JointPlan
     panels: panelsToCut(values),
     asked: { frames, thickness, sheet, part: project.joints, ...(planked && { planked }) },
     others: {
-      ...{ transoms: values.panels.transoms, frames, girders, inside: values.fitout.parts },
+      ...{ transoms: values.panels.transoms, frames, girders, inside: values.fitout.all },
       ...{ thickness, transomThickness, kinds, scribed, spares },
     },
     // other pieces come of other joints: nothing lies where it was laid

@@ -19,7 +19,7 @@ const input: PartInput = {
   transoms: derived.panels.value.transoms,
   frames: derived.frames.value.frames,
   girders: derived.frames.value.girders,
-  inside: derived.fitout.value.parts,
+  inside: derived.fitout.value.all,
   thickness: 6,
   transomThickness: 9,
   kinds: project.sheets.kinds,
@@ -41,7 +41,7 @@ describe('the list of parts', () => {
       'frame.1',
       'frame.2',
       'frame.3',
-      ...['inside.sole.1', 'inside.sole.2', 'inside.seats.1', 'inside.stern.1', 'inside.foredeck.1'],
+      ...['inside.sole.1', 'inside.sole.2', 'inside.seats.1', 'inside.stern.1', 'inside.foredeck.1', 'wall.spray'],
       ...['frame.1.opening.1.doubler', 'frame.1.opening.1.lid'],
     ]);
   });

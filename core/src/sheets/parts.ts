@@ -14,7 +14,7 @@ import {
   type Girder,
   type PlyPart,
 } from '../frames';
-import type { Fitted } from '../fitout';
+import type { CutInside } from '../fitout';
 import type { JointedPanel } from '../joints';
 import { cutLineOf, type Transom } from '../panels';
 import { roughBlank } from './rough-blank';
@@ -45,7 +45,7 @@ export type PartInput = {
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
   readonly girders: readonly Girder[];
-  readonly inside: readonly Fitted[];
+  readonly inside: readonly CutInside[];
   readonly thickness: number;
   readonly transomThickness: number;
   readonly kinds: SheetsPart['kinds'];
@@ -113,7 +113,7 @@ export function listParts(input: PartInput): CutPart[] {
     part.pieces.map(({ id, name, region: { outline, holes } }): CutPart => ({
       ...{ id, name, isPair: part.hand === 'pair', thickness: part.thickness, outline: counterClockwise(outline) },
       // bent to a camber it bends across its grain; flat it may lie as it comes
-      ...{ grain: part.lie.radius > 0 ? 'along' : 'free', kind: inside },
+      ...{ grain: part.isBent ? 'along' : 'free', kind: inside },
       ...(holes.length > 0 && { holes }),
     })),
   );

@@ -42,7 +42,7 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
       transoms: values.panels.transoms,
       frames: values.frames.frames,
       girders: values.frames.girders,
-      inside: values.fitout.parts,
+      inside: values.fitout.all,
       thickness,
       transomThickness,
       ...{ kinds, scribed, spares },

@@ -8,7 +8,7 @@
  * bend, so that the mould's radius is R (1 − 1/n²). Rules of thumb, and said as such.
  */
 import type { FramesValue } from '../frames';
-import type { Fitted } from '../fitout';
+import type { CutInside } from '../fitout';
 import { formatThickness, type Notation } from '../measure';
 import { CLEAR_OF_BEND } from './constants';
 import type { TimberJob } from './job';
@@ -44,7 +44,7 @@ export type TimberRun = {
 const GENTLE_MM = 12_000;
 
 export function timberRuns(
-  { members, frames, inside }: Pick<FramesValue, 'members' | 'frames'> & { readonly inside: readonly Fitted[] },
+  { members, frames, inside }: Pick<FramesValue, 'members' | 'frames'> & { readonly inside: readonly CutInside[] },
   part: Pick<TimberPart, 'own' | 'bendRatio'>,
 ): TimberRun[] {
   const along = members.map((member): TimberRun => {
@@ -73,7 +73,7 @@ export function timberRuns(
 }
 
 /** Cleats and bearers of a part inside: short, and cut in one piece. */
-const underIt = ({ hand, supports }: Fitted): TimberRun[] =>
+const underIt = ({ hand, supports }: CutInside): TimberRun[] =>
   supports.map(({ id, name, breadth, depth, lengthMm }) => ({
     ...{ id: `under ${id}`, name, width: breadth, depth, length: lengthMm },
     ...{ qty: hand === 'pair' ? 2 : 1, mayScarf: false, clear: [] },

@@ -33,7 +33,7 @@ export const timberStage = defineStage<{ before: Before; whole: TimberOnPaper & 
   run: (part, { project, values }) => {
     const { members, frames, bevels } = values.frames;
     const runs = timberRuns(
-      { members, frames, inside: values.fitout.parts },
+      { members, frames, inside: values.fitout.all },
       { own: part.own, bendRatio: part.bendRatio },
     );
     const { able, findings } = judgeRuns(runs, { ...part });

@@ -56,7 +56,10 @@ export function Strip({ label, marks, acts }: Props) {
   const isWide = useMediaQuery(breakpoints.up('md'));
   const reach = isWide ? 9 : 22;
   const curves = hull?.lines.map(profileOf) ?? [];
-  const bounds = boxAround(curves.flat());
+  // as long as the boat, and as high as what stands on her
+  const highest = Math.max(...marks.flatMap((mark) => mark.curves.flat()).map(([, z]) => z), -Infinity);
+  const own = boxAround(curves.flat());
+  const bounds = { ...own, maxY: Math.max(own.maxY, highest) };
   const deep = bounds.maxY - bounds.minY;
   const room = acts && isWide ? width - ACTS_PX : width;
   const scale = Math.min(

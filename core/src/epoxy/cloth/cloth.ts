@@ -64,7 +64,7 @@ export function clothToLay({ project: { epoxy: part }, values }: Omit<ClothWhole
     lines: values.lines.lines,
     ...values.panels,
     ...values.frames,
-    inside: values.fitout.parts,
+    inside: values.fitout.all,
     part,
   });
   const lists = covered.map((one) => cutsOf(one, part.glass));

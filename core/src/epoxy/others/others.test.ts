@@ -72,7 +72,7 @@ describe('a finish', () => {
     );
     expect(all).toBeCloseTo(outside! + inside!, 6);
     const bulkheads = derive(project).frames.value.frames.reduce((sum, { areaM2 }) => sum + 2 * areaM2, 0);
-    const lying = derive(project).fitout.value.parts.reduce(
+    const lying = derive(project).fitout.value.all.reduce(
       (sum, { hand, pieces }) =>
         sum + pieces.reduce((all, { areaM2 }) => all + 2 * areaM2, 0) * (hand === 'pair' ? 2 : 1),
       0,

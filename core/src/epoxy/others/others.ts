@@ -6,7 +6,7 @@
  * Packs are whole; none is shared between two products. Areas m², volumes ml.
  */
 import type { Frame, Girder } from '../../frames';
-import type { Fitted } from '../../fitout';
+import type { CutInside } from '../../fitout';
 import type { Panel, Transom } from '../../panels';
 import { flatParts } from '../flat-parts';
 import type { Faces } from '../glue';
@@ -40,7 +40,7 @@ export type Coated = {
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
   readonly girders: readonly Girder[];
-  readonly inside: readonly Fitted[];
+  readonly inside: readonly CutInside[];
 };
 
 const ML_PER_L = 1000;

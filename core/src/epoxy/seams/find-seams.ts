@@ -8,7 +8,7 @@
  */
 import { at, cross3, distance2, dot3, unit3, type Vec2, type Vec3 } from '../../geometry';
 import { placeInBoat, placeOnGirder, type Frame, type Girder, type School } from '../../frames';
-import type { Fitted } from '../../fitout';
+import type { CutInside } from '../../fitout';
 import { CENTRELINE_MM } from '../../lines';
 import { toDeg, toRad } from '../../measure';
 import {
@@ -28,7 +28,7 @@ export type SeamsOf = {
   readonly transoms: readonly Transom[];
   readonly frames: readonly Frame[];
   readonly girders: readonly Girder[];
-  readonly inside: readonly Fitted[];
+  readonly inside: readonly CutInside[];
   readonly school: School;
 };
 
@@ -73,8 +73,11 @@ function girderSeam({ id, name, school, seamMm, edge, plane }: Girder): Seam[] {
   return [seamOf({ id, kind: 'bulkhead', name, stretches, corners: 2, isFilleted: true, paths: [path] })];
 }
 
-/** Along the skin over a part inside, and under it where no cleat lies; none where its edge is bevelled. */
-function insideSeam({ id, name, fit, hand, isSquare, pieces, supports }: Fitted): Seam[] {
+/**
+ * Along the skin over a part inside, and under it where no cleat lies; along the foot of a wall. None where its edge is
+ * bevelled.
+ */
+function insideSeam({ id, name, fit, hand, isSquare, pieces, supports }: CutInside): Seam[] {
   if (!isSquare || fit === 'over') return [];
   const hands = hand === 'pair' ? 2 : 1;
   const corners = supports.some(({ of }) => of === 'skin') ? 1 : 2;
@@ -87,7 +90,9 @@ function insideSeam({ id, name, fit, hand, isSquare, pieces, supports }: Fitted)
     // of every two the first is the corner over the part
     return corners === 2 ? both : both.filter((_, k) => k % 2 === 0);
   });
-  const paths = edges.map(({ points }) => points.map(({ space }) => space)).filter(([p]) => p && p[1] >= 0);
+  const paths = edges
+    .map(({ points }) => points.map(({ space }) => space))
+    .filter((path) => path.some(([, y]) => y >= 0));
   if (stretches.length === 0) return [];
   return [seamOf({ id: `inside ${id}`, kind: 'inside', name, stretches, corners, isFilleted: true, paths })];
 }

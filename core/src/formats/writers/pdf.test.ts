@@ -28,7 +28,7 @@ describe('a drawing on one page', () => {
     expect(pages).toHaveLength(1);
     const [page] = pages as [(typeof pages)[number]];
     // the square, and of a part its two dimensions with their ticks
-    const isPart = ['chine-sheer', 'keel-chine', 'transom', 'frame', 'inside', 'stick'].some((part) =>
+    const isPart = ['chine-sheer', 'keel-chine', 'transom', 'frame', 'inside', 'wall', 'stick'].some((part) =>
       drawing.name.startsWith(part),
     );
     expect(page.paths).toHaveLength(drawing.paths.length + (isPart ? 7 : 1));

@@ -1,7 +1,7 @@
 /** The demo boats: invented, for an invented place. See bench/draw-demo-lines.ts for how their lines were drawn. */
 import { plainFrame, plainGirder, plainMember } from '../../frames';
 import { at } from '../../geometry';
-import { plainInside } from '../../fitout';
+import { plainInside, plainLine, plainWall } from '../../fitout';
 import { linesOf } from '../../lines';
 import { CHECKS } from '../../setup';
 import { longitudinalsOf, newProject } from '../defaults';
@@ -118,6 +118,24 @@ const TAMSEL_INSIDE: Project['fitout']['parts'] = [
   }),
 ];
 
+/** Turns the spray on the foredeck aside, bent as the deck is broad, leaning forward. */
+const TAMSEL_WALLS: Project['fitout']['walls'] = [
+  plainWall({
+    ...{ id: 'spray', name: 'Spray board', kind: 'cabin-front', thickness: 6, gap: 1.5 },
+    cleat: { breadth: 20, depth: 20 },
+    lower: plainLine({
+      follows: 'points',
+      onPart: 'foredeck',
+      points: [
+        { id: 'p1', x: 1060, out: 0, height: 640 },
+        { id: 'p2', x: 1071, out: 190, height: 640 },
+        { id: 'p3', x: 1095, out: 340, height: 640 },
+      ],
+    }),
+    upper: plainLine({ follows: 'lower', in: -25, up: 110 }),
+  }),
+];
+
 const stringer = (given: Partial<Frames['members'][number]>) => plainMember([], 'mm', given);
 
 /** Grey outside, clear inside, out of an invented chandler’s tins. */
@@ -153,7 +171,7 @@ function tamsel(id: string): Project {
         stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 35, depth: 18 }),
       ],
     },
-    fitout: { parts: TAMSEL_INSIDE },
+    fitout: { parts: TAMSEL_INSIDE, walls: TAMSEL_WALLS },
     // seats and a sole are cut from as much again as what stands in the boat
     sheets: { ...base.sheets, stock: base.sheets.stock.map((sheet) => ({ ...sheet, qty: Math.max(sheet.qty, 5) })) },
     epoxy: { ...base.epoxy, finishes: TAMSEL_FINISHES },
@@ -244,7 +262,7 @@ function veyra(id: string): Project {
     note:
       'Double-ended pulling boat for the far islands. Her forefoot was drawn hollow, and the bottom will not ' +
       'lie on it: see Panels.',
-    fitout: { parts: VEYRA_INSIDE },
+    fitout: { parts: VEYRA_INSIDE, walls: [] },
     setup: { ...base.setup, readings: veyraRead() },
     frames: {
       ...base.frames,

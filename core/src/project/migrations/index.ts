@@ -15,6 +15,7 @@ import { from13To14 } from './13-to-14';
 import { from14To15 } from './14-to-15';
 import { from15To16 } from './15-to-16';
 import { from16To17 } from './16-to-17';
+import { from17To18 } from './17-to-18';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -34,4 +35,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from14To15,
   from15To16,
   from16To17,
+  from17To18,
 ];

@@ -7,7 +7,7 @@ import { useTheme } from '@mui/material/styles';
 import { memo, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { EdgesGeometry, type BufferGeometry, type Mesh } from 'three';
 import { frameThing, girderThing } from '@kalotrope/core/frames';
-import { insideThing, type Fitted } from '@kalotrope/core/fitout';
+import { insideThing, type InBoat, type InsideValue } from '@kalotrope/core/fitout';
 import { isSameThing } from '../../state/picked';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectPicked, selectProject } from '../../state/selectors';
@@ -47,7 +47,7 @@ const LIFT_INSIDE = 0.5;
 const NO_FRAMES: readonly Frame[] = [];
 const NO_MEMBERS: readonly MemberRun[] = [];
 const NO_GIRDERS: readonly Girder[] = [];
-const NO_PARTS: readonly Fitted[] = [];
+const NOTHING: InsideValue = { parts: [], walls: [], all: [] };
 
 export function HullScene({ field, folded, marks, isLarge, isSeenThrough, hasInside, apart }: SceneProps) {
   const { thickness, transomThickness } = useAppSelector((state) => selectProject(state)?.panels) ?? NO_SHEETS;
@@ -64,7 +64,7 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, hasIns
     useFollowed(useAppSelector((state) => selectDerived(state)?.frames.value.girders ?? NO_GIRDERS)),
   );
   const inside = useDeferredValue(
-    useFollowed(useAppSelector((state) => selectDerived(state)?.fitout.value.parts ?? NO_PARTS)),
+    useFollowed(useAppSelector((state) => selectDerived(state)?.fitout.value ?? NOTHING)),
   );
   const { length } = span;
   const place = useMemo(() => [-span.middle, -span.high / 2, 0] as const, [span.middle, span.high]);
@@ -106,7 +106,9 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, hasIns
       {isWhole && frames.map((frame) => <FrameBody key={frame.id} frame={frame} by={out * length * LIFT} />)}
       {isWhole &&
         hasInside &&
-        inside.map((part) => <InsideBody key={part.id} part={part} by={out * length * LIFT_INSIDE} />)}
+        [...inside.parts, ...inside.walls].map((part) => (
+          <InsideBody key={part.id} part={part} by={out * length * LIFT_INSIDE} />
+        ))}
       {isWhole && apart === 0 && marks && <SkinMarks marks={marks} panels={panels} />}
       {isWhole && apart === 0 && <Bead size={length / 130} />}
       <Ground shapes={shapes} length={length} middle={span.middle} />
@@ -150,7 +152,7 @@ const GirderBody = memo(function GirderBody({ girder, by }: BodyProps<{ readonly
   return <Part thing={thing} geometry={geometry} by={by} />;
 });
 
-const InsideBody = memo(function InsideBody({ part, by }: BodyProps<{ readonly part: Fitted }>) {
+const InsideBody = memo(function InsideBody({ part, by }: BodyProps<{ readonly part: InBoat }>) {
   const thing = useMemo(() => insideThing(part.plan), [part.plan]);
   const geometry = useMemo(() => insideBody(part), [part]);
   return geometry ? <Part thing={thing} geometry={geometry} by={by} /> : null;

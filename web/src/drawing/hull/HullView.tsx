@@ -30,7 +30,7 @@ export default function HullView({ field, folded, marks, isFilling = false }: Pr
   const [apart, setApart] = useState(0);
   const isLarge = isFilling || isGrown;
   const count = useAppSelector((state) => selectDerived(state)?.panels.value.panels.length ?? 0);
-  const parts = useAppSelector((state) => selectDerived(state)?.fitout.value.parts.length ?? 0);
+  const parts = useAppSelector((state) => selectDerived(state)?.fitout.value.all.length ?? 0);
   const theme = useTheme();
   useHotkeys('v', () => setView(nextView), {
     enableOnFormTags: true,

@@ -18,7 +18,7 @@ import {
   type Vec2,
   type Vec3,
 } from '@kalotrope/core/geometry';
-import { overMiddle, placeOn, type Fitted } from '@kalotrope/core/fitout';
+import { facesOf, placesOf, ringToBend, type InBoat } from '@kalotrope/core/fitout';
 import { transomTriangles, type Transom } from '@kalotrope/core/panels';
 import { GRAIN_MM } from './grain';
 import {
@@ -122,51 +122,61 @@ const RING_STEP = 4;
 /** Corners of a cross-section, in order round it. */
 const CORNERS = ['near', 'far', 'farOff', 'nearOff'] as const;
 
-/** Strips that a cambered part is drawn in, mm across. */
-const CAMBER_STRIP_MM = 60;
+/** Strips that a bent part is drawn in, mm across the bend. */
+const STRIP_MM = 60;
 
 /** All pieces of a part inside or on top, of a pair both: its two faces, and the edge all round. */
-export function insideBody({ lie, hand, pieces }: Fitted): BufferGeometry | undefined {
-  const [under, top] = [overMiddle(lie, 'under'), overMiddle(lie, 'top')];
-  const positions = pieces.flatMap(({ region }) => {
-    const faces = stripsOf(region, lie.radius !== 0).flatMap((strip) =>
+export function insideBody(part: InBoat): BufferGeometry | undefined {
+  const place = placesOf(part);
+  const [top, under] = facesOf(part);
+  // who looks at a wall as it lies flat sees its inside, at any other part its upper face
+  const isFromUnder = part.fit === 'wall';
+  const positions = part.pieces.flatMap(({ region }) => {
+    const faces = stripsOf(region, part).flatMap((strip) =>
       shapesOf(strip, false).flatMap((shape) => {
         const flat = new ShapeGeometry(shape).toNonIndexed().getAttribute('position');
         const on = (over: number, isTurned: boolean) =>
           Array.from({ length: flat.count }, (_, i) => {
             // the other way round: what looks up on one face looks down on the other
             const k = isTurned ? 3 * Math.floor(i / 3) + 2 - (i % 3) : i;
-            return placeOn(lie, [flat.getX(k), flat.getY(k)], over);
+            return place([flat.getX(k), flat.getY(k)], over);
           });
-        return [...on(top, false), ...on(under, true)];
+        return [...on(top, isFromUnder), ...on(under, !isFromUnder)];
       }),
     );
-    const rim = [region.outline, ...region.holes].flatMap((ring) =>
-      ring.flatMap((a, i) => {
-        const b = at(ring, (i + 1) % ring.length);
-        const corners = [placeOn(lie, a, under), placeOn(lie, b, under), placeOn(lie, b, top), placeOn(lie, a, top)];
-        return [0, 1, 2, 0, 2, 3].map((k) => at(corners, k));
-      }),
-    );
+    const rim = [region.outline, ...region.holes]
+      .map((ring) => ringToBend(part, ring))
+      .flatMap((ring) =>
+        ring.flatMap((a, i) => {
+          const b = at(ring, (i + 1) % ring.length);
+          const corners = [place(a, under), place(b, under), place(b, top), place(a, top)];
+          return [0, 1, 2, 0, 2, 3].map((k) => at(corners, isFromUnder ? 3 - k : k));
+        }),
+      );
     return [...faces, ...rim];
   });
   if (positions.length === 0) return undefined;
   const body = new BufferGeometry();
   body.setAttribute('position', new BufferAttribute(new Float32Array(positions.flat()), 3));
   body.computeVertexNormals();
-  if (hand !== 'pair') return alongGrain(body);
-  return alongGrain(merged([body, body.clone().applyMatrix4(new Matrix4().makeScale(1, -1, 1))]));
+  const port = () => body.clone().applyMatrix4(new Matrix4().makeScale(1, -1, 1));
+  if (part.hand === 'pair') return alongGrain(merged([body, port()]));
+  return alongGrain(part.fit === 'wall' && part.hand === 'port' ? port() : body);
 }
 
-/** Of one that is cambered strips along it, so that its camber is seen. */
-function stripsOf(region: Region, isCambered: boolean): Region[] {
-  if (!isCambered) return [region];
+/** Of one that is bent strips along its generators, so that the bend is seen: along the boat, or up a wall. */
+function stripsOf(region: Region, part: InBoat): Region[] {
+  if (!part.isBent) return [region];
   const { minX, maxX, minY, maxY } = boundsOf(region.outline);
-  const count = Math.ceil((maxY - minY) / CAMBER_STRIP_MM);
+  const isUp = part.fit === 'wall';
+  const [from, to] = isUp ? [minX, maxX] : [minY, maxY];
+  const count = Math.ceil((to - from) / STRIP_MM);
   return Array.from({ length: count }, (_, i) => {
-    const [low, high] = [minY + i * CAMBER_STRIP_MM, minY + (i + 1) * CAMBER_STRIP_MM];
-    const band = boxOutline({ minX: minX - 1, maxX: maxX + 1, minY: low, maxY: high });
-    return differenceOf(intersectionOf([region.outline], [band]), region.holes);
+    const [low, high] = [from + i * STRIP_MM, from + (i + 1) * STRIP_MM];
+    const box = isUp
+      ? { minX: low, maxX: high, minY: minY - 1, maxY: maxY + 1 }
+      : { minX: minX - 1, maxX: maxX + 1, minY: low, maxY: high };
+    return differenceOf(intersectionOf([region.outline], [boxOutline(box)]), region.holes);
   }).flat();
 }
 

@@ -13,7 +13,7 @@ export function GlassedFlat({ project, derived }: { readonly project: Project; r
   const dispatch = useAppDispatch();
   const { flat } = project.epoxy;
   const { transoms } = derived.panels.value;
-  const parts = flatParts({ ...derived.frames.value, transoms, inside: derived.fitout.value.parts });
+  const parts = flatParts({ ...derived.frames.value, transoms, inside: derived.fitout.value.all });
   const isOf = (part: FlatPart) => (plan: (typeof flat)[number]) => plan.of === part.of && plan.part === part.id;
   const choose = (part: FlatPart, faces: keyof typeof FACES) => {
     const others = flat.filter((plan) => !isOf(part)(plan));

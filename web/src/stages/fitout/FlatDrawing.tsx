@@ -1,12 +1,12 @@
-/** The pieces of one part as they are cut, in true length, seen from above. */
+/** The pieces of one part as they are cut, in true length, seen from above; a wall from within. */
 import { useTheme } from '@mui/material/styles';
 import { useMemo, type ReactNode } from 'react';
-import { marksOfPiece, type Fitted } from '@kalotrope/core/fitout';
+import { faceOfWall, leftOfWall, marksOfPiece, marksOfWall, type InBoat } from '@kalotrope/core/fitout';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { Overall } from '../../drawing/Dimension';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 
-type Props = { readonly parts: readonly Fitted[]; readonly name: string; readonly corner: ReactNode };
+type Props = { readonly parts: readonly InBoat[]; readonly name: string; readonly corner: ReactNode };
 
 export function FlatDrawing({ parts, name, corner }: Props) {
   const { palette } = useTheme();
@@ -22,7 +22,7 @@ export function FlatDrawing({ parts, name, corner }: Props) {
             {pieces.map(({ part, piece }) => (
               <g key={piece.id}>
                 <PlyShape outline={piece.region.outline} holes={piece.region.holes} px={px} label={piece.name} />
-                {marksOfPiece(part, piece).map((line, i) => (
+                {(part.fit === 'wall' ? marksOfWall(piece) : marksOfPiece(part, piece)).map((line, i) => (
                   <path
                     key={i}
                     d={pathOf(line)}
@@ -36,10 +36,18 @@ export function FlatDrawing({ parts, name, corner }: Props) {
             <Overall box={box} px={px} />
           </g>
           <text x={box.minX} y={-box.maxY - 14 * px} fontSize={15 * px} fontWeight={600} fill={palette.text.primary}>
-            Upper face; forward is left{isPair ? '; the starboard one' : ''}
+            {seenWords(parts[0])}
+            {isPair ? '; the starboard one' : ''}
           </text>
         </>
       )}
     </DrawingSurface>
   );
+}
+
+/** Which face is seen, and which way round. */
+function seenWords(part: InBoat | undefined): string {
+  if (part?.fit !== 'wall') return 'Upper face; forward is left';
+  const face = faceOfWall(part);
+  return `${face[0]?.toUpperCase() ?? ''}${face.slice(1)}; ${leftOfWall(part)} is left`;
 }

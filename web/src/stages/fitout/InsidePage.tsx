@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { insideOfThing, fitoutStage } from '@kalotrope/core/fitout';
+import { insideOfThing, fitoutStage, seenFromAbove, type InBoat } from '@kalotrope/core/fitout';
 import { useState } from 'react';
 import { Slip } from '../../controls/Slip';
 import { ViewTabs } from '../../controls/ViewTabs';
@@ -16,6 +16,10 @@ import { LiesOn } from './LiesOn';
 import { SectionDrawing } from './SectionDrawing';
 import { LengthField } from '../../controls/LengthField';
 import { PlanDrawing } from './PlanDrawing';
+import { WallFields } from './walls/WallFields';
+import { WallLine } from './walls/WallLine';
+import { WallStands } from './walls/WallStands';
+import { WallOpenings, WallTables } from './walls/WallTables';
 
 const VIEWS = { plan: 'In the boat', flat: 'As it is cut', section: 'Across' } as const;
 const HULL = <InTheRound />;
@@ -27,36 +31,52 @@ export default function InsidePage() {
   const [view, setView] = useState<keyof typeof VIEWS>('plan');
   const [asked, setAsked] = useState<number | null>(null);
   if (!derived || !project) return null;
-  const plans = project.fitout.parts;
-  const all = derived.fitout.value.parts;
-  const plan = plans.find(({ id }) => id === choice) ?? plans[0];
-  const parts = all.filter((part) => part.plan === plan?.id);
+  const plans = project.fitout;
+  const { value } = derived.fitout;
+  const first = plans.parts[0] ?? plans.walls[0];
+  const own = [...plans.parts, ...plans.walls].find(({ id }) => id === choice) ?? first;
+  const plan = plans.parts.find(({ id }) => id === own?.id);
+  const wallPlan = plans.walls.find(({ id }) => id === own?.id);
+  const parts = value.parts.filter((part) => part.plan === plan?.id);
+  const wall = value.walls.find((one) => one.plan === wallPlan?.id);
+  const shown = wall ? [wall] : parts;
   // in its middle, until another place is asked for
-  const x = asked ?? (plan ? (plan.from + plan.to) / 2 : 0);
-  const isFlat = view === 'flat' && parts.some(({ pieces }) => pieces.length > 0);
+  const x = asked ?? middleOf(shown) ?? (plan ? (plan.from + plan.to) / 2 : 0);
+  const isFlat = view === 'flat' && shown.some(({ pieces }) => pieces.length > 0);
   return (
     <>
       <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
-        <InsideStrip plans={plans} parts={all} picked={plan?.id} />
-        {plan && (
+        <InsideStrip plans={plans} value={value} picked={own?.id} />
+        {own && (
           <ViewTabs label="Views of the part" names={VIEWS} view={view} onView={setView}>
             {view === 'section' && <LengthField label="Across at, from the stem" mm={x} onCommit={setAsked} />}
           </ViewTabs>
         )}
-        {view === 'section' && plan ? (
-          <SectionDrawing panels={derived.panels.value.panels} parts={all} x={x} picked={plan.id} corner={HULL} />
-        ) : isFlat && plan ? (
-          <FlatDrawing parts={parts} name={plan.name} corner={HULL} />
+        {view === 'section' && own ? (
+          <SectionDrawing panels={derived.panels.value.panels} value={value} x={x} picked={own.id} corner={HULL} />
+        ) : isFlat && own ? (
+          <FlatDrawing parts={shown} name={own.name} corner={HULL} />
         ) : (
-          <PlanDrawing hull={derived.lines.value} parts={all} picked={plan?.id} corner={HULL} />
+          <PlanDrawing
+            hull={derived.lines.value}
+            parts={[...value.parts, ...value.walls]}
+            picked={own?.id}
+            corner={HULL}
+          />
         )}
       </Box>
       <Slip
         stage={fitoutStage.name}
-        title={plan?.name ?? fitoutStage.title}
-        numbers={plan && <InsideFields key={plan.id} plan={plan} parts={parts} />}
+        title={own?.name ?? fitoutStage.title}
+        numbers={
+          plan ? (
+            <InsideFields key={plan.id} plan={plan} parts={parts} />
+          ) : (
+            wallPlan && <WallFields key={wallPlan.id} plan={wallPlan} wall={wall} />
+          )
+        }
       >
-        {plan ? (
+        {plan && (
           <>
             <EdgeFields plan={plan} />
             <LiesOn plan={plan} parts={parts} />
@@ -64,11 +84,21 @@ export default function InsidePage() {
             <Hatches plan={plan} />
             <AlongSkin parts={parts} />
           </>
-        ) : (
+        )}
+        {wallPlan && (
+          <>
+            <WallLine plan={wallPlan} edge="lower" />
+            {wallPlan.kind !== 'sheer-deck' && <WallLine plan={wallPlan} edge="upper" />}
+            <WallStands plan={wallPlan} wall={wall} />
+            <WallOpenings plan={wallPlan} wall={wall} />
+            <WallTables wall={wall} />
+          </>
+        )}
+        {!own && (
           <Box sx={{ p: 2 }}>
             <Typography variant="body2" color="text.secondary">
               Nothing lies inside yet. A sole, seats, tops and decks are cut from the hull at their height, their slope
-              or their camber.
+              or their camber; a cabin’s sides and a coaming are developed between two lines.
             </Typography>
             <AddPart plans={plans} />
           </Box>
@@ -76,4 +106,10 @@ export default function InsidePage() {
       </Slip>
     </>
   );
+}
+
+/** Along the boat, of what is seen from above; undefined of nothing. */
+function middleOf(parts: readonly InBoat[]): number | undefined {
+  const xs = parts.flatMap(seenFromAbove).flatMap(({ outline }) => outline.map(([x]) => x));
+  return xs.length > 0 ? (Math.min(...xs) + Math.max(...xs)) / 2 : undefined;
 }

@@ -4,63 +4,69 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useRef, useState } from 'react';
 import {
+  beginsAt,
   INSIDE_KINDS,
   INSIDE_NAMES,
   INSIDE_PATH,
   insideThing,
   newInside,
-  placeOn,
-  type Fitted,
+  newWall,
+  seenFromSide,
+  WALL_KINDS,
+  WALL_NAMES,
+  WALLS_PATH,
+  wallMoved,
+  type InBoat,
   type InsideKind,
   type InsidePlan,
+  type InsideValue,
+  type WallKind,
+  type WallPlan,
 } from '@kalotrope/core/fitout';
+import type { Edit } from '@kalotrope/core/findings';
 import { Strip, type StripMark } from '../../drawing/Strip';
 import { edited } from '../../state/document-slice';
 import { picked, said } from '../../state/screen-slice';
 import { selectDerived, selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 
+type Plans = { readonly parts: readonly InsidePlan[]; readonly walls: readonly WallPlan[] };
+
 type Props = {
-  readonly plans: readonly InsidePlan[];
-  readonly parts: readonly Fitted[];
+  readonly plans: Plans;
+  readonly value: InsideValue;
   readonly picked: string | undefined;
 };
 
-/** The most that a project takes. */
+/** The most of either that a project takes. */
 const MOST = 40;
 
-/** A part on the centreline of the profile, from its fore end to its after end. */
-function sideOn(part: Fitted): (readonly [number, number])[] {
-  const us = part.pieces.flatMap(({ region }) => region.outline.map(([u]) => u));
-  if (us.length === 0) return [];
-  return [Math.min(...us), Math.max(...us)].map((u) => {
-    const [x, , z] = placeOn(part.lie, [u, 0]);
-    return [x, z] as const;
-  });
-}
-
-export function InsideStrip({ plans, parts, picked: own }: Props) {
+export function InsideStrip({ plans, value, picked: own }: Props) {
   const dispatch = useAppDispatch();
-  const marks = plans.map(({ id, name, from, to }): StripMark => ({
-    key: id,
-    name,
-    x: from,
-    curves: parts.filter(({ plan }) => plan === id).map(sideOn),
-    isPicked: id === own,
+  const seen = (id: string) =>
+    [...value.parts, ...value.walls].filter(({ plan }: InBoat) => plan === id).map(seenFromSide);
+  const markOf = (id: string, name: string, x: number, moved: (by: number) => Edit[]): StripMark => ({
+    ...{ key: id, name, x, curves: seen(id), isPicked: id === own },
     onPick: () => dispatch(picked(insideThing(id))),
-    onMove: (x, gesture) => {
-      const edits = [
-        { path: [...INSIDE_PATH, id, 'from'], value: x },
-        { path: [...INSIDE_PATH, id, 'to'], value: to + x - from },
-      ];
-      dispatch(edited({ label: `${name}: moved`, gesture, edits }));
-    },
-  }));
+    onMove: (to, gesture) => dispatch(edited({ label: `${name}: moved`, gesture, edits: moved(to - x) })),
+  });
+  const marks = [
+    ...plans.parts.map(({ id, name, from, to }) =>
+      markOf(id, name, from, (by) => [
+        { path: [...INSIDE_PATH, id, 'from'], value: from + by },
+        { path: [...INSIDE_PATH, id, 'to'], value: to + by },
+      ]),
+    ),
+    ...plans.walls.map((wall) => markOf(wall.id, wall.name, beginsAt(wall), (by) => wallMoved(wall, by))),
+  ].filter(({ x }) => Number.isFinite(x));
   const takeOut = () => {
-    const gone = plans.find(({ id }) => id === own);
+    const gone = [...plans.parts, ...plans.walls].find(({ id }) => id === own);
     if (!gone) return;
-    const left = plans.filter(({ id }) => id !== own);
-    dispatch(edited({ label: `${gone.name} taken out`, edits: [{ path: INSIDE_PATH, value: left }] }));
+    const left = <T extends { readonly id: string }>(list: readonly T[]) => list.filter(({ id }) => id !== own);
+    const edits = plans.parts.some(({ id }) => id === own)
+      ? [{ path: INSIDE_PATH, value: left(plans.parts) }]
+      : [{ path: WALLS_PATH, value: left(plans.walls) }];
+    dispatch(edited({ label: `${gone.name} taken out`, edits }));
     dispatch(said(`${gone.name} is taken out. Ctrl+Z puts it back.`));
   };
   return (
@@ -80,34 +86,43 @@ export function InsideStrip({ plans, parts, picked: own }: Props) {
 }
 
 /** One of each kind, begun where it is usual. */
-export function AddPart({ plans }: { readonly plans: readonly InsidePlan[] }) {
+export function AddPart({ plans }: Pick<Props, 'plans'>) {
   const dispatch = useAppDispatch();
   const notation = useAppSelector(selectNotation);
-  const hull = useAppSelector((state) => selectDerived(state)?.lines.value);
+  const derived = useAppSelector(selectDerived);
+  const hull = derived?.lines.value;
   const button = useRef<HTMLButtonElement>(null);
   const [isOpen, setOpen] = useState(false);
+  const put = ({ id, name }: InsidePlan | WallPlan, edit: Edit) => {
+    dispatch(edited({ label: `${name} added`, edits: [edit] }));
+    dispatch(picked(insideThing(id)));
+  };
   const add = (kind: InsideKind) => {
     setOpen(false);
     if (!hull) return;
-    const plan = newInside(kind, plans, { hull, notation });
-    dispatch(edited({ label: `${plan.name} added`, edits: [{ path: INSIDE_PATH, value: [...plans, plan] }] }));
-    dispatch(picked(insideThing(plan.id)));
+    const plan = newInside(kind, plans.parts, { hull, notation });
+    put(plan, { path: INSIDE_PATH, value: [...plans.parts, plan] });
+  };
+  const addWall = (kind: WallKind) => {
+    setOpen(false);
+    if (!hull) return;
+    const plan = newWall(kind, plans, { hull, notation, walls: derived.fitout.value.walls });
+    put(plan, { path: WALLS_PATH, value: [...plans.walls, plan] });
   };
   return (
     <>
-      <Button
-        ref={button}
-        aria-haspopup="menu"
-        aria-expanded={isOpen}
-        disabled={plans.length >= MOST || !hull}
-        onClick={() => setOpen(true)}
-      >
+      <Button ref={button} aria-haspopup="menu" aria-expanded={isOpen} disabled={!hull} onClick={() => setOpen(true)}>
         Add a part
       </Button>
       <Menu anchorEl={() => button.current} open={isOpen} onClose={() => setOpen(false)}>
         {INSIDE_KINDS.map((kind) => (
-          <MenuItem key={kind} onClick={() => add(kind)}>
+          <MenuItem key={kind} disabled={plans.parts.length >= MOST} onClick={() => add(kind)}>
             {INSIDE_NAMES[kind]}
+          </MenuItem>
+        ))}
+        {WALL_KINDS.map((kind) => (
+          <MenuItem key={kind} disabled={plans.walls.length >= MOST} onClick={() => addWall(kind)}>
+            {WALL_NAMES[kind]}
           </MenuItem>
         ))}
       </Menu>

@@ -1,7 +1,7 @@
 /** The boat from above: the sheer, what stands athwart, and every part where it lies, the highest over the others. */
 import { useTheme } from '@mui/material/styles';
 import { useMemo, type ReactNode } from 'react';
-import { insideThing, placeOn, type Fitted } from '@kalotrope/core/fitout';
+import { insideThing, seenFromAbove, type InBoat, type SeenFromAbove } from '@kalotrope/core/fitout';
 import type { Hull } from '@kalotrope/core/lines';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { Overall } from '../../drawing/Dimension';
@@ -12,37 +12,24 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 
 type Props = {
   readonly hull: Hull;
-  readonly parts: readonly Fitted[];
+  readonly parts: readonly InBoat[];
   /** The plan's id. */
   readonly picked: string | undefined;
   readonly corner: ReactNode;
 };
 
-type Ring = readonly (readonly [number, number])[];
-type Seen = {
-  readonly part: Fitted;
-  readonly id: string;
-  readonly name: string;
-  readonly outline: Ring;
-  readonly holes: readonly Ring[];
-  readonly height: number;
-};
+type Ring = SeenFromAbove['outline'];
+type Seen = SeenFromAbove & { readonly part: InBoat };
 
 const over = (ring: Ring): Ring => ring.map(([x, y]) => [x, -y]);
 
 /** Each piece as it is seen from above, of a pair both. */
-function seenFromAbove(part: Fitted): Seen[] {
-  return part.pieces.flatMap((piece) => {
-    const ring = (points: Ring): Ring =>
-      points.map(([u, v]) => {
-        const [x, y] = placeOn(part.lie, [u, v]);
-        return [x, y] as const;
-      });
-    const [outline, holes] = [ring(piece.region.outline), piece.region.holes.map(ring)];
-    const [u, v] = piece.region.outline[0] ?? [0, 0];
-    const own = { part, id: piece.id, name: piece.name, outline, holes, height: placeOn(part.lie, [u, v])[2] };
-    if (part.hand !== 'pair') return [own];
-    return [own, { ...own, id: `${piece.id} port`, outline: over(outline), holes: holes.map(over) }];
+function bothHands(part: InBoat): Seen[] {
+  return seenFromAbove(part).flatMap((seen) => {
+    const own = { ...seen, part };
+    const port = { ...own, id: `${seen.id} port`, outline: over(seen.outline), holes: seen.holes.map(over) };
+    if (part.fit === 'wall' && part.hand === 'port') return [port];
+    return part.hand === 'pair' ? [own, port] : [own];
   });
 }
 
@@ -52,7 +39,7 @@ export function PlanDrawing({ hull, parts, picked: own, corner }: Props) {
   const frames = useAppSelector((state) => selectDerived(state)?.frames.value.frames) ?? [];
   const sheer = hull.lines[hull.lines.length - 1];
   const edge = useMemo(() => (sheer?.curve ?? []).map(([x, y]) => [x, y] as const), [sheer]);
-  const seen = useMemo(() => parts.flatMap(seenFromAbove).sort((a, b) => a.height - b.height), [parts]);
+  const seen = useMemo(() => parts.flatMap(bothHands).sort((a, b) => a.height - b.height), [parts]);
   const box = boxAround([...edge, ...over(edge), ...seen.flatMap(({ outline }) => outline)]);
   const shown = seen.filter(({ part }) => part.plan === own);
   const grey = palette.text.secondary;

@@ -1,7 +1,7 @@
 /** The boat cut across where the builder asks: the skin, the parts there, the height of each and what lies between. */
 import { useTheme } from '@mui/material/styles';
 import { useMemo, type ReactNode } from 'react';
-import { insideThing, sectionOf, type Fitted } from '@kalotrope/core/fitout';
+import { insideThing, sectionOf, type InsideValue } from '@kalotrope/core/fitout';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { depthOfInside, type Panel } from '@kalotrope/core/panels';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
@@ -13,7 +13,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 
 type Props = {
   readonly panels: readonly Panel[];
-  readonly parts: readonly Fitted[];
+  readonly value: InsideValue;
   readonly x: number;
   /** The plan's id. */
   readonly picked: string | undefined;
@@ -23,15 +23,15 @@ type Props = {
 /** Dimensions of neighbouring heights stand so far apart. */
 const BESIDE_PX = 26;
 
-export function SectionDrawing({ panels, parts, x, picked: own, corner }: Props) {
+export function SectionDrawing({ panels, value, x, picked: own, corner }: Props) {
   const { palette } = useTheme();
   const dispatch = useAppDispatch();
   const notation = useAppSelector(selectNotation);
   const skin = useAppSelector(selectProject)?.panels;
   const section = useMemo(() => {
     const inside = skin ? depthOfInside(skin) : 0;
-    return sectionOf({ panels, parts }, x, { inside, outside: inside - (skin?.thickness ?? 0) });
-  }, [panels, parts, x, skin]);
+    return sectionOf({ panels, ...value }, x, { inside, outside: inside - (skin?.thickness ?? 0) });
+  }, [panels, value, x, skin]);
   const box = boxAround([...section.skin.flat(), ...section.parts.flatMap(({ outline }) => outline)]);
   const heights = [...new Map(section.parts.map((part) => [Math.round(part.topMm), part])).values()].sort(
     (a, b) => a.topMm - b.topMm,

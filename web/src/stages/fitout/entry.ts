@@ -8,7 +8,7 @@ import type { StageEntry } from '../../state/stage-entry';
 import { waitsForLines } from '../../state/waits';
 
 const selectSteps = createSelector([selectDerived], (derived) =>
-  [...new Set((derived?.fitout.value.parts ?? []).map(({ plan }) => plan))].map(insideThing),
+  [...new Set((derived?.fitout.value.all ?? []).map(({ plan }) => plan))].map(insideThing),
 );
 
 export const fitoutEntry: StageEntry = {
@@ -16,16 +16,15 @@ export const fitoutEntry: StageEntry = {
   title: fitoutStage.title,
   question: 'What lies inside and on top, and does it fit?',
   Page: lazy(() => import('./InsidePage')),
-  things: ({ derived }) =>
-    derived.fitout.value.parts.map(({ plan, name }) => ({ label: name, pick: insideThing(plan) })),
+  things: ({ derived }) => derived.fitout.value.all.map(({ plan, name }) => ({ label: name, pick: insideThing(plan) })),
   steps: selectSteps,
   pickAt: ({ part }) => (part && insideOfThing(part) !== undefined ? part : undefined),
   hasTape: false,
   waitsFor: waitsForLines,
   status: ({ derived }) => {
-    const { parts } = derived.fitout.value;
-    const pieces = parts.reduce((sum, { pieces: own, hand }) => sum + own.length * (hand === 'pair' ? 2 : 1), 0);
-    return parts.length === 0 ? 'nothing yet' : plural(pieces, 'piece');
+    const { all } = derived.fitout.value;
+    const pieces = all.reduce((sum, { pieces: own, hand }) => sum + own.length * (hand === 'pair' ? 2 : 1), 0);
+    return all.length === 0 ? 'nothing yet' : plural(pieces, 'piece');
   },
   drawingsOf: [fitoutStage.name],
 };
