@@ -1,5 +1,5 @@
 /**
- * How far the flat edges of walls lie off their closed forms at most; how far the edges of parts in a conical and a cylindrical side lie off the inside of the skin, and their bevels off
+ * How far the flat edges of walls and the thicknesses of blocks are off their closed forms at most; how far the edges of parts in a conical and a cylindrical side lie off the inside of the skin, and their bevels off
  * the surface's own, at most; and what the parts of each demo boat cost, as a share of working all of it out anew.
  * `npx tsx bench/fitout.ts 9`
  */
@@ -10,6 +10,7 @@ import { bendLines } from '@kalotrope/core/lines';
 import { EXACT_SIDES } from '../core/src/frames/fixtures/exact-hulls';
 import { overMiddle, placeOn } from '../core/src/fitout/lie';
 import { shapeOf } from '../core/src/fitout/fitted';
+import { blockOff } from '../core/src/fitout/blocks/fixtures/bent-transom';
 import { plainInside } from '../core/src/fitout/plans';
 import { EXACT_WALLS, mostOff } from '../core/src/fitout/walls/fixtures/exact-walls';
 import { wallOf } from '../core/src/fitout/walls/fitted-wall';
@@ -56,11 +57,18 @@ for (const { name, plan, ...edges } of EXACT_WALLS) {
   console.log(`${name}: ${mostOff(wall, edges).toFixed(4)} mm`);
 }
 
+for (const [radius, rake] of [
+  [1200, 0],
+  [1200, 0.26],
+  [2500, 0.26],
+] as const)
+  console.log(`block on a transom bent to ${radius}, raked ${rake}: ${blockOff(radius, rake).toFixed(4)} mm`);
+
 const median = (all: number[]) => all.sort((a, b) => a - b)[all.length >> 1] ?? 0;
 for (const id of DEMO_IDS) {
   const project = demoProject(id, 'x');
   if (project.fitout.parts.length === 0) continue;
-  const bare = { ...project, fitout: { parts: [], walls: [] } };
+  const bare = { ...project, fitout: { parts: [], walls: [], blocks: [] } };
   const timed = (of: typeof project) => {
     const start = performance.now();
     createDerive()(of);

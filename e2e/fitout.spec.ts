@@ -45,7 +45,7 @@ test('a sole, two seats and a foredeck in one’s own hull: cut, supported, laid
   await expect(slipOf(page).getByRole('table', { name: /^Under it/ })).toContainText('bearer 5');
 
   await add(page, 'Side seat');
-  await expect(slipOf(page)).toContainText('a pair, port and starboard');
+  await expect(slipOf(page).getByRole('combobox', { name: 'On which side' })).toHaveText('a pair');
   await add(page, 'Foredeck');
   await unfold(page, 'What it lies on');
   await expect(slipOf(page).getByRole('table', { name: /^Planed off the sheer/ })).toContainText('station 1');
@@ -129,9 +129,25 @@ test('a cabin on side decks: sides with a window, a front between them, marked o
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(slipOf(page)).not.toContainText('does not reach cabin side');
+  await page.mouse.move(2, 2); // off the button, whose hint would stand there
+  await expect(page.getByRole('tooltip')).toHaveCount(0);
   await expectNoFaults(page);
 
+  // a wedge against the side: its thickness, and told in words where it cannot be
+  await add(page, 'Block or wedge');
+  await expect(slipOf(page)).toContainText('Sawn from');
+  await unfold(page, 'Its thickness');
+  await expect(slipOf(page).getByRole('table', { name: 'Its thickness' })).toBeVisible();
+  await page.getByRole('tab', { name: 'As it is cut' }).click();
+  await expect(page.locator('path[data-part="Block or wedge"]')).toBeVisible();
+  await type(page, 'First end, out', '900');
+  await expect(slipOf(page)).toContainText('Block or wedge meets nothing the way it fills');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(slipOf(page)).not.toContainText('meets nothing the way it fills');
+
   await page.reload();
+  await page.getByRole('tab', { name: 'In the boat' }).click();
   await expect(page.locator('path[data-part="Cabin front"]').first()).toBeVisible();
   await page.getByRole('tab', { name: 'Across' }).click();
   await page.getByRole('textbox', { name: 'Across at, from the stem' }).fill('2000');

@@ -42,11 +42,14 @@ export const flatParts = ({ frames, girders, transoms, inside }: Parts): FlatPar
   ...transoms.map(({ id, name, areaM2, outline }): FlatPart => ({
     ...{ of: 'transom', id, name, areaM2, outlines: [outline], isPair: false },
   })),
-  ...inside.map(({ id, name, hand, pieces }): FlatPart => ({
-    ...{ of: 'inside', id, name, isPair: hand === 'pair' },
-    areaM2: pieces.reduce((sum, piece) => sum + piece.areaM2, 0) * (hand === 'pair' ? 2 : 1),
-    outlines: pieces.map(({ region }) => region.outline),
-  })),
+  // a block is of timber
+  ...inside
+    .filter(({ fit }) => fit !== 'block')
+    .map(({ id, name, hand, pieces }): FlatPart => ({
+      ...{ of: 'inside', id, name, isPair: hand === 'pair' },
+      areaM2: pieces.reduce((sum, piece) => sum + piece.areaM2, 0) * (hand === 'pair' ? 2 : 1),
+      outlines: pieces.map(({ region }) => region.outline),
+    })),
 ];
 
 /** How many of its faces are glassed flat: none of what is not on the list. */

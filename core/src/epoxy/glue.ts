@@ -85,11 +85,12 @@ function onSkin({ name, marks, isPair }: FramesValue['members'][number]): Faces 
   return { item: name, what: 'skin', areaM2: (mm2 * (isPair ? 2 : 1)) / MM2_PER_M2 };
 }
 
-/** Its cleats on two faces, its bearers on the one under it; a bevelled edge against the skin. */
+/** Its cleats on two faces, its bearers on the one under it, a block on both; a bevelled edge against the skin. */
 function ofInside({ name, hand, thickness, isSquare, pieces, supports }: CutInside): Faces[] {
   const hands = hand === 'pair' ? 2 : 1;
   const timbers = supports.reduce(
-    (sum, { of, lengthMm, breadth, depth }) => sum + lengthMm * (of === 'bearer' ? breadth : breadth + depth),
+    (sum, { of, lengthMm, breadth, depth }) =>
+      sum + lengthMm * (of === 'bearer' ? breadth : of === 'block' ? 2 * breadth : breadth + depth),
     0,
   );
   const along = pieces.flatMap(({ atSkin }) => atSkin).reduce((sum, { lengthMm }) => sum + lengthMm, 0);

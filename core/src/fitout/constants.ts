@@ -32,3 +32,6 @@ export const CABIN_FRONT_RAKE = house(90, 'mm', 'aft over that height: spray run
 export const COAMING_HEIGHT = house(100, 'mm', 'keeps out what runs along the deck, and can be sat on');
 export const FRONT_BEYOND = house(60, 'mm', 'beyond the cabin’s side, to be cut to it');
 export const DECK_RISE = house(1 / 8, 'of the half-breadth', 'a ridge that sheds water');
+export const FEATHER = house(2, 'mm', 'of wood: thinner it splits when it is fastened, and breaks when it is planed');
+export const BLOCK_WIDTH = house(60, 'mm', 'enough to glue and to take two rows of screws');
+export const BLOCK_LEAST = house(12, 'mm', 'at its thinner end when it is put in, to be moved from there');

@@ -17,6 +17,7 @@ import type { Notation } from '../measure';
 import type { Panel } from '../panels';
 import type { Marks } from '../stage';
 import type { EdgePoint, FittedPiece } from './fitted';
+import { blockDrawings, blockTable } from './blocks/block-drawings';
 import { alongAt, placeOn } from './lie';
 import { planeAtX } from './fitted';
 import { handWords, materialOf } from './part-words';
@@ -43,6 +44,7 @@ export const insideDrawings = ({ project: { notation }, values: { fitout } }: In
     })),
   ),
   ...fitout.walls.flatMap((wall) => wallDrawings(wall, notation)),
+  ...fitout.blocks.flatMap((block) => blockDrawings(block, notation)),
 ];
 
 /** What is marked on a piece: bearers under it, its centreline, the other face's edge. */
@@ -90,15 +92,15 @@ export function insideTables({ project: { notation }, values: { fitout } }: Insi
       ),
     ),
   );
-  const walls = wallRowsTable(fitout.walls, notation);
-  if (rows.length === 0) return walls;
+  const others = [...wallRowsTable(fitout.walls, notation), ...blockTable(fitout.blocks, notation)];
+  if (rows.length === 0) return others;
   const heads = [
     'part',
     'face',
     ...['from the stem', 'out', 'up'].map((word) => lengthHead(word, notation)),
     'bevel, deg',
   ];
-  return [{ name: 'fitout', title: 'Inside and on top, edges (CSV)', csv: csv(heads, rows) }, ...walls];
+  return [{ name: 'fitout', title: 'Inside and on top, edges (CSV)', csv: csv(heads, rows) }, ...others];
 }
 
 export type EdgeRow = { readonly place: Vec3; readonly bevelDeg: number };

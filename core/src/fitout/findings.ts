@@ -136,6 +136,32 @@ export const INSIDE_FINDINGS = {
       'move it, or make it smaller.',
     { part: 'Cabin side', opening: 1, edge: 20 },
   ),
+  'block-no-length': entry(
+    { part: word },
+    ({ part }) => `${part} has no length, or fills along its own line: move its ends apart, or fill another way.`,
+    { part: 'Taper block' },
+  ),
+  'block-meets-nothing': entry(
+    { part: word, x: figure },
+    ({ part, x }, { length }) =>
+      `${part} meets nothing the way it fills, at ${length(x)} from the stem: move its line into the hull, ` +
+      'or fill another way.',
+    { part: 'Taper block', x: 4100 },
+  ),
+  'block-no-room': entry(
+    { part: word, x: figure },
+    ({ part, x }, { length }) =>
+      `${part} has no room at ${length(x)} from the stem: its straight face comes through what it fills up to. ` +
+      'Move its line away from there.',
+    { part: 'Taper block', x: 4100 },
+  ),
+  'block-feather': entry(
+    { part: word, mm: figure, least: figure },
+    ({ part, mm, least }, { length }) =>
+      `${part} comes down to ${length(mm)}; under ${length(least)} wood splits and breaks away: ` +
+      'move its line away, or end it sooner.',
+    { part: 'Taper block', mm: 0.6, least: 2 },
+  ),
 };
 
 export type InsideFinding = FindingsOf<typeof INSIDE_FINDINGS>;

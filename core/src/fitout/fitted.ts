@@ -178,7 +178,7 @@ const bentPlaces = (lie: Lie, bent: readonly Vec2[], most: number): number[] => 
 ];
 
 /** Beyond its ends it goes on as it is there. */
-function levelOn(bent: readonly Vec2[], out: number): number {
+export function levelOn(bent: readonly Vec2[], out: number): number {
   const k = bent.findIndex(([y]) => y >= out);
   if (k < 0) return at(bent, -1)[1];
   if (k === 0) return at(bent, 0)[1];

@@ -1,6 +1,6 @@
 /**
  * The part of a project that lies inside and on top: soles, seats, tops, decks; walls, which are developed between two
- * lines: cabin sides, coamings, decks that follow the sheer. Lengths mm; `from` and `to` aft from
+ * lines: cabin sides, coamings, decks that follow the sheer; blocks of timber that fill up to the hull. Lengths mm; `from` and `to` aft from
  * the boat's datum, heights from the base line.
  */
 import { z } from 'zod';
@@ -140,9 +140,36 @@ const wallPlanSchema = z.object({
     .max(12),
 });
 
+/** Which way a block fills, from its straight face. */
+export const FILLS = ['out', 'aft', 'forward', 'down', 'up'] as const;
+
+const placeSchema = z.object({
+  x: lengthField('From the stem', -100_000, 100_000),
+  out: lengthField('Out from the centreline', 0, 5000),
+  height: height('Height'),
+});
+
+const blockPlanSchema = z.object({
+  id,
+  name: z.string().min(1).max(60),
+  fills: z.enum(FILLS),
+  /** Of one across the boat the first end is to port, the second to starboard. */
+  hand: z.enum(INSIDE_HANDS),
+  /** The middle of its straight face, at either end. */
+  from: placeSchema,
+  to: placeSchema,
+  /** Across its straight face. */
+  width: lengthField('Width of the block', 3, 1000),
+  /** Kept off what it fills up to, as for a fillet that lies there. */
+  clear: lengthField('Clear of what it meets', 0, 100),
+  /** Run on to the skin at both ends, and cut to it; or square where its line ends. */
+  isToSkin: z.boolean(),
+});
+
 export const insideSchema = z.object({
   parts: z.array(insidePlanSchema).max(40),
   walls: z.array(wallPlanSchema).max(40),
+  blocks: z.array(blockPlanSchema).max(60),
 });
 
 export type InsidePlan = z.infer<typeof insidePlanSchema>;
@@ -152,8 +179,10 @@ export type InsideKind = InsidePlan['kind'];
 export type WallPlan = z.infer<typeof wallPlanSchema>;
 export type WallKind = WallPlan['kind'];
 export type WallLine = WallPlan['lower'];
+export type BlockPlan = z.infer<typeof blockPlanSchema>;
 export type WallOpening = WallPlan['openings'][number];
 
 /** Where the parts are kept in the project, for edits. */
 export const INSIDE_PATH = ['fitout', 'parts'] as const;
 export const WALLS_PATH = ['fitout', 'walls'] as const;
+export const BLOCKS_PATH = ['fitout', 'blocks'] as const;

@@ -47,7 +47,7 @@ describe('the boat cut across', () => {
       ...{ id: 'p', name: 'Sole', kind: 'sole', from: 2500, to: 3400, hatches: [hatch] },
       height: { fore: 172, aft: 172, of: 'under' },
     });
-    const cut = derive({ ...project, fitout: { parts: [whole], walls: [] } });
+    const cut = derive({ ...project, fitout: { parts: [whole], walls: [], blocks: [] } });
     const { parts } = sectionOf({ panels: cut.panels.value.panels, ...cut.fitout.value }, 3000, skin);
     expect(parts).toHaveLength(2);
     expect(boundsOf(parts[0]!.outline).maxX).toBeCloseTo(-150, 3);

@@ -5,9 +5,11 @@
  * plane, piece by piece, as a strip between its two faces.
  * Conventions: y to starboard, z up. Both sides are given.
  */
-import { contains, lerp2, lerp3, upright, type Vec2, type Vec3 } from '../geometry';
+import { at, contains, lerp2, lerp3, upright, type Vec2, type Vec3 } from '../geometry';
 import type { Panel } from '../panels';
 import { sectionAt } from '../surface';
+import type { FittedBlock } from './blocks/block';
+import { cornersOf } from './blocks/in-space';
 import { planeAtX } from './fitted';
 import { alongAt, overMiddle, placeOn } from './lie';
 import type { Fitted, InsideValue } from './value';
@@ -32,7 +34,12 @@ export type Section = {
 const STEPS = 24;
 
 export function sectionOf(
-  { panels, parts, walls }: { readonly panels: readonly Panel[] } & Pick<InsideValue, 'parts' | 'walls'>,
+  {
+    panels,
+    parts,
+    walls,
+    blocks,
+  }: { readonly panels: readonly Panel[] } & Pick<InsideValue, 'parts' | 'walls' | 'blocks'>,
   x: number,
   skin: { readonly inside: number; readonly outside: number },
 ): Section {
@@ -46,7 +53,11 @@ export function sectionOf(
   );
   return {
     skin: lines,
-    parts: [...parts.flatMap((part) => inSection(part, x)), ...walls.flatMap((wall) => wallInSection(wall, x))],
+    parts: [
+      ...parts.flatMap((part) => inSection(part, x)),
+      ...walls.flatMap((wall) => wallInSection(wall, x)),
+      ...blocks.flatMap((block) => blockInSection(block, x)),
+    ],
   };
 }
 
@@ -64,13 +75,32 @@ function inSection(part: Fitted, x: number): PartInSection[] {
       const steps = lie.radius > 0 ? STEPS : 1;
       const vs = Array.from({ length: steps + 1 }, (_, i) => from + ((to - from) * i) / steps);
       const outline = [...vs.map((v) => on(v, under)), ...[...vs].reverse().map((v) => on(v, top))];
-      const at = on((from + to) / 2, top);
-      const own = { plan, name: part.name, outline, topMm: at[1], at };
-      if (hand !== 'pair') return [own];
-      const over = outline.map(([y, z]): Vec2 => [-y, z]);
-      return [own, { ...own, outline: over, at: [-at[0], at[1]] as const }];
+      const middle = on((from + to) / 2, top);
+      return bothHands({ plan, name: part.name, outline, topMm: middle[1], at: middle }, hand);
     });
   });
+}
+
+/** Of a block that runs along the boat its four corners where the plane passes. */
+function blockInSection(block: FittedBlock, x: number): PartInSection[] {
+  const rings = cornersOf(block);
+  const outline = [0, 1, 2, 3].flatMap((k): Vec2[] => {
+    const line = rings.map((ring) => at(ring, k));
+    const next = line.findIndex((p, i) => i > 0 && p[0] > x !== at(line, i - 1)[0] > x);
+    if (next < 0) return [];
+    const [a, b] = [at(line, next - 1), at(line, next)];
+    const [, y, z] = lerp3(a, b, (x - a[0]) / (b[0] - a[0]));
+    return [[y, z]];
+  });
+  if (outline.length < 4) return [];
+  const highest = outline.reduce((best, p) => (p[1] > best[1] ? p : best));
+  return bothHands({ plan: block.plan, name: block.name, outline, topMm: highest[1], at: highest }, block.hand);
+}
+
+/** Of a pair the one to port as well. */
+function bothHands(own: PartInSection, hand: string): PartInSection[] {
+  if (hand !== 'pair') return [own];
+  return [own, { ...own, outline: own.outline.map(([y, z]): Vec2 => [-y, z]), at: [-own.at[0], own.at[1]] }];
 }
 
 /** Of a wall the strip between its faces where the plane passes, as far as it is cut. */
@@ -81,8 +111,8 @@ function wallInSection(wall: FittedWall, x: number): PartInSection[] {
   const outline = [...outer, ...inner.reverse()];
   const highest = outline.reduce((best, p) => (p[1] > best[1] ? p : best));
   const own = { plan, name, outline, topMm: highest[1], at: highest };
-  const over = { ...own, outline: outline.map(([y, z]): Vec2 => [-y, z]), at: [-highest[0], highest[1]] as const };
-  return hand === 'pair' ? [own, over] : hand === 'port' ? [over] : [own];
+  const [, over] = bothHands(own, 'pair');
+  return hand === 'port' && over ? [over] : bothHands(own, hand);
 }
 
 /** Where a plane across the boat passes the rulings of a face, and its lower and upper edge between them. */

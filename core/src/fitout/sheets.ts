@@ -1,6 +1,7 @@
 /** A part inside or on top on paper: its piece to scale, its edges and bevels, and what goes under it. */
 import { shapeSheet, type PaperSheets, type SheetHead, type SheetTable } from '../formats';
 import { formatDeg, formatFine, formatScantling, formatWithUnit, unitLabel, type Notation } from '../measure';
+import { blockSheets } from './blocks/block-drawings';
 import { edgeRows, marksOfPiece, type InsideWhole } from './drawings';
 import type { FittedPiece } from './fitted';
 import { handWords, materialOf } from './part-words';
@@ -33,6 +34,7 @@ export const insideSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): 
     ),
   ),
   ...fitout.walls.flatMap((wall) => wallSheets(wall, sheetHead)),
+  ...fitout.blocks.flatMap((block) => blockSheets(block, sheetHead)),
 ];
 
 const figures = (heads: readonly string[]) => heads.map((head) => ({ head, isFigure: true }));

@@ -11,7 +11,10 @@ import { INSIDE_KINDS, type InsidePlan } from './schema';
 import type { Fitted } from './value';
 
 const derive = createDerive();
-const withParts = (project: Project, parts: InsidePlan[]): Project => ({ ...project, fitout: { parts, walls: [] } });
+const withParts = (project: Project, parts: InsidePlan[]): Project => ({
+  ...project,
+  fitout: { parts, walls: [], blocks: [] },
+});
 const begun = (project: Project): InsidePlan[] => {
   const hull = derive(project).lines.value;
   return INSIDE_KINDS.reduce<InsidePlan[]>(

@@ -1,13 +1,24 @@
 /** Inside and on top: what else is cut, and does it fit? */
 import type { FramesPart, FramesValue, School } from '../frames';
 import type { Hull } from '../lines';
-import { depthOfInside, type Panel, type PanelsPart, type PanelsValue, type SheetInStock } from '../panels';
+import {
+  depthOfInside,
+  type Panel,
+  type Transom,
+  type PanelsPart,
+  type PanelsValue,
+  type SheetInStock,
+} from '../panels';
 import { asItIs, defineStage } from '../stage';
 import * as constants from './constants';
+import { blockOf, type FittedBlock } from './blocks/block';
+import { judgeBlocks } from './blocks/judge-blocks';
+import { solidOfInside } from './blocks/surface';
 import { insideDrawings, insideOnPanel, insideTables } from './drawings';
+import { innerFaces } from './ends';
 import { INSIDE_FINDINGS } from './findings';
 import { judgeInside } from './judge';
-import { insideSchema, type WallPlan } from './schema';
+import { insideSchema, type BlockPlan, type WallPlan } from './schema';
 import { insideSheets, type InsideOnPaper } from './sheets';
 import { partsOf, withFeet } from './value';
 import { wallOf, type FittedWall, type Footing } from './walls/fitted-wall';
@@ -27,12 +38,12 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper; p
   name: 'fitout',
   title: 'Inside & top',
   schema: insideSchema,
-  begin: () => ({ parts: [], walls: [] }),
+  begin: () => ({ parts: [], walls: [], blocks: [] }),
   catalogue: INSIDE_FINDINGS,
   constants,
-  run: ({ parts: plans, walls: wallPlans }, { project, values }, remember) => {
-    if (plans.length + wallPlans.length === 0)
-      return { value: { parts: [], walls: [], all: [] }, findings: [], assumed: [] };
+  run: ({ parts: plans, walls: wallPlans, blocks: blockPlans }, { project, values }, remember) => {
+    if (plans.length + wallPlans.length + blockPlans.length === 0)
+      return { value: { parts: [], walls: [], blocks: [], all: [] }, findings: [], assumed: [] };
     const { thickness, transomThickness, transomRadius, linesTo } = project.panels;
     const inside = depthOfInside({ thickness, linesTo });
     const { panels, transoms } = values.panels;
@@ -61,8 +72,14 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper; p
     );
     const parts = lying.map((part) => remember(`feet ${part.id}`, withFeet, part, walls, wallPlans));
     const asked = { stock: project.sheets.stock, keep: project.frames.keep.opening };
-    const value = { parts, walls, all: [...parts, ...walls] };
-    const findings = [...judgeInside(plans, parts, asked), ...judgeWalls(wallPlans, value, asked)];
+    const ends = { transoms, thickness: transomThickness, radius: transomRadius };
+    const blocks = remember('blocks', blocksIn, blockPlans, panels, inside, remember('ends', asItIs, ends));
+    const value = { parts, walls, blocks, all: [...parts, ...walls, ...blocks] };
+    const findings = [
+      ...judgeInside(plans, parts, asked),
+      ...judgeWalls(wallPlans, value, asked),
+      ...judgeBlocks(blockPlans, blocks),
+    ];
     return { value, findings, assumed: [] };
   },
   drawings: insideDrawings,
@@ -76,3 +93,18 @@ type On = { readonly parts: readonly Footing[]; readonly school: School };
 /** One argument each: what changes alone is remembered alone. */
 const wallFrom = (plan: WallPlan, hull: Hull, on: On, side: FittedWall | undefined): FittedWall =>
   wallOf(plan, { ...on, hull, side });
+
+type EndsOf = { readonly transoms: readonly Transom[]; readonly thickness: number; readonly radius: number | null };
+
+/** What they fill up to is made once for all of them. */
+function blocksIn(
+  plans: readonly BlockPlan[],
+  panels: readonly Panel[],
+  inset: number,
+  { transoms, thickness, radius }: EndsOf,
+): FittedBlock[] {
+  if (plans.length === 0) return [];
+  const ends = innerFaces(transoms, { thickness, clearMm: 0, radius });
+  const solid = solidOfInside({ panels, inset, ends });
+  return plans.map((plan) => blockOf(plan, solid));
+}

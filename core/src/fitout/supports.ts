@@ -19,7 +19,7 @@ export type Support = {
   readonly name: string;
   /** The same without the piece that it is under. */
   readonly what: string;
-  readonly of: 'skin' | 'frame' | 'bearer';
+  readonly of: 'skin' | 'frame' | 'bearer' | 'block';
   readonly lengthMm: number;
   readonly breadth: number;
   readonly depth: number;

@@ -11,6 +11,7 @@ import { heightOver, type Lie } from './lie';
 import type { InsidePlan, WallPlan } from './schema';
 import { sheerAt } from './sheer';
 import { supportsOf, type Support } from './supports';
+import type { FittedBlock } from './blocks/block';
 import type { FittedWall } from './walls/fitted-wall';
 
 /** At a place of the sheer how much of it comes off under a part that lies over it; negative: how far it lies short. */
@@ -40,16 +41,17 @@ export type Fitted = Pick<InsidePlan, 'id' | 'name' | 'kind' | 'fit' | 'hand' | 
 
 export type Foot = { readonly name: string; readonly line: readonly Vec2[] };
 
-/** What the stages after need of anything inside or on top: a part cut from the hull, or a wall between two lines. */
+/** What the stages after need of anything inside or on top: a part cut from the hull, a wall, a block of timber. */
 export type CutInside = Pick<
   Fitted,
   'id' | 'plan' | 'name' | 'hand' | 'thickness' | 'isSquare' | 'isBent' | 'pieces' | 'supports'
-> & { readonly fit: Fitted['fit'] | FittedWall['fit'] };
+> & { readonly fit: Fitted['fit'] | FittedWall['fit'] | FittedBlock['fit'] };
 
 export type InsideValue = {
   readonly parts: readonly Fitted[];
   readonly walls: readonly FittedWall[];
-  /** Both, in the order in which they are decided. */
+  readonly blocks: readonly FittedBlock[];
+  /** All of them, in the order in which they are decided. */
   readonly all: readonly CutInside[];
 };
 

@@ -67,6 +67,17 @@ const WALLS: Project['fitout']['walls'] = [
   }),
 ];
 
+const BLOCKS: Project['fitout']['blocks'] = [
+  {
+    ...{ id: 'wedge', name: 'Wedge', fills: 'out', hand: 'pair', width: 50, clear: 2, isToSkin: false },
+    ...{ from: { x: 1500, out: 200, height: 300 }, to: { x: 1900, out: 220, height: 310 } },
+  },
+  {
+    ...{ id: 'pad', name: 'Pad', fills: 'down', hand: 'across', width: 60, clear: 0, isToSkin: true },
+    ...{ from: { x: 2000, out: 100, height: 250 }, to: { x: 2000, out: 100, height: 250 } },
+  },
+];
+
 /** A demo with something in every list and at every choice that it leaves empty: its second line is the rounded one. */
 function filled(demo: DemoId): Project {
   const project = demoProject(demo, 'x');
@@ -133,7 +144,7 @@ function filled(demo: DemoId): Project {
         { id: 'r', frame: at(frames.frames, 0).id, what: 'along', isTrue: false, value: 1500, turn: 1, firstTurn: 1 },
       ],
     },
-    fitout: { parts: INSIDE, walls: WALLS },
+    fitout: { parts: INSIDE, walls: WALLS, blocks: BLOCKS },
     timber: {
       ...timber,
       stock: [...timber.stock, { id: 'own', width: 40, depth: 18, length: 4000, qty: 3, price: 12 }],

@@ -340,12 +340,12 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version16,
       version: PROJECT_VERSION,
-      fitout: { parts: [], walls: [] },
+      fitout: { parts: [], walls: [], blocks: [] },
     });
   });
   it('brings the frozen seventeenth version up: nothing stands over the deck, and all else is as it was', () => {
     const read = readProject(version17);
-    const fitout = { ...version17.fitout, walls: [] };
+    const fitout = { ...version17.fitout, walls: [], blocks: [] };
     expect(read.ok && read.project).toEqual({ ...version17, version: PROJECT_VERSION, fitout });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {

@@ -6,7 +6,7 @@ import { netOfPiece } from './parts';
 import type { SheetsPart } from './schema';
 import { tallySheets } from './tally';
 
-const project = { ...demoProject('tamsel', 'x'), fitout: { parts: [], walls: [] } };
+const project = { ...demoProject('tamsel', 'x'), fitout: { parts: [], walls: [], blocks: [] } };
 const withSheets = (sheets: Partial<SheetsPart>): Project => ({ ...project, sheets: { ...project.sheets, ...sheets } });
 const derive = createDerive();
 const sheetsOf = (sheets: Partial<SheetsPart>) => derive(withSheets(sheets)).sheets;

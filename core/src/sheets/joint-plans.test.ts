@@ -5,7 +5,7 @@ import { findJointPlans, jointPlansInput, type JointPlans } from './joint-plans'
 import { nest } from './nest';
 
 /** With nothing inside: its skin is what joints decide of. */
-const project: Project = { ...demoProject('tamsel', 'x'), fitout: { parts: [], walls: [] } };
+const project: Project = { ...demoProject('tamsel', 'x'), fitout: { parts: [], walls: [], blocks: [] } };
 const inputOf = (of: typeof project) => {
   const { panels, frames, fitout, setup } = createDerive()(of);
   return jointPlansInput({

@@ -37,7 +37,7 @@ describe('the timber of a boat', () => {
     for (const run of value.runs) expect(cut.get(run.id)).toBeGreaterThanOrEqual(run.qty * run.length - 1e-6);
   });
   it('counts a member of each hand twice, and takes the builder’s own as he says', () => {
-    const { value } = planned({ ...withTimber({ own: [rail] }), fitout: { parts: [], walls: [] } });
+    const { value } = planned({ ...withTimber({ own: [rail] }), fitout: { parts: [], walls: [], blocks: [] } });
     expect(value.runs.map(({ name, qty }) => [name, qty])).toEqual([
       ['Side stringer', 2],
       ['Sheer clamp', 2],

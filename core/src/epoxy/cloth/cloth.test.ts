@@ -20,7 +20,7 @@ function sheathed(outline: Outline, of: Partial<Project['epoxy']['glass']> = {})
       lines: { lines: [] },
       panels: { panels: [{ ...panel!, outline, spansCentreline: true }], transoms: [] },
       frames: { frames: [], girders: [] },
-      fitout: { parts: [], walls: [], all: [] },
+      fitout: { parts: [], walls: [], blocks: [], all: [] },
     },
     found: {},
   };

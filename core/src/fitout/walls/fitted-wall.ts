@@ -26,7 +26,7 @@ import type { WallOpening, WallPlan } from '../schema';
 import type { Support } from '../supports';
 import { endsBetween, type EndLine } from './between';
 import { linesOfWall, runsAcross, type Lying, type NoLine } from './line';
-import { cutWall, footLength, isDeck, type CutRuling } from './wall';
+import { cutWall, footLength, isDeck, tightestBend, type CutRuling, type TightestBend } from './wall';
 
 export type FittedWall = Pick<WallPlan, 'id' | 'name' | 'kind' | 'thickness'> & {
   readonly plan: string;
@@ -39,6 +39,8 @@ export type FittedWall = Pick<WallPlan, 'id' | 'name' | 'kind' | 'thickness'> & 
   readonly rulings: readonly CutRuling[];
   /** The surface between its lines: twist, strain, bends. Absent: there is none. */
   readonly panel?: Panel;
+  /** Where it bends tightest; absent: it is flat. */
+  readonly bend?: TightestBend;
   /** Why there is none. */
   readonly noLine?: NoLine | 'no-surface';
   /** It does not reach the sides that it is to stand between. */
@@ -77,6 +79,7 @@ export function wallOf(plan: WallPlan, from: From): FittedWall {
   const cut = cutWall(plan, lines, { school, on: footing?.lie });
   if ('reason' in cut) return { ...own, ...nothing, noLine: 'no-surface' };
   const { panel, rulings } = cut;
+  const bend = tightestBend(panel);
   const ends = endsOf(plan, rulings, from.side);
   const region = regionOf(plan, rulings, ends);
   const piece = region && pieceOf(plan, rulings, { region, on: footing?.lie, school });
@@ -85,6 +88,7 @@ export function wallOf(plan: WallPlan, from: From): FittedWall {
     ...own,
     ...{ rulings, panel, pieces: piece ? [piece] : [], supports: piece ? footCleat(plan, piece, rulings) : [] },
     isBent: panel.minBendRadius !== null,
+    ...(bend && { bend }),
     isShort: plan.between !== null && ends.some((end) => end === undefined),
     ...(off && { offAt: off }),
     ...(!piece && { noLine: 'no-surface' as const }),

@@ -1,5 +1,5 @@
 /** What is to be looked at of the walls: whether they can be made, bent and stood where they are. */
-import { at, boundsOf } from '../../geometry';
+import { boundsOf } from '../../geometry';
 import { leastRadius, panelConstants, type SheetInStock } from '../../panels';
 import { edgeLeft } from '../edge-left';
 import type { InsideFinding } from '../findings';
@@ -77,17 +77,14 @@ function stretched(plan: WallPlan, { panel }: FittedWall): InsideFinding[] {
 }
 
 /** Its grain runs along u, and it bends square to its rulings. */
-function tooTight(plan: WallPlan, { panel }: FittedWall): InsideFinding[] {
-  const bend = panel?.minBendRadius;
-  if (!panel || !bend) return [];
-  const { flatP, flatQ } = at(panel.rulings, bend.rulingIndex);
-  const along = Math.atan2(flatQ[1] - flatP[1], flatQ[0] - flatP[0]);
-  const least = leastRadius(plan.thickness, along - Math.PI / 2);
-  if (bend.value >= least) return [];
+function tooTight(plan: WallPlan, { bend }: FittedWall): InsideFinding[] {
+  if (!bend) return [];
+  const least = leastRadius(plan.thickness, bend.alongRad - Math.PI / 2);
+  if (bend.radiusMm >= least) return [];
   return [
     {
       ...{ severity: 'check', code: 'wall-bend-tight', where: whereOf(plan, bend.x) },
-      data: { part: plan.name, radius: bend.value, least, x: bend.x },
+      data: { part: plan.name, radius: bend.radiusMm, least, x: bend.x },
     },
   ];
 }

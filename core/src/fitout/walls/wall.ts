@@ -17,6 +17,7 @@ import {
   at,
   crossLines,
   distance2,
+  distance3,
   dot3,
   lerp2,
   lerp3,
@@ -217,6 +218,41 @@ function cellAt(rulings: readonly CutRuling[], place: Vec2, near: number): numbe
     for (const k of off === 0 ? [near] : [near + off, near - off]) if (k >= 1 && k <= last && isIn(k)) return k;
   return sideOf(at(rulings, 0), place) < 0 ? 1 : last;
 }
+
+/** A bend is measured over so much of a wall at least: a turn within less is taken up by the sheet's stiffness, mm. */
+const BEND_SPAN_MM = 200;
+/** Shorter rulings lie in the point of a pointed wall, where what is left of it has no stiffness, mm. */
+const POINTED_MM = 100;
+/** Rulings that close in to this share of their spread at one end lie towards a point: measured in their middle. */
+const FAN_SHARE = 0.12;
+/** Flatter is flat: a kilometre. */
+const FLAT_MM = 1e6;
+
+/** Where a wall bends tightest; undefined where it is flat. */
+export function tightestBend({ rulings }: Pick<Panel, 'rulings'>): TightestBend | undefined {
+  let best: TightestBend | undefined;
+  let first = 0;
+  rulings.forEach((ruling, k) => {
+    while (first < k && middlesApart(at(rulings, first + 1), ruling) >= BEND_SPAN_MM) first++;
+    const before = at(rulings, first);
+    const spread = middlesApart(before, ruling);
+    if (spread < BEND_SPAN_MM || [before, ruling].some((one) => distance3(one.p, one.q) < POINTED_MM)) return;
+    const turn = Math.acos(Math.min(1, dot3(before.normal, ruling.normal)));
+    const [p, q] = [distance3(before.p, ruling.p), distance3(before.q, ruling.q)];
+    const apart = Math.min(p, q) < FAN_SHARE * Math.max(p, q) ? spread : Math.min(p, q);
+    const radiusMm = apart / turn;
+    if (!(radiusMm < Math.min(FLAT_MM, best?.radiusMm ?? Infinity))) return;
+    const { flatP, flatQ } = at(rulings, (first + k) >> 1);
+    const alongRad = Math.atan2(flatQ[1] - flatP[1], flatQ[0] - flatP[0]);
+    best = { radiusMm, x: (before.p[0] + before.q[0] + ruling.p[0] + ruling.q[0]) / 4, alongRad };
+  });
+  return best;
+}
+
+const middlesApart = (a: LaidRuling, b: LaidRuling): number => distance3(lerp3(a.p, a.q, 0.5), lerp3(b.p, b.q, 0.5));
+
+/** `alongRad`: of the ruling on the flat, from u. */
+export type TightestBend = { readonly radiusMm: number; readonly x: number; readonly alongRad: number };
 
 /** Length of its foot, on the flat. */
 export const footLength = (rulings: readonly CutRuling[]): number => polylineLength(rulings.map(({ net }) => net));

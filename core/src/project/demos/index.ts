@@ -171,7 +171,7 @@ function tamsel(id: string): Project {
         stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 35, depth: 18 }),
       ],
     },
-    fitout: { parts: TAMSEL_INSIDE, walls: TAMSEL_WALLS },
+    fitout: { parts: TAMSEL_INSIDE, walls: TAMSEL_WALLS, blocks: [] },
     // seats and a sole are cut from as much again as what stands in the boat
     sheets: { ...base.sheets, stock: base.sheets.stock.map((sheet) => ({ ...sheet, qty: Math.max(sheet.qty, 5) })) },
     epoxy: { ...base.epoxy, finishes: TAMSEL_FINISHES },
@@ -262,7 +262,7 @@ function veyra(id: string): Project {
     note:
       'Double-ended pulling boat for the far islands. Her forefoot was drawn hollow, and the bottom will not ' +
       'lie on it: see Panels.',
-    fitout: { parts: VEYRA_INSIDE, walls: [] },
+    fitout: { parts: VEYRA_INSIDE, walls: [], blocks: [] },
     setup: { ...base.setup, readings: veyraRead() },
     frames: {
       ...base.frames,

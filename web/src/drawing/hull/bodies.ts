@@ -18,7 +18,7 @@ import {
   type Vec2,
   type Vec3,
 } from '@kalotrope/core/geometry';
-import { facesOf, placesOf, ringToBend, type InBoat } from '@kalotrope/core/fitout';
+import { cornersOf, facesOf, placesOf, ringToBend, type FittedBlock, type InBoat } from '@kalotrope/core/fitout';
 import { transomTriangles, type Transom } from '@kalotrope/core/panels';
 import { GRAIN_MM } from './grain';
 import {
@@ -162,6 +162,26 @@ export function insideBody(part: InBoat): BufferGeometry | undefined {
   const port = () => body.clone().applyMatrix4(new Matrix4().makeScale(1, -1, 1));
   if (part.hand === 'pair') return alongGrain(merged([body, port()]));
   return alongGrain(part.fit === 'wall' && part.hand === 'port' ? port() : body);
+}
+
+/** A block from place to place along it, of a pair both. */
+export function blockBody(block: FittedBlock): BufferGeometry | undefined {
+  const rings = cornersOf(block);
+  if (rings.length < 2) return undefined;
+  const quad = (a: Vec3, b: Vec3, c: Vec3, d: Vec3) => [a, b, c, a, c, d];
+  const sides = rings.slice(1).flatMap((next, i) => {
+    const ring = at(rings, i);
+    return [0, 1, 2, 3].flatMap((k) => {
+      const j = (k + 1) % 4;
+      return quad(at(ring, k), at(next, k), at(next, j), at(ring, j));
+    });
+  });
+  const ends = [at(rings, 0), at(rings, -1)].flatMap(([a, b, c, d]) => quad(a, b, c, d));
+  const body = new BufferGeometry();
+  body.setAttribute('position', new BufferAttribute(new Float32Array([...sides, ...ends].flat()), 3));
+  body.computeVertexNormals();
+  if (block.hand !== 'pair') return alongGrain(body);
+  return alongGrain(merged([body, body.clone().applyMatrix4(new Matrix4().makeScale(1, -1, 1))]));
 }
 
 /** Of one that is bent strips along its generators, so that the bend is seen: along the boat, or up a wall. */

@@ -16,6 +16,9 @@ import { LiesOn } from './LiesOn';
 import { SectionDrawing } from './SectionDrawing';
 import { LengthField } from '../../controls/LengthField';
 import { PlanDrawing } from './PlanDrawing';
+import { BlockDrawing } from './blocks/BlockDrawing';
+import { BlockFields } from './blocks/BlockFields';
+import { BlockTable } from './blocks/BlockTable';
 import { WallFields } from './walls/WallFields';
 import { WallLine } from './walls/WallLine';
 import { WallStands } from './walls/WallStands';
@@ -33,15 +36,20 @@ export default function InsidePage() {
   if (!derived || !project) return null;
   const plans = project.fitout;
   const { value } = derived.fitout;
-  const first = plans.parts[0] ?? plans.walls[0];
-  const own = [...plans.parts, ...plans.walls].find(({ id }) => id === choice) ?? first;
+  const first = plans.parts[0] ?? plans.walls[0] ?? plans.blocks[0];
+  const own = [...plans.parts, ...plans.walls, ...plans.blocks].find(({ id }) => id === choice) ?? first;
   const plan = plans.parts.find(({ id }) => id === own?.id);
   const wallPlan = plans.walls.find(({ id }) => id === own?.id);
   const parts = value.parts.filter((part) => part.plan === plan?.id);
   const wall = value.walls.find((one) => one.plan === wallPlan?.id);
+  const blockPlan = plans.blocks.find(({ id }) => id === own?.id);
+  const block = value.blocks.find((one) => one.plan === blockPlan?.id);
   const shown = wall ? [wall] : parts;
   // in its middle, until another place is asked for
-  const x = asked ?? middleOf(shown) ?? (plan ? (plan.from + plan.to) / 2 : 0);
+  const x =
+    asked ??
+    middleOf(shown) ??
+    (plan ? (plan.from + plan.to) / 2 : blockPlan ? (blockPlan.from.x + blockPlan.to.x) / 2 : 0);
   const isFlat = view === 'flat' && shown.some(({ pieces }) => pieces.length > 0);
   return (
     <>
@@ -54,12 +62,15 @@ export default function InsidePage() {
         )}
         {view === 'section' && own ? (
           <SectionDrawing panels={derived.panels.value.panels} value={value} x={x} picked={own.id} corner={HULL} />
+        ) : view === 'flat' && block && block.rows.length > 0 ? (
+          <BlockDrawing block={block} corner={HULL} />
         ) : isFlat && own ? (
           <FlatDrawing parts={shown} name={own.name} corner={HULL} />
         ) : (
           <PlanDrawing
             hull={derived.lines.value}
             parts={[...value.parts, ...value.walls]}
+            blocks={value.blocks}
             picked={own?.id}
             corner={HULL}
           />
@@ -72,7 +83,10 @@ export default function InsidePage() {
           plan ? (
             <InsideFields key={plan.id} plan={plan} parts={parts} />
           ) : (
-            wallPlan && <WallFields key={wallPlan.id} plan={wallPlan} wall={wall} />
+            <>
+              {wallPlan && <WallFields key={wallPlan.id} plan={wallPlan} wall={wall} />}
+              {blockPlan && <BlockFields key={blockPlan.id} plan={blockPlan} block={block} />}
+            </>
           )
         }
       >
@@ -94,6 +108,7 @@ export default function InsidePage() {
             <WallTables wall={wall} />
           </>
         )}
+        {blockPlan && <BlockTable block={block} />}
         {!own && (
           <Box sx={{ p: 2 }}>
             <Typography variant="body2" color="text.secondary">

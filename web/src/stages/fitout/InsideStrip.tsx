@@ -5,10 +5,14 @@ import MenuItem from '@mui/material/MenuItem';
 import { useRef, useState } from 'react';
 import {
   beginsAt,
+  BLOCK_NAME,
+  BLOCKS_PATH,
+  blockSeen,
   INSIDE_KINDS,
   INSIDE_NAMES,
   INSIDE_PATH,
   insideThing,
+  newBlock,
   newInside,
   newWall,
   seenFromSide,
@@ -16,6 +20,7 @@ import {
   WALL_NAMES,
   WALLS_PATH,
   wallMoved,
+  type BlockPlan,
   type InBoat,
   type InsideKind,
   type InsidePlan,
@@ -24,13 +29,18 @@ import {
   type WallPlan,
 } from '@kalotrope/core/fitout';
 import type { Edit } from '@kalotrope/core/findings';
+import { depthOfInside } from '@kalotrope/core/panels';
 import { Strip, type StripMark } from '../../drawing/Strip';
 import { edited } from '../../state/document-slice';
 import { picked, said } from '../../state/screen-slice';
-import { selectDerived, selectNotation } from '../../state/selectors';
+import { selectDerived, selectNotation, selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 
-type Plans = { readonly parts: readonly InsidePlan[]; readonly walls: readonly WallPlan[] };
+type Plans = {
+  readonly parts: readonly InsidePlan[];
+  readonly walls: readonly WallPlan[];
+  readonly blocks: readonly BlockPlan[];
+};
 
 type Props = {
   readonly plans: Plans;
@@ -43,8 +53,10 @@ const MOST = 40;
 
 export function InsideStrip({ plans, value, picked: own }: Props) {
   const dispatch = useAppDispatch();
-  const seen = (id: string) =>
-    [...value.parts, ...value.walls].filter(({ plan }: InBoat) => plan === id).map(seenFromSide);
+  const seen = (id: string) => [
+    ...[...value.parts, ...value.walls].filter(({ plan }: InBoat) => plan === id).map(seenFromSide),
+    ...value.blocks.filter(({ plan }) => plan === id).map((block) => blockSeen(block, 2)),
+  ];
   const markOf = (id: string, name: string, x: number, moved: (by: number) => Edit[]): StripMark => ({
     ...{ key: id, name, x, curves: seen(id), isPicked: id === own },
     onPick: () => dispatch(picked(insideThing(id))),
@@ -58,14 +70,25 @@ export function InsideStrip({ plans, value, picked: own }: Props) {
       ]),
     ),
     ...plans.walls.map((wall) => markOf(wall.id, wall.name, beginsAt(wall), (by) => wallMoved(wall, by))),
+    ...plans.blocks.map(({ id, name, from, to }) =>
+      markOf(id, name, Math.min(from.x, to.x), (by) => [
+        { path: [...BLOCKS_PATH, id, 'from', 'x'], value: from.x + by },
+        { path: [...BLOCKS_PATH, id, 'to', 'x'], value: to.x + by },
+      ]),
+    ),
   ].filter(({ x }) => Number.isFinite(x));
   const takeOut = () => {
-    const gone = [...plans.parts, ...plans.walls].find(({ id }) => id === own);
+    const gone = [...plans.parts, ...plans.walls, ...plans.blocks].find(({ id }) => id === own);
     if (!gone) return;
     const left = <T extends { readonly id: string }>(list: readonly T[]) => list.filter(({ id }) => id !== own);
-    const edits = plans.parts.some(({ id }) => id === own)
-      ? [{ path: INSIDE_PATH, value: left(plans.parts) }]
-      : [{ path: WALLS_PATH, value: left(plans.walls) }];
+    const lists = [
+      { path: INSIDE_PATH, list: plans.parts },
+      { path: WALLS_PATH, list: plans.walls },
+      { path: BLOCKS_PATH, list: plans.blocks },
+    ];
+    const edits = lists
+      .filter(({ list }) => list.some(({ id }) => id === own))
+      .map(({ path, list }) => ({ path, value: left<InsidePlan | WallPlan | BlockPlan>(list) }));
     dispatch(edited({ label: `${gone.name} taken out`, edits }));
     dispatch(said(`${gone.name} is taken out. Ctrl+Z puts it back.`));
   };
@@ -91,9 +114,11 @@ export function AddPart({ plans }: Pick<Props, 'plans'>) {
   const notation = useAppSelector(selectNotation);
   const derived = useAppSelector(selectDerived);
   const hull = derived?.lines.value;
+  const skin = useAppSelector(selectProject)?.panels;
+  const inset = skin ? depthOfInside(skin) : 0;
   const button = useRef<HTMLButtonElement>(null);
   const [isOpen, setOpen] = useState(false);
-  const put = ({ id, name }: InsidePlan | WallPlan, edit: Edit) => {
+  const put = ({ id, name }: InsidePlan | WallPlan | BlockPlan, edit: Edit) => {
     dispatch(edited({ label: `${name} added`, edits: [edit] }));
     dispatch(picked(insideThing(id)));
   };
@@ -108,6 +133,13 @@ export function AddPart({ plans }: Pick<Props, 'plans'>) {
     if (!hull) return;
     const plan = newWall(kind, plans, { hull, notation, walls: derived.fitout.value.walls });
     put(plan, { path: WALLS_PATH, value: [...plans.walls, plan] });
+  };
+  const addBlock = () => {
+    setOpen(false);
+    if (!hull) return;
+    const others = [...plans.parts, ...plans.walls, ...plans.blocks];
+    const plan = newBlock(others, { hull, panels: derived.panels.value.panels, inset, notation });
+    put(plan, { path: BLOCKS_PATH, value: [...plans.blocks, plan] });
   };
   return (
     <>
@@ -125,6 +157,9 @@ export function AddPart({ plans }: Pick<Props, 'plans'>) {
             {WALL_NAMES[kind]}
           </MenuItem>
         ))}
+        <MenuItem disabled={plans.blocks.length >= MOST} onClick={addBlock}>
+          {BLOCK_NAME}
+        </MenuItem>
       </Menu>
     </>
   );

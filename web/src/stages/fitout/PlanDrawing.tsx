@@ -1,7 +1,14 @@
 /** The boat from above: the sheer, what stands athwart, and every part where it lies, the highest over the others. */
 import { useTheme } from '@mui/material/styles';
 import { useMemo, type ReactNode } from 'react';
-import { insideThing, seenFromAbove, type InBoat, type SeenFromAbove } from '@kalotrope/core/fitout';
+import {
+  blockSeen,
+  insideThing,
+  seenFromAbove,
+  type FittedBlock,
+  type InBoat,
+  type SeenFromAbove,
+} from '@kalotrope/core/fitout';
 import type { Hull } from '@kalotrope/core/lines';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { Overall } from '../../drawing/Dimension';
@@ -13,35 +20,48 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 type Props = {
   readonly hull: Hull;
   readonly parts: readonly InBoat[];
+  readonly blocks: readonly FittedBlock[];
   /** The plan's id. */
   readonly picked: string | undefined;
   readonly corner: ReactNode;
 };
 
 type Ring = SeenFromAbove['outline'];
-type Seen = SeenFromAbove & { readonly part: InBoat };
+type Seen = SeenFromAbove & { readonly plan: string };
 
 const over = (ring: Ring): Ring => ring.map(([x, y]) => [x, -y]);
 
 /** Each piece as it is seen from above, of a pair both. */
 function bothHands(part: InBoat): Seen[] {
   return seenFromAbove(part).flatMap((seen) => {
-    const own = { ...seen, part };
+    const own = { ...seen, plan: part.plan };
     const port = { ...own, id: `${seen.id} port`, outline: over(seen.outline), holes: seen.holes.map(over) };
     if (part.fit === 'wall' && part.hand === 'port') return [port];
     return part.hand === 'pair' ? [own, port] : [own];
   });
 }
 
-export function PlanDrawing({ hull, parts, picked: own, corner }: Props) {
+/** A block from above, of a pair both. */
+function blockHands(block: FittedBlock): Seen[] {
+  const outline = blockSeen(block, 1);
+  if (outline.length === 0) return [];
+  const height = block.rows[0]?.place[2] ?? 0;
+  const own = { id: block.id, plan: block.plan, name: block.name, outline, holes: [], height };
+  return block.hand === 'pair' ? [own, { ...own, id: `${block.id} port`, outline: over(outline) }] : [own];
+}
+
+export function PlanDrawing({ hull, parts, blocks, picked: own, corner }: Props) {
   const { palette } = useTheme();
   const dispatch = useAppDispatch();
   const frames = useAppSelector((state) => selectDerived(state)?.frames.value.frames) ?? [];
   const sheer = hull.lines[hull.lines.length - 1];
   const edge = useMemo(() => (sheer?.curve ?? []).map(([x, y]) => [x, y] as const), [sheer]);
-  const seen = useMemo(() => parts.flatMap(bothHands).sort((a, b) => a.height - b.height), [parts]);
+  const seen = useMemo(
+    () => [...parts.flatMap(bothHands), ...blocks.flatMap(blockHands)].sort((a, b) => a.height - b.height),
+    [parts, blocks],
+  );
   const box = boxAround([...edge, ...over(edge), ...seen.flatMap(({ outline }) => outline)]);
-  const shown = seen.filter(({ part }) => part.plan === own);
+  const shown = seen.filter(({ plan }) => plan === own);
   const grey = palette.text.secondary;
   return (
     <DrawingSurface label="The boat from above" bounds={box} corner={corner}>
@@ -58,15 +78,15 @@ export function PlanDrawing({ hull, parts, picked: own, corner }: Props) {
               strokeWidth={px}
               strokeDasharray={`${12 * px} ${3 * px} ${2 * px} ${3 * px}`}
             />
-            {seen.map(({ id, part, name, outline, holes }) => (
+            {seen.map(({ id, plan, name, outline, holes }) => (
               <PlyShape
                 key={id}
                 outline={outline}
                 holes={holes}
                 px={px}
                 label={name}
-                isPicked={part.plan === own}
-                onPick={() => dispatch(picked(insideThing(part.plan)))}
+                isPicked={plan === own}
+                onPick={() => dispatch(picked(insideThing(plan)))}
               />
             ))}
             {frames.map(({ id, x, outline }) => {

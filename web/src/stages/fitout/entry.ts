@@ -23,7 +23,10 @@ export const fitoutEntry: StageEntry = {
   waitsFor: waitsForLines,
   status: ({ derived }) => {
     const { all } = derived.fitout.value;
-    const pieces = all.reduce((sum, { pieces: own, hand }) => sum + own.length * (hand === 'pair' ? 2 : 1), 0);
+    const pieces = all.reduce(
+      (sum, { fit, pieces: own, hand }) => sum + (fit === 'block' ? 1 : own.length) * (hand === 'pair' ? 2 : 1),
+      0,
+    );
     return all.length === 0 ? 'nothing yet' : plural(pieces, 'piece');
   },
   drawingsOf: [fitoutStage.name],

@@ -15,7 +15,7 @@ export const FITS: Readonly<Record<InsidePlan['fit'], string>> = {
 };
 export const HANDS: Readonly<Record<InsidePlan['hand'], string>> = {
   across: 'right across',
-  pair: 'a pair, port and starboard',
+  pair: 'a pair',
   starboard: 'starboard only',
   port: 'port only',
 };

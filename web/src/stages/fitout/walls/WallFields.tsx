@@ -43,7 +43,7 @@ export function WallFields({ plan, wall }: Props) {
 
 function Figures({ wall }: { readonly wall: FittedWall }) {
   const notation = useAppSelector(selectNotation);
-  const { panel, pieces, hand } = wall;
+  const { panel, bend, pieces, hand } = wall;
   const hands = hand === 'pair' ? 2 : 1;
   const square = pieces.reduce((sum, { areaM2 }) => sum + areaM2, 0) * hands;
   return (
@@ -56,11 +56,11 @@ function Figures({ wall }: { readonly wall: FittedWall }) {
           why={`At ${formatWithUnit(panel.maxTwist.x, notation)} from the stem; over 1° it must stretch`}
         />
       )}
-      {panel?.minBendRadius && (
+      {bend && (
         <Figure
           name="Tightest bend"
-          value={formatWithUnit(panel.minBendRadius.value, notation)}
-          why={`Its radius, at ${formatWithUnit(panel.minBendRadius.x, notation)} from the stem`}
+          value={formatWithUnit(bend.radiusMm, notation)}
+          why={`Its radius, at ${formatWithUnit(bend.x, notation)} from the stem`}
         />
       )}
     </>

@@ -1,0 +1,105 @@
+/**
+ * The inside of the boat as something that a straight line meets: the skin's inner face, and the inner faces of what
+ * closes its ends.
+ *
+ * Method: the skin as the triangles between neighbouring rulings, moved inward; a line meets a triangle by Möller and
+ * Trumbore (1997), "Fast, minimum storage ray/triangle intersection". An end is met in closed form.
+ * Accuracy: chords between rulings, under 0.02 mm at two hundred a panel.
+ */
+import { add3, at, cross3, dot3, scale3, sub3, unit3, type Vec3 } from '../../geometry';
+import type { Panel } from '../../panels';
+import type { EndOfRoom } from '../fitted';
+import { levelOn } from '../fitted';
+
+export type Met = {
+  /** Along the line from its beginning, mm. */
+  readonly far: number;
+  /** Square to what is met, into what is solid. */
+  readonly normal: Vec3;
+};
+
+export type Inside = {
+  readonly panels: readonly Panel[];
+  /** From the lines' surface to the inside of the skin. */
+  readonly inset: number;
+  readonly ends: readonly EndOfRoom[];
+};
+
+type Triangle = readonly [Vec3, Vec3, Vec3];
+export type Solid = { readonly triangles: readonly Triangle[]; readonly ends: readonly EndOfRoom[] };
+
+/** Both sides of the boat, once for as many lines as are asked for. */
+export function solidOfInside({ panels, inset, ends }: Inside): Solid {
+  const triangles = panels.flatMap(({ rulings, spansCentreline, only }) => {
+    const places = rulings.map(({ p, q, normal }) => [p, q].map((end) => sub3(end, scale3(normal, inset))));
+    const own = places.slice(1).flatMap((b, k): Triangle[] => {
+      const [a0, a1] = at(places, k) as [Vec3, Vec3]; // both ends of a ruling, here and below
+      const [b0, b1] = b as [Vec3, Vec3];
+      return [
+        [a0, a1, b0],
+        [a1, b1, b0],
+      ];
+    });
+    const port = () => own.map((triangle) => triangle.map(([x, y, z]): Vec3 => [x, -y, z]) as unknown as Triangle);
+    if (only === 'port') return port();
+    return only === 'starboard' || spansCentreline ? own : [...own, ...port()];
+  });
+  return { triangles, ends };
+}
+
+/** The first that a line meets; undefined where it goes out of the boat. @param way of unit length */
+export function firstMet({ triangles, ends }: Solid, from: Vec3, way: Vec3): Met | undefined {
+  let best: Met | undefined;
+  for (const triangle of triangles) {
+    const far = farTo(triangle, from, way);
+    if (far !== undefined && far < (best?.far ?? Infinity)) best = { far, normal: normalOf(triangle, way) };
+  }
+  for (const end of ends) {
+    const met = endMet(end, from, way);
+    if (met && met.far < (best?.far ?? Infinity)) best = met;
+  }
+  return best;
+}
+
+/** Less than this ahead is where the line begins. */
+const BEHIND_MM = -1e-6;
+/** So near to its edges is in a triangle: no line slips between two of them. */
+const EDGE_SHARE = 1e-9;
+
+function farTo([a, b, c]: Triangle, from: Vec3, way: Vec3): number | undefined {
+  const [e1, e2] = [sub3(b, a), sub3(c, a)];
+  const across = cross3(way, e2);
+  const size = dot3(e1, across);
+  if (size === 0) return undefined; // along it, or it has no area
+  const off = sub3(from, a);
+  const u = dot3(off, across) / size;
+  if (u < -EDGE_SHARE || u > 1 + EDGE_SHARE) return undefined;
+  const turned = cross3(off, e1);
+  const v = dot3(way, turned) / size;
+  if (v < -EDGE_SHARE || u + v > 1 + EDGE_SHARE) return undefined;
+  const far = dot3(e2, turned) / size;
+  return far > BEHIND_MM ? far : undefined;
+}
+
+function normalOf([a, b, c]: Triangle, way: Vec3): Vec3 {
+  const normal = unit3(cross3(sub3(b, a), sub3(c, a)));
+  return dot3(normal, way) < 0 ? scale3(normal, -1) : normal;
+}
+
+/** A plane, or a face bent athwart: its level there is that of the place it is met at. */
+function endMet(end: EndOfRoom, from: Vec3, way: Vec3): Met | undefined {
+  const along = dot3(way, end.normal);
+  if (along <= 0) return undefined; // towards the room
+  const farAt = (out: number) => ((end.bent ? levelOn(end.bent, out) : end.level) - dot3(from, end.normal)) / along;
+  let far = farAt(from[1]);
+  // where the line runs athwart too, its level changes on the way
+  for (let step = 0; step < STEPS && end.bent && way[1] !== 0; step++) far = farAt(from[1] + far * way[1]);
+  if (far < BEHIND_MM) return undefined;
+  return { far, normal: end.bent ? bentNormal(end, add3(from, scale3(way, far))[1]) : end.normal };
+}
+const STEPS = 20;
+
+function bentNormal({ normal, bent = [] }: EndOfRoom, out: number): Vec3 {
+  const slope = (levelOn(bent, out + 1) - levelOn(bent, out - 1)) / 2;
+  return unit3([normal[0], normal[1] - slope, normal[2]]);
+}
