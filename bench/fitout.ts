@@ -1,6 +1,7 @@
 /**
- * How far the flat edges of walls and the thicknesses of blocks are off their closed forms at most; how far the edges of parts in a conical and a cylindrical side lie off the inside of the skin, and their bevels off
- * the surface's own, at most; and what the parts of each demo boat cost, as a share of working all of it out anew.
+ * How far the flat edges of walls and the thicknesses of blocks are off their closed forms at most; how far the edges
+ * of parts in a conical and a cylindrical side lie off the inside of the skin, and their bevels off the surface's own;
+ * and what the parts of each demo boat cost, as a share of working all of it out anew.
  * `npx tsx bench/fitout.ts 9`
  */
 import { readOffsets } from '@kalotrope/core/exchange';

@@ -25,7 +25,8 @@ export const innerFaces = (transoms: readonly Transom[], { thickness, clearMm, r
     // the face of the panels' ends is the inner one of one that caps them, the outer one of one between them
     const off = (fit === 'caps' ? 0 : thickness) + clearMm;
     const level = dot3(at(corners, 0), normal) - off;
-    if (!rows || radius === null) return { normal, level };
+    const closes = extentOf(rows?.flat() ?? corners);
+    if (!rows || radius === null) return { normal, level, closes };
     const places = rows.flat();
     const [place] = places as [Vec3]; // a face has rows
     const sagitta = (y: number) => radius - Math.sqrt(Math.max(0, radius * radius - y * y));
@@ -36,5 +37,11 @@ export const innerFaces = (transoms: readonly Transom[], { thickness, clearMm, r
       const y = (most * (i - steps)) / steps;
       return [y, middle - out * sagitta(y)];
     });
-    return { normal, level: middle, bent };
+    return { normal, level: middle, bent, closes };
   });
+
+const extentOf = (places: readonly Vec3[]) => ({
+  out: Math.max(...places.map(([, y]) => Math.abs(y))),
+  low: Math.min(...places.map(([, , z]) => z)),
+  high: Math.max(...places.map(([, , z]) => z)),
+});

@@ -105,8 +105,8 @@ export const INSIDE_FINDINGS = {
   'wall-twists': entry(
     { part: word, twistDeg: figure, strain: figure, x: figure },
     ({ part, twistDeg, strain, x }, { length }) =>
-      `${part} will not lie flat between its lines: it twists by ${twistDeg.toFixed(1)}° at ${length(x)} from the stem, ` +
-      `and would have to stretch by ${formatShare(strain, 2)}. ` +
+      `${part} will not lie flat between its lines: it twists by ${twistDeg.toFixed(1)}° at ${length(x)} from ` +
+      `the stem, and would have to stretch by ${formatShare(strain, 2)}. ` +
       'Let its upper edge follow the lower one, or lie straighter.',
     { part: 'Cabin side', twistDeg: 2.4, strain: 0.0022, x: 1800 },
   ),
@@ -126,7 +126,8 @@ export const INSIDE_FINDINGS = {
   'wall-short': entry(
     { part: word, side: word },
     ({ part, side }) =>
-      `${part} does not reach ${side === '' ? 'what it stands between' : side.toLowerCase()}: take its lines further out.`,
+      `${part} does not reach ${side === '' ? 'what it stands between' : side.toLowerCase()}: ` +
+      'take its lines further out.',
     { part: 'Cabin front', side: 'Cabin side' },
   ),
   'wall-opening-near': entry(

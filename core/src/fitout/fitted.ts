@@ -39,6 +39,8 @@ export type EndOfRoom = {
   readonly level: number;
   /** Of one bent athwart: out from the centreline, and its level there; in order from port. */
   readonly bent?: readonly Vec2[];
+  /** How far out and from where up to where it is closed; absent: everywhere. */
+  readonly closes?: { readonly out: number; readonly low: number; readonly high: number };
 };
 
 /** A place of a piece's edge at the skin. */

@@ -3,7 +3,7 @@ export { profileOf } from './blocks/block';
 export type { FittedBlock } from './blocks/block';
 export { blockSeen, cornersOf } from './blocks/in-space';
 export { BLOCK_NAME, newBlock } from './blocks/new-block';
-export { BLOCKS_PATH, FILLS, INSIDE_KINDS, INSIDE_PATH, WALL_KINDS, WALLS_PATH } from './schema';
+export { BLOCKS_PATH, INSIDE_KINDS, INSIDE_PATH, WALL_KINDS, WALLS_PATH } from './schema';
 export type { BlockPlan, Hatch, InsideKind, InsidePlan, WallKind, WallLine, WallOpening, WallPlan } from './schema';
 export { edgeRows, insideDrawings, marksOfPiece } from './drawings';
 export type { InsideWhole } from './drawings';

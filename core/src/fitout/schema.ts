@@ -1,7 +1,7 @@
 /**
  * The part of a project that lies inside and on top: soles, seats, tops, decks; walls, which are developed between two
- * lines: cabin sides, coamings, decks that follow the sheer; blocks of timber that fill up to the hull. Lengths mm; `from` and `to` aft from
- * the boat's datum, heights from the base line.
+ * lines: cabin sides, coamings, decks that follow the sheer; blocks of timber that fill up to the hull. Lengths mm;
+ * `from` and `to` aft from the boat's datum, heights from the base line.
  */
 import { z } from 'zod';
 import { OPENING_SHAPES, SCHOOLS } from '../frames';
@@ -129,7 +129,7 @@ const wallPlanSchema = z.object({
       z.object({
         id,
         shape: z.enum(OPENING_SHAPES),
-        /** Of its middle, along the lower edge from its fore end; of one across the boat from its middle to starboard. */
+        /** Of its middle, along the lower edge from its fore end; of one across from the centreline to starboard. */
         along: lengthField('Middle, along the foot', -10_000, 10_000),
         up: lengthField('Middle, over the foot', 0, 5000),
         long: lengthField('Length along it', 5, 5000),

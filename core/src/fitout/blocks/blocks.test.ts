@@ -149,5 +149,7 @@ describe.each(DEMO_IDS)('a block begun in %s', (id) => {
     expect(codes({ clear: Math.min(100, thinnest + 20) })).toContain('block-no-room');
     expect(codes({ to: own.from })).toContain('block-no-length');
     expect(codes({ fills: 'up' })).toContain('block-meets-nothing');
+    // aslant from without it passes the boat's end far off, where nothing closes it
+    expect(codes({ from: { ...own.from, out: own.from.out + 400 } })).toContain('block-meets-nothing');
   });
 });

@@ -94,10 +94,14 @@ function endMet(end: EndOfRoom, from: Vec3, way: Vec3): Met | undefined {
   let far = farAt(from[1]);
   // where the line runs athwart too, its level changes on the way
   for (let step = 0; step < STEPS && end.bent && way[1] !== 0; step++) far = farAt(from[1] + far * way[1]);
-  if (far < BEHIND_MM) return undefined;
+  if (far < BEHIND_MM || !isClosedAt(end, add3(from, scale3(way, far)))) return undefined;
   return { far, normal: end.bent ? bentNormal(end, add3(from, scale3(way, far))[1]) : end.normal };
 }
 const STEPS = 20;
+
+/** By the sheet of what closes the boat there: its rim lies a little further out than the room within the skin. */
+const isClosedAt = ({ closes }: EndOfRoom, [, y, z]: Vec3): boolean =>
+  !closes || (Math.abs(y) <= closes.out && z >= closes.low && z <= closes.high);
 
 function bentNormal({ normal, bent = [] }: EndOfRoom, out: number): Vec3 {
   const slope = (levelOn(bent, out + 1) - levelOn(bent, out - 1)) / 2;

@@ -1,9 +1,9 @@
 /**
  * Where a front or an after end meets the cabin sides that it stands between.
  *
- * Method: at even shares from foot to top both faces of the front are followed from one end to the other, chord by chord,
- * to where they leave the room within the side's inner face; the nearer face rules, less the gap. The side's inner face is read ruling by
- * ruling, each run on as a straight line, and straight between two of them.
+ * Method: at even shares from foot to top both faces of the front are followed from one end to the other, chord by
+ * chord, to where they leave the room within the side's inner face; the nearer face rules, less the gap. The side's
+ * inner face is read ruling by ruling, each run on as a straight line, and straight between two of them.
  * Accuracy: that of the chords, under 0.02 mm at some four hundred rulings.
  */
 import { at, lerp2, lerp3, type Vec2, type Vec3 } from '../../geometry';

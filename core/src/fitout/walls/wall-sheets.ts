@@ -9,21 +9,22 @@ import { faceOfWall, leftOfWall, marksOfWall, wallRows } from './wall-drawings';
 const TABLE_MM = 104;
 
 export const wallSheets = (wall: FittedWall, sheetHead: SheetHead): PaperSheets[] =>
-  wall.pieces.map((piece) =>
-    shapeSheet(sheetHead, {
+  wall.pieces.map((piece) => {
+    const lines = marksOfWall(piece);
+    return shapeSheet(sheetHead, {
       ...{ name: `${piece.id}-sheet`, title: `${piece.name}, marked out`, part: piece.name },
       hand: `${handWords(wall)}, ${faceOfWall(wall)}, ${leftOfWall(wall)} to the left`,
       material: materialOf(wall, sheetHead.notation),
       cut: piece.region.outline,
       holes: piece.region.holes,
-      mark: { lines: marksOfWall(piece), words: 'edge of the other face, foot to scribe to' },
+      ...(lines.length > 0 && { mark: { lines, words: 'edge of the other face, foot to scribe to' } }),
       corners: [],
       isAlong: true,
       isAside: true,
       tables: [markingTable(wall, sheetHead.notation), ...footTables(wall, sheetHead.notation)],
       tableMm: TABLE_MM,
-    }),
-  );
+    });
+  });
 
 const figures = (heads: readonly string[]) => heads.map((head) => ({ head, isFigure: true }));
 

@@ -79,7 +79,10 @@ export function cutWall(
 function cutRulings(plan: WallPlan, rulings: readonly LaidRuling[], { school, on }: Asked): CutRuling[] {
   const { thickness } = plan;
   const [outer, inner] = isDeck(plan.kind) ? [thickness, 0] : [0, -thickness];
-  const moved = (r: LaidRuling, by: number) => [r.p, r.q].map((p) => add3(p, scale3(r.normal, by))) as [Vec3, Vec3]; // both ends
+  const moved = ({ p, q, normal }: LaidRuling, by: number): [Vec3, Vec3] => {
+    const off = scale3(normal, by);
+    return [add3(p, off), add3(q, off)];
+  };
   const middles = rulings.map((r) => moved(r, (outer + inner) / 2));
   const laid = layFlat(
     middles.map(([p]) => p),
