@@ -1,5 +1,5 @@
 export { blockRows, sawnFrom } from './blocks/block-drawings';
-export { profileOf } from './blocks/block';
+export { edgeNames, profileOf } from './blocks/block';
 export type { FittedBlock } from './blocks/block';
 export { blockSeen, cornersOf } from './blocks/in-space';
 export { BLOCK_NAME, newBlock } from './blocks/new-block';

@@ -14,7 +14,7 @@ import {
 } from '../../formats';
 import { formatDeg, formatFine, formatScantling, unitLabel, type Notation } from '../../measure';
 import { handWords } from '../part-words';
-import { profileOf, type BlockRow, type FittedBlock } from './block';
+import { edgeNames, profileOf, type BlockRow, type FittedBlock } from './block';
 
 /** Timber that it is sawn from: its width and its greatest thickness. */
 export const sawnFrom = ({ width, supports }: FittedBlock, notation: Notation): string =>
@@ -58,7 +58,7 @@ export const blockSheets = (block: FittedBlock, sheetHead: SheetHead): PaperShee
       mark: { lines: [mark], words: 'the thinner edge' },
       tables: [
         {
-          columns: figures([`along it, ${unitLabel(notation)}`, 'one edge', 'the other']),
+          columns: figures([`along it, ${unitLabel(notation)}`, ...edgeNames(block)]),
           rows: blockRows(block).map(({ along, low, high }) =>
             [along, low, high].map((mm) => formatFine(mm, notation)),
           ),
@@ -80,10 +80,12 @@ export function blockTable(blocks: readonly FittedBlock[], notation: Notation): 
   const rows = blocks.flatMap((block) =>
     blockRows(block).map(({ along, low, high }) => [
       block.name,
+      ...edgeNames(block),
       ...[along, low, high].map((mm) => lengthCell(mm, notation)),
     ]),
   );
   if (rows.length === 0) return [];
-  const heads = ['block', ...['along it', 'one edge', 'the other'].map((word) => lengthHead(word, notation))];
+  const lengths = ['along it', 'at the first', 'at the second'].map((word) => lengthHead(word, notation));
+  const heads = ['block', 'first edge', 'second edge', ...lengths];
   return [{ name: 'blocks', title: 'Blocks and wedges, thicknesses (CSV)', csv: csv(heads, rows) }];
 }

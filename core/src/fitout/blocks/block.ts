@@ -159,6 +159,14 @@ function endCut({ normal }: Met, { along, fill, across }: Axes, way: 1 | -1): Bl
   };
 }
 
+/** The edges by where they lie in the boat, that toward −across first: upper and lower, fore and after, or by side. */
+export function edgeNames({ across: [x, y, z] }: Pick<FittedBlock, 'across'>): readonly [string, string] {
+  const [ahead, aside, up] = [x, y, z].map(Math.abs) as [number, number, number]; // three
+  if (up >= Math.max(ahead, aside)) return z > 0 ? ['lower edge', 'upper edge'] : ['upper edge', 'lower edge'];
+  if (ahead >= aside) return x > 0 ? ['fore edge', 'after edge'] : ['after edge', 'fore edge'];
+  return y > 0 ? ['port edge', 'starboard edge'] : ['starboard edge', 'port edge'];
+}
+
 /** From the side: its straight face along u, each edge's thickness up; the higher edge is cut, the other marked. */
 export function profileOf({ rows }: Pick<FittedBlock, 'rows'>): { readonly cut: Vec2[]; readonly mark: Vec2[] } {
   const line = (of: (row: BlockRow) => number) => rows.map((row): Vec2 => [row.along, of(row)]);

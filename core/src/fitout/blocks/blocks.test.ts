@@ -8,7 +8,7 @@ import { developPanels } from '../../panels';
 import { applyEdits, createDerive, demoProject, DEMO_IDS, type Project } from '../../project';
 import type { BlockPlan } from '../schema';
 import { sectionOf } from '../section';
-import { blockOf, profileOf } from './block';
+import { blockOf, edgeNames, profileOf } from './block';
 import { blockRows } from './block-drawings';
 import { blockOff } from './fixtures/bent-transom';
 import { blockSeen, cornersOf } from './in-space';
@@ -45,6 +45,9 @@ describe('a wedge along a side', () => {
       expect(at(edges, i)[0]).toBeCloseTo(outAt(x, 270) - 100, 6);
       expect(at(edges, i)[1]).toBeCloseTo(outAt(x, 330) - 100, 6);
     });
+    // out to starboard along a line that runs aft: the side flares, so its upper edge is the thicker one
+    expect(edgeNames(made)).toEqual(['upper edge', 'lower edge']);
+    for (const { low, high } of made.rows) expect(low).toBeGreaterThan(high);
     expect(made.lengthMm).toBe(1000);
     expect(at(made.supports, 0)).toMatchObject({ breadth: 60, depth: Math.ceil(outAt(2000, 330) - 100) });
     const { cut, mark } = profileOf(made);
