@@ -12,10 +12,11 @@ import {
   type DrawnText,
   type ExportTable,
 } from '../formats';
-import { at, distance2, placeAtLength, polylineLength, simplify, upright, type Vec2, type Vec3 } from '../geometry';
+import { at, simplify, upright, type Vec2, type Vec3 } from '../geometry';
 import type { Notation } from '../measure';
 import type { Panel } from '../panels';
 import type { Marks } from '../stage';
+import { evenRows } from './edge-rows';
 import type { EdgePoint, FittedPiece } from './fitted';
 import { blockDrawings, blockTable } from './blocks/block-drawings';
 import { alongAt, placeOn } from './lie';
@@ -103,25 +104,14 @@ export function insideTables({ project: { notation }, values: { fitout } }: Insi
   return [{ name: 'fitout', title: 'Inside and on top, edges (CSV)', csv: csv(heads, rows) }, ...others];
 }
 
-export type EdgeRow = { readonly place: Vec3; readonly bevelDeg: number };
+type PlacedRow = { readonly place: Vec3; readonly bevelDeg: number };
 
-/** Rows of a table: to a stretch of edge so many at most, at even steps of about so much. */
-const ROWS = 8;
-const STEP_MM = 150;
+/** To a stretch of edge so many at most. */
+const MOST_ROWS = 8;
 
 /** An edge at even steps along it, on the part itself. */
-export function edgeRows({ lie }: Pick<Fitted, 'lie'>, points: readonly EdgePoint[]): EdgeRow[] {
-  const flats = points.map(({ flat }) => flat);
-  const long = polylineLength(flats);
-  const rows = Math.max(2, Math.min(ROWS, Math.ceil(long / STEP_MM) + 1));
-  return Array.from({ length: rows }, (_, i) => {
-    const { point, next } = placeAtLength(flats, (long * i) / (rows - 1));
-    const [a, b] = [at(points, next - 1), at(points, next)];
-    const step = distance2(a.flat, b.flat);
-    const w = step > 0 ? distance2(a.flat, point) / step : 0;
-    return { place: placeOn(lie, point), bevelDeg: a.bevelDeg + w * (b.bevelDeg - a.bevelDeg) };
-  });
-}
+export const edgeRows = ({ lie }: Pick<Fitted, 'lie'>, points: readonly EdgePoint[]): PlacedRow[] =>
+  evenRows(points, MOST_ROWS).map(({ flat, bevelDeg }) => ({ place: placeOn(lie, flat), bevelDeg }));
 
 /** Of the edges where parts lie against a panel's inside, the line of their under side. */
 export function insideOnPanel(panel: Panel, parts: readonly Fitted[]): Marks {

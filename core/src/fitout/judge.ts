@@ -1,7 +1,7 @@
 /** What is to be looked at of what lies inside and on top. */
 import type { Edit } from '../findings';
 import { FRAMES_PATH, outlineOfOpening } from '../frames';
-import { boundsOf, contains } from '../geometry';
+import { contains } from '../geometry';
 import { leastRadius, type SheetInStock } from '../panels';
 import { acrossAt, alongAt } from './lie';
 import { WIDE_LANDING } from './constants';
@@ -9,6 +9,7 @@ import { edgeLeft } from './edge-left';
 import { planeAtX } from './fitted';
 import type { InsideFinding } from './findings';
 import { INSIDE_PATH, type Hatch, type InsidePlan } from './schema';
+import { noRoomFor } from './sheet-room';
 import { widestGap, widestSpan } from './supports';
 import { insideThing } from './things';
 import type { Fitted } from './value';
@@ -170,26 +171,20 @@ const shutOut = (plan: InsidePlan, part: Fitted): InsideFinding[] =>
     : [];
 
 function overSheet(plan: InsidePlan, part: Fitted, stock: readonly SheetInStock[]): InsideFinding[] {
-  const own = stock.filter(({ thickness, qty }) => qty > 0 && Math.abs(thickness - plan.thickness) < SAME_SHEET_MM);
-  if (own.length === 0) return [];
-  const sizes = own.map(({ width, height }) => [Math.max(width, height), Math.min(width, height)] as const);
+  // bent to a camber its grain lies along
+  const asked = { thickness: plan.thickness, mayTurn: part.lie.radius === 0 };
   return part.pieces.flatMap(({ name, region }): InsideFinding[] => {
-    const { minX, maxX, minY, maxY } = boundsOf(region.outline);
-    const [long, wide] = [maxX - minX, maxY - minY];
-    const mayTurn = part.lie.radius === 0; // bent to a camber its grain lies along
-    if (sizes.some(([a, b]) => (long <= a && wide <= b) || (mayTurn && long <= b && wide <= a))) return [];
-    const [sheetLong, sheetWide] = sizes.reduce((best, one) => (one[0] * one[1] > best[0] * best[1] ? one : best));
+    const none = noRoomFor(region, stock, asked);
+    if (!none) return [];
+    const { long, wide, sheetLong, sheetWide } = none;
     return [
       {
-        ...{ severity: 'check', code: 'piece-over-sheet', where: whereOf(plan) },
-        data: { part: name, long, wide, sheetLong, sheetWide },
+        ...{ severity: 'check', code: 'piece-over-sheet', where: whereOf(plan), data: { part: name, ...none } },
         remedies: [remedyFor(plan, [long, wide], [sheetLong, sheetWide])],
       },
     ];
   });
 }
-
-const SAME_SHEET_MM = 0.3;
 
 /** Too broad: in two halves; too long: cut across in its middle. */
 function remedyFor(plan: InsidePlan, [long, wide]: readonly [number, number], sheet: readonly [number, number]) {

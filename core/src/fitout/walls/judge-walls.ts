@@ -1,9 +1,9 @@
 /** What is to be looked at of the walls: whether they can be made, bent and stood where they are. */
-import { boundsOf } from '../../geometry';
 import { leastRadius, panelConstants, type SheetInStock } from '../../panels';
 import { edgeLeft } from '../edge-left';
 import type { InsideFinding } from '../findings';
 import type { WallPlan } from '../schema';
+import { noRoomFor } from '../sheet-room';
 import { insideThing } from '../things';
 import type { InsideValue } from '../value';
 import { outlineOn, type FittedWall } from './fitted-wall';
@@ -102,26 +102,12 @@ const offItsPart = (plan: WallPlan, { offAt }: FittedWall, on: string): InsideFi
 const shortOf = (plan: WallPlan, { isShort }: FittedWall, side: string): InsideFinding[] =>
   isShort ? [{ severity: 'check', code: 'wall-short', where: whereOf(plan), data: { part: plan.name, side } }] : [];
 
-function overSheet(plan: WallPlan, { pieces }: FittedWall, stock: readonly SheetInStock[]): InsideFinding[] {
-  const sizes = stock
-    .filter(({ thickness, qty }) => qty > 0 && Math.abs(thickness - plan.thickness) < SAME_SHEET_MM)
-    .map(({ width, height }) => [Math.max(width, height), Math.min(width, height)] as const);
-  const [first] = sizes;
-  if (!first) return [];
-  return pieces.flatMap(({ name, region }): InsideFinding[] => {
-    const { minX, maxX, minY, maxY } = boundsOf(region.outline);
-    const [long, wide] = [maxX - minX, maxY - minY];
-    if (sizes.some(([a, b]) => long <= a && wide <= b)) return [];
-    const [sheetLong, sheetWide] = sizes.reduce(
-      (best, one) => (one[0] * one[1] > best[0] * best[1] ? one : best),
-      first,
-    );
-    const data = { part: name, long, wide, sheetLong, sheetWide };
-    return [{ severity: 'check', code: 'piece-over-sheet', where: whereOf(plan), data }];
+const overSheet = (plan: WallPlan, { pieces }: FittedWall, stock: readonly SheetInStock[]): InsideFinding[] =>
+  pieces.flatMap(({ name, region }): InsideFinding[] => {
+    const none = noRoomFor(region, stock, { thickness: plan.thickness, mayTurn: false });
+    if (!none) return [];
+    return [{ severity: 'check', code: 'piece-over-sheet', where: whereOf(plan), data: { part: name, ...none } }];
   });
-}
-
-const SAME_SHEET_MM = 0.3;
 
 function openingsNear(plan: WallPlan, wall: FittedWall, keep: number): InsideFinding[] {
   const [piece] = wall.pieces;

@@ -7,7 +7,7 @@
  * height is where that part's upper face is, over the same place in plan.
  * Accuracy: between the places the batten leaves the line by h⁴/(384·R³): 0.001 mm for 40 mm steps on a bend of 1 m.
  */
-import { at, bracketedRoot, distance3, SAME_POINT_MM, type CurveTangent, type Vec3 } from '../../geometry';
+import { at, bracketedRoot, distance3, lerp3, SAME_POINT_MM, type CurveTangent, type Vec3 } from '../../geometry';
 import { battenAt, bendBatten, type Hull } from '../../lines';
 import { heightOver, type Lie } from '../lie';
 import type { WallKind, WallLine, WallPlan } from '../schema';
@@ -30,8 +30,7 @@ export function linesOfWall({ kind, lower, upper }: WallPlan, from: From): reado
   const first = lineOf(lower, kind, from);
   if (typeof first === 'string') return first;
   if (kind === 'sheer-deck') return [first, mirrorOf(first)];
-  const second =
-    upper.follows === 'lower' ? onPart(upper, beside(upper, first, true), from) : lineOf(upper, kind, from);
+  const second = upper.follows === 'lower' ? onPart(upper, beside(upper, first), from) : lineOf(upper, kind, from);
   return typeof second === 'string' ? second : [first, second];
 }
 
@@ -48,10 +47,26 @@ function throughPoints({ points }: WallLine, kind: WallKind): Curve | NoLine {
   return bent(places);
 }
 
-/** Through places of which none lies on the one before. */
-function bent(places: readonly Vec3[]): Curve | NoLine {
+/** Through places of which none lies on the one before; it breaks at those that are knuckles. */
+function bent(places: readonly Vec3[], knuckles: readonly Vec3[] = []): Curve | NoLine {
   const apart = places.filter((place, i) => i === 0 || distance3(place, at(places, i - 1)) > SAME_POINT_MM);
-  return apart.length < 2 ? 'few-points' : bendBatten(apart);
+  const breaks = apart.flatMap((place, i) => (knuckles.includes(place) ? [i] : []));
+  return apart.length < 2 ? 'few-points' : bendBatten(apart, breaks);
+}
+
+/** Places along a curve, its knuckles among them, each moved; bent through them anew. */
+function through(curve: Curve, [from, to]: readonly [number, number], move: (t: number) => Vec3 | undefined) {
+  const breaks = curve.breaks.filter((t) => t > from + T_LEAST && t < to - T_LEAST);
+  const even = Array.from({ length: PLACES + 1 }, (_, i) => from + ((to - from) * i) / PLACES);
+  const clear = even.filter((t) => breaks.every((knuckle) => Math.abs(t - knuckle) > T_LEAST));
+  const ts = [...clear, ...breaks].sort((a, b) => a - b);
+  const places = ts.map((t) => ({ place: move(t), isKnuckle: breaks.includes(t) }));
+  const all = places.flatMap(({ place }) => (place ? [place] : []));
+  if (all.length < places.length) return 'off-part';
+  return bent(
+    all,
+    all.filter((_, i) => at(places, i).isKnuckle),
+  );
 }
 
 /** A place moved square to its line in plan, inward of one to starboard that runs aft, and up. */
@@ -60,23 +75,18 @@ function movedFrom({ position, first }: CurveTangent, { in: inward, up }: Pick<W
   return [position[0] + (inward * first[1]) / long, position[1] - (inward * first[0]) / long, position[2] + up];
 }
 
-function beside(
-  by: Pick<WallLine, 'in' | 'up'>,
-  line: Curve,
-  isWhole: boolean,
-  span: readonly [number, number] = [0, 1],
-) {
-  const [from, to] = span;
-  // of few pieces, and moved with no turn: as few places would do, but a curve wants them
-  const count = isWhole && line.pieces.every(({ points }) => points.length === 2) ? line.pieces.length : PLACES;
-  const ts = Array.from({ length: count + 1 }, (_, i) => from + ((to - from) * i) / count);
-  return bent(ts.map((t) => movedFrom(battenAt(line, t), by)));
+/** At a knuckle, where it has two tangents, halfway between what either gives. */
+function movedAt(line: Curve, t: number, by: Pick<WallLine, 'in' | 'up'>): Vec3 {
+  return lerp3(movedFrom(battenAt(line, t, -1), by), movedFrom(battenAt(line, t, 1), by), 0.5);
 }
+
+const beside = (by: Pick<WallLine, 'in' | 'up'>, line: Curve, span: readonly [number, number] = [0, 1]) =>
+  through(line, span, (t) => movedAt(line, t, by));
 
 function alongSheer(line: WallLine, { lines }: Hull): Curve | NoLine {
   const sheer = lines[lines.length - 1]?.batten;
   if (!sheer || line.to <= line.from) return 'off-sheer';
-  const place = (t: number) => movedFrom(battenAt(sheer, t), line);
+  const place = (t: number) => movedAt(sheer, t, line);
   const whereX = (x: number, end: 0 | 1): number =>
     bracketedRoot((t) => place(t)[0] - x, 0, 1, T_TOLERANCE) ?? (place(end)[0] - x > 0 === (end === 0) ? end : 1 - end);
   // moved inward it may pass the centreline, before it ends
@@ -84,7 +94,7 @@ function alongSheer(line: WallLine, { lines }: Hull): Curve | NoLine {
     place(end)[1] >= 0 ? end : (bracketedRoot((t) => place(t)[1], end, 0.5, T_TOLERANCE) ?? 0.5);
   const from = Math.max(whereX(line.from, 0), onCentre(0));
   const to = Math.min(whereX(line.to, 1), onCentre(1));
-  return to - from < T_LEAST ? 'off-sheer' : beside(line, sheer, false, [from, to]);
+  return to - from < T_LEAST ? 'off-sheer' : beside(line, sheer, [from, to]);
 }
 
 const T_TOLERANCE = 1e-12;
@@ -95,10 +105,7 @@ function onPart(line: Pick<WallLine, 'onPart'>, curve: Curve | NoLine, { parts }
   if (typeof curve === 'string' || line.onPart === null) return curve;
   const lie = parts.find(({ id }) => id === line.onPart)?.lie;
   if (!lie) return 'off-part';
-  const places = Array.from({ length: PLACES + 1 }, (_, i) => battenAt(curve, i / PLACES).position).map((place) =>
-    dropped(place, lie),
-  );
-  return places.every((place) => place !== undefined) ? bent(places) : 'off-part';
+  return through(curve, [0, 1], (t) => dropped(battenAt(curve, t).position, lie));
 }
 
 /** Straight up or down on to the upper face; undefined where a camber's cylinder does not reach. */

@@ -45,7 +45,7 @@ function footTables(wall: FittedWall, notation: Notation): SheetTable[] {
         wall.isSquare ? 'square; leans' : 'bevel',
       ]),
     ],
-    rows: footRows(wall).map(({ place: [x, y, z], bevelDeg }) => [
+    rows: footRows(wall).map(({ space: [x, y, z], bevelDeg }) => [
       ...[x, y, z].map((mm) => formatFine(mm, notation)),
       formatDeg(bevelDeg, 1),
     ]),

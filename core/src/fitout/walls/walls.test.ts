@@ -47,6 +47,30 @@ describe('a wall between two lines', () => {
     expect(Math.abs(more - (turn / 2) * ((rho + 25) ** 2 - rho ** 2))).toBeLessThan(5);
     expect(at(cut.pieces, 0).netEdge?.length).toBeGreaterThan(5);
   });
+  it('keeps the knuckle of a sheer that it follows', () => {
+    const project = demoProject('tamsel', 'x');
+    const longitudinals = project.lines.longitudinals.map((line, i, all) =>
+      i < all.length - 1
+        ? line
+        : {
+            ...line,
+            points: line.points.map((p, k) => (k === 4 ? { ...p, isKnuckle: true, height: p.height + 40 } : p)),
+          },
+    );
+    const broken = createDerive()({ ...project, lines: { ...project.lines, longitudinals } }).lines.value;
+    const knuckle = at(broken.lines, -1).points.find(({ isKnuckle }) => isKnuckle)!;
+    const plan = wall({
+      low: { follows: 'sheer', from: knuckle.x - 600, to: knuckle.x + 600 },
+      up: { follows: 'lower', up: 200 },
+    });
+    const cut = wallOf(plan, { hull: broken, parts: [], school: 'filleted', side: undefined });
+    const near = Math.min(
+      ...cut.rulings.map(({ outer: [[x, y, z]] }) =>
+        Math.hypot(x - knuckle.x, y - knuckle.halfBreadth, z - knuckle.height),
+      ),
+    );
+    expect(near).toBeLessThan(0.01);
+  });
   it('is parallel to the sheer where it follows it: so far in, so far up', () => {
     const follows = { follows: 'sheer', from: 1500, to: 2800, in: 200, up: 30 } as const;
     const cut = made(wall({ low: follows, up: { follows: 'lower', up: 250 } }));

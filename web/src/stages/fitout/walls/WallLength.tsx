@@ -1,17 +1,5 @@
-import type { WallPlan } from '@kalotrope/core/fitout';
-import { LengthField } from '../../../controls/LengthField';
-import { useWallEdit } from './use-wall-edit';
-
-type Props = {
-  readonly plan: WallPlan;
-  readonly label: string;
-  readonly mm: number;
-  /** Where the wall keeps it. */
-  readonly path: readonly string[];
-};
+import { WALLS_PATH, type WallPlan } from '@kalotrope/core/fitout';
+import { ListLength, type LengthOf } from '../ListLength';
 
 /** A length of a wall. */
-export function WallLength({ plan, label, mm, path }: Props) {
-  const { pathTo, set } = useWallEdit(plan);
-  return <LengthField label={label} mm={mm} onCommit={set(label.toLowerCase(), ...path)} path={pathTo(...path)} />;
-}
+export const WallLength = (props: LengthOf<WallPlan>) => <ListLength list={WALLS_PATH} {...props} />;

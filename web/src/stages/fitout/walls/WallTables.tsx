@@ -116,9 +116,9 @@ export function WallTables({ wall }: Pick<Props, 'wall'>) {
           <PlainTable
             label="Along its foot"
             columns={FOOT}
-            rows={foot.map(({ place, bevelDeg }) => ({
-              key: place.join(' '),
-              cells: [...place.map((mm) => formatFine(mm, notation)), formatDeg(bevelDeg, 1)],
+            rows={foot.map(({ space, bevelDeg }) => ({
+              key: space.join(' '),
+              cells: [...space.map((mm) => formatFine(mm, notation)), formatDeg(bevelDeg, 1)],
             }))}
           />
         </Section>
