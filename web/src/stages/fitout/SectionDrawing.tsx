@@ -20,6 +20,8 @@ type Props = {
   readonly corner: ReactNode;
 };
 
+/** Of the half-breadth: what lies further out is beside the skin. */
+const BESIDE_SKIN = 0.7;
 /** Dimensions of neighbouring heights stand so far apart. */
 const BESIDE_PX = 26;
 
@@ -81,7 +83,8 @@ export function SectionDrawing({ panels, value, x, picked: own, corner }: Props)
               x={at[0]}
               y={-topMm - 6 * px}
               fontSize={13 * px}
-              textAnchor="middle"
+              // beside the skin its words run into the boat
+              textAnchor={Math.abs(at[0]) < BESIDE_SKIN * box.maxX ? 'middle' : at[0] < 0 ? 'start' : 'end'}
               fill={palette.text.primary}
             >
               {name}: {formatWithUnit(topMm, notation)} up

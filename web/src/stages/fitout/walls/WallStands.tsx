@@ -45,7 +45,8 @@ export function WallStands({ plan, wall }: Props) {
   );
 }
 
-const NOTHING = '';
+/** No part's id; an empty choice would be drawn without its words. */
+const NOTHING = 'nothing';
 
 /** The part under its foot, and the cabin side beside its ends. */
 function StandsOn({ plan }: Pick<Props, 'plan'>) {
