@@ -15,6 +15,7 @@ import { blockOff } from '../core/src/fitout/blocks/fixtures/bent-transom';
 import { plainInside } from '../core/src/fitout/plans';
 import { EXACT_WALLS, mostOff } from '../core/src/fitout/walls/fixtures/exact-walls';
 import { wallOf } from '../core/src/fitout/walls/fitted-wall';
+import { insideAtFirst } from '../core/src/fitout/schema';
 
 const SKIN = 6;
 const DEG = 180 / Math.PI;
@@ -69,7 +70,7 @@ const median = (all: number[]) => all.sort((a, b) => a - b)[all.length >> 1] ?? 
 for (const id of DEMO_IDS) {
   const project = demoProject(id, 'x');
   if (project.fitout.parts.length === 0) continue;
-  const bare = { ...project, fitout: { parts: [], walls: [], blocks: [] } };
+  const bare = { ...project, fitout: insideAtFirst() };
   const timed = (of: typeof project) => {
     const start = performance.now();
     createDerive()(of);

@@ -147,7 +147,7 @@ test('a cabin on side decks: sides with a window, a front between them, marked o
   await expect(slipOf(page)).not.toContainText('meets nothing the way it fills');
 
   await page.reload();
-  await page.getByRole('tab', { name: 'In the boat' }).click();
+  await page.getByRole('tab', { name: 'From above' }).click();
   await expect(page.locator('path[data-part="Cabin front"]').first()).toBeVisible();
   await page.getByRole('tab', { name: 'Across' }).click();
   await page.getByRole('textbox', { name: 'Across at, from the stem' }).fill('2000');

@@ -33,7 +33,7 @@ describe('the made parts of docs/', () => {
     expect(lines.length).toBeGreaterThan(5);
     // a pair of stringers of 3.9 m and one of clamps of 4.3, each on the shortest stick that will do
     const [along, under] = [false, true].map((isUnder) =>
-      timber.filter(({ from }) => /cleat|bearer/.test(String(from)) === isUnder),
+      timber.filter(({ from }) => /cleat|bearer|board/.test(String(from)) === isUnder),
     ) as [typeof timber, typeof timber];
     expect(under.length).toBeGreaterThan(0);
     expect(along.map(({ group, item, qty, unit, from }) => [group, item, qty, unit, from])).toEqual([

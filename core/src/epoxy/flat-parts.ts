@@ -42,9 +42,9 @@ export const flatParts = ({ frames, girders, transoms, inside }: Parts): FlatPar
   ...transoms.map(({ id, name, areaM2, outline }): FlatPart => ({
     ...{ of: 'transom', id, name, areaM2, outlines: [outline], isPair: false },
   })),
-  // a block is of timber
+  // a block has no flat face that is left to be seen, a stem none that is glassed
   ...inside
-    .filter(({ fit }) => fit !== 'block')
+    .filter(({ fit }) => fit !== 'block' && fit !== 'stem')
     .map(({ id, name, hand, pieces }): FlatPart => ({
       ...{ of: 'inside', id, name, isPair: hand === 'pair' },
       areaM2: pieces.reduce((sum, piece) => sum + piece.areaM2, 0) * (hand === 'pair' ? 2 : 1),

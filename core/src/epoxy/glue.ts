@@ -85,12 +85,25 @@ function onSkin({ name, marks, isPair }: FramesValue['members'][number]): Faces 
   return { item: name, what: 'skin', areaM2: (mm2 * (isPair ? 2 : 1)) / MM2_PER_M2 };
 }
 
+/** Of each kind of timber under a part how broad it is glued, of its breadth and its depth. */
+const gluedBy: Readonly<Record<CutInside['supports'][number]['of'], (breadth: number, depth: number) => number>> = {
+  skin: (breadth, depth) => breadth + depth,
+  frame: (breadth, depth) => breadth + depth,
+  bearer: (breadth) => breadth,
+  pad: (breadth) => breadth,
+  // between what it fills up to and what lies on it
+  block: (breadth) => 2 * breadth,
+  // against the flat of the sides' ends
+  stem: (_, depth) => depth,
+  // the part itself: its edge is counted
+  solid: () => 0,
+};
+
 /** Its cleats on two faces, its bearers on the one under it, a block on both; a bevelled edge against the skin. */
 function ofInside({ name, hand, thickness, isSquare, pieces, supports }: CutInside): Faces[] {
   const hands = hand === 'pair' ? 2 : 1;
   const timbers = supports.reduce(
-    (sum, { of, lengthMm, breadth, depth }) =>
-      sum + lengthMm * (of === 'bearer' ? breadth : of === 'block' ? 2 * breadth : breadth + depth),
+    (sum, { of, lengthMm, breadth, depth }) => sum + lengthMm * gluedBy[of](breadth, depth),
     0,
   );
   const along = pieces.flatMap(({ atSkin }) => atSkin).reduce((sum, { lengthMm }) => sum + lengthMm, 0);

@@ -18,10 +18,13 @@ import type { Panel } from '../panels';
 import type { Marks } from '../stage';
 import { evenRows } from './edge-rows';
 import type { EdgePoint, FittedPiece } from './fitted';
+import type { LandingRow } from './landing-screws';
+import { throughPiece } from './on-piece';
 import { blockDrawings, blockTable } from './blocks/block-drawings';
 import { alongAt, placeOn } from './lie';
-import { planeAtX } from './fitted';
+import { planeAtX } from './across';
 import { handWords, materialOf } from './part-words';
+import { stemDrawings, stemTable } from './stems/stem-drawings';
 import type { Fitted, InsideValue } from './value';
 import { wallDrawings, wallRowsTable } from './walls/wall-drawings';
 
@@ -39,17 +42,19 @@ export const insideDrawings = ({ project: { notation }, values: { fitout } }: In
       material: materialOf(part, notation),
       paths: [
         ...[piece.region.outline, ...piece.region.holes].map((ring) => closedPath('cut', ring)),
-        ...marksOfPiece(part, piece).map((line) => openPath(line)),
+        ...marksOfPiece(part, piece, fitout.screws).map((line) => openPath(line)),
       ],
       texts: namesOn(piece, part),
     })),
   ),
   ...fitout.walls.flatMap((wall) => wallDrawings(wall, notation)),
   ...fitout.blocks.flatMap((block) => blockDrawings(block, notation)),
+  ...fitout.stems.flatMap((stem) => stemDrawings(stem, notation)),
 ];
 
-/** What is marked on a piece: bearers under it, its centreline, the other face's edge. */
-export function marksOfPiece(part: Fitted, { region, otherFace }: FittedPiece): Vec2[][] {
+/** What is marked on a piece: bearers under it, its centreline, the other face's edge, screws and fittings. */
+export function marksOfPiece(part: Fitted, piece: FittedPiece, screws: readonly LandingRow[]): Vec2[][] {
+  const { region, otherFace } = piece;
   const bearers = part.supports.flatMap(({ line, breadth }) =>
     line ? [-breadth / 2, breadth / 2].map((by) => alongAt(part.lie, planeAtX(line.x), 0, 0) + by) : [],
   );
@@ -67,6 +72,7 @@ export function marksOfPiece(part: Fitted, { region, otherFace }: FittedPiece): 
     ...(isOnCentre ? [straightPath([first, 0], [last, 0]).points as Vec2[]] : []),
     ...(otherFace ? [[...otherFace, at(otherFace, 0)]] : []),
     ...(part.feet ?? []).map(({ line }) => [...line]),
+    ...throughPiece(piece, part.fittings, screws),
   ];
 }
 
@@ -93,7 +99,12 @@ export function insideTables({ project: { notation }, values: { fitout } }: Insi
       ),
     ),
   );
-  const others = [...wallRowsTable(fitout.walls, notation), ...blockTable(fitout.blocks, notation)];
+  const others = [
+    ...wallRowsTable(fitout.walls, notation),
+    ...blockTable(fitout.blocks, notation),
+    ...stemTable(fitout.stems, notation),
+    ...screwTable(fitout.screws, notation),
+  ];
   if (rows.length === 0) return others;
   const heads = [
     'part',
@@ -102,6 +113,17 @@ export function insideTables({ project: { notation }, values: { fitout } }: Insi
     'bevel, deg',
   ];
   return [{ name: 'fitout', title: 'Inside and on top, edges (CSV)', csv: csv(heads, rows) }, ...others];
+}
+
+function screwTable(screws: readonly LandingRow[], notation: Notation): ExportTable[] {
+  if (screws.length === 0) return [];
+  const lengths = ['first from the end', 'apart', 'no longer than'].map((word) => lengthHead(word, notation));
+  const rows = screws.map(({ panelName, into, count, places, spacingMm, lengthMm, endsMm }) => [
+    ...[panelName, into, String(places.length), String(count)],
+    ...[endsMm, spacingMm, lengthMm].map((mm) => lengthCell(mm, notation)),
+  ]);
+  const heads = ['part', 'into', 'in the row', 'in all', ...lengths];
+  return [{ name: 'inside-screws', title: 'Inside and on top, screws (CSV)', csv: csv(heads, rows) }];
 }
 
 type PlacedRow = { readonly place: Vec3; readonly bevelDeg: number };

@@ -4,7 +4,7 @@
  */
 import { at, dot3, type Vec2, type Vec3 } from '../geometry';
 import type { Transom } from '../panels';
-import type { EndOfRoom } from './fitted';
+import type { EndOfRoom } from './across';
 
 type Asked = {
   /** Of the transoms' sheet. */

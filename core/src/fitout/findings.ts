@@ -1,6 +1,8 @@
 /** What is found of what lies inside and on top: codes, data and sentences. */
 import { entry, figure, word, type FindingsOf } from '../findings';
 import { formatShare } from '../measure';
+import { ROOM_FINDINGS } from './people/findings';
+import { STEM_FINDINGS } from './stems/findings';
 
 export const INSIDE_FINDINGS = {
   'part-misses-hull': entry(
@@ -77,6 +79,32 @@ export const INSIDE_FINDINGS = {
       `A hatch of ${part.toLowerCase()} leaves ${length(edge)} of plywood beside it: move it, or make it smaller.`,
     { part: 'Foredeck', edge: 20 },
   ),
+  'drain-no-room': entry(
+    { part: word, radius: figure },
+    ({ part, radius }, { length }) =>
+      `${part} has no room for a drain hole of a radius of ${length(radius)}: a smaller one, or none.`,
+    { part: 'Sole', radius: 25 },
+  ),
+  'drain-level': entry(
+    { part: word },
+    ({ part }) =>
+      `${part} lies level: water stands on it, and runs to its drain holes only as the boat trims by the stern.`,
+    { part: 'Sole' },
+  ),
+  'fitting-off': entry(
+    { part: word, fitting: word },
+    ({ part, fitting }) =>
+      `The pad of ${fitting.toLowerCase()} runs over the edge of ${part.toLowerCase()}: move it in.`,
+    { part: 'Foredeck', fitting: 'Cleat' },
+  ),
+  'fitting-clash': entry(
+    { part: word, fitting: word, of: word },
+    ({ part, fitting, of }) =>
+      `The pad of ${fitting.toLowerCase()} under ${part.toLowerCase()} runs into ${of.toLowerCase()}: move it clear.`,
+    { part: 'Foredeck', fitting: 'Cleat', of: 'bearer 1' },
+  ),
+  ...ROOM_FINDINGS,
+  ...STEM_FINDINGS,
   'wall-few-points': entry(
     { part: word },
     ({ part }) => `${part} has no line to be bent along: give each of its edges two points at least, apart.`,

@@ -1,15 +1,12 @@
 /** Parts inside hulls whose outlines and edge bevels are known in closed form: a cone, a cylinder, boxes, a wedge. */
 import { describe, expect, it } from 'vitest';
 import { readOffsets } from '../exchange';
-import { plainFrame, timberIn } from '../frames/plans';
-import { shapeFrame, type Frame } from '../frames/frame';
-import type { FramePlan } from '../frames';
+import type { Frame, FramePlan } from '../frames';
 import { CONE, CYLINDER, type ExactSide } from '../frames/fixtures/exact-hulls';
 import { tableOf } from '../frames/fixtures/table-of';
 import { at, boundsOf, crossesItself, dot3, netArea, random, regionDistance, type Vec3 } from '../geometry';
-import { bendLines, type LinesTable } from '../lines';
 import { toDeg } from '../measure';
-import { developPanels } from '../panels';
+import { boatOf, BOX, bulkheadAt, FLARED, level, SKIN, type PlainBoat } from './fixtures/plain-boats';
 import { piecesOf, shapeOf, type FitAsked, type FittedPiece } from './fitted';
 import { standingThrough } from './in-the-way';
 import { FACES, flatOf, heightOver, lieOf, overMiddle, placeOn, radiusFor, riseOver } from './lie';
@@ -17,11 +14,6 @@ import { plainInside } from './plans';
 import type { InsidePlan } from './schema';
 import { supportsOf, widestGap, widestSpan } from './supports';
 
-const SKIN = 6;
-const boatOf = (table: LinesTable) => {
-  const hull = bendLines(table).value;
-  return { hull, panels: developPanels(hull, { thickness: SKIN }).value };
-};
 const exact = ({ csv }: ExactSide) => {
   const read = readOffsets(csv);
   if (!read.ok) throw new Error('the fixture is not read');
@@ -29,13 +21,16 @@ const exact = ({ csv }: ExactSide) => {
 };
 const plan = (given: Partial<InsidePlan>): InsidePlan =>
   plainInside({ id: 'p', name: 'Sole', kind: 'sole', from: 500, to: 2500, height: level(200), gap: 0, ...given });
-const level = (fore: number, aft = fore, of: 'top' | 'under' = 'under') => ({ fore, aft, of });
 const SQUARE: FitAsked = { school: 'filleted', inside: SKIN, outside: 0, ends: [] };
 const BEVELLED: FitAsked = { ...SQUARE, school: 'framed' };
-type Boat = ReturnType<typeof boatOf>;
 const NOTHING = { ends: [], inTheWay: [] };
 
-function cut(boat: Boat, given: Partial<InsidePlan>, asked = SQUARE, frames: readonly Frame[] = []): FittedPiece[] {
+function cut(
+  boat: PlainBoat,
+  given: Partial<InsidePlan>,
+  asked = SQUARE,
+  frames: readonly Frame[] = [],
+): FittedPiece[] {
   const own = plan(given);
   const shape = shapeOf(own, boat.panels, asked);
   const standing = { frames, girders: [], members: [] };
@@ -47,10 +42,6 @@ const sizeOf = ({ region }: FittedPiece) => {
   return [maxX - minX, maxY - minY] as const;
 };
 
-/** Upright sides, a flat bottom. */
-const BOX = boatOf(tableOf({ chine: () => [500, 0], sheer: () => [500, 600] }));
-/** Sides that flare one in four. */
-const FLARED = boatOf(tableOf({ chine: () => [500, 0], sheer: () => [650, 600] }));
 /** All is planes through x = −3000. */
 const WEDGE = boatOf(
   tableOf({
@@ -241,16 +232,7 @@ describe('what is cut of a part', () => {
 });
 
 describe('what stands through a part', () => {
-  const making = { skin: SKIN, school: 'filleted' as const, gap: 1.5, ...timberIn('mm') };
-  const frameIn = (given: Partial<FramePlan>): Frame => {
-    const shaped = shapeFrame(
-      plainFrame({ id: 'f', name: 'Bulkhead', x: 1500, width: 9, face: 'fore', ...given }),
-      BOX.panels,
-      making,
-    );
-    if (!shaped.ok) throw new Error('no frame');
-    return shaped.frame;
-  };
+  const frameIn = (given: Partial<FramePlan>): Frame => bulkheadAt(1500, given);
   it('parts it where a bulkhead stands from side to side, with the gap on either face', () => {
     const pieces = cut(BOX, { gap: 1.5 }, SQUARE, [frameIn({})]);
     expect(pieces.map((piece) => sizeOf(piece)[0].toFixed(3))).toEqual([

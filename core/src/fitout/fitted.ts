@@ -22,26 +22,20 @@ import {
   type Outline,
   type Region,
   type Vec2,
-  type Vec3,
 } from '../geometry';
 import { outlineOfOpening, type School } from '../frames';
 import type { Panel } from '../panels';
-import { acrossAt, alongAt, FACES, lieOf, overMiddle, placeOn, type FaceOfLie, type Lie } from './lie';
+import { acrossPlaces, besideLine, FAR_MM, HALF_BREADTH_MM, levelOn, lineAt, planeAtX, type EndOfRoom } from './across';
+import { blunted } from './blunt';
+import { TIP } from './constants';
+import { hollowed } from './hollow';
+import { acrossAt, alongAt, FACES, lieOf, type FaceOfLie, type Lie } from './lie';
+import { ownEdges, roomOf } from './room';
 import type { InsidePlan } from './schema';
 import { between, skinEdges, type SkinPoint } from './skin-edge';
 
 /** What stands through a part: its ring on the sheet with the gap round it, and its own name. */
 export type InTheWay = { readonly id: string; readonly name: string; readonly outline: Outline };
-
-/** A plane across the boat that a part ends at: what is kept lies on the side that the normal looks away from. */
-export type EndOfRoom = {
-  readonly normal: Vec3;
-  readonly level: number;
-  /** Of one bent athwart: out from the centreline, and its level there; in order from port. */
-  readonly bent?: readonly Vec2[];
-  /** How far out and from where up to where it is closed; absent: everywhere. */
-  readonly closes?: { readonly out: number; readonly low: number; readonly high: number };
-};
 
 /** A place of a piece's edge at the skin. */
 export type EdgePoint = Omit<SkinPoint, 'inward'>;
@@ -89,8 +83,6 @@ export type FitAsked = {
 const RUN_ON_MM = 120;
 /** Of what is left smaller than this nothing can be made. */
 const LEAST_PIECE_MM2 = 400;
-/** Beyond any boat. */
-const FAR_MM = 50_000;
 /** Outlines are given to this. */
 const OUTLINE_MM = 0.005;
 /** Edges at the skin, from which tables, marks and fillets are taken, are given to this. */
@@ -151,84 +143,6 @@ function beyondEnd([first, next]: readonly SkinPoint[], ends: readonly EndOfRoom
   ];
 }
 
-/** Places across the sheet at which a plane that crosses it is taken: of a flat one two are enough. */
-function acrossPlaces(lie: Lie, most: number): number[] {
-  if (lie.radius === 0) return [-most, most];
-  const reach = Math.min(most, (lie.radius * Math.PI) / 2);
-  return Array.from({ length: 2 * CAMBER_STEPS + 1 }, (_, i) => (reach * (i - CAMBER_STEPS)) / CAMBER_STEPS);
-}
-const CAMBER_STEPS = 60;
-
-/** The line on the sheet at which both faces are clear of a plane; `isAfter`: what is kept lies forward of it. */
-export function lineAt(lie: Lie, plane: EndOfRoom, isAfter: boolean, most = HALF_BREADTH_MM): Vec2[] {
-  const places = plane.bent ? bentPlaces(lie, plane.bent, most) : acrossPlaces(lie, most);
-  return places.map((v): Vec2 => {
-    const us = FACES.map((face) => {
-      const over = overMiddle(lie, face);
-      const level = plane.bent ? levelOn(plane.bent, placeOn(lie, [0, v], over)[1]) : plane.level;
-      return alongAt(lie, { normal: plane.normal, level }, v, over);
-    });
-    return [isAfter ? Math.min(...us) : Math.max(...us), v];
-  });
-}
-
-/** Where across the sheet a bent end has its own places, and far beyond them on either side. */
-const bentPlaces = (lie: Lie, bent: readonly Vec2[], most: number): number[] => [
-  ...(lie.radius > 0 ? [] : [-most]),
-  ...bent.map(([out]) => acrossAt(lie, out, 'under')),
-  ...(lie.radius > 0 ? [] : [most]),
-];
-
-/** Beyond its ends it goes on as it is there. */
-export function levelOn(bent: readonly Vec2[], out: number): number {
-  const k = bent.findIndex(([y]) => y >= out);
-  if (k < 0) return at(bent, -1)[1];
-  if (k === 0) return at(bent, 0)[1];
-  const [a, b] = [at(bent, k - 1), at(bent, k)];
-  return b[0] > a[0] ? a[1] + ((out - a[0]) / (b[0] - a[0])) * (b[1] - a[1]) : b[1];
-}
-
-/** Wider than any part, mm. */
-const HALF_BREADTH_MM = 5000;
-
-export const planeAtX = (x: number): EndOfRoom => ({ normal: [1, 0, 0], level: x });
-
-/** Forward of a line across the sheet, or abaft it. */
-const besideLine = (line: readonly Vec2[], isForward: boolean): Outline => {
-  const far = isForward ? -FAR_MM : FAR_MM;
-  return [...line, [far, at(line, -1)[1]], [far, at(line, 0)[1]]];
-};
-
-/** Where a part may lie: between its ends, its inner and outer edges. */
-function roomOf(plan: InsidePlan, lie: Lie): Outline[] {
-  const along = intersectionOf(
-    [besideLine(lineAt(lie, planeAtX(plan.from), false), false)],
-    [besideLine(lineAt(lie, planeAtX(plan.to), true), true)],
-  );
-  const outer = plan.outer === null ? HALF_BREADTH_MM : acrossAt(lie, plan.outer, 'under');
-  const [fore, aft] = [acrossAt(lie, plan.inner.fore, 'under'), acrossAt(lie, plan.inner.aft, 'under')];
-  const [u0, u1] = [alongAt(lie, planeAtX(plan.from), 0, 0), alongAt(lie, planeAtX(plan.to), 0, 0)];
-  const out = u1 > u0 ? (aft - fore) / (u1 - u0) : 0;
-  const isAcross = plan.hand === 'across';
-  const across: Outline = isAcross
-    ? [
-        [-FAR_MM, -outer],
-        [FAR_MM, -outer],
-        [FAR_MM, outer],
-        [-FAR_MM, outer],
-      ]
-    : [
-        [u0 - BESIDE_MM, fore - out * BESIDE_MM],
-        [u1 + BESIDE_MM, aft + out * BESIDE_MM],
-        [u1 + BESIDE_MM, outer],
-        [u0 - BESIDE_MM, outer],
-      ];
-  return intersectionOf(along, [across]);
-}
-
-/** So far beyond its ends an inner edge is drawn, for ends that are not square, mm. */
-const BESIDE_MM = 300;
-
 const overCentreline = (outlines: readonly Outline[]): Outline[] =>
   outlines.map((outline) => outline.map(([u, v]): Vec2 => [u, -v]).reverse());
 
@@ -258,7 +172,10 @@ export function piecesOf(plan: InsidePlan, starboard: HalfShape, { port, ends, i
     },
     intersectionOf(whole, roomOf(plan, lie)),
   );
-  const regions = differenceOf(room, [...inTheWay.map(({ outline }) => outline), ...hatchesOn(plan, lie)]);
+  const edged = room
+    .flatMap((outline) => hollowed(outline, ownEdges(plan, lie)))
+    .flatMap((outline) => (plan.isTimber ? blunted(outline, TIP.value) : [outline]));
+  const regions = differenceOf(edged, [...inTheWay.map(({ outline }) => outline), ...hatchesOn(plan, lie)]);
   const parts = regions
     .flatMap((region) => cutUp(region, plan, lie))
     .filter((region) => netArea(region) > LEAST_PIECE_MM2)

@@ -8,7 +8,8 @@
  */
 import { contains, runsInside, unionOf, upright, type Outline, type Vec2, type Vec3 } from '../geometry';
 import { placeInPlane, placeOnGirder, planeOf, type Frame, type Girder, type MemberRun } from '../frames';
-import { lineAt, type EndOfRoom, type InTheWay } from './fitted';
+import { lineAt, type EndOfRoom } from './across';
+import type { InTheWay } from './fitted';
 import { acrossAt, alongAt, FACES, flatOf, heightOver, overMiddle, placeOn, type Lie } from './lie';
 
 export type Standing = {

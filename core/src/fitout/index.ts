@@ -3,15 +3,45 @@ export { edgeNames, profileOf } from './blocks/block';
 export type { FittedBlock } from './blocks/block';
 export { blockSeen, cornersOf } from './blocks/in-space';
 export { BLOCK_NAME, newBlock } from './blocks/new-block';
-export { BLOCKS_PATH, INSIDE_KINDS, INSIDE_PATH, WALL_KINDS, WALLS_PATH } from './schema';
-export type { BlockPlan, Hatch, InsideKind, InsidePlan, WallKind, WallLine, WallOpening, WallPlan } from './schema';
+export {
+  BLOCKS_PATH,
+  INSIDE_KINDS,
+  INSIDE_PATH,
+  LIMITS_PATH,
+  PEOPLE_PATH,
+  POSES,
+  STEMS_PATH,
+  WALL_KINDS,
+  WALLS_PATH,
+} from './schema';
+export type {
+  BlockPlan,
+  Fitting,
+  Hatch,
+  InsidePlan,
+  Limits,
+  PersonPlan,
+  StemPlan,
+  WallLine,
+  WallOpening,
+  WallPlan,
+} from './schema';
 export { edgeRows, insideDrawings, marksOfPiece } from './drawings';
 export type { InsideWhole } from './drawings';
 export { facesOf, placesOf, ringToBend, seenFromAbove, seenFromSide } from './in-boat';
 export type { InBoat, SeenFromAbove } from './in-boat';
 export { radiusFor, riseOver } from './lie';
-export { INSIDE_NAMES, newInside, plainHatch, plainInside } from './plans';
+export { INSIDE_NAMES, newInside, plainFitting, plainHatch, plainInside } from './plans';
+export { newPerson, POSE_NAMES, sizesFor } from './people/new-person';
+export type { Seated } from './people/in-boat';
+export type { LandingRow } from './landing-screws';
 export { sectionOf } from './section';
+export { boardWords, stemOnBoard } from './stems/stem-drawings';
+export { newStem, STEM_NAME } from './stems/new-stem';
+export { stemCorners, stemFromAbove, stemFromSide } from './stems/in-space';
+export type { FittedStem } from './stems/stem';
+export { sectionAlong } from './section-along';
+export { personAcross, personFromAbove, personFromSide } from './people/seen';
 export { halfBreadthOf, heldDown, widestSpan } from './supports';
 export { insideOfThing, insideThing } from './things';
 export type { CutInside, Fitted, InsideValue } from './value';

@@ -6,7 +6,7 @@ import { leastRadius, type SheetInStock } from '../panels';
 import { acrossAt, alongAt } from './lie';
 import { WIDE_LANDING } from './constants';
 import { edgeLeft } from './edge-left';
-import { planeAtX } from './fitted';
+import { planeAtX } from './across';
 import type { InsideFinding } from './findings';
 import { INSIDE_PATH, type Hatch, type InsidePlan } from './schema';
 import { noRoomFor } from './sheet-room';
@@ -58,6 +58,8 @@ function judgePart(plan: InsidePlan, part: Fitted, { stock, keep }: Asked): Insi
     ...overSheet(plan, part, stock),
     ...tooTight(plan, part),
     ...throughIt(plan, part),
+    ...drained(plan, part),
+    ...fittingsOff(plan, part),
     ...plan.hatches.flatMap((hatch) => hatchOff(plan, part, hatch, keep)),
   ];
 }
@@ -96,7 +98,8 @@ function tooFree(plan: InsidePlan, part: Fitted): InsideFinding[] {
   const most = widestSpan(plan.thickness);
   const gaps = part.pieces.map((piece) => widestGap(plan, part.lie, piece));
   const worst = gaps.reduce((a, b) => (b.spanMm > a.spanMm ? b : a), { spanMm: 0, u: 0 });
-  if (worst.spanMm <= most || part.lie.radius !== 0) return [];
+  // a knee is no place to stand on
+  if (worst.spanMm <= most || part.lie.radius !== 0 || TIES.has(plan.kind)) return [];
   const bearers = moreBearers(plan, part, most);
   return [
     {
@@ -112,6 +115,7 @@ function tooFree(plan: InsidePlan, part: Fitted): InsideFinding[] {
   ];
 }
 
+const TIES: ReadonlySet<InsidePlan['kind']> = new Set(['breasthook', 'knee']);
 const MOST_BEARERS = 30;
 
 /** The fewest that leave no span too wide. */
@@ -126,7 +130,8 @@ function moreBearers(plan: InsidePlan, part: Fitted, most: number): number {
 function tooNarrow(plan: InsidePlan, part: Fitted): InsideFinding[] {
   const least = WIDE_LANDING.value;
   const { breadth } = plan.cleat;
-  if (part.supports.length === 0 || breadth >= least) return [];
+  const strips = part.supports.filter(({ of }) => of !== 'solid' && of !== 'pad');
+  if (strips.length === 0 || breadth >= least) return [];
   return [
     {
       ...{ severity: 'check', code: 'strips-narrow', where: whereOf(plan) },
@@ -173,6 +178,7 @@ const shutOut = (plan: InsidePlan, part: Fitted): InsideFinding[] =>
 function overSheet(plan: InsidePlan, part: Fitted, stock: readonly SheetInStock[]): InsideFinding[] {
   // bent to a camber its grain lies along
   const asked = { thickness: plan.thickness, mayTurn: part.lie.radius === 0 };
+  if (part.isTimber) return [];
   return part.pieces.flatMap(({ name, region }): InsideFinding[] => {
     const none = noRoomFor(region, stock, asked);
     if (!none) return [];
@@ -219,6 +225,33 @@ function throughIt(plan: InsidePlan, part: Fitted): InsideFinding[] {
           edits: [{ path: [...FRAMES_PATH, frame, 'top'], value: top }],
         },
       ],
+    };
+  });
+}
+
+function drained(plan: InsidePlan, { name, drains }: Fitted): InsideFinding[] {
+  if (!drains) return [];
+  const { radius, without, isLevel } = drains;
+  return [
+    ...without.map((part): InsideFinding => ({
+      ...{ severity: 'check', code: 'drain-no-room', where: whereOf(plan), data: { part, radius } },
+    })),
+    ...(isLevel
+      ? [{ severity: 'note' as const, code: 'drain-level' as const, where: whereOf(plan), data: { part: name } }]
+      : []),
+  ];
+}
+
+function fittingsOff(plan: InsidePlan, { name: part, fittings }: Fitted): InsideFinding[] {
+  return fittings.clashes.map(({ fitting, name, of, clearX }): InsideFinding => {
+    const where = whereOf(plan, plan.fittings.find(({ id }) => id === fitting)?.x);
+    if (of === '') return { severity: 'check', code: 'fitting-off', where, data: { part, fitting: name } };
+    const path = [...INSIDE_PATH, plan.id, 'fittings', fitting, 'x'];
+    return {
+      ...{ severity: 'check', code: 'fitting-clash', where, data: { part, fitting: name, of } },
+      ...(clearX !== undefined && {
+        remedies: [{ label: `Move it clear of ${of.toLowerCase()}`, edits: [{ path, value: clearX }] }],
+      }),
     };
   });
 }

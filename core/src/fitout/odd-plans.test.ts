@@ -1,8 +1,24 @@
-/** Walls and blocks of any figures that the schema takes, by a seed: worked out or told of, and always in figures. */
+/**
+ * Walls, blocks, parts, people and stems of any figures that the schema takes, by a seed: worked out or told of, and
+ * always in figures.
+ */
 import { describe, expect, it } from 'vitest';
 import { at, random } from '../geometry';
-import { applyEdits, createDerive, demoProject } from '../project';
-import { FILLS, WALL_KINDS, type BlockPlan, type WallLine, type WallPlan } from './schema';
+import { applyEdits, createDerive, demoProject, wholeOf } from '../project';
+import { insideDrawings } from './drawings';
+import { plainInside } from './plans';
+import {
+  FILLS,
+  INSIDE_KINDS,
+  POSES,
+  WALL_KINDS,
+  type BlockPlan,
+  type InsidePlan,
+  type PersonPlan,
+  type StemPlan,
+  type WallLine,
+  type WallPlan,
+} from './schema';
 import { plainWall } from './walls/new-wall';
 
 const derive = createDerive();
@@ -37,6 +53,79 @@ function oddPlans(seed: number): { readonly wall: WallPlan; readonly block: Bloc
   return { wall, block };
 }
 
+/** A part, a person and a stem likewise. */
+function oddOthers(seed: number): { readonly part: InsidePlan; readonly person: PersonPlan; readonly stem: StemPlan } {
+  const next = random(1000 + seed);
+  const between = (low: number, high: number) => low + next() * (high - low);
+  const pick = <T>(all: readonly T[]): T => at(all, Math.floor(next() * all.length));
+  const id = (name: string, i: number) => `${name}${i}`;
+  const some = <T>(most: number, make: (i: number) => T): T[] =>
+    Array.from({ length: Math.floor(next() * (most + 1)) }, (_, i) => make(i));
+  const part = plainInside({
+    ...{ id: 'odd part', name: 'Odd part', kind: pick(INSIDE_KINDS), fit: pick(['inside', 'over'] as const) },
+    ...{
+      from: between(-300, 3000),
+      to: between(500, 5500),
+      hand: pick(['across', 'pair', 'starboard', 'port'] as const),
+    },
+    height: { fore: between(-50, 800), aft: between(-50, 800), of: pick(['top', 'under'] as const) },
+    inner: { fore: between(0, 900), aft: between(0, 900) },
+    ...{ camber: { radius: pick([0, 0, between(100, 4000)]) }, thickness: between(1, 60), bearers: pick([0, 3, 30]) },
+    ...{ school: pick([null, 'framed', 'filleted'] as const), isTimber: next() < 0.5, isHalved: next() < 0.3 },
+    hollow: { fore: between(0, 600), aft: between(0, 600), inner: between(0, 600) },
+    ...{ drain: pick([0, between(4, 100)]), screws: pick([0, between(20, 1000)]), overhang: between(0, 100) },
+    fittings: some(3, (i) => ({
+      ...{ id: id('f', i), name: 'Fitting', x: between(-500, 5500), out: between(0, 900), isPair: next() < 0.5 },
+      pad: { long: between(5, 900), wide: between(5, 900), thick: between(1, 100) },
+    })),
+  });
+  const person: PersonPlan = {
+    ...{ id: 'odd one', name: 'Odd one', pose: pick(POSES), faces: pick(['forward', 'aft'] as const) },
+    ...{ x: between(-1000, 6000), out: between(-900, 900), height: between(-500, 1500) },
+    size: {
+      ...{ tall: between(500, 2500), sitting: between(200, 1500), thigh: between(150, 1200) },
+      ...{ shin: between(100, 900), broad: between(150, 1200) },
+    },
+  };
+  const stem: StemPlan = {
+    ...{ id: 'odd stem', name: 'Odd stem', end: pick(['fore', 'aft'] as const), face: between(3, 300) },
+    ...{ outer: between(0, 300), depth: between(5, 500), over: between(-500, 1000), under: between(-500, 1000) },
+  };
+  return { part, person, stem };
+}
+
+/** Names of what is no figure. */
+function noFigures(...values: readonly unknown[]): string[] {
+  const found: string[] = [];
+  JSON.stringify(values, (key, value: unknown) => {
+    if (typeof value === 'number' && !Number.isFinite(value)) found.push(key);
+    return value;
+  });
+  return found;
+}
+
+describe('parts, people and stems of odd figures', () => {
+  it.each(SEEDS)('are worked out or told of, through to what is bought and drawn (seed %i)', (seed) => {
+    const { part, person, stem } = oddOthers(seed);
+    const boat = demoProject(at(BOATS, seed % BOATS.length), 'x');
+    const made = applyEdits(boat, [
+      { path: ['fitout', 'parts'], value: [...boat.fitout.parts, part] },
+      { path: ['fitout', 'people'], value: [person] },
+      { path: ['fitout', 'stems'], value: [stem] },
+    ]);
+    if (!made.ok) throw new Error('the schema does not take it');
+    const derived = derive(made.project);
+    const { fitout, sheets, timber, epoxy } = derived;
+    const odd = fitout.value.parts.filter(({ plan }) => plan === part.id);
+    const codes = fitout.findings.filter(({ severity }) => severity === 'stop').map(({ code }) => code);
+    if (odd.every(({ pieces }) => pieces.length === 0))
+      expect(codes.some((code) => code.startsWith('part'))).toBe(true);
+    expect(noFigures(fitout, sheets.value, timber.value, epoxy.value)).toEqual([]);
+    const whole = wholeOf(made.project, derived, {});
+    expect(noFigures(insideDrawings(whole))).toEqual([]);
+  });
+});
+
 describe('walls and blocks of odd figures', () => {
   it.each(SEEDS)(
     'are worked out or told of, and what is cut, bought and coated of them are figures (seed %i)',
@@ -55,12 +144,7 @@ describe('walls and blocks of odd figures', () => {
       if (odd.pieces.length === 0) expect(codes.some((code) => code.startsWith('wall'))).toBe(true);
       if (at(fitout.value.blocks, 0).rows.length === 0)
         expect(codes.some((code) => code.startsWith('block'))).toBe(true);
-      const noFigures: string[] = [];
-      JSON.stringify([fitout, sheets.value, timber.value, epoxy.value], (key, value: unknown) => {
-        if (typeof value === 'number' && !Number.isFinite(value)) noFigures.push(key);
-        return value;
-      });
-      expect(noFigures).toEqual([]);
+      expect(noFigures(fitout, sheets.value, timber.value, epoxy.value)).toEqual([]);
     },
   );
 });

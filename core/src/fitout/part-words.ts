@@ -5,5 +5,7 @@ import type { CutInside } from './value';
 export const handWords = ({ hand }: Pick<CutInside, 'hand'>): string =>
   hand === 'pair' ? '1 starboard, 1 port (mirrored)' : hand === 'across' ? '1 to cut' : `1 ${hand}`;
 
-export const materialOf = ({ thickness }: Pick<CutInside, 'thickness'>, notation: Notation): string =>
-  `${formatThickness(thickness, notation)} plywood`;
+export const materialOf = (
+  { thickness, isTimber }: Pick<CutInside, 'thickness' | 'isTimber'>,
+  notation: Notation,
+): string => `${formatThickness(thickness, notation)} ${isTimber ? 'solid timber' : 'plywood'}`;

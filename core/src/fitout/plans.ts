@@ -1,13 +1,19 @@
 /** Parts put in: what each kind is begun with, from the boat that it goes into. Lengths mm. */
-import { battenAt, crossingsOfX, type Hull } from '../lines';
+import type { Hull } from '../lines';
 import { freeId } from '../frames';
 import { at } from '../geometry';
 import { usualIn, type Notation } from '../measure';
 import {
+  BREASTHOOK_LONG,
   CLEAT,
   CAMBER_SHARE,
   DECK_THICKNESS,
+  KNEE_ARM,
+  KNEE_HOLLOW,
+  KNEE_NOSE,
+  KNEE_THICKNESS,
   LAST_CLEAR,
+  PAD,
   PART_GAP,
   PART_THICKNESS,
   SEAT_BREADTH,
@@ -16,8 +22,8 @@ import {
 } from './constants';
 import { freeName } from './free-name';
 import { radiusFor } from './lie';
-import type { Hatch, InsideKind, InsidePlan } from './schema';
-import { sheerAt } from './sheer';
+import type { Fitting, Hatch, InsideKind, InsidePlan } from './schema';
+import { lowestAt, sheerAt } from './sheer';
 
 type Given = Pick<InsidePlan, 'id' | 'name' | 'kind' | 'from' | 'to' | 'height'> & Partial<InsidePlan>;
 
@@ -38,6 +44,11 @@ export const plainInside = (given: Given): InsidePlan => ({
   cuts: [],
   isHalved: false,
   hatches: [],
+  isTimber: false,
+  hollow: { fore: 0, aft: 0, inner: 0 },
+  drain: 0,
+  screws: 0,
+  fittings: [],
   ...given,
 });
 
@@ -49,6 +60,8 @@ export const INSIDE_NAMES: Readonly<Record<InsideKind, string>> = {
   top: 'Tank top',
   deck: 'Foredeck',
   'side-deck': 'Side deck',
+  breasthook: 'Breasthook',
+  knee: 'Quarter knee',
 };
 
 /** Less than this is not rounded. */
@@ -108,6 +121,10 @@ export function newInside(kind: InsideKind, plans: readonly InsidePlan[], { hull
       ) as [number, number]; // two
       return { ...deck, hand: 'pair', inner: { fore, aft } };
     }
+    case 'breasthook':
+      return breasthook(own, hull, usual);
+    case 'knee':
+      return quarterKnee(own, hull, usual);
   }
 }
 
@@ -117,6 +134,48 @@ const cleatIn = (notation: Notation): InsidePlan['cleat'] => ({
   atSkin: true,
   atFrames: true,
 });
+
+type Own = Omit<Given, 'from' | 'to' | 'height'>;
+
+/** Flush with the sheer, and bevelled to the skin: of a board, with no timber under it. */
+function flush(own: Own, hull: Hull, { from, to }: { readonly from: number; readonly to: number }): InsidePlan {
+  const { fore, aft } = deckHeights(hull, { from, to, radius: 0 });
+  return plainInside({
+    ...{ ...own, from, to, school: 'framed', isTimber: true },
+    height: { fore: Math.floor(fore), aft: Math.floor(aft), of: 'top' },
+    cleat: { ...CLEAT.value, ...own.cleat, atSkin: false, atFrames: false },
+  });
+}
+
+/** Between the sides at the stem, its after edge hollowed. */
+function breasthook(own: Own, hull: Hull, usual: (mm: number) => number): InsidePlan {
+  const from = usual(hull.fromX);
+  const thickness = usual(KNEE_THICKNESS.value);
+  const plan = flush({ ...own, thickness }, hull, { from, to: usual(from + BREASTHOOK_LONG.value) });
+  return { ...plan, hollow: { fore: 0, aft: usual(KNEE_HOLLOW.value), inner: 0 } };
+}
+
+/** A boat that is sharp aft has none: there the sides are tied together as at the stem. */
+function sternHook(own: Own, hull: Hull, usual: (mm: number) => number): InsidePlan {
+  const to = usual(hull.toX);
+  const asked = { ...own, kind: 'breasthook' as const, thickness: usual(KNEE_THICKNESS.value) };
+  const plan = flush(asked, hull, { from: usual(to - BREASTHOOK_LONG.value), to });
+  return { ...plan, hollow: { fore: usual(KNEE_HOLLOW.value), aft: 0, inner: 0 } };
+}
+
+/** Between the side and the transom, one of each hand; square at the end of the arm along the side. */
+function quarterKnee(own: Own, hull: Hull, usual: (mm: number) => number): InsidePlan {
+  if ((sheerAt(hull, hull.toX)?.[1] ?? 0) < KNEE_ARM.value) return sternHook(own, hull, usual);
+  const [from, to] = [usual(hull.toX - KNEE_ARM.value), usual(hull.toX)];
+  const plan = flush({ ...own, thickness: usual(KNEE_THICKNESS.value), hand: 'pair' }, hull, { from, to });
+  const out = (x: number) => sheerAt(hull, Math.min(x, hull.toX))?.[1] ?? 0;
+  const inner = { fore: out(from) - KNEE_NOSE.value, aft: out(to) - KNEE_ARM.value };
+  return {
+    ...plan,
+    inner: { fore: Math.max(0, usual(inner.fore)), aft: Math.max(0, usual(inner.aft)) },
+    hollow: { fore: 0, aft: 0, inner: usual(KNEE_HOLLOW.value) },
+  };
+}
 
 /** A deck of usual camber whose under side nowhere lies over the sheer: it is planed down to it. */
 function deckOver(given: Omit<Given, 'height'>, hull: Hull, usual: (mm: number) => number): InsidePlan {
@@ -156,14 +215,6 @@ export function deckHeights(
 
 const PLACES = 30;
 
-/** The height of the lowest line where it passes x; of its lowest point where it does not. */
-function lowestAt({ lines }: Pick<Hull, 'lines'>, x: number): number {
-  const lowest = lines[0];
-  if (!lowest) return 0;
-  const t = crossingsOfX(lowest.batten, x)[0];
-  return battenAt(lowest.batten, t ?? 0.5).position[2];
-}
-
 /** So that as much is left to sit on at both ends. */
 const innerFor = (hull: Hull, xs: readonly [number, number], usual: (mm: number) => number): InsidePlan['inner'] => {
   const [fore, aft] = xs.map((x) => usual(Math.max(0, (sheerAt(hull, x)?.[1] ?? 0) - SEAT_BREADTH.value))) as [
@@ -182,4 +233,15 @@ export const plainHatch = (plan: Pick<InsidePlan, 'from' | 'to' | 'hatches'>, no
   long: usualIn(HATCH.long, notation),
   wide: usualIn(HATCH.wide, notation),
   corner: usualIn(HATCH.corner, notation),
+});
+
+/** A cleat or a rowlock in the middle of a part, with the pad under it. */
+export const plainFitting = (plan: Pick<InsidePlan, 'from' | 'to' | 'fittings'>, notation: Notation): Fitting => ({
+  ...{ id: freeId('fitting', plan.fittings), name: freeName('Cleat', plan.fittings), isPair: false, out: 0 },
+  x: usualIn((plan.from + plan.to) / 2, notation),
+  pad: {
+    long: usualIn(PAD.value.long, notation),
+    wide: usualIn(PAD.value.wide, notation),
+    thick: usualIn(PAD.value.thick, notation),
+  },
 });

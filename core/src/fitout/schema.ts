@@ -1,14 +1,15 @@
 /**
- * The part of a project that lies inside and on top: soles, seats, tops, decks; walls, which are developed between two
- * lines: cabin sides, coamings, decks that follow the sheer; blocks of timber that fill up to the hull. Lengths mm;
- * `from` and `to` aft from the boat's datum, heights from the base line.
+ * The part of a project that lies inside and on top: soles, seats, tops, decks, breasthooks and knees; walls, which are
+ * developed between two lines: cabin sides, coamings, decks that follow the sheer; blocks of timber that fill up to the
+ * hull; who is in the boat, and what the boat has to go through. Lengths mm; `from` and `to` aft from the boat's datum,
+ * heights from the base line.
  */
 import { z } from 'zod';
 import { OPENING_SHAPES, SCHOOLS } from '../frames';
 import { countField, lengthField, lengthOrNone } from '../stage';
 
 /** What it is called, and what it is begun with. */
-export const INSIDE_KINDS = ['sole', 'seat', 'thwart', 'top', 'deck', 'side-deck'] as const;
+export const INSIDE_KINDS = ['sole', 'seat', 'thwart', 'top', 'deck', 'side-deck', 'breasthook', 'knee'] as const;
 /** Cut to the inside of the skin, or lying on its upper edge. */
 const FITS = ['inside', 'over'] as const;
 /** In one piece across the boat, one of each hand, or one of them. */
@@ -30,6 +31,22 @@ const hatchSchema = z.object({
   corner: lengthField('Radius of its corners', 0, 2500),
   /** The same again on the other side. */
   isPair: z.boolean(),
+});
+
+/** What is screwed or bolted through a part, such as a cleat or a rowlock’s socket, and the pad of timber under it. */
+const fittingSchema = z.object({
+  id,
+  name: z.string().min(1).max(60),
+  /** Its middle. */
+  x: lengthField('Fitting, from the stem', -100_000, 100_000),
+  out: lengthField('Fitting, out', 0, 5000),
+  /** The same again on the other side. */
+  isPair: z.boolean(),
+  pad: z.object({
+    long: lengthField('Pad, along the boat', 5, 2000),
+    wide: lengthField('Pad, across the boat', 5, 2000),
+    thick: lengthField('Pad, thickness', 1, 100),
+  }),
 });
 
 const insidePlanSchema = z.object({
@@ -73,6 +90,19 @@ const insidePlanSchema = z.object({
   cuts: z.array(z.object({ id, x: lengthField('Cut in two, from the stem', -100_000, 100_000) })).max(12),
   isHalved: z.boolean(),
   hatches: z.array(hatchSchema).max(12),
+  /** Of solid timber: no sheet is cut for it. */
+  isTimber: z.boolean(),
+  /** How far its ends and its inner edge are hollowed, in an arc from corner to corner; 0: straight. */
+  hollow: z.object({
+    fore: lengthField('Fore end hollowed by', 0, 2000),
+    aft: lengthField('After end hollowed by', 0, 2000),
+    inner: lengthField('Inner edge hollowed by', 0, 2000),
+  }),
+  /** Round, at the lowest place of each piece; 0: none. */
+  drain: lengthOrNone('Drain holes, radius', 4, 100),
+  /** Into what it lies on; 0: none. */
+  screws: lengthOrNone('Screwed down every', 20, 1000),
+  fittings: z.array(fittingSchema).max(20),
 });
 
 /** A side, a front or an after end of a cabin, an edge round a cockpit; a deck in halves or straight across. */
@@ -166,23 +196,97 @@ const blockPlanSchema = z.object({
   isToSkin: z.boolean(),
 });
 
+/** A board on edge ahead of the planed ends of the sides. */
+const stemPlanSchema = z.object({
+  id,
+  name: z.string().min(1).max(60),
+  end: z.enum(['fore', 'aft']),
+  face: lengthField('Against the boat, across', 3, 300),
+  outer: lengthField('Outer edge, across', 0, 300),
+  depth: lengthField('Depth of the stem', 5, 500),
+  /** Of its upper end over the sheer, and of its lower one beyond the sides'. */
+  over: lengthField('Stands over the sheer', -500, 1000),
+  under: lengthField('Runs on below', -500, 1000),
+});
+
+/** How one sits, lies or rows. */
+export const POSES = ['seated', 'lying', 'rowing'] as const;
+
+const personSchema = z.object({
+  id,
+  name: z.string().min(1).max(60),
+  pose: z.enum(POSES),
+  /** Which way the feet are. */
+  faces: z.enum(['forward', 'aft']),
+  /** Of the back: where one leans, or of one who lies the head. */
+  x: lengthField('Back, from the stem', -100_000, 100_000),
+  /** To starboard of the centreline; to port negative. */
+  out: lengthField('Middle, to starboard', -5000, 5000),
+  /** Of what one sits or lies on. */
+  height: height('Height of the seat'),
+  size: z.object({
+    tall: lengthField('How tall', 500, 2500),
+    sitting: lengthField('Sitting, seat to crown', 200, 1500),
+    thigh: lengthField('Back to the front of the knee', 150, 1200),
+    shin: lengthField('Under the knee to the heel', 100, 900),
+    broad: lengthField('Breadth at the elbows', 150, 1200),
+  }),
+});
+
+/** What the boat has to go through or stand in; 0: not said. */
+const limitsSchema = z.object({
+  shopLong: lengthOrNone('Shop, long', 500, 100_000),
+  shopWide: lengthOrNone('Shop, wide', 500, 100_000),
+  /** Kept free all round to work in. */
+  walk: lengthField('Room to work, all round', 0, 3000),
+  doorWide: lengthOrNone('Door, wide', 300, 20_000),
+  doorHigh: lengthOrNone('Door, high', 300, 20_000),
+  trailerLong: lengthOrNone('Trailer takes, long', 500, 100_000),
+  trailerWide: lengthOrNone('Trailer takes, wide', 300, 10_000),
+});
+
 export const insideSchema = z.object({
   parts: z.array(insidePlanSchema).max(40),
   walls: z.array(wallPlanSchema).max(40),
   blocks: z.array(blockPlanSchema).max(60),
+  stems: z.array(stemPlanSchema).max(4),
+  people: z.array(personSchema).max(20),
+  limits: limitsSchema,
+  /** The height at which lengths along the boat are taken; null: half way up her side amidships. */
+  lengthsAt: height('Lengths taken at').nullable(),
 });
 
+export type InsidePart = z.infer<typeof insideSchema>;
 export type InsidePlan = z.infer<typeof insidePlanSchema>;
 export type Hatch = InsidePlan['hatches'][number];
+export type Fitting = InsidePlan['fittings'][number];
 export type InsideKind = InsidePlan['kind'];
 
 export type WallPlan = z.infer<typeof wallPlanSchema>;
 export type WallKind = WallPlan['kind'];
 export type WallLine = WallPlan['lower'];
 export type BlockPlan = z.infer<typeof blockPlanSchema>;
+export type StemPlan = z.infer<typeof stemPlanSchema>;
+export type PersonPlan = z.infer<typeof personSchema>;
+export type Limits = z.infer<typeof limitsSchema>;
 export type WallOpening = WallPlan['openings'][number];
 
 /** Where the parts are kept in the project, for edits. */
 export const INSIDE_PATH = ['fitout', 'parts'] as const;
 export const WALLS_PATH = ['fitout', 'walls'] as const;
 export const BLOCKS_PATH = ['fitout', 'blocks'] as const;
+export const STEMS_PATH = ['fitout', 'stems'] as const;
+export const PEOPLE_PATH = ['fitout', 'people'] as const;
+export const LIMITS_PATH = ['fitout', 'limits'] as const;
+
+/** Nothing is said of the shop, the door or the trailer; room to walk round a boat that is worked on. */
+const LIMITS_AT_FIRST: Limits = {
+  ...{ shopLong: 0, shopWide: 0, walk: 600, doorWide: 0, doorHigh: 0, trailerLong: 0, trailerWide: 0 },
+};
+
+/** Of a boat with nothing in it. */
+export const insideAtFirst = (): InsidePart => ({
+  ...{ parts: [], walls: [], blocks: [], stems: [], people: [] },
+  limits: LIMITS_AT_FIRST,
+  lengthsAt: null,
+});

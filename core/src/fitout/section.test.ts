@@ -3,6 +3,7 @@ import { createDerive, demoProject } from '../project';
 import { boundsOf } from '../geometry';
 import { plainInside } from './plans';
 import { sectionOf } from './section';
+import { insideAtFirst } from './schema';
 
 const project = demoProject('tamsel', 'x');
 const derive = createDerive();
@@ -47,7 +48,7 @@ describe('the boat cut across', () => {
       ...{ id: 'p', name: 'Sole', kind: 'sole', from: 2500, to: 3400, hatches: [hatch] },
       height: { fore: 172, aft: 172, of: 'under' },
     });
-    const cut = derive({ ...project, fitout: { parts: [whole], walls: [], blocks: [] } });
+    const cut = derive({ ...project, fitout: { ...insideAtFirst(), parts: [whole] } });
     const { parts } = sectionOf({ panels: cut.panels.value.panels, ...cut.fitout.value }, 3000, skin);
     expect(parts).toHaveLength(2);
     expect(boundsOf(parts[0]!.outline).maxX).toBeCloseTo(-150, 3);

@@ -10,8 +10,9 @@ import type { Panel } from '../panels';
 import { sectionAt } from '../surface';
 import type { FittedBlock } from './blocks/block';
 import { cornersOf } from './blocks/in-space';
-import { planeAtX } from './fitted';
+import { planeAtX } from './across';
 import { alongAt, overMiddle, placeOn } from './lie';
+import { without } from './section-along';
 import type { Fitted, InsideValue } from './value';
 import type { FittedWall } from './walls/fitted-wall';
 
@@ -66,7 +67,12 @@ function inSection(part: Fitted, x: number): PartInSection[] {
   const [under, top] = [overMiddle(lie, 'under'), overMiddle(lie, 'top')];
   return part.pieces.flatMap((piece) => {
     const u = alongAt(lie, planeAtX(x), 0, 0);
-    const strips = upright(piece.region.outline, u).flatMap((span) => without(span, piece.region.holes, u));
+    const strips = upright(piece.region.outline, u).flatMap((span) =>
+      without(
+        span,
+        piece.region.holes.flatMap((hole) => upright(hole, u)),
+      ),
+    );
     return strips.flatMap(([from, to]) => {
       const on = (v: number, over: number): Vec2 => {
         const [, y, z] = placeOn(lie, [alongAt(lie, planeAtX(x), v, over), v], over);
@@ -151,17 +157,3 @@ const middleOf = (outline: readonly Vec2[]): Vec2 => {
   const sum = outline.reduce<Vec2>(([u, v], p) => [u + p[0], v + p[1]], [0, 0]);
   return [sum[0] / Math.max(1, outline.length), sum[1] / Math.max(1, outline.length)];
 };
-
-/** What of a span across is left beside holes. */
-function without(span: readonly [number, number], holes: readonly (readonly Vec2[])[], u: number): [number, number][] {
-  const cut = holes.flatMap((hole) => upright(hole, u)).sort((a, b) => a[0] - b[0]);
-  const left: [number, number][] = [];
-  let [from] = span;
-  for (const [low, high] of cut) {
-    if (low >= span[1] || high <= from) continue;
-    if (low > from) left.push([from, low]);
-    from = high;
-  }
-  if (from < span[1]) left.push([from, span[1]]);
-  return left;
-}

@@ -5,6 +5,7 @@ import { blockSheets } from './blocks/block-drawings';
 import { edgeRows, marksOfPiece, type InsideWhole } from './drawings';
 import type { FittedPiece } from './fitted';
 import { handWords, materialOf } from './part-words';
+import { stemSheets } from './stems/stem-drawings';
 import type { Fitted } from './value';
 import { wallSheets } from './walls/wall-sheets';
 
@@ -22,8 +23,8 @@ export const insideSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): 
         cut: piece.region.outline,
         holes: piece.region.holes,
         mark: {
-          lines: marksOfPiece(part, piece),
-          words: 'bearers, centreline, edge of the under face, what stands on it',
+          lines: marksOfPiece(part, piece, fitout.screws),
+          words: 'bearers, centreline, edge of the under face, what stands on it, screws and pads',
         },
         corners: [],
         isAlong: true,
@@ -35,6 +36,7 @@ export const insideSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): 
   ),
   ...fitout.walls.flatMap((wall) => wallSheets(wall, sheetHead)),
   ...fitout.blocks.flatMap((block) => blockSheets(block, sheetHead)),
+  ...fitout.stems.flatMap((stem) => stemSheets(stem, sheetHead)),
 ];
 
 const figures = (heads: readonly string[]) => heads.map((head) => ({ head, isFigure: true }));

@@ -9,8 +9,9 @@ import {
   type PanelsValue,
   type SheetInStock,
 } from '../panels';
-import { asItIs, defineStage } from '../stage';
+import { asItIs, defineStage, type Remember } from '../stage';
 import * as constants from './constants';
+import { insideToBuy, type BuyingInside } from './buys';
 import { blockOf, type FittedBlock } from './blocks/block';
 import { judgeBlocks } from './blocks/judge-blocks';
 import { solidOfInside } from './blocks/surface';
@@ -18,9 +19,16 @@ import { insideDrawings, insideOnPanel, insideTables } from './drawings';
 import { innerFaces } from './ends';
 import { INSIDE_FINDINGS } from './findings';
 import { judgeInside } from './judge';
-import { insideSchema, type BlockPlan, type WallPlan } from './schema';
+import { landingScrews } from './landing-screws';
+import { lengthsAlong, usualHeight } from './lengths-along';
+import { judgeLimits, overAll } from './limits';
+import { seatedIn } from './people/in-boat';
+import { judgePeople } from './people/judge-people';
+import { insideAtFirst, insideSchema, type BlockPlan, type InsidePart, type StemPlan, type WallPlan } from './schema';
 import { insideSheets, type InsideOnPaper } from './sheets';
-import { partsOf, withFeet } from './value';
+import { judgeStems } from './stems/judge-stems';
+import { stemOf, type FittedStem, type StemBoat } from './stems/stem';
+import { partsOf, withFeet, type Boat } from './value';
 import { wallOf, type FittedWall, type Footing } from './walls/fitted-wall';
 import { judgeWalls } from './walls/judge-walls';
 
@@ -28,57 +36,56 @@ type Before = {
   readonly project: {
     readonly school: School;
     readonly panels: Pick<PanelsPart, 'thickness' | 'transomThickness' | 'transomRadius' | 'linesTo'>;
-    readonly frames: Pick<FramesPart, 'keep'>;
+    readonly frames: Pick<FramesPart, 'keep' | 'screws'>;
     readonly sheets: { readonly stock: readonly SheetInStock[] };
   };
   readonly values: { readonly lines: Hull; readonly panels: PanelsValue; readonly frames: FramesValue };
 };
 
-export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper; panel: Panel }>()({
+export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper & BuyingInside; panel: Panel }>()({
   name: 'fitout',
   title: 'Inside & top',
   schema: insideSchema,
-  begin: () => ({ parts: [], walls: [], blocks: [] }),
+  begin: insideAtFirst,
   catalogue: INSIDE_FINDINGS,
   constants,
-  run: ({ parts: plans, walls: wallPlans, blocks: blockPlans }, { project, values }, remember) => {
-    if (plans.length + wallPlans.length + blockPlans.length === 0)
-      return { value: { parts: [], walls: [], blocks: [], all: [] }, findings: [], assumed: [] };
+  run: (part, { project, values }, remember) => {
     const { thickness, transomThickness, transomRadius, linesTo } = project.panels;
     const inside = depthOfInside({ thickness, linesTo });
     const { panels, transoms } = values.panels;
     const { frames, girders, members } = values.frames;
+    const hull = values.lines;
     const boat = {
-      ...{ hull: values.lines, panels, transoms, transomThickness, transomRadius },
+      ...{ hull, panels, transoms, transomThickness, transomRadius },
       standing: { frames, girders, members },
       skin: { school: project.school, inside, outside: inside - thickness },
     };
-    // a panel that a part does not touch may be another: the part is the same
-    const lying = plans.flatMap((plan) =>
-      remember(`same ${plan.id}`, asItIs, remember(`part ${plan.id}`, partsOf, plan, boat)),
-    );
-    const wallOn = (plan: WallPlan, side?: FittedWall) => {
-      const on = lying.filter(({ id }) => id === plan.lower.onPart || id === plan.upper.onPart);
-      const from = remember(`under ${plan.id}`, asItIs, { parts: on, school: project.school });
-      return remember(`wall ${plan.id}`, wallFrom, plan, values.lines, from, side);
+    const { parts, walls } = laidOut(part, boat, remember);
+    const closes = { thickness: transomThickness, radius: transomRadius };
+    const ends = remember('ends', asItIs, { transoms, ...closes });
+    const blocks = remember('blocks', blocksIn, part.blocks, panels, inside, ends);
+    const stems = remember('stems', stemsIn, part.stems, { panels, outside: -boat.skin.outside });
+    const { screws } = project.frames;
+    const inBoat = remember('in the boat', asItIs, {
+      ...{ hull, panels, frames, skin: boat.skin, parts, walls, blocks },
+    });
+    const height = part.lengthsAt ?? usualHeight(hull);
+    const along = { panels, frames, ends: innerFaces(transoms, { ...closes, clearMm: 0 }), inside, parts };
+    const value = {
+      ...{ parts, walls, blocks, stems, all: [...parts, ...walls, ...blocks, ...stems] },
+      screws: remember('screws', landingScrews, parts, part.parts, { screws, skinMm: thickness }),
+      people: part.people.map((plan) => remember(`person ${plan.id}`, seatedIn, plan, inBoat)),
+      lengths: { height, stretches: remember('lengths', lengthsAlong, along, height) },
+      overAll: remember('over all', overAll, hull, remember('built', asItIs, [...parts, ...walls])),
     };
-    // what stands between others comes after them
-    const alone = wallPlans.filter(({ between }) => between === null).map((plan) => wallOn(plan));
-    const sideOf = (plan: WallPlan) => alone.find((wall) => wall.plan === plan.between);
-    const walls = remember(
-      'walls',
-      asItIs,
-      wallPlans.map((plan) => alone.find((wall) => wall.plan === plan.id) ?? wallOn(plan, sideOf(plan))),
-    );
-    const parts = lying.map((part) => remember(`feet ${part.id}`, withFeet, part, walls, wallPlans));
     const asked = { stock: project.sheets.stock, keep: project.frames.keep.opening };
-    const ends = { transoms, thickness: transomThickness, radius: transomRadius };
-    const blocks = remember('blocks', blocksIn, blockPlans, panels, inside, remember('ends', asItIs, ends));
-    const value = { parts, walls, blocks, all: [...parts, ...walls, ...blocks] };
     const findings = [
-      ...judgeInside(plans, parts, asked),
-      ...judgeWalls(wallPlans, value, asked),
-      ...judgeBlocks(blockPlans, blocks),
+      ...judgeInside(part.parts, parts, asked),
+      ...judgeWalls(part.walls, value, asked),
+      ...judgeBlocks(part.blocks, blocks),
+      ...judgeStems(part.stems, stems),
+      ...judgePeople(part.people, value.people),
+      ...judgeLimits(part.limits, value.overAll),
     ];
     return { value, findings, assumed: [] };
   },
@@ -86,13 +93,39 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper; p
   sheets: insideSheets,
   marksOn: (panel, { values }) => insideOnPanel(panel, values.fitout.parts),
   tables: insideTables,
+  buys: insideToBuy,
 });
+
+/** What lies in the boat, and the walls that stand on it; a panel that a part does not touch leaves it the same. */
+function laidOut({ parts: plans, walls: wallPlans }: InsidePart, boat: Boat, remember: Remember) {
+  const { school } = boat.skin;
+  const lying = plans.flatMap((plan) =>
+    remember(`same ${plan.id}`, asItIs, remember(`part ${plan.id}`, partsOf, plan, boat)),
+  );
+  const wallOn = (plan: WallPlan, side?: FittedWall) => {
+    const on = lying.filter(({ id }) => id === plan.lower.onPart || id === plan.upper.onPart);
+    const from = remember(`under ${plan.id}`, asItIs, { parts: on, school });
+    return remember(`wall ${plan.id}`, wallFrom, plan, boat.hull, from, side);
+  };
+  // what stands between others comes after them
+  const alone = wallPlans.filter(({ between }) => between === null).map((plan) => wallOn(plan));
+  const sideOf = (plan: WallPlan) => alone.find((wall) => wall.plan === plan.between);
+  const walls = remember(
+    'walls',
+    asItIs,
+    wallPlans.map((plan) => alone.find((wall) => wall.plan === plan.id) ?? wallOn(plan, sideOf(plan))),
+  );
+  const parts = lying.map((part) => remember(`feet ${part.id}`, withFeet, part, walls, wallPlans));
+  return { parts, walls };
+}
 
 type On = { readonly parts: readonly Footing[]; readonly school: School };
 
 /** One argument each: what changes alone is remembered alone. */
 const wallFrom = (plan: WallPlan, hull: Hull, on: On, side: FittedWall | undefined): FittedWall =>
   wallOf(plan, { ...on, hull, side });
+
+const stemsIn = (plans: readonly StemPlan[], boat: StemBoat): FittedStem[] => plans.map((plan) => stemOf(plan, boat));
 
 type EndsOf = { readonly transoms: readonly Transom[]; readonly thickness: number; readonly radius: number | null };
 

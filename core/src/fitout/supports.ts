@@ -6,11 +6,13 @@
  * L = √(48·E·I·share / P). A cambered sheet is held down along its edges: half of it is a cantilever from the
  * centreline whose tip comes down by the camber's rise, F = 3·E·I·rise / L³ a side, by the length (any such handbook).
  */
-import { upright, type Outline, type Vec2 } from '../geometry';
+import { boundsOf, turned, upright, type Outline, type Vec2 } from '../geometry';
 import { alongAt, placeOn, riseOver, type Lie } from './lie';
 import { BEARER_OVER, FOOT_MM, FOOT_N, PLY_E, SAG_SHARE } from './constants';
-import { planeAtX, type FittedPiece } from './fitted';
+import { planeAtX } from './across';
+import type { FittedPiece } from './fitted';
 import type { InTheWayOf } from './in-the-way';
+import { inwardOf } from './inward';
 import type { InsidePlan } from './schema';
 
 /** A strip of timber under a part. */
@@ -19,7 +21,10 @@ export type Support = {
   readonly name: string;
   /** The same without the piece that it is under. */
   readonly what: string;
-  readonly of: 'skin' | 'frame' | 'bearer' | 'block';
+  readonly of: 'skin' | 'frame' | 'bearer' | 'block' | 'solid' | 'stem' | 'pad';
+  /** The piece that it lies under, and its middle on the flat sheet. */
+  readonly piece?: string;
+  readonly over?: readonly (readonly Vec2[])[];
   readonly lengthMm: number;
   readonly breadth: number;
   readonly depth: number;
@@ -42,9 +47,10 @@ export function supportsOf(
   const section = { breadth, depth };
   const own = pieces.flatMap((piece) => [
     ...(atSkin ? skinCleats(plan, piece).map((cleat) => ({ ...cleat, ...section })) : []),
-    ...(atFrames ? frameCleats(piece, inTheWay).map((cleat) => ({ ...cleat, ...section })) : []),
+    ...(atFrames ? frameCleats(piece, inTheWay, section).map((cleat) => ({ ...cleat, ...section })) : []),
   ]);
-  const all = [...own, ...bearersOf(plan, lie, pieces).map((bearer) => ({ ...bearer, ...section }))];
+  const bearers = bearersOf(plan, lie, pieces).map((bearer) => ({ ...bearer, ...section }));
+  const all = [...own, ...bearers, ...(plan.isTimber ? pieces.map((piece) => solidOf(plan, piece)) : [])];
   return numbered(all.filter(({ lengthMm }) => lengthMm > LEAST_MM));
 }
 
@@ -60,38 +66,69 @@ function numbered(supports: readonly (Omit<Support, 'name'> & { readonly under: 
 }
 
 /** Of either face's edge the lower one, which the cleat lies along. */
-function skinCleats({ fit }: InsidePlan, { id, name, atSkin }: FittedPiece) {
+function skinCleats({ fit, cleat }: InsidePlan, { id, name, atSkin, region }: FittedPiece) {
   if (fit === 'over') return [];
   return atSkin.map(({ lengthMm, points }, k) => {
     const corners = points.map(({ bevelDeg }) => 90 - bevelDeg); // where the skin flares, sharper under the part
     return {
       ...{ id: `${id}.skin.${k + 1}`, under: name, what: 'cleat at the skin', of: 'skin' as const, lengthMm },
+      ...{
+        piece: id,
+        over: [
+          inwardOf(
+            points.map(({ flat }) => flat),
+            region.outline,
+            cleat.breadth / 2,
+          ),
+        ],
+      },
       cornerDeg: [Math.min(...corners), Math.max(...corners)] as const,
     };
   });
 }
 
 /** On either face of a frame that stands through, as far as the piece comes up to it. */
-function frameCleats({ id, name, region }: FittedPiece, inTheWay: readonly InTheWayOf[]) {
+function frameCleats(
+  { id, name, region }: FittedPiece,
+  inTheWay: readonly InTheWayOf[],
+  { breadth }: Pick<InsidePlan['cleat'], 'breadth'>,
+) {
   return inTheWay.flatMap(({ of, faces, name: frame, outline }, i) => {
     if (of !== 'frame' || !faces) return [];
     const vs = outline.map(([, v]) => v);
     const [low, high] = [Math.min(...vs), Math.max(...vs)];
     return ([faces.fore - BESIDE_MM, faces.aft + BESIDE_MM] as const).flatMap((u, k) => {
-      const lengthMm = upright(region.outline, u).reduce(
-        (sum, [from, to]) => sum + Math.max(0, Math.min(to, high) - Math.max(from, low)),
-        0,
-      );
+      const spans = upright(region.outline, u)
+        .map(([from, to]) => [Math.max(from, low), Math.min(to, high)] as const)
+        .filter(([from, to]) => to > from);
+      const lengthMm = spans.reduce((sum, [from, to]) => sum + to - from, 0);
+      const middle = u + ((k === 0 ? -1 : 1) * breadth) / 2;
       return [
         {
           id: `${id}.frame.${i}.${k}`,
           ...{ under: name, what: `cleat on ${frame}, ${FACE_WORDS[k]}` },
           of: 'frame' as const,
           lengthMm,
+          ...{ piece: id, over: spans.map((span) => span.map((v): Vec2 => [middle, v])) },
         },
       ];
     });
   });
+}
+
+/**
+ * The board that a piece of solid timber is sawn from: the least rectangle round it whose grain runs as it should: of
+ * one beside the middle along its inner edge, of one across the boat along the longer way.
+ */
+function solidOf({ hand, inner, from, to, thickness }: InsidePlan, { id, name, region }: FittedPiece) {
+  const turn = hand === 'across' ? 0 : Math.atan2(inner.aft - inner.fore, to - from);
+  const { minX, maxX, minY, maxY } = boundsOf(turned(region.outline, -turn));
+  const [long, wide] = [maxX - minX, maxY - minY];
+  const isAlong = hand !== 'across' || long > wide;
+  return {
+    ...{ id: `${id}.solid`, under: name, what: 'its board', of: 'solid' as const, piece: id, depth: thickness },
+    ...{ lengthMm: isAlong ? long : wide, breadth: isAlong ? wide : long },
+  };
 }
 
 const FACE_WORDS = ['forward', 'aft'];
@@ -113,6 +150,7 @@ function bearersOf({ from, to, bearers, id }: InsidePlan, lie: Lie, pieces: read
           },
           lengthMm: v1 - v0,
           line: { x, from: a, to: b },
+          ...{ piece: piece.id, over: [[v0, v1].map((v): Vec2 => [u, v])] },
         };
       }),
     );

@@ -3,15 +3,22 @@ import type { Hull } from '../lines';
 import type { Region, Vec2 } from '../geometry';
 import type { Panel, Transom } from '../panels';
 import { innerFaces } from './ends';
+import { drainsOf, withDrains, type Drains } from './drains';
 import { piecesOf, shapeOf, type FitAsked, type FittedPiece } from './fitted';
 import { tooBroad, type TooBroad } from './go-in';
 import { standingThrough, type Standing } from './in-the-way';
 import { framesThrough, type Through } from './over-deck';
 import { heightOver, type Lie } from './lie';
+import type { LandingRow } from './landing-screws';
+import { padsOf, type Pads } from './pads';
 import type { InsidePlan, WallPlan } from './schema';
 import { sheerAt } from './sheer';
 import { supportsOf, type Support } from './supports';
 import type { FittedBlock } from './blocks/block';
+import type { StretchAlong } from './lengths-along';
+import type { OverAll } from './limits';
+import type { Seated } from './people/in-boat';
+import type { FittedStem } from './stems/stem';
 import type { FittedWall } from './walls/fitted-wall';
 
 /** At a place of the sheer how much of it comes off under a part that lies over it; negative: how far it lies short. */
@@ -25,7 +32,11 @@ export type Fitted = Pick<InsidePlan, 'id' | 'name' | 'kind' | 'fit' | 'hand' | 
   /** To a camber: its grain lies along it. */
   readonly isBent: boolean;
   readonly pieces: readonly FittedPiece[];
+  /** Of solid timber: no sheet is cut for it. */
+  readonly isTimber: boolean;
   readonly supports: readonly Support[];
+  readonly drains?: Drains;
+  readonly fittings: Pads;
   /** What stands through it, by name, each once. */
   readonly cutFor: readonly string[];
   readonly sheer: readonly SheerOff[];
@@ -45,13 +56,23 @@ export type Foot = { readonly name: string; readonly line: readonly Vec2[] };
 export type CutInside = Pick<
   Fitted,
   'id' | 'plan' | 'name' | 'hand' | 'thickness' | 'isSquare' | 'isBent' | 'pieces' | 'supports'
-> & { readonly fit: Fitted['fit'] | FittedWall['fit'] | FittedBlock['fit'] };
+> & {
+  readonly isTimber?: boolean;
+  readonly fit: Fitted['fit'] | FittedWall['fit'] | FittedBlock['fit'] | FittedStem['fit'];
+};
 
 export type InsideValue = {
   readonly parts: readonly Fitted[];
   readonly walls: readonly FittedWall[];
   readonly blocks: readonly FittedBlock[];
-  /** All of them, in the order in which they are decided. */
+  readonly stems: readonly FittedStem[];
+  /** Screws down into what parts lie on. */
+  readonly screws: readonly LandingRow[];
+  readonly people: readonly Seated[];
+  /** Along the boat's middle, at a height. */
+  readonly lengths: { readonly height: number; readonly stretches: readonly StretchAlong[] };
+  readonly overAll: OverAll;
+  /** All that is cut, in the order in which it is decided. */
   readonly all: readonly CutInside[];
 };
 
@@ -121,7 +142,11 @@ function partOf(
   const half = [...starboard.half, ...port.half];
   // what lies over the sheer lies over its clamps and its frames' tops, too: those are cut down to it
   const inTheWay = isOver ? [] : standingThrough(lie, standing, { gap: plan.gap, half });
-  const pieces = piecesOf({ ...plan, id }, starboard, { port, ends, inTheWay });
+  const whole = piecesOf({ ...plan, id }, starboard, { port, ends, inTheWay });
+  const drains = drainsOf(plan, lie, whole);
+  const pieces = whole.map((piece) => withDrains(piece, drains));
+  const supports = supportsOf({ ...plan, id }, lie, pieces, inTheWay);
+  const fittings = padsOf(plan, lie, { pieces, supports, standing });
   const hullOver = { panels, members: standing.members, inside: skin.inside };
   const broad = isOver ? undefined : broadest(pieces.map((piece) => tooBroad(lie, piece, hullOver)));
   const open = isOver ? undefined : openAt(hull, plan, lie);
@@ -133,7 +158,8 @@ function partOf(
       isBent: lie.radius !== 0,
       pieces,
     },
-    supports: supportsOf({ ...plan, id }, lie, pieces, inTheWay),
+    ...{ isTimber: plan.isTimber, fittings, supports: [...supports, ...padTimbers(plan, fittings)] },
+    ...(drains && { drains }),
     cutFor: [...new Set(inTheWay.filter(({ outline }) => meets(outline, pieces)).map(({ name }) => name))],
     sheer: isOver ? sheerOff(hull, plan, lie) : [],
     through: isOver ? throughDeck(hull, lie, framesThrough(lie, pieces, standing.frames), standing) : [],
@@ -141,6 +167,20 @@ function partOf(
     ...(broad && { tooBroad: broad }),
   };
 }
+
+/** The timber of each pad, once a hand. */
+const padTimbers = ({ name, fittings }: InsidePlan, { pads }: Pads): Support[] =>
+  pads.flatMap(({ id, name: fitting, isPair, piece }) => {
+    const pad = fittings.find((one) => one.id === id)?.pad;
+    if (!pad) return [];
+    return Array.from({ length: isPair ? 2 : 1 }, (_, k): Support => {
+      const what = `pad of ${fitting.toLowerCase()}${k > 0 ? ', port' : ''}`;
+      return {
+        ...{ id: `${piece}.pad.${id}.${k}`, name: `${name}: ${what}`, what, of: 'pad', piece },
+        ...{ lengthMm: Math.max(pad.long, pad.wide), breadth: Math.min(pad.long, pad.wide), depth: pad.thick },
+      };
+    });
+  });
 
 /** With how much lower than the sheer each frame's top has to be. */
 function throughDeck(hull: Hull, lie: Lie, through: readonly Through[], { frames }: Standing): Fitted['through'] {
@@ -179,11 +219,13 @@ function openAt(hull: Hull, { from, to }: InsidePlan, lie: Lie): number | undefi
   const places = Array.from({ length: SHEER_PLACES + 1 }, (_, i) => first + ((last - first) * i) / SHEER_PLACES);
   return places.find((x) => {
     const place = sheerAt(hull, x);
-    return place !== undefined && heightOver(lie, place, 'top') < 0;
+    return place !== undefined && heightOver(lie, place, 'top') < -FLUSH_MM;
   });
 }
 
 const SHEER_PLACES = 40;
+/** Over the sheer by less it is planed flush, mm. */
+const FLUSH_MM = 1;
 
 function sheerOff(hull: Hull, { from, to }: InsidePlan, lie: Lie): SheerOff[] {
   const stations = hull.stations.map(({ x, label }) => ({ x, station: label })).filter(({ x }) => x > from && x < to);

@@ -51,7 +51,8 @@ export { faceCurves, framesDrawings, bevelLines, marksOfFrame, fittedLines } fro
 export type { FramesWhole } from './drawings';
 export type { Planked } from './planked/boards';
 export type { RollingBevel } from './rolling-bevel';
-export { mitreDeg, rollingBevel, STRAIGHT_ENDS } from './rolling-bevel';
+export { mitreDeg, rollingBevel, straightEnd, STRAIGHT_ENDS } from './rolling-bevel';
+export type { EndPart } from './rolling-bevel';
 export { FASTENING_NAMES } from './fastenings/names';
 export { drillsFor, screwRow, type ScrewRow } from './fastenings/screws';
 export { fasteningsToBuy } from './fastenings/buys';

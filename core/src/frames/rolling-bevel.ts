@@ -260,16 +260,21 @@ function rulingsAt(all: readonly LaidRuling[], end: 'P' | 'Q', u: number) {
   return { a, b, w: step > 0 ? Math.min(1, Math.max(0, (u - place(a)) / step)) : 0.5 };
 }
 
+/** A straight piece of a stem or stern: where a panel ends on the centreline, and the panel's own normal there. */
+export type EndPart = { readonly from: Vec3; readonly to: Vec3; readonly length: number; readonly normal: Vec3 };
+
 /** A straight stem or stern: the last rulings of the panels that end on the centreline, from the highest down. */
-function endRun(name: string, panels: readonly Panel[]): Run | undefined {
-  const end = Object.entries(STRAIGHT_ENDS).find(([key]) => key === name)?.[1];
-  if (!end) return undefined;
-  const parts = [...panels].reverse().flatMap((panel) => {
+export const straightEnd = (panels: readonly Panel[], end: 'fore' | 'aft'): EndPart[] =>
+  [...panels].reverse().flatMap((panel) => {
     const { p, q, normal } = at(panel.rulings, end === 'fore' ? 0 : -1);
-    if (panel.spansCentreline || distance3(p, q) < SHORT_MM) return [];
+    if (panel.only === 'port' || panel.spansCentreline || distance3(p, q) < SHORT_MM) return [];
     if (Math.max(Math.abs(p[1]), Math.abs(q[1])) > CENTRELINE_MM) return [];
     return [{ from: q, to: p, length: distance3(p, q), normal }];
   });
+
+function endRun(name: string, panels: readonly Panel[]): Run | undefined {
+  const end = Object.entries(STRAIGHT_ENDS).find(([key]) => key === name)?.[1];
+  const parts = end ? straightEnd(panels, end) : [];
   if (parts.length === 0) return undefined;
   const length = polylineLength3([at(parts, 0).from, ...parts.map(({ to }) => to)]);
   const partAt = (s: number) => {

@@ -31,12 +31,46 @@ const INSIDE: Project['fitout']['parts'] = [
       { id: 'h', shape: 'rounded', x: 1250, out: 300, long: 120, wide: 100, corner: 20, isPair: false },
       { id: 'o', shape: 'oval', x: 1700, out: 300, long: 120, wide: 100, corner: 0, isPair: true },
     ],
+    ...{ drain: 12, screws: 140, hollow: { fore: 10, aft: 15, inner: 20 } },
+    fittings: [{ id: 'f', name: 'Cleat', x: 1600, out: 350, isPair: true, pad: { long: 90, wide: 50, thick: 15 } }],
+  }),
+  plainInside({
+    ...{ id: 'knee', name: 'Knee', kind: 'knee', hand: 'port', from: 1900, to: 2200, isTimber: true, thickness: 20 },
+    ...{ height: { fore: 400, aft: 400, of: 'top' }, inner: { fore: 400, aft: 250 } },
   }),
   plainInside({
     ...{ id: 'deck', name: 'Deck', kind: 'deck', fit: 'over', from: 100, to: 900, overhang: 10, thickness: 6 },
     ...{ height: { fore: 600, aft: 590, of: 'under' }, camber: { radius: 2200 }, isHalved: true },
   }),
 ];
+
+const STEMS: Project['fitout']['stems'] = [
+  { id: 'st', name: 'Stem', end: 'fore', face: 22, outer: 9, depth: 30, over: 15, under: 5 },
+  { id: 'sn', name: 'Stern', end: 'aft', face: 22, outer: 9, depth: 30, over: 15, under: 5 },
+];
+
+const PEOPLE: Project['fitout']['people'] = [
+  {
+    ...{ id: 'one', name: 'One', pose: 'rowing', faces: 'aft', x: 1500, out: 40, height: 300 },
+    size: { tall: 1700, sitting: 880, thigh: 580, shin: 430, broad: 500 },
+  },
+  {
+    ...{ id: 'two', name: 'Two', pose: 'lying', faces: 'forward', x: 2500, out: -40, height: 250 },
+    size: { tall: 1600, sitting: 850, thigh: 550, shin: 410, broad: 480 },
+  },
+];
+
+const LIMITS: Project['fitout']['limits'] = {
+  ...{
+    shopLong: 5000,
+    shopWide: 3000,
+    walk: 500,
+    doorWide: 1000,
+    doorHigh: 2000,
+    trailerLong: 4000,
+    trailerWide: 1400,
+  },
+};
 
 const point = (id: string, x: number, out: number, height: number) => ({ id, x, out, height });
 
@@ -144,7 +178,15 @@ function filled(demo: DemoId): Project {
         { id: 'r', frame: at(frames.frames, 0).id, what: 'along', isTrue: false, value: 1500, turn: 1, firstTurn: 1 },
       ],
     },
-    fitout: { parts: INSIDE, walls: WALLS, blocks: BLOCKS },
+    fitout: {
+      parts: INSIDE,
+      walls: WALLS,
+      blocks: BLOCKS,
+      stems: STEMS,
+      people: PEOPLE,
+      limits: LIMITS,
+      lengthsAt: 250,
+    },
     timber: {
       ...timber,
       stock: [...timber.stock, { id: 'own', width: 40, depth: 18, length: 4000, qty: 3, price: 12 }],

@@ -26,6 +26,8 @@ import version14 from './old-versions/version-14.json';
 import version15 from './old-versions/version-15.json';
 import version16 from './old-versions/version-16.json';
 import version17 from './old-versions/version-17.json';
+import version18 from './old-versions/version-18.json';
+import { insideAtFirst } from '../fitout/schema';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { setupAtFirst } from '../setup/schema';
 import { PANEL_DEFAULTS } from '../panels/schema';
@@ -196,6 +198,9 @@ describe('the demo veyra', () => {
   });
 });
 
+/** What a part had not before the nineteenth version. */
+const PLAIN_PART = { isTimber: false, hollow: { fore: 0, aft: 0, inner: 0 }, drain: 0, screws: 0, fittings: [] };
+
 describe('readProject', () => {
   it('brings the frozen first version up to the present', () => {
     const read = readProject(version1);
@@ -340,13 +345,20 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version16,
       version: PROJECT_VERSION,
-      fitout: { parts: [], walls: [], blocks: [] },
+      fitout: insideAtFirst(),
     });
   });
   it('brings the frozen seventeenth version up: nothing stands over the deck, and all else is as it was', () => {
     const read = readProject(version17);
-    const fitout = { ...version17.fitout, walls: [], blocks: [] };
+    const fitout = { ...insideAtFirst(), parts: version17.fitout.parts.map((part) => ({ ...part, ...PLAIN_PART })) };
     expect(read.ok && read.project).toEqual({ ...version17, version: PROJECT_VERSION, fitout });
+  });
+  it('brings the frozen eighteenth version up: no one is in the boat, no edge is hollowed, all else as it was', () => {
+    const read = readProject(version18);
+    const { walls, blocks } = version18.fitout;
+    const parts = version18.fitout.parts.map((part) => ({ ...part, ...PLAIN_PART }));
+    const fitout = { ...insideAtFirst(), parts, walls, blocks };
+    expect(read.ok && read.project).toEqual({ ...version18, version: PROJECT_VERSION, fitout });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

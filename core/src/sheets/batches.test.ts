@@ -5,8 +5,9 @@ import { nestBatches } from './batches';
 import { netOfPiece } from './parts';
 import type { SheetsPart } from './schema';
 import { tallySheets } from './tally';
+import { insideAtFirst } from '../fitout/schema';
 
-const project = { ...demoProject('tamsel', 'x'), fitout: { parts: [], walls: [], blocks: [] } };
+const project = { ...demoProject('tamsel', 'x'), fitout: insideAtFirst() };
 const withSheets = (sheets: Partial<SheetsPart>): Project => ({ ...project, sheets: { ...project.sheets, ...sheets } });
 const derive = createDerive();
 const sheetsOf = (sheets: Partial<SheetsPart>) => derive(withSheets(sheets)).sheets;

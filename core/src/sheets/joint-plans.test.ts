@@ -3,9 +3,10 @@ import { applyEdits, createDerive, demoProject, type Project } from '../project'
 import { faultsOf } from './check';
 import { findJointPlans, jointPlansInput, type JointPlans } from './joint-plans';
 import { nest } from './nest';
+import { insideAtFirst } from '../fitout/schema';
 
 /** With nothing inside: its skin is what joints decide of. */
-const project: Project = { ...demoProject('tamsel', 'x'), fitout: { parts: [], walls: [], blocks: [] } };
+const project: Project = { ...demoProject('tamsel', 'x'), fitout: insideAtFirst() };
 const inputOf = (of: typeof project) => {
   const { panels, frames, fitout, setup } = createDerive()(of);
   return jointPlansInput({

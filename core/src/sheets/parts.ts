@@ -109,7 +109,9 @@ export function listParts(input: PartInput): CutPart[] {
       ...(holes.length > 0 && { holes }),
     })),
   );
-  const laid = input.inside.flatMap((part) =>
+  // of solid timber no sheet is cut
+  const ofSheet = input.inside.filter(({ isTimber }) => !isTimber);
+  const laid = ofSheet.flatMap((part) =>
     part.pieces.map(({ id, name, region: { outline, holes } }): CutPart => ({
       ...{ id, name, isPair: part.hand === 'pair', thickness: part.thickness, outline: counterClockwise(outline) },
       // bent to a camber it bends across its grain; flat it may lie as it comes

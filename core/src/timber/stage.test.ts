@@ -13,6 +13,7 @@ import { faultsOfPlan } from './check';
 import { planOf } from './judge';
 import { layersFor, sectionOf, timberRuns } from './runs';
 import { timberAtFirst, type TimberPart } from './schema';
+import { insideAtFirst } from '../fitout/schema';
 
 const tamsel = demoProject('tamsel', 'x');
 const withTimber = (change: Partial<TimberPart>, project: Project = tamsel): Project => ({
@@ -37,7 +38,7 @@ describe('the timber of a boat', () => {
     for (const run of value.runs) expect(cut.get(run.id)).toBeGreaterThanOrEqual(run.qty * run.length - 1e-6);
   });
   it('counts a member of each hand twice, and takes the builder’s own as he says', () => {
-    const { value } = planned({ ...withTimber({ own: [rail] }), fitout: { parts: [], walls: [], blocks: [] } });
+    const { value } = planned({ ...withTimber({ own: [rail] }), fitout: insideAtFirst() });
     expect(value.runs.map(({ name, qty }) => [name, qty])).toEqual([
       ['Side stringer', 2],
       ['Sheer clamp', 2],

@@ -44,6 +44,11 @@ export const WORDS: readonly Word[] = [
     picture: 'body',
   },
   {
+    id: 'breasthook',
+    word: 'Breasthook',
+    meaning: 'A piece of wood that ties both sides together at the sheer, just behind the stem.',
+  },
+  {
     id: 'bulkhead',
     word: 'Bulkhead',
     meaning: 'A wall across the boat, cut from plywood to the shape of the hull inside its skin.',
@@ -193,6 +198,12 @@ export const WORDS: readonly Word[] = [
     picture: 'ring',
   },
   {
+    id: 'knee',
+    word: 'Knee',
+    meaning: 'A piece of wood in a corner, with an arm along either side of it: a quarter knee ties side and transom.',
+    forms: ['quarter knee', 'quarter knees'],
+  },
+  {
     id: 'knuckle',
     word: 'Knuckle',
     meaning: 'A corner in a line: the batten ends there and another begins.',
@@ -255,6 +266,11 @@ export const WORDS: readonly Word[] = [
     word: 'Rocker',
     meaning: 'How far the bottom rises towards the ends, seen from the side.',
     picture: 'profile',
+  },
+  {
+    id: 'rowlock',
+    word: 'Rowlock',
+    meaning: 'What an oar turns in, on the sheer.',
   },
   {
     id: 'ruling',

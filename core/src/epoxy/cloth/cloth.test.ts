@@ -20,7 +20,10 @@ function sheathed(outline: Outline, of: Partial<Project['epoxy']['glass']> = {})
       lines: { lines: [] },
       panels: { panels: [{ ...panel!, outline, spansCentreline: true }], transoms: [] },
       frames: { frames: [], girders: [] },
-      fitout: { parts: [], walls: [], blocks: [], all: [] },
+      fitout: {
+        ...{ parts: [], walls: [], blocks: [], stems: [], all: [], screws: [], people: [] },
+        ...{ lengths: { height: 0, stretches: [] }, overAll: { long: 0, wide: 0, high: 0 } },
+      },
     },
     found: {},
   };

@@ -8,8 +8,7 @@
  */
 import { add3, at, cross3, dot3, scale3, sub3, unit3, type Vec3 } from '../../geometry';
 import type { Panel } from '../../panels';
-import type { EndOfRoom } from '../fitted';
-import { levelOn } from '../fitted';
+import { levelOn, type EndOfRoom } from '../across';
 
 export type Met = {
   /** Along the line from its beginning, mm. */

@@ -4,7 +4,7 @@ import { at, boundsOf, contains, upright, type Vec2 } from '../../geometry';
 import { applyEdits, createDerive, demoProject, DEMO_IDS, type Project } from '../../project';
 import { flatOf, heightOver } from '../lie';
 import { newInside } from '../plans';
-import { WALL_KINDS, type InsidePlan, type WallPlan } from '../schema';
+import { insideAtFirst, WALL_KINDS, type InsidePlan, type WallPlan } from '../schema';
 import { facesOf, placesOf, seenFromAbove, seenFromSide } from '../in-boat';
 import { sectionOf } from '../section';
 import { newWall } from './new-wall';
@@ -13,7 +13,7 @@ import { wallMoved } from './moved-wall';
 const derive = createDerive();
 const withWalls = (project: Project, walls: WallPlan[], parts: InsidePlan[] = []): Project => ({
   ...project,
-  fitout: { parts, walls, blocks: [] },
+  fitout: { ...insideAtFirst(), parts, walls },
 });
 
 /** One after another, each put in as the screen puts it in. */

@@ -114,11 +114,40 @@ const TAMSEL_INSIDE: Project['fitout']['parts'] = [
   }),
   plainInside({
     ...{ id: 'foredeck', name: 'Foredeck', kind: 'deck', fit: 'over', from: 0, to: 1212, overhang: 8, thickness: 6 },
-    ...{ camber: { radius: 2520 }, height: { fore: 658, aft: 622, of: 'under' } },
+    ...{ camber: { radius: 2520 }, height: { fore: 658, aft: 622, of: 'under' }, screws: 150 },
+    fittings: [
+      { id: 'cleat', name: 'Mooring cleat', x: 760, out: 0, isPair: false, pad: { long: 160, wide: 90, thick: 18 } },
+    ],
+  }),
+  plainInside({
+    ...{ id: 'knees', name: 'Quarter knee', kind: 'knee', from: 4090, to: 4301, hand: 'pair', school: 'framed' },
+    ...{ height: { fore: 521, aft: 522, of: 'top' }, thickness: 22, isTimber: true, inner: { fore: 650, aft: 520 } },
+    cleat: { breadth: 30, depth: 20, atSkin: false, atFrames: false },
+    hollow: { fore: 0, aft: 0, inner: 30 },
   }),
 ];
 
 /** Turns the spray on the foredeck aside, bent as the deck is broad, leaning forward. */
+/** A made-up shed behind the ringing station, and its trailer. */
+const TAMSEL_LIMITS: Project['fitout']['limits'] = {
+  ...{
+    shopLong: 6200,
+    shopWide: 3400,
+    walk: 600,
+    doorWide: 2300,
+    doorHigh: 2000,
+    trailerLong: 4600,
+    trailerWide: 1700,
+  },
+};
+
+const TAMSEL_PEOPLE: Project['fitout']['people'] = [
+  {
+    ...{ id: 'helm', name: 'Helm', pose: 'seated', faces: 'forward', x: 4120, out: 0, height: 369 },
+    size: { tall: 1750, sitting: 910, thigh: 595, shin: 438, broad: 525 },
+  },
+];
+
 const TAMSEL_WALLS: Project['fitout']['walls'] = [
   plainWall({
     ...{ id: 'spray', name: 'Spray board', kind: 'cabin-front', thickness: 6, gap: 1.5 },
@@ -171,7 +200,7 @@ function tamsel(id: string): Project {
         stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 35, depth: 18 }),
       ],
     },
-    fitout: { parts: TAMSEL_INSIDE, walls: TAMSEL_WALLS, blocks: [] },
+    fitout: { ...base.fitout, parts: TAMSEL_INSIDE, walls: TAMSEL_WALLS, people: TAMSEL_PEOPLE, limits: TAMSEL_LIMITS },
     // seats and a sole are cut from as much again as what stands in the boat
     sheets: { ...base.sheets, stock: base.sheets.stock.map((sheet) => ({ ...sheet, qty: Math.max(sheet.qty, 5) })) },
     epoxy: { ...base.epoxy, finishes: TAMSEL_FINISHES },
@@ -187,6 +216,28 @@ const ORRIN_STOCK: Frames['sawn'] = {
   spall: { height: null, breadth: 44.45 },
 };
 
+const INCH = 25.4;
+const inches = (n: number) => n * INCH;
+const ORRIN_CLEAT = { breadth: inches(1.125), depth: inches(0.75), atSkin: true, atFrames: true };
+const orrinSeat = (given: Parameters<typeof plainInside>[0]) =>
+  plainInside({ thickness: 9, gap: inches(1 / 8), cleat: ORRIN_CLEAT, screws: inches(5), ...given });
+const onSeat = { fore: inches(12), aft: inches(12), of: 'top' } as const;
+
+const ORRIN_INSIDE: Project['fitout']['parts'] = [
+  orrinSeat({ id: 'thwart', name: 'Thwart', kind: 'thwart', from: inches(43), to: inches(53), height: onSeat }),
+  orrinSeat({
+    ...{ id: 'stern', name: 'Stern seat', kind: 'seat', from: inches(88), to: inches(102), height: onSeat },
+    hollow: { fore: inches(1.5), aft: 0, inner: 0 },
+  }),
+];
+
+const ORRIN_PEOPLE: Project['fitout']['people'] = [
+  {
+    ...{ id: 'rower', name: 'Rower', pose: 'rowing', faces: 'aft', x: inches(43), out: 0, height: inches(12) },
+    size: { tall: inches(68), sitting: inches(35.5), thigh: inches(23), shin: inches(17), broad: inches(20) },
+  },
+];
+
 function orrin(id: string): Project {
   const lines = linesOf(longitudinalsOf(ORRIN_TABLE));
   const base = newProject({ id, name: DEMO_NAMES.orrin, notation: 'ft-in-8ths', lines });
@@ -194,6 +245,7 @@ function orrin(id: string): Project {
     ...base,
     note: 'Flat-bottomed pram with a bow transom, framed, with chine logs: the tender that lives on the landing stage.',
     school: 'framed',
+    fitout: { ...base.fitout, parts: ORRIN_INSIDE, people: ORRIN_PEOPLE },
     frames: {
       ...base.frames,
       frames: numbered('Frame', 20, [609.6, 1371.6, 2057.4]),
@@ -216,6 +268,12 @@ function orrin(id: string): Project {
 const UNDER_DECK: Given = { top: { kind: 'radius', mm: 2400, below: 6.5 } };
 
 /** Both ends decked over their bulkheads, and a tank under the foredeck's after half that is closed by its own top. */
+/** Sharp at both ends, and shod there. */
+const VEYRA_STEMS: Project['fitout']['stems'] = (['fore', 'aft'] as const).map((end) => ({
+  ...{ id: `stem.${end}`, name: end === 'fore' ? 'Outer stem' : 'Outer sternpost', end },
+  ...{ face: 36, outer: 12, depth: 14, over: 20, under: 0 },
+}));
+
 const VEYRA_INSIDE: Project['fitout']['parts'] = [
   plainInside({
     ...{ id: 'foredeck', name: 'Foredeck', kind: 'deck', fit: 'over', from: 0, to: 912, overhang: 8, thickness: 6 },
@@ -262,7 +320,7 @@ function veyra(id: string): Project {
     note:
       'Double-ended pulling boat for the far islands. Her forefoot was drawn hollow, and the bottom will not ' +
       'lie on it: see Panels.',
-    fitout: { parts: VEYRA_INSIDE, walls: [], blocks: [] },
+    fitout: { ...base.fitout, parts: VEYRA_INSIDE, stems: VEYRA_STEMS },
     setup: { ...base.setup, readings: veyraRead() },
     frames: {
       ...base.frames,
@@ -282,14 +340,39 @@ function veyra(id: string): Project {
   };
 }
 
-/** Ends are decked: a camber under the deck's plywood. */
-const DECKED: Given = { top: { kind: 'rise', mm: 25, below: 6 }, limbers: [MIDDLE_LIMBER] };
+/** Ends are decked: forward of a camber under the deck's plywood, which is flatter than the sheer there. */
+const DECK_RADIUS_MM = 977;
+const decked = (top: Given['top']): Given => ({ ...(top && { top }), limbers: [MIDDLE_LIMBER] });
+const UNDER_FOREDECK = [0.3, 3].map((below) => decked({ kind: 'radius', mm: DECK_RADIUS_MM, below }));
+const DECKED = decked({ kind: 'rise', mm: 25, below: 6 });
 /** A sole lies level on the floors of the middle ones, over the centre girder. */
 const SOLE_MM = 190;
 const FLOOR: Given = {
   ...{ kind: 'ring', ring: { breadth: 60, floor: 150, beam: 0, corner: 50 } },
   limbers: [{ ...MIDDLE_LIMBER, out: 32, isPair: true, setIn: 12 }],
 };
+
+const ILVEN_DECK = {
+  kind: 'deck',
+  fit: 'over',
+  overhang: 6,
+  thickness: 6,
+  camber: { radius: DECK_RADIUS_MM },
+} as const;
+const ILVEN_INSIDE: Project['fitout']['parts'] = [
+  plainInside({
+    ...{ id: 'sole', name: 'Sole', kind: 'sole', from: 2300, to: 4600, height: flat(SOLE_MM), bearers: 7 },
+    ...{ isHalved: true, screws: 150 },
+  }),
+  plainInside({
+    ...{ ...ILVEN_DECK, id: 'foredeck', name: 'Foredeck', from: 0, to: 1289 },
+    height: { fore: 637.2, aft: 605.3, of: 'under' },
+  }),
+  plainInside({
+    ...{ ...ILVEN_DECK, id: 'afterdeck', name: 'Afterdeck', from: 5111, to: 6400 },
+    height: { fore: 572.4, aft: 563.9, of: 'under' },
+  }),
+];
 
 function ilven(id: string): Project {
   const lines = linesOf(longitudinalsOf(ILVEN_TABLE));
@@ -307,7 +390,7 @@ function ilven(id: string): Project {
     },
     frames: {
       ...base.frames,
-      frames: numbered('Bulkhead', 9, xs, [DECKED, DECKED, FLOOR, FLOOR, FLOOR, FLOOR, FLOOR, DECKED, DECKED]),
+      frames: numbered('Bulkhead', 9, xs, [...UNDER_FOREDECK, FLOOR, FLOOR, FLOOR, FLOOR, FLOOR, DECKED, DECKED]),
       members: [
         stringer({ ...batten, id: 'stringer.1', name: 'Bilge stringer', line: 'upper-chine', on: 'below', away: 30 }),
         stringer({ ...batten, id: 'stringer.2', name: 'Side stringer', line: 'upper-chine', away: 130 }),
@@ -324,6 +407,7 @@ function ilven(id: string): Project {
         ),
       ],
     },
+    fitout: { ...base.fitout, parts: ILVEN_INSIDE },
   };
 }
 

@@ -16,6 +16,7 @@ import { from14To15 } from './14-to-15';
 import { from15To16 } from './15-to-16';
 import { from16To17 } from './16-to-17';
 import { from17To18 } from './17-to-18';
+import { from18To19 } from './18-to-19';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -36,4 +37,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from15To16,
   from16To17,
   from17To18,
+  from18To19,
 ];

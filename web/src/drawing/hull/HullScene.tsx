@@ -7,14 +7,23 @@ import { useTheme } from '@mui/material/styles';
 import { memo, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { EdgesGeometry, type BufferGeometry, type Mesh } from 'three';
 import { frameThing, girderThing } from '@kalotrope/core/frames';
-import { insideThing, type FittedBlock, type InBoat, type InsideValue } from '@kalotrope/core/fitout';
+import { insideThing, type FittedBlock, type FittedStem, type InBoat, type InsideValue } from '@kalotrope/core/fitout';
 import { isSameThing } from '../../state/picked';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectPicked, selectProject } from '../../state/selectors';
 import { useTape } from '../../state/bench';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { useRested } from '../../controls/use-rested';
-import { blockBody, fittedBody, frameBody, girderBody, insideBody, memberBodies, transomBody } from './bodies';
+import {
+  blockBody,
+  fittedBody,
+  frameBody,
+  girderBody,
+  insideBody,
+  memberBodies,
+  stemBody,
+  transomBody,
+} from './bodies';
 import { graphics } from './graphics';
 import { groundShadow, type Floor } from './ground';
 import { PanelShell } from './PanelShell';
@@ -47,7 +56,12 @@ const LIFT_INSIDE = 0.5;
 const NO_FRAMES: readonly Frame[] = [];
 const NO_MEMBERS: readonly MemberRun[] = [];
 const NO_GIRDERS: readonly Girder[] = [];
-const NOTHING: InsideValue = { parts: [], walls: [], blocks: [], all: [] };
+const NOTHING: Pick<InsideValue, 'parts' | 'walls' | 'blocks' | 'stems'> = {
+  parts: [],
+  walls: [],
+  blocks: [],
+  stems: [],
+};
 
 export function HullScene({ field, folded, marks, isLarge, isSeenThrough, hasInside, apart }: SceneProps) {
   const { thickness, transomThickness } = useAppSelector((state) => selectProject(state)?.panels) ?? NO_SHEETS;
@@ -106,7 +120,9 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, hasIns
       {isWhole && frames.map((frame) => <FrameBody key={frame.id} frame={frame} by={out * length * LIFT} />)}
       {isWhole &&
         hasInside &&
-        inside.blocks.map((block) => <BlockBody key={block.id} block={block} by={out * length * LIFT_INSIDE} />)}
+        [...inside.blocks, ...inside.stems].map((bar) => (
+          <BarBody key={bar.id} bar={bar} by={out * length * LIFT_INSIDE} />
+        ))}
       {isWhole &&
         hasInside &&
         [...inside.parts, ...inside.walls].map((part) => (
@@ -161,9 +177,10 @@ const InsideBody = memo(function InsideBody({ part, by }: BodyProps<{ readonly p
   return geometry ? <Part thing={thing} geometry={geometry} by={by} /> : null;
 });
 
-const BlockBody = memo(function BlockBody({ block, by }: BodyProps<{ readonly block: FittedBlock }>) {
-  const thing = useMemo(() => insideThing(block.plan), [block.plan]);
-  const geometry = useMemo(() => blockBody(block), [block]);
+/** Of solid timber: a block, or an outer stem. */
+const BarBody = memo(function BarBody({ bar, by }: BodyProps<{ readonly bar: FittedBlock | FittedStem }>) {
+  const thing = useMemo(() => insideThing(bar.plan), [bar.plan]);
+  const geometry = useMemo(() => (bar.fit === 'stem' ? stemBody(bar) : blockBody(bar)), [bar]);
   return geometry ? <Part thing={thing} geometry={geometry} by={by} /> : null;
 });
 

@@ -18,7 +18,16 @@ import {
   type Vec2,
   type Vec3,
 } from '@kalotrope/core/geometry';
-import { cornersOf, facesOf, placesOf, ringToBend, type FittedBlock, type InBoat } from '@kalotrope/core/fitout';
+import {
+  cornersOf,
+  facesOf,
+  placesOf,
+  ringToBend,
+  stemCorners,
+  type FittedBlock,
+  type FittedStem,
+  type InBoat,
+} from '@kalotrope/core/fitout';
 import { transomTriangles, type Transom } from '@kalotrope/core/panels';
 import { GRAIN_MM } from './grain';
 import {
@@ -165,8 +174,15 @@ export function insideBody(part: InBoat): BufferGeometry | undefined {
 }
 
 /** A block from place to place along it, of a pair both. */
-export function blockBody(block: FittedBlock): BufferGeometry | undefined {
-  const rings = cornersOf(block);
+export const blockBody = (block: FittedBlock) => barBody(cornersOf(block), block.hand === 'pair');
+
+/** An outer stem, from its upper end down. */
+export const stemBody = (stem: FittedStem) => barBody(stemCorners(stem), false);
+
+type FourCorners = ReturnType<typeof cornersOf>[number];
+
+/** From ring to ring of four corners. */
+function barBody(rings: readonly FourCorners[], isPair: boolean): BufferGeometry | undefined {
   if (rings.length < 2) return undefined;
   const quad = (a: Vec3, b: Vec3, c: Vec3, d: Vec3) => [a, b, c, a, c, d];
   const sides = rings.slice(1).flatMap((next, i) => {
@@ -180,7 +196,7 @@ export function blockBody(block: FittedBlock): BufferGeometry | undefined {
   const body = new BufferGeometry();
   body.setAttribute('position', new BufferAttribute(new Float32Array([...sides, ...ends].flat()), 3));
   body.computeVertexNormals();
-  if (block.hand !== 'pair') return alongGrain(body);
+  if (!isPair) return alongGrain(body);
   return alongGrain(merged([body, body.clone().applyMatrix4(new Matrix4().makeScale(1, -1, 1))]));
 }
 

@@ -18,7 +18,7 @@ const OUTER_MM = 400;
 
 export function EdgeFields({ plan }: Pick<Props, 'plan'>) {
   const { set, pathTo } = useInsideEdit(plan);
-  const { fit, hand, inner, outer, school } = plan;
+  const { fit, hand, hollow, inner, outer, school } = plan;
   const length = (label: string, mm: number, ...path: readonly string[]) => (
     <InsideLength plan={plan} label={label} mm={mm} path={path} />
   );
@@ -38,6 +38,9 @@ export function EdgeFields({ plan }: Pick<Props, 'plan'>) {
         {fit === 'over' && length('Beyond the skin', plan.overhang, 'overhang')}
         {hand !== 'across' && length('Inner edge, fore end', inner.fore, 'inner', 'fore')}
         {hand !== 'across' && length('Inner edge, after end', inner.aft, 'inner', 'aft')}
+        {length('Fore end hollowed by', hollow.fore, 'hollow', 'fore')}
+        {length('After end hollowed by', hollow.aft, 'hollow', 'aft')}
+        {hand !== 'across' && length('Inner edge hollowed by', hollow.inner, 'hollow', 'inner')}
         <OptionalLength
           label="Ends, out"
           mm={outer}

@@ -1,14 +1,26 @@
 /** The pieces of one part as they are cut, in true length, seen from above; a wall from within. */
 import { useTheme } from '@mui/material/styles';
 import { useMemo, type ReactNode } from 'react';
-import { faceOfWall, leftOfWall, marksOfPiece, marksOfWall, type InBoat } from '@kalotrope/core/fitout';
+import {
+  faceOfWall,
+  leftOfWall,
+  marksOfPiece,
+  marksOfWall,
+  type InBoat,
+  type LandingRow,
+} from '@kalotrope/core/fitout';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { Overall } from '../../drawing/Dimension';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
 
-type Props = { readonly parts: readonly InBoat[]; readonly name: string; readonly corner: ReactNode };
+type Props = {
+  readonly parts: readonly InBoat[];
+  readonly screws: readonly LandingRow[];
+  readonly name: string;
+  readonly corner: ReactNode;
+};
 
-export function FlatDrawing({ parts, name, corner }: Props) {
+export function FlatDrawing({ parts, screws, name, corner }: Props) {
   const { palette } = useTheme();
   const pieces = useMemo(() => parts.flatMap((part) => part.pieces.map((piece) => ({ part, piece }))), [parts]);
   const box = useMemo(() => boxAround(pieces.flatMap(({ piece }) => piece.region.outline)), [pieces]);
@@ -22,7 +34,7 @@ export function FlatDrawing({ parts, name, corner }: Props) {
             {pieces.map(({ part, piece }) => (
               <g key={piece.id}>
                 <PlyShape outline={piece.region.outline} holes={piece.region.holes} px={px} label={piece.name} />
-                {(part.fit === 'wall' ? marksOfWall(piece) : marksOfPiece(part, piece)).map((line, i) => (
+                {(part.fit === 'wall' ? marksOfWall(piece) : marksOfPiece(part, piece, screws)).map((line, i) => (
                   <path
                     key={i}
                     d={pathOf(line)}

@@ -3,13 +3,13 @@ import Button from '@mui/material/Button';
 import { freeId } from '@kalotrope/core/frames';
 import { plainHatch, type Fitted, type Hatch, type InsidePlan } from '@kalotrope/core/fitout';
 import { formatArea, formatWithUnit } from '@kalotrope/core/measure';
-import type { ReactNode } from 'react';
 import { Section } from '../../controls/Section';
 import { SelectField } from '../../controls/SelectField';
 import { plural } from '../../controls/words';
 import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { InsideLength } from './InsideLength';
+import { One } from './One';
 import { useInsideEdit } from './use-inside-edit';
 import { HATCHES_SECTION, PAIRS, PIECES_SECTION, SHAPES, YES_NO } from './words';
 
@@ -85,6 +85,11 @@ export function Hatches({ plan }: Props) {
       >
         Add a hatch
       </Button>
+      {plan.fit === 'inside' && plan.camber.radius === 0 && (
+        <div className="field-grid no-print">
+          <InsideLength plan={plan} label="Drain holes, radius" mm={plan.drain} path={['drain']} />
+        </div>
+      )}
     </Section>
   );
 }
@@ -118,14 +123,3 @@ function HatchFields({ plan, hatch }: Props & { readonly hatch: Hatch }) {
     </>
   );
 }
-
-type OneProps = { readonly title: string; readonly onRemove: () => void; readonly children: ReactNode };
-
-const One = ({ title, onRemove, children }: OneProps) => (
-  <div role="group" aria-label={title}>
-    <div className="field-grid no-print">{children}</div>
-    <Button size="small" className="no-print" onClick={onRemove} aria-label={`Take out ${title.toLowerCase()}`}>
-      Take it out
-    </Button>
-  </div>
-);

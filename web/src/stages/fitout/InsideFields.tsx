@@ -10,7 +10,7 @@ import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { InsideLength } from './InsideLength';
 import { useInsideEdit } from './use-inside-edit';
-import { FITS, HANDS, HEIGHTS_OF, KINDS } from './words';
+import { FITS, HANDS, HEIGHTS_OF, KINDS, STUFFS } from './words';
 
 type Props = { readonly plan: InsidePlan; readonly parts: readonly Fitted[] };
 
@@ -41,6 +41,12 @@ export function InsideFields({ plan, parts }: Props) {
           onChange={set('what its heights are of', 'height', 'of')}
         />
         {length('Thickness', plan.thickness, 'thickness')}
+        <SelectField
+          label="Made of"
+          value={plan.isTimber ? 'board' : 'sheet'}
+          names={STUFFS}
+          onChange={(value) => set('what it is made of', 'isTimber')(value === 'board')}
+        />
         <CamberField plan={plan} parts={parts} />
       </div>
       <Figures plan={plan} parts={parts} />

@@ -4,23 +4,27 @@ import { useMemo, type ReactNode } from 'react';
 import {
   blockSeen,
   insideThing,
+  personFromAbove,
   seenFromAbove,
+  stemFromAbove,
   type FittedBlock,
+  type FittedStem,
   type InBoat,
+  type InsideValue,
   type SeenFromAbove,
 } from '@kalotrope/core/fitout';
 import type { Hull } from '@kalotrope/core/lines';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { Overall } from '../../drawing/Dimension';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
+import { PersonShape } from './people/PersonShape';
 import { picked } from '../../state/screen-slice';
 import { selectDerived } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 
 type Props = {
   readonly hull: Hull;
-  readonly parts: readonly InBoat[];
-  readonly blocks: readonly FittedBlock[];
+  readonly value: InsideValue;
   /** The plan's id. */
   readonly picked: string | undefined;
   readonly corner: ReactNode;
@@ -50,15 +54,25 @@ function blockHands(block: FittedBlock): Seen[] {
   return block.hand === 'pair' ? [own, { ...own, id: `${block.id} port`, outline: over(outline) }] : [own];
 }
 
-export function PlanDrawing({ hull, parts, blocks, picked: own, corner }: Props) {
+/** An outer stem from above. */
+function stemSeen(stem: FittedStem): Seen[] {
+  const outline = stemFromAbove(stem);
+  if (outline.length === 0) return [];
+  return [{ id: stem.id, plan: stem.plan, name: stem.name, outline, holes: [], height: stem.inner[0]?.[1] ?? 0 }];
+}
+
+export function PlanDrawing({ hull, value: { parts, walls, blocks, stems, people }, picked: own, corner }: Props) {
   const { palette } = useTheme();
   const dispatch = useAppDispatch();
   const frames = useAppSelector((state) => selectDerived(state)?.frames.value.frames) ?? [];
   const sheer = hull.lines[hull.lines.length - 1];
   const edge = useMemo(() => (sheer?.curve ?? []).map(([x, y]) => [x, y] as const), [sheer]);
   const seen = useMemo(
-    () => [...parts.flatMap(bothHands), ...blocks.flatMap(blockHands)].sort((a, b) => a.height - b.height),
-    [parts, blocks],
+    () =>
+      [...[...parts, ...walls].flatMap(bothHands), ...blocks.flatMap(blockHands), ...stems.flatMap(stemSeen)].sort(
+        (a, b) => a.height - b.height,
+      ),
+    [parts, walls, blocks, stems],
   );
   const box = boxAround([...edge, ...over(edge), ...seen.flatMap(({ outline }) => outline)]);
   const shown = seen.filter(({ plan }) => plan === own);
@@ -101,6 +115,16 @@ export function PlanDrawing({ hull, parts, blocks, picked: own, corner }: Props)
                 />
               );
             })}
+            {people.map((person) => (
+              <PersonShape
+                key={person.plan}
+                rings={personFromAbove(person)}
+                name={person.name}
+                px={px}
+                isPicked={person.plan === own}
+                onPick={() => dispatch(picked(insideThing(person.plan)))}
+              />
+            ))}
             {shown.length > 0 && <Overall box={boxAround(shown.flatMap(({ outline }) => outline))} px={px} />}
           </g>
           <text x={box.minX} y={-box.maxY - 14 * px} fontSize={14 * px} fill={palette.text.primary}>

@@ -1,12 +1,13 @@
 /** The boat cut across where the builder asks: the skin, the parts there, the height of each and what lies between. */
 import { useTheme } from '@mui/material/styles';
 import { useMemo, type ReactNode } from 'react';
-import { insideThing, sectionOf, type InsideValue } from '@kalotrope/core/fitout';
+import { insideThing, personAcross, sectionOf, type InsideValue } from '@kalotrope/core/fitout';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { depthOfInside, type Panel } from '@kalotrope/core/panels';
 import { boxAround, DrawingSurface, pathOf } from '../../drawing/DrawingSurface';
 import { Dimension } from '../../drawing/Dimension';
 import { GrainPattern, PlyShape } from '../../drawing/Ply';
+import { PersonShape } from './people/PersonShape';
 import { picked } from '../../state/screen-slice';
 import { selectNotation, selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -34,7 +35,11 @@ export function SectionDrawing({ panels, value, x, picked: own, corner }: Props)
     const inside = skin ? depthOfInside(skin) : 0;
     return sectionOf({ panels, ...value }, x, { inside, outside: inside - (skin?.thickness ?? 0) });
   }, [panels, value, x, skin]);
-  const box = boxAround([...section.skin.flat(), ...section.parts.flatMap(({ outline }) => outline)]);
+  const box = boxAround([
+    ...section.skin.flat(),
+    ...section.parts.flatMap(({ outline }) => outline),
+    ...value.people.flatMap((person) => personAcross(person, x).flat()),
+  ]);
   const heights = [...new Map(section.parts.map((part) => [Math.round(part.topMm), part])).values()].sort(
     (a, b) => a.topMm - b.topMm,
   );
@@ -61,6 +66,16 @@ export function SectionDrawing({ panels, value, x, picked: own, corner }: Props)
                 label={part.name}
                 isPicked={part.plan === own}
                 onPick={() => dispatch(picked(insideThing(part.plan)))}
+              />
+            ))}
+            {value.people.map((person) => (
+              <PersonShape
+                key={person.plan}
+                rings={personAcross(person, x)}
+                name={person.name}
+                px={px}
+                isPicked={person.plan === own}
+                onPick={() => dispatch(picked(insideThing(person.plan)))}
               />
             ))}
             {heights.map(({ topMm }, i) => {

@@ -2,13 +2,17 @@
 import { lazy } from 'react';
 import { createSelector } from '@reduxjs/toolkit';
 import { insideOfThing, fitoutStage, insideThing } from '@kalotrope/core/fitout';
+import type { Derived } from '@kalotrope/core/project';
 import { plural } from '../../controls/words';
 import { selectDerived } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
 import { waitsForLines } from '../../state/waits';
 
+/** All that can be picked: what is cut, and who is in the boat. */
+const cutAndSeated = ({ fitout: { value } }: Pick<Derived, 'fitout'>) => [...value.all, ...value.people];
+
 const selectSteps = createSelector([selectDerived], (derived) =>
-  [...new Set((derived?.fitout.value.all ?? []).map(({ plan }) => plan))].map(insideThing),
+  [...new Set(derived ? cutAndSeated(derived).map(({ plan }) => plan) : [])].map(insideThing),
 );
 
 export const fitoutEntry: StageEntry = {
@@ -16,7 +20,7 @@ export const fitoutEntry: StageEntry = {
   title: fitoutStage.title,
   question: 'What lies inside and on top, and does it fit?',
   Page: lazy(() => import('./InsidePage')),
-  things: ({ derived }) => derived.fitout.value.all.map(({ plan, name }) => ({ label: name, pick: insideThing(plan) })),
+  things: ({ derived }) => cutAndSeated(derived).map(({ plan, name }) => ({ label: name, pick: insideThing(plan) })),
   steps: selectSteps,
   pickAt: ({ part }) => (part && insideOfThing(part) !== undefined ? part : undefined),
   hasTape: false,

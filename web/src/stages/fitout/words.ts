@@ -8,6 +8,8 @@ export const KINDS: Readonly<Record<InsidePlan['kind'], string>> = {
   top: 'top of a tank or a bunk',
   deck: 'deck',
   'side-deck': 'side deck',
+  breasthook: 'breasthook',
+  knee: 'quarter knee',
 };
 export const FITS: Readonly<Record<InsidePlan['fit'], string>> = {
   inside: 'in the hull',
@@ -32,6 +34,7 @@ export const SHAPES: Readonly<Record<InsidePlan['hatches'][number]['shape'], str
   rounded: 'rounded corners',
   oval: 'oval',
 };
+export const STUFFS = { sheet: 'plywood', board: 'solid timber' } as const;
 export const PAIRS = { pair: 'the same to port', one: 'this one only' } as const;
 export const YES_NO = { yes: 'yes', no: 'no' } as const;
 
@@ -39,4 +42,5 @@ export const EDGES_SECTION = 'Its edges';
 export const LANDS_SECTION = 'What it lies on';
 export const PIECES_SECTION = 'In pieces';
 export const HATCHES_SECTION = 'Hatches';
+export const FITTINGS_SECTION = 'Fittings';
 export const SKIN_SECTION = 'Along the skin';
