@@ -165,11 +165,71 @@ test('in a boat of feet and inches its parts are in them and in nothing else', a
   await expect(page.getByRole('main')).toBeVisible();
   await page.goto('/project/demo-orrin/fitout');
   await expect(page.getByRole('main', { name: 'Inside & top' })).toBeVisible();
-  for (const kind of ['Sole', 'Foredeck', 'Thwart']) {
+  for (const kind of ['Sole', 'Foredeck', 'Breasthook']) {
     await add(page, kind);
     await unfold(page, 'Its edges', 'What it lies on', 'In pieces', 'Hatches', 'Along the skin');
     if (kind === 'Foredeck') await expect(slipOf(page)).toContainText(/a foot/);
     await expect(slipOf(page)).toContainText(/\d ft²/);
     await expect(slipOf(page)).not.toContainText(/\d (mm|m|m²|kg|g)\b/);
   }
+  await add(page, 'Crew, rowing');
+  await unfold(page, 'Sizes', 'Lengths along the boat', 'Shop, door and trailer');
+  await expect(slipOf(page)).toContainText('An oar');
+  await expect(slipOf(page)).not.toContainText(/\d (mm|m|m²|kg|g)\b/);
+});
+
+test('a breasthook, drains, screws, a fitting, an outer stem, who sits where, and the door', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('main')).toBeVisible();
+  await page.goto('/project/demo-tamsel/fitout');
+  await expect(page.getByRole('main', { name: 'Inside & top' })).toBeVisible();
+  const slip = slipOf(page);
+  const pick = async (name: string) => {
+    await page.getByRole('slider', { name, exact: true }).focus();
+    await page.keyboard.press('Enter');
+    await expect(slip.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue(name);
+  };
+  await add(page, 'Breasthook');
+  await expect(slip.getByRole('combobox', { name: 'Made of' })).toHaveText('solid timber');
+  await unfold(page, 'Its edges');
+  await type(page, 'After end hollowed by', '45');
+  await page.getByRole('tab', { name: 'As it is cut' }).click();
+  await expect(page.locator('path[data-part="Breasthook"]')).toBeVisible();
+
+  await pick('Stern seat');
+  await unfold(page, 'Hatches');
+  await type(page, 'Drain holes, radius', '10');
+  await expect(slip).toContainText('lies level');
+  await unfold(page, 'What it lies on');
+  await type(page, 'Screwed down every', '150');
+  await expect(slip.getByRole('table', { name: /^Screws/ })).toContainText('cleat');
+  // begun in the middle, where the bearer is
+  await unfold(page, 'Fittings');
+  await slip.getByRole('button', { name: 'Add a fitting' }).click();
+  await slip.getByRole('button', { name: 'Move it clear of bearer 1' }).click();
+  await expect(slip).not.toContainText('runs into');
+
+  await add(page, 'Outer stem');
+  await expect(slip).toContainText('Sawn from');
+  await expect(page.locator('path[data-part="Outer stem"]')).toBeVisible();
+
+  await add(page, 'Crew, seated');
+  await type(page, 'Back, from the stem', '2600');
+  await slip.getByRole('button', { name: /^Put it on sole/ }).click();
+  await expect(slip).not.toContainText('sits on nothing');
+  await page.getByRole('tab', { name: 'Along', exact: true }).click();
+  await expect(page.locator('[data-person="Crew, seated"]')).toBeVisible();
+  await unfold(page, 'Lengths along the boat');
+  await expect(slip.getByRole('table', { name: 'Lengths along' })).toContainText('in all');
+  await unfold(page, 'Shop, door and trailer');
+  await type(page, 'Door, wide', '650');
+  await type(page, 'Door, high', '1200');
+  await expect(slip).toContainText('does not come through the door');
+  await page.mouse.move(640, 20);
+  await expectNoFaults(page);
+
+  await page.reload();
+  await expect(slip).toContainText('does not come through the door');
+  await page.getByRole('link', { name: /Timber/ }).click();
+  await expect(page.getByRole('main', { name: 'Timber' })).toContainText('board');
 });

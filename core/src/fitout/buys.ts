@@ -2,7 +2,7 @@
 import { fasteningsToBuy, type FramesPart } from '../frames';
 import type { Notation } from '../measure';
 import type { BuyLine } from '../stage';
-import type { InsideValue } from './value';
+import type { InsideValue } from './inside-value';
 
 export type BuyingInside = {
   readonly project: { readonly notation: Notation; readonly frames: { readonly screws: FramesPart['screws'] } };

@@ -25,7 +25,8 @@ import { alongAt, placeOn } from './lie';
 import { planeAtX } from './across';
 import { handWords, materialOf } from './part-words';
 import { stemDrawings, stemTable } from './stems/stem-drawings';
-import type { Fitted, InsideValue } from './value';
+import type { InsideValue } from './inside-value';
+import type { Fitted } from './value';
 import { wallDrawings, wallRowsTable } from './walls/wall-drawings';
 
 export type InsideWhole = {

@@ -1,6 +1,6 @@
 /** How many of a part there are, and what it is cut from, in words. */
 import { formatThickness, type Notation } from '../measure';
-import type { CutInside } from './value';
+import type { CutInside } from './inside-value';
 
 export const handWords = ({ hand }: Pick<CutInside, 'hand'>): string =>
   hand === 'pair' ? '1 starboard, 1 port (mirrored)' : hand === 'across' ? '1 to cut' : `1 ${hand}`;

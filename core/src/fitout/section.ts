@@ -11,9 +11,10 @@ import { sectionAt } from '../surface';
 import type { FittedBlock } from './blocks/block';
 import { cornersOf } from './blocks/in-space';
 import { planeAtX } from './across';
+import type { Lying } from './lying';
 import { alongAt, overMiddle, placeOn } from './lie';
 import { without } from './section-along';
-import type { Fitted, InsideValue } from './value';
+import type { Fitted } from './value';
 import type { FittedWall } from './walls/fitted-wall';
 
 export type PartInSection = {
@@ -35,12 +36,7 @@ export type Section = {
 const STEPS = 24;
 
 export function sectionOf(
-  {
-    panels,
-    parts,
-    walls,
-    blocks,
-  }: { readonly panels: readonly Panel[] } & Pick<InsideValue, 'parts' | 'walls' | 'blocks'>,
+  { panels, parts, walls, blocks }: { readonly panels: readonly Panel[] } & Lying,
   x: number,
   skin: { readonly inside: number; readonly outside: number },
 ): Section {

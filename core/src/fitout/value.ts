@@ -9,16 +9,10 @@ import { tooBroad, type TooBroad } from './go-in';
 import { standingThrough, type Standing } from './in-the-way';
 import { framesThrough, type Through } from './over-deck';
 import { heightOver, type Lie } from './lie';
-import type { LandingRow } from './landing-screws';
 import { padsOf, type Pads } from './pads';
 import type { InsidePlan, WallPlan } from './schema';
 import { sheerAt } from './sheer';
 import { supportsOf, type Support } from './supports';
-import type { FittedBlock } from './blocks/block';
-import type { StretchAlong } from './lengths-along';
-import type { OverAll } from './limits';
-import type { Seated } from './people/in-boat';
-import type { FittedStem } from './stems/stem';
 import type { FittedWall } from './walls/fitted-wall';
 
 /** At a place of the sheer how much of it comes off under a part that lies over it; negative: how far it lies short. */
@@ -51,30 +45,6 @@ export type Fitted = Pick<InsidePlan, 'id' | 'name' | 'kind' | 'fit' | 'hand' | 
 };
 
 export type Foot = { readonly name: string; readonly line: readonly Vec2[] };
-
-/** What the stages after need of anything inside or on top: a part cut from the hull, a wall, a block of timber. */
-export type CutInside = Pick<
-  Fitted,
-  'id' | 'plan' | 'name' | 'hand' | 'thickness' | 'isSquare' | 'isBent' | 'pieces' | 'supports'
-> & {
-  readonly isTimber?: boolean;
-  readonly fit: Fitted['fit'] | FittedWall['fit'] | FittedBlock['fit'] | FittedStem['fit'];
-};
-
-export type InsideValue = {
-  readonly parts: readonly Fitted[];
-  readonly walls: readonly FittedWall[];
-  readonly blocks: readonly FittedBlock[];
-  readonly stems: readonly FittedStem[];
-  /** Screws down into what parts lie on. */
-  readonly screws: readonly LandingRow[];
-  readonly people: readonly Seated[];
-  /** Along the boat's middle, at a height. */
-  readonly lengths: { readonly height: number; readonly stretches: readonly StretchAlong[] };
-  readonly overAll: OverAll;
-  /** All that is cut, in the order in which it is decided. */
-  readonly all: readonly CutInside[];
-};
 
 /** With the feet of the walls that stand on it. */
 export function withFeet(part: Fitted, walls: readonly FittedWall[], plans: readonly WallPlan[]): Fitted {

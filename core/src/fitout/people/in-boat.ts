@@ -13,10 +13,10 @@ import { contains, crossings, upright, type Vec2 } from '../../geometry';
 import type { Panel } from '../../panels';
 import { sectionAt } from '../../surface';
 import { HANDLES_OVER, HEADROOM_LYING, OAR_LEVER, SEAT_PACKED } from '../constants';
+import type { Lying } from '../lying';
 import type { PersonPlan } from '../schema';
 import { sheerAt } from '../sheer';
 import { sectionOf, type PartInSection } from '../section';
-import type { InsideValue } from '../value';
 import { bodyOf, type Body } from './body';
 
 export type RoomLost = { readonly by: string; readonly room: number; readonly needs: number };
@@ -40,7 +40,7 @@ export type PeopleBoat = {
   readonly frames: readonly Frame[];
   readonly skin: { readonly inside: number; readonly outside: number };
   readonly hull: Hull;
-} & Pick<InsideValue, 'parts' | 'walls' | 'blocks'>;
+} & Lying;
 
 export function seatedIn(plan: PersonPlan, boat: PeopleBoat): Seated {
   const body = settled(plan, boat);

@@ -5,7 +5,7 @@ import type { InsideFinding } from '../findings';
 import type { WallPlan } from '../schema';
 import { noRoomFor } from '../sheet-room';
 import { insideThing } from '../things';
-import type { InsideValue } from '../value';
+import type { InsideValue } from '../inside-value';
 import { outlineOn, type FittedWall } from './fitted-wall';
 
 type Asked = {
