@@ -4,6 +4,8 @@ import { formatDeg, formatFine, formatScantling, formatWithUnit, unitLabel, type
 import { blockSheets } from './blocks/block-drawings';
 import { edgeRows, marksOfPiece, type InsideWhole } from './drawings';
 import type { FittedPiece } from './fitted';
+import type { LandingRow } from './landing-screws';
+import type { Support } from './supports';
 import { handWords, materialOf } from './part-words';
 import { stemSheets } from './stems/stem-drawings';
 import type { Fitted } from './value';
@@ -24,12 +26,19 @@ export const insideSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): 
         holes: piece.region.holes,
         mark: {
           lines: marksOfPiece(part, piece, fitout.screws),
-          words: 'bearers, centreline, edge of the under face, what stands on it, screws and pads',
+          words: 'bearers, the under face, what stands on it, screws, pads',
         },
         corners: [],
         isAlong: true,
         // what is of the whole part stands on its first piece's page
-        tables: [edgeTable(part, piece, sheetHead.notation), ...(i === 0 ? partTables(part, sheetHead.notation) : [])],
+        tables: [
+          edgeTable(part, piece, sheetHead.notation),
+          ...(i === 0 ? partTables(part, sheetHead.notation) : []),
+          ...screwTable(
+            fitout.screws.filter((row) => row.piece === piece.id),
+            sheetHead.notation,
+          ),
+        ],
         tableMm: TABLE_MM,
       }),
     ),
@@ -59,7 +68,33 @@ function edgeTable(part: Fitted, { atSkin }: FittedPiece, notation: Notation): S
   };
 }
 
-function partTables({ supports, sheer, pieces }: Fitted, notation: Notation): SheetTable[] {
+/** Each row through a piece; what it goes into without the piece's own name. */
+function screwTable(rows: readonly LandingRow[], notation: Notation): SheetTable[] {
+  if (rows.length === 0) return [];
+  return [
+    {
+      columns: [{ head: `screws, ${unitLabel(notation)}` }, ...figures(['in the row', 'apart', 'no longer than'])],
+      rows: rows.map(({ into, panelName, places, spacingMm, lengthMm }) => [
+        into.replace(`${panelName}: `, ''),
+        String(places.length),
+        ...[spacingMm, lengthMm].map((mm) => formatFine(mm, notation)),
+      ]),
+    },
+  ];
+}
+
+function partTables({ supports: all, sheer, pieces }: Fitted, notation: Notation): SheetTable[] {
+  const isOwn = ({ of }: Support) => of === 'solid' || of === 'pad';
+  const supports = all.filter((support) => !isOwn(support));
+  const own: SheetTable = {
+    columns: [{ head: `of timber, ${unitLabel(notation)}` }, ...figures(['long', 'wide', 'thick'])],
+    rows: all
+      .filter(isOwn)
+      .map(({ name, what, lengthMm, breadth, depth }) => [
+        pieces.length > 1 ? name : what,
+        ...[lengthMm, breadth, depth].map((mm) => formatFine(mm, notation)),
+      ]),
+  };
   const [first] = supports;
   const section = first
     ? `, ${formatScantling(first.breadth, notation)} × ${formatScantling(first.depth, notation)}`
@@ -81,5 +116,5 @@ function partTables({ supports, sheer, pieces }: Fitted, notation: Notation): Sh
       offMm >= 0 ? formatFine(offMm, notation) : `short by ${formatFine(-offMm, notation)}`,
     ]),
   };
-  return [under, off].filter(({ rows }) => rows.length > 0);
+  return [under, own, off].filter(({ rows }) => rows.length > 0);
 }

@@ -12,6 +12,7 @@ import { BEARER_OVER, FOOT_MM, FOOT_N, PLY_E, SAG_SHARE } from './constants';
 import { planeAtX } from './across';
 import type { FittedPiece } from './fitted';
 import type { InTheWayOf } from './in-the-way';
+import { boardMm } from './board';
 import { inwardOf } from './inward';
 import type { InsidePlan } from './schema';
 
@@ -123,7 +124,7 @@ function frameCleats(
 function solidOf({ hand, inner, from, to, thickness }: InsidePlan, { id, name, region }: FittedPiece) {
   const turn = hand === 'across' ? 0 : Math.atan2(inner.aft - inner.fore, to - from);
   const { minX, maxX, minY, maxY } = boundsOf(turned(region.outline, -turn));
-  const [long, wide] = [maxX - minX, maxY - minY];
+  const [long, wide] = [boardMm(maxX - minX), boardMm(maxY - minY)];
   const isAlong = hand !== 'across' || long > wide;
   return {
     ...{ id: `${id}.solid`, under: name, what: 'its board', of: 'solid' as const, piece: id, depth: thickness },

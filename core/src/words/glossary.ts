@@ -47,6 +47,7 @@ export const WORDS: readonly Word[] = [
     id: 'breasthook',
     word: 'Breasthook',
     meaning: 'A piece of wood that ties both sides together at the sheer, just behind the stem.',
+    picture: 'ties',
   },
   {
     id: 'bulkhead',
@@ -201,6 +202,7 @@ export const WORDS: readonly Word[] = [
     id: 'knee',
     word: 'Knee',
     meaning: 'A piece of wood in a corner, with an arm along either side of it: a quarter knee ties side and transom.',
+    picture: 'ties',
     forms: ['quarter knee', 'quarter knees'],
   },
   {
@@ -271,6 +273,7 @@ export const WORDS: readonly Word[] = [
     id: 'rowlock',
     word: 'Rowlock',
     meaning: 'What an oar turns in, on the sheer.',
+    picture: 'ties',
   },
   {
     id: 'ruling',

@@ -2,50 +2,10 @@
  * The glossary's drawings: schematic, in units of a picture 480 wide, y down. Each shows several words; a label says
  * whose it is, so that the one that is asked for can be made to stand out.
  */
-type Point = readonly [number, number];
-/** `part` is filled as plywood is drawn; `glass` and `glue` are what lies on it. */
-type Kind = 'edge' | 'thin' | 'dashed' | 'part' | 'glue' | 'glass';
+import { fitted, ties } from './inside-pictures';
+import { arc, closed, curve, label, open, sag, WIDTH, type Picture, type Point } from './picture';
 
-export type PicturePath = { readonly kind: Kind; readonly points: readonly Point[]; readonly isClosed: boolean };
-export type PictureLabel = {
-  readonly text: string;
-  readonly at: Point;
-  readonly align: 'start' | 'middle' | 'end';
-  /** Ids of the words that it is for. */
-  readonly of: readonly string[];
-};
-export type Picture = {
-  readonly title: string;
-  readonly width: number;
-  readonly height: number;
-  readonly paths: readonly PicturePath[];
-  readonly labels: readonly PictureLabel[];
-};
-
-const WIDTH = 480;
-const STEPS = 24;
-
-const curve = (at: (t: number) => Point, from = 0, to = 1): Point[] =>
-  Array.from({ length: STEPS + 1 }, (_, i) => at(from + ((to - from) * i) / STEPS));
-const open = (kind: Kind, ...points: Point[]): PicturePath => ({ kind, points, isClosed: false });
-const closed = (kind: Kind, ...points: Point[]): PicturePath => ({ kind, points, isClosed: true });
-const label = (
-  text: string,
-  at: Point,
-  of: string | readonly string[],
-  align: PictureLabel['align'] = 'start',
-): PictureLabel => ({ text, at, align, of: typeof of === 'string' ? [of] : of });
-/** Through three heights at nought, a half and one. */
-const sag =
-  (fore: number, middle: number, aft: number) =>
-  (t: number): number =>
-    fore * (1 - t) * (1 - 2 * t) + 4 * middle * t * (1 - t) + aft * t * (2 * t - 1);
-/** Part of a circle, degrees from the right, clockwise on the page. */
-const arc = ([x, y]: Point, radius: number, fromDeg: number, toDeg: number): Point[] =>
-  curve((t) => {
-    const angle = ((fromDeg + (toDeg - fromDeg) * t) * Math.PI) / 180;
-    return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
-  });
+export type { Picture, PicturePath } from './picture';
 
 function profile(): Picture {
   const sheer = (t: number): Point => [40 + 400 * t, sag(36, 66, 56)(t)];
@@ -419,31 +379,6 @@ function sheet(): Picture {
   };
 }
 
-function fitted(): Picture {
-  const half: Point[] = [
-    [240, 186],
-    [350, 150],
-    [390, 30],
-  ];
-  return {
-    title: 'What lies inside, seen from aft',
-    width: WIDTH,
-    height: 206,
-    paths: [
-      open('edge', ...half),
-      open('edge', ...half.map(([x, y]): Point => [480 - x, y])),
-      closed('part', [126, 138], [354, 138], [352, 146], [128, 146]),
-      closed('part', [140, 146], [340, 146], [318, 158], [162, 158]),
-      closed('part', [104, 74], [376, 74], [374, 82], [106, 82]),
-    ],
-    labels: [
-      label('Thwart', [240, 66], 'thwart', 'middle'),
-      label('Sole', [240, 130], 'sole', 'middle'),
-      label('Bearer', [330, 176], 'bearer'),
-    ],
-  };
-}
-
 export const PICTURES = {
   ring: ringAndBulkhead(),
   timbers: timbers(),
@@ -457,5 +392,6 @@ export const PICTURES = {
   fillet: fillet(),
   sheet: sheet(),
   fitted: fitted(),
+  ties: ties(),
 } as const satisfies Record<string, Picture>;
 export type PictureName = keyof typeof PICTURES;

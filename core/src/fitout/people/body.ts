@@ -9,7 +9,7 @@
  * have it; trunk's depth and thigh's thickness house estimates).
  * Conventions: `ahead` is −1 where the feet are forward, +1 where they are aft. All in the person's middle plane.
  */
-import type { Vec2 } from '../../geometry';
+import { distance2, lerp2, type Vec2 } from '../../geometry';
 import {
   FOOT_LONG,
   HEAD_RADIUS,
@@ -78,16 +78,36 @@ function sitting({ x, height, size, pose }: PersonPlan, own: Own, floor: number)
     ...own,
     ...{ crown: on(deep / 2, high), hip, knee, heel, toe, broad, hangs },
     head: { at: on(deep / 2, high - radius), radius },
+    // round their ends: so that none comes through the seat or the floor, they begin and end within by half of that
     limbs: [
-      { from: hip, to: neck, thick: deep },
+      { from: on(deep / 2, deep / 2), to: neck, thick: deep },
       { from: hip, to: knee, thick },
-      { from: knee, to: heel, thick: 0.7 * thick },
-      { from: heel, to: toe, thick: 0.35 * thick },
+      { from: knee, to: shortOf(heel, knee, SHIN_THICK * thick), thick: SHIN_THICK * thick },
+      rows ? footUp(heel, toe, ahead, FOOT_THICK * thick) : footFlat(heel, toe, FOOT_THICK * thick),
     ],
     span: [Math.min(...ends), Math.max(...ends)],
     ...(rows && { rowlock: on(ROWLOCK_AFT.value * tall, ROWLOCK_UP.value * tall) }),
   };
 }
+
+/** Shares of the thigh's thickness. */
+const SHIN_THICK = 0.7;
+const FOOT_THICK = 0.35;
+
+/** Short of a joint by half a thickness, on the way to another. */
+const shortOf = (joint: Vec2, towards: Vec2, thick: number): Vec2 =>
+  lerp2(joint, towards, Math.min(0.5, thick / 2 / Math.max(1, distance2(joint, towards))));
+
+const footFlat = (heel: Vec2, toe: Vec2, thick: number): Limb => ({
+  ...{ from: [heel[0], heel[1] + thick / 2], to: [toe[0], toe[1] + thick / 2], thick },
+});
+
+/** Against a brace. */
+const footUp = (heel: Vec2, toe: Vec2, ahead: number, thick: number): Limb => ({
+  from: [heel[0] - (ahead * thick) / 2, heel[1] + thick / 2],
+  to: [toe[0] - (ahead * thick) / 2, toe[1]],
+  thick,
+});
 
 type Legs = { readonly knee: Vec2; readonly heel: Vec2; readonly hangs: number };
 

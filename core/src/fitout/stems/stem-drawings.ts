@@ -71,13 +71,9 @@ export const stemSheets = (stem: FittedStem, sheetHead: SheetHead): PaperSheets[
           ]),
         },
         {
-          columns: [{ head: 'its board' }, ...figures(['against the boat', 'outer edge', 'depth', 'its sides'])],
+          columns: figures(['against the boat', 'outer edge', 'depth', 'its sides']),
           rows: [
-            [
-              boardWords(stem, notation),
-              ...[stem.face, stem.outer, stem.depth].map((mm) => formatFine(mm, notation)),
-              formatDeg(stem.sideDeg, 1),
-            ],
+            [...[stem.face, stem.outer, stem.depth].map((mm) => formatFine(mm, notation)), formatDeg(stem.sideDeg, 1)],
           ],
         },
       ],

@@ -14,6 +14,7 @@ import { straightEnd, type EndPart } from '../../frames';
 import { at, boundsOf, crossLines, distance2, lerp2, turned, type Vec2, type Vec3 } from '../../geometry';
 import { toDeg } from '../../measure';
 import type { Panel } from '../../panels';
+import { boardMm } from '../board';
 import type { StemPlan } from '../schema';
 import type { Support } from '../supports';
 
@@ -65,13 +66,18 @@ export function stemOf(plan: StemPlan, { panels, outside }: StemBoat): FittedSte
     sideDeg: toDeg(Math.atan2((face - outer) / 2, depth)),
   };
   const parts = straightEnd(panels, end);
-  if (parts.length === 0) return { ...own, supports: [], rows: [], inner: [], ahead: [] };
+  // sides that lie in the middle plane itself have no sharp edge to plane
+  const isFlat = parts.some(({ normal }) => Math.abs(normal[1]) > Math.cos(LEAST_HALF_RAD));
+  if (parts.length === 0 || isFlat) return { ...own, supports: [], rows: [], inner: [], ahead: [] };
   const runs = parts.map((part) => runOf(part, plan, outside));
   const [inner, ahead] = [runs.map(({ back }) => back), runs.map(({ back }) => back - depth)].map((offs) =>
     offset(runs, offs, plan),
   ) as [Vec2[], Vec2[]]; // two
   return { ...own, rows: rowsOf(runs, plan), inner, ahead, supports: [boardOf(plan, [...inner, ...ahead])] };
 }
+
+/** A half-angle of 2°. */
+const LEAST_HALF_RAD = Math.PI / 90;
 
 /** A straight piece of the stem in profile. */
 type Run = {
@@ -139,6 +145,6 @@ function boardOf({ id, name, face, outer }: StemPlan, profile: readonly Vec2[]):
   const { minX, maxX, minY, maxY } = boundsOf(turned(profile, -Math.atan2(b[1] - a[1], b[0] - a[0])));
   return {
     ...{ id: `stem.${id}`, name, what: 'its board', of: 'stem' },
-    ...{ lengthMm: maxX - minX, breadth: maxY - minY, depth: Math.max(face, outer) },
+    ...{ lengthMm: boardMm(maxX - minX), breadth: boardMm(maxY - minY), depth: Math.max(face, outer) },
   };
 }

@@ -1,26 +1,14 @@
 /** Outer stems on sides that are planes: what is planed off, the board, and the faces by hand; and in whole boats. */
 import { describe, expect, it } from 'vitest';
 import { at, distance2, distanceToSegment, signedArea, type Vec2 } from '../../geometry';
-import { drawLines, type LinesTable } from '../../lines';
-import { developPanels } from '../../panels';
 import { applyEdits, createDerive, demoProject, DEMO_IDS, type Project } from '../../project';
 import type { StemPlan } from '../schema';
+import { stemOff, wedgePanels } from './fixtures/wedge';
 import { stemCorners, stemFromAbove, stemFromSide } from './in-space';
 import { newStem } from './new-stem';
 import { stemOf } from './stem';
 import { stemOnBoard } from './stem-drawings';
 
-/** Sides y = k (x + m z): upright amidships, meeting at x = −m z, where they leave the middle at atan(k √(1 + m²)). */
-function wedge(k: number, m: number): LinesTable {
-  const line = (id: string, z: number) => ({
-    ...{ id, name: id },
-    points: [0, 400, 800, 1200, 1600].map((far, i) => ({
-      ...{ station: String(i), x: far - m * z, halfBreadth: k * far, height: z },
-    })),
-  });
-  return { longitudinals: [line('chine', 0), line('sheer', 600)] };
-}
-const panelsOf = (table: LinesTable) => developPanels(drawLines(table).value, { thickness: 6 }).value;
 const plan = (given: Partial<StemPlan> = {}): StemPlan => ({
   ...{ id: 's', name: 'Outer stem', end: 'fore', face: 24, outer: 10, depth: 30, over: 0, under: 0 },
   ...given,
@@ -31,7 +19,7 @@ describe.each([
   ['raked', 0.5, 0.35],
   ['raked and sharp', 0.2, 0.6],
 ])('on sides that are planes, %s', (_, k, m) => {
-  const panels = panelsOf(wedge(k, m));
+  const panels = wedgePanels(k, m);
   const tan = k * Math.hypot(1, m);
   const stem = stemOf(plan(), { panels, outside: 0 });
   it('is planed off until the flat is as broad as was asked, by the planes’ own equation', () => {
@@ -41,7 +29,7 @@ describe.each([
       expect(fairMm).toBeCloseTo(24 - 60 * tan, 2);
     }
     // on the board's inner edge the sides stand half the flat off the middle
-    for (const [x, z] of stem.inner) expect(k * (x + m * z)).toBeCloseTo(12, 2);
+    expect(stemOff(k, m)).toBeLessThan(0.01);
   });
   it('has its outer edge its depth ahead of that, all along', () => {
     const [a, b] = [at(stem.inner, 0), at(stem.inner, -1)];
@@ -52,11 +40,12 @@ describe.each([
   it('comes from a board as long as the stem and as wide as it is deep', () => {
     const [board] = stem.supports;
     expect(board).toMatchObject({ of: 'stem', depth: 24 });
-    expect(board?.lengthMm).toBeCloseTo(600 * Math.hypot(1, m), 1);
-    expect(board?.breadth).toBeCloseTo(30, 3);
+    // to the whole millimetre over it
+    const long = 600 * Math.hypot(1, m);
+    expect([board?.lengthMm, board?.breadth]).toEqual([Math.ceil(long - 0.05), 30]);
     const { cut } = stemOnBoard(stem);
     expect(Math.min(...cut.flat())).toBeCloseTo(0, 6);
-    expect(Math.abs(signedArea(cut))).toBeCloseTo(30 * (board?.lengthMm ?? 0), 0);
+    expect(Math.abs(signedArea(cut))).toBeCloseTo(30 * long, 0);
   });
   it('runs on over the sheer and below by as much as was asked', () => {
     const more = stemOf(plan({ over: 40, under: 25 }), { panels, outside: 0 });
@@ -78,6 +67,10 @@ describe.each([
     expect(stemFromSide(stem)).toHaveLength(2 * corners.length);
     expect(stemFromAbove(stem).map(([, y]: Vec2) => Math.abs(y))).toEqual([12, 12, 12, 12]);
   });
+});
+
+it('is none on sides that lie nearly in the middle plane: there is no flat to plane', () => {
+  expect(stemOf(plan(), { panels: wedgePanels(0.02, 0), outside: 0 }).rows).toEqual([]);
 });
 
 describe('outer stems in whole boats', () => {

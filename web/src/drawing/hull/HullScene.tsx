@@ -27,6 +27,7 @@ import {
 import { graphics } from './graphics';
 import { groundShadow, type Floor } from './ground';
 import { PanelShell } from './PanelShell';
+import type { Layers } from './layers';
 import { SkinMarks, type SkinMark } from './SkinMarks';
 import { takeApart } from './take-apart';
 import { useHullSpan } from './use-hull-span';
@@ -41,8 +42,8 @@ export type SceneProps = {
   readonly marks?: SkinMark | undefined;
   readonly isLarge: boolean;
   readonly isSeenThrough: boolean;
-  /** Soles, seats and decks are drawn. */
-  readonly hasInside: boolean;
+  /** What stands in the hull and lies on it: which of it is drawn. */
+  readonly layers: Layers;
   /** Taken apart so far, from 0 to 1. */
   readonly apart: number;
 };
@@ -63,7 +64,19 @@ const NOTHING: Pick<InsideValue, 'parts' | 'walls' | 'blocks' | 'stems'> = {
   stems: [],
 };
 
-export function HullScene({ field, folded, marks, isLarge, isSeenThrough, hasInside, apart }: SceneProps) {
+type Lying = typeof NOTHING;
+
+const partsShown = ({ parts, walls }: Lying, { within, above }: Layers): readonly InBoat[] => [
+  ...parts.filter(({ fit }) => (fit === 'over' ? above : within)),
+  ...(above ? walls : []),
+];
+
+const barsShown = ({ blocks, stems }: Lying, { within, above }: Layers): readonly (FittedBlock | FittedStem)[] => [
+  ...(within ? blocks : []),
+  ...(above ? stems : []),
+];
+
+export function HullScene({ field, folded, marks, isLarge, isSeenThrough, layers, apart }: SceneProps) {
   const { thickness, transomThickness } = useAppSelector((state) => selectProject(state)?.panels) ?? NO_SHEETS;
   const skin = useFollowed(useAppSelector((state) => selectDerived(state)?.panels.value));
   // made one after another, each when there is time: a dozen bodies at once would hold the page up
@@ -92,6 +105,7 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, hasIns
   );
   if (!skin || !panels) return null;
   const isWhole = folded === undefined;
+  const hasFrames = isWhole && layers.standing;
   return (
     <group rotation={ON_ITS_KEEL} position={place}>
       {panels.map((panel, i) => (
@@ -115,17 +129,13 @@ export function HullScene({ field, folded, marks, isLarge, isSeenThrough, hasIns
             by={(transom.end === 'aft' ? 1 : -1) * out * length * 0.12}
           />
         ))}
-      {isWhole && apart === 0 && members.length > 0 && <MemberBodies runs={members} />}
-      {isWhole && girders.map((girder) => <GirderBody key={girder.id} girder={girder} by={out * length * LIFT} />)}
-      {isWhole && frames.map((frame) => <FrameBody key={frame.id} frame={frame} by={out * length * LIFT} />)}
+      {hasFrames && apart === 0 && members.length > 0 && <MemberBodies runs={members} />}
+      {hasFrames && girders.map((girder) => <GirderBody key={girder.id} girder={girder} by={out * length * LIFT} />)}
+      {hasFrames && frames.map((frame) => <FrameBody key={frame.id} frame={frame} by={out * length * LIFT} />)}
       {isWhole &&
-        hasInside &&
-        [...inside.blocks, ...inside.stems].map((bar) => (
-          <BarBody key={bar.id} bar={bar} by={out * length * LIFT_INSIDE} />
-        ))}
+        barsShown(inside, layers).map((bar) => <BarBody key={bar.id} bar={bar} by={out * length * LIFT_INSIDE} />)}
       {isWhole &&
-        hasInside &&
-        [...inside.parts, ...inside.walls].map((part) => (
+        partsShown(inside, layers).map((part) => (
           <InsideBody key={part.id} part={part} by={out * length * LIFT_INSIDE} />
         ))}
       {isWhole && apart === 0 && marks && <SkinMarks marks={marks} panels={panels} />}

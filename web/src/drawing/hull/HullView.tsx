@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
+import { createSelector } from '@reduxjs/toolkit';
 import { useTheme } from '@mui/material/styles';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -14,8 +15,22 @@ import { selectDerived } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { HullCanvas } from './HullCanvas';
 import type { SceneProps } from './HullScene';
+import { ALL_LAYERS, LAYER_WORDS, type Layer } from './layers';
 import { moves } from './quality';
 import { nextView, VIEW_NAMES, type View } from './views';
+
+/** Of which there is anything in this boat. */
+const selectLayers = createSelector([selectDerived], (derived): Layer[] => {
+  if (!derived) return [];
+  const { frames, girders, members } = derived.frames.value;
+  const { parts, walls, blocks, stems } = derived.fitout.value;
+  const counts: Readonly<Record<Layer, number>> = {
+    standing: frames.length + girders.length + members.length,
+    within: parts.filter(({ fit }) => fit === 'inside').length + blocks.length,
+    above: parts.filter(({ fit }) => fit === 'over').length + walls.length + stems.length,
+  };
+  return (['standing', 'within', 'above'] as const).filter((layer) => counts[layer] > 0);
+});
 
 type Props = Pick<SceneProps, 'field' | 'folded' | 'marks'> & {
   /** Fills the place of the drawing rather than its corner. */
@@ -26,11 +41,11 @@ export default function HullView({ field, folded, marks, isFilling = false }: Pr
   const [isGrown, setIsGrown] = useState(false);
   const [view, setView] = useState<View>('three-quarter');
   const [isSeenThrough, setSeenThrough] = useState(false);
-  const [hasInside, setHasInside] = useState(true);
+  const [layers, setLayers] = useState(ALL_LAYERS);
   const [apart, setApart] = useState(0);
   const isLarge = isFilling || isGrown;
   const count = useAppSelector((state) => selectDerived(state)?.panels.value.panels.length ?? 0);
-  const parts = useAppSelector((state) => selectDerived(state)?.fitout.value.all.length ?? 0);
+  const there = useAppSelector(selectLayers);
   const theme = useTheme();
   useHotkeys('v', () => setView(nextView), {
     enableOnFormTags: true,
@@ -39,9 +54,9 @@ export default function HullView({ field, folded, marks, isFilling = false }: Pr
   // made once: an edit draws the scene again, not what is round it
   const canvas = useMemo(
     () => (
-      <HullCanvas key={String(isLarge)} {...{ field, folded, marks, isLarge, isSeenThrough, hasInside, apart, view }} />
+      <HullCanvas key={String(isLarge)} {...{ field, folded, marks, isLarge, isSeenThrough, layers, apart, view }} />
     ),
-    [field, folded, marks, isLarge, isSeenThrough, hasInside, apart, view],
+    [field, folded, marks, isLarge, isSeenThrough, layers, apart, view],
   );
   if (count === 0) return null;
   const size = isLarge
@@ -70,14 +85,14 @@ export default function HullView({ field, folded, marks, isFilling = false }: Pr
                 isTicked={isSeenThrough}
                 onTick={setSeenThrough}
               />
-              {parts > 0 && (
+              {there.map((layer) => (
                 <Tick
-                  label="Inside and top"
-                  hint="Soles, seats and decks in their places"
-                  isTicked={hasInside}
-                  onTick={setHasInside}
+                  key={layer}
+                  {...LAYER_WORDS[layer]}
+                  isTicked={layers[layer]}
+                  onTick={(isShown) => setLayers({ ...layers, [layer]: isShown })}
                 />
-              )}
+              ))}
               <ApartSlider share={apart} onShare={setApart} />
             </>
           )}

@@ -136,8 +136,7 @@ export function AlongDrawing({ hull, panels, frames, value, out, picked: own, co
             )}
           </g>
           <text x={box.minX} y={-box.maxY - 14 * px} fontSize={14 * px} fill={palette.text.primary}>
-            {out === 0 ? 'Along the middle' : `Along, ${formatWithUnit(out, notation)} out`}; forward is left. Lengths
-            inside at the dotted line
+            {out === 0 ? 'Along the middle' : `Along, ${formatWithUnit(out, notation)} out`}; forward is left
           </text>
         </>
       )}
