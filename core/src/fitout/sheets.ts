@@ -1,6 +1,7 @@
 /** A part inside or on top on paper: its piece to scale, its edges and bevels, and what goes under it. */
-import { shapeSheet, type PaperSheets, type SheetHead, type SheetTable } from '../formats';
+import { shapeSheet, type PaperSheets, type SheetTable } from '../formats';
 import { formatDeg, formatFine, formatScantling, formatWithUnit, unitLabel, type Notation } from '../measure';
+import { arrangementSheet, type ArrangedWhole } from './arrangement-sheet';
 import { blockSheets } from './blocks/block-drawings';
 import { edgeRows, marksOfPiece, type InsideWhole } from './drawings';
 import type { FittedPiece } from './fitted';
@@ -11,11 +12,13 @@ import { stemSheets } from './stems/stem-drawings';
 import type { Fitted } from './value';
 import { wallSheets } from './walls/wall-sheets';
 
-export type InsideOnPaper = InsideWhole & { readonly sheetHead: SheetHead };
+export type InsideOnPaper = InsideWhole & ArrangedWhole;
 
 const TABLE_MM = 104;
 
-export const insideSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): PaperSheets[] => [
+export const insideSheets = (whole: InsideOnPaper): PaperSheets[] => [...arrangementSheet(whole), ...partSheets(whole)];
+
+const partSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): PaperSheets[] => [
   ...fitout.parts.flatMap((part) =>
     part.pieces.map((piece, i) =>
       shapeSheet(sheetHead, {

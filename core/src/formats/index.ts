@@ -18,7 +18,7 @@ export type { SheetTable } from './sheet-table';
 export { roomInside } from './room-inside';
 export { shapeSheet } from './shape-sheet';
 export { viewOn } from './sheet-view';
-export type { SheetView, ViewText } from './sheet-view';
+export type { SheetView, ViewPath, ViewText } from './sheet-view';
 export { planTiles } from './tiles';
 export type { TileLayout } from './tiles';
 export { writeStl } from './stl';

@@ -41,7 +41,7 @@ export type Body = Pick<PersonPlan, 'id' | 'name' | 'pose' | 'out' | 'height'> &
   readonly broad: number;
   /** How far the feet hang over what they would stand on. */
   readonly hangs: number;
-  /** Of one who rows: where the oars turn, out from the centreline as the boat is there; heights over the base line. */
+  /** Of one who rows: where the oars turn, in profile; how far out is the boat's own. */
   readonly rowlock?: Vec2;
 };
 
