@@ -40,14 +40,7 @@ export function sectionOf(
   x: number,
   skin: { readonly inside: number; readonly outside: number },
 ): Section {
-  const lines = panels.flatMap(({ rulings, only, spansCentreline }) =>
-    [skin.outside, skin.inside].flatMap((inset) => {
-      const own = sectionAt(rulings, x, inset).map(({ space }): Vec2 => [space[1], space[2]]);
-      const over = own.map(([y, z]): Vec2 => [-y, z]);
-      if (own.length < 2) return [];
-      return only === 'port' ? [over] : only === 'starboard' || spansCentreline ? [own] : [own, over];
-    }),
-  );
+  const lines = panels.flatMap((panel) => [skin.outside, skin.inside].flatMap((inset) => skinAcross(panel, x, inset)));
   return {
     skin: lines,
     parts: [
@@ -56,6 +49,14 @@ export function sectionOf(
       ...blocks.flatMap((block) => blockInSection(block, x)),
     ],
   };
+}
+
+/** A panel where a plane across the boat passes it, so far within its lines: on both sides where it is on both. */
+export function skinAcross({ rulings, only, spansCentreline }: Panel, x: number, inset: number): Vec2[][] {
+  const own = sectionAt(rulings, x, inset).map(({ space }): Vec2 => [space[1], space[2]]);
+  const over = own.map(([y, z]): Vec2 => [-y, z]);
+  if (own.length < 2) return [];
+  return only === 'port' ? [over] : only === 'starboard' || spansCentreline ? [own] : [own, over];
 }
 
 function inSection(part: Fitted, x: number): PartInSection[] {

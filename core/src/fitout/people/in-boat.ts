@@ -9,14 +9,13 @@
 import type { Frame } from '../../frames';
 import { placeInPlane } from '../../frames';
 import type { Hull } from '../../lines';
-import { contains, crossings, upright, type Vec2 } from '../../geometry';
+import { contains, crossings, lerp3, upright, type Vec2, type Vec3 } from '../../geometry';
 import type { Panel } from '../../panels';
-import { sectionAt } from '../../surface';
 import { HANDLES_OVER, HEADROOM_LYING, OAR_LEVER, SEAT_PACKED } from '../constants';
 import type { Lying } from '../lying';
 import type { PersonPlan } from '../schema';
 import { sheerAt } from '../sheer';
-import { sectionOf, type PartInSection } from '../section';
+import { sectionOf, skinAcross, type PartInSection } from '../section';
 import { bodyOf, type Body } from './body';
 
 export type RoomLost = { readonly by: string; readonly room: number; readonly needs: number };
@@ -91,12 +90,7 @@ const spansAt = (x: number, out: number, boat: PeopleBoat) =>
 
 /** The inside of the skin, both sides. */
 const insideAt = (x: number, { panels, skin }: PeopleBoat): Vec2[][] =>
-  panels.flatMap(({ rulings, only, spansCentreline }) => {
-    const own = sectionAt(rulings, x, skin.inside).map(({ space }): Vec2 => [space[1], space[2]]);
-    const over = own.map(([y, z]): Vec2 => [-y, z]);
-    if (own.length < 2) return [];
-    return only === 'port' ? [over] : only === 'starboard' || spansCentreline ? [own] : [own, over];
-  });
+  panels.flatMap((panel) => skinAcross(panel, x, skin.inside));
 
 /** Lower than the seat by no less, mm. */
 const UNDER_SEAT_MM = 40;
@@ -135,23 +129,26 @@ function alongFrames(
   const over = pose === 'lying' ? -Infinity : heel[1] + STEPPED_OVER_MM;
   const lost = frames
     .filter(({ kind }) => kind !== 'mould')
-    .flatMap((frame): RoomLost[] => {
-      const faces = frame.face === 'fore' ? [frame.x, frame.x + frame.width] : [frame.x - frame.width, frame.x];
+    .flatMap((frame) => {
+      const faces = frame.face === 'fore' ? [0, frame.width] : [-frame.width, 0];
       const near = ahead < 0 ? Math.max(...faces) : Math.min(...faces);
-      const room = (near - x) * ahead;
-      if (room < BESIDE_MM || room > needs - BESIDE_MM) return [];
-      const isStruck = limbs.some(({ from, to }) => {
-        const [a, b] = [from[0] - near, to[0] - near];
-        if (a > 0 === b > 0) return false;
-        const z = from[1] + (a / (a - b)) * (to[1] - from[1]);
-        return z > over && standsThere(frame, [near, out, z]);
+      return limbs.flatMap(({ from, to }): RoomLost[] => {
+        const place = passes(frame, near, [from[0], out, from[1]], [to[0], out, to[1]]);
+        if (!place || place[2] <= over || !standsThere(frame, place)) return [];
+        const room = (place[0] - x) * ahead;
+        return room < BESIDE_MM || room > needs - BESIDE_MM ? [] : [{ by: frame.name, room, needs }];
       });
-      return isStruck ? [{ by: frame.name, room, needs }] : [];
     });
   return lost.sort((a, b) => a.room - b.room)[0];
 }
 
-function standsThere(frame: Frame, place: readonly [number, number, number]): boolean {
+/** Where a straight line passes one of a frame's faces, so far aft of its plane; raked or not. */
+function passes(frame: Frame, face: number, from: Vec3, to: Vec3): Vec3 | undefined {
+  const [a, b] = [from, to].map((place) => placeInPlane(frame, place)[0] - face) as [number, number]; // two
+  return a > 0 === b > 0 ? undefined : lerp3(from, to, a / (a - b));
+}
+
+function standsThere(frame: Frame, place: Vec3): boolean {
   const [, y, up] = placeInPlane(frame, place);
   const side = frame.hand === 'pair' ? Math.abs(y) : frame.hand === 'port' ? -y : y;
   const { outline, holes } = frame.cut;

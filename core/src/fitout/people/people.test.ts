@@ -111,6 +111,13 @@ describe('room for a person in a box', () => {
     expect(sits({}, { frames: [low] }).legs).toBeUndefined();
     expect(sits({}, { frames: [bulkheadAt(2200)] }).legs).toBeUndefined();
   });
+  it('is told of one that leans by where the legs come to it', () => {
+    const { legs } = sits({}, { frames: [bulkheadAt(1500, { rakeDeg: 15 })] });
+    // its face passes the height of a shin or a thigh further aft: 15° over some 100 to 400 mm
+    const further = (legs?.room ?? 0) - 500;
+    expect(further).toBeGreaterThan(100 * Math.tan(Math.PI / 12));
+    expect(further).toBeLessThan(450 * Math.tan(Math.PI / 12));
+  });
   it('is told by how much the boat is too narrow', () => {
     // 494 inside; 525 over the elbows, 300 to starboard: 262.5 + 300 − 494
     expect(sits({ out: 300 }).narrow?.mm).toBeCloseTo(525 / 2 + 300 - 494, 3);
