@@ -198,7 +198,7 @@ test('timber: members are planned on sticks; a rail of one’s own is scarfed, o
   page,
 }) => {
   await openStage(page, '8', 'Timber');
-  // a boat of long pieces alone: of many short ones no plan is soon proven the best
+  // a boat of few short pieces: of many no plan is soon proven the best
   await page.goto('/project/demo-ilven/timber');
   await expect(page.getByText('No other plan takes less.')).toBeVisible();
   await expect(page.getByRole('img', { name: 'Sticks with what is cut from them' })).toBeVisible();
@@ -206,7 +206,7 @@ test('timber: members are planned on sticks; a rail of one’s own is scarfed, o
   await page.getByRole('button', { name: 'Add a long piece' }).click();
   await page.getByLabel('Length', { exact: true }).fill('5300');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/^\d: 40 mm × 20 mm/).first()).toBeVisible();
+  await expect(page.getByText(/^\d+: 40 mm × 20 mm/).first()).toBeVisible();
   await unfold(page, 'All long pieces');
   await page.getByRole('button', { name: 'Piece 1', exact: true }).click();
   await expect(page.getByText('Scarf of number 2 at')).toBeVisible();
