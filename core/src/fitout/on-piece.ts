@@ -14,13 +14,9 @@ export function throughPiece(
   screws: readonly Pick<LandingRow, 'piece' | 'places'>[],
 ): Vec2[][] {
   const own = pads.filter(({ piece }) => piece === id);
-  const over = own
-    .filter(({ isPair }) => isPair)
-    .map(({ at: [u, v], ring }) => ({ at: [u, -v] as Vec2, ring: ring.map(([a, b]): Vec2 => [a, -b]) }));
-  const both = [...own, ...over];
   return [
     ...screws.filter(({ piece }) => piece === id).flatMap(({ places }) => places.flatMap(crossAt)),
-    ...both.flatMap((pad) => [[...pad.ring, at(pad.ring, 0)], ...crossAt(pad.at)]),
+    ...own.flatMap((pad) => [[...pad.ring, at(pad.ring, 0)], ...crossAt(pad.at)]),
   ];
 }
 

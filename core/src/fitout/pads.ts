@@ -18,7 +18,6 @@ export type Pad = {
   /** Of the fitting. */
   readonly id: string;
   readonly name: string;
-  readonly isPair: boolean;
   readonly piece: string;
   /** Its middle, and the pad round it. */
   readonly at: Vec2;
@@ -45,24 +44,28 @@ type Under = {
 };
 
 export function padsOf(plan: InsidePlan, lie: Lie, under: Under): Pads {
-  const found = plan.fittings.map((fitting) => {
-    const side = plan.hand === 'port' ? -1 : 1;
-    const v = acrossAt(lie, fitting.out, 'under') * side;
-    const at: Vec2 = [alongAt(lie, planeAtX(fitting.x), v, 0), v];
-    const ring = padRing(at, fitting);
-    const piece = under.pieces.find(({ region }) => edgeLeft(region.outline, ring) > 0);
-    const { id, name, isPair } = fitting;
-    const own = { id, name, at, ring, isPair: isPair && plan.hand === 'across' };
-    return { fitting, piece, pad: { ...own, piece: piece?.id ?? '' } };
-  });
-  return {
-    pads: found.filter(({ piece }) => piece).map(({ pad }) => pad),
-    clashes: found.flatMap(({ fitting, piece, pad }) => {
-      const clash = piece ? clashOf(plan, lie, { fitting, piece, ring: pad.ring, under }) : { of: '' };
-      return clash ? [{ fitting: fitting.id, name: fitting.name, ...clash }] : [];
+  const found = plan.fittings.flatMap((fitting) =>
+    sidesOf(plan, fitting).map((side) => {
+      const v = acrossAt(lie, fitting.out, 'under') * side;
+      const at: Vec2 = [alongAt(lie, planeAtX(fitting.x), v, 0), v];
+      const ring = padRing(at, fitting);
+      const piece = under.pieces.find(({ region }) => edgeLeft(region.outline, ring) > 0);
+      const clash = piece ? clashOf(plan, lie, { fitting, piece, ring, under }) : { of: '' };
+      const pad = { id: fitting.id, name: fitting.name, at, ring };
+      return { piece, pad, clash: clash && { fitting: fitting.id, name: fitting.name, ...clash } };
     }),
+  );
+  // of a pair that runs into the same on either side it is told once
+  const clashes = found.flatMap(({ clash }) => (clash ? [[`${clash.fitting} ${clash.of}`, clash] as const] : []));
+  return {
+    pads: found.flatMap(({ piece, pad }) => (piece ? [{ ...pad, piece: piece.id }] : [])),
+    clashes: [...new Map(clashes).values()],
   };
 }
+
+/** To starboard, to port, or both. */
+const sidesOf = ({ hand }: InsidePlan, { isPair }: Fitting): readonly (1 | -1)[] =>
+  hand === 'across' && isPair ? [1, -1] : [hand === 'port' ? -1 : 1];
 
 function padRing([u, v]: Vec2, { pad: { long, wide } }: Fitting): Outline {
   const [a, b] = [long / 2, wide / 2];
@@ -114,9 +117,9 @@ function clearOf({ x, pad }: Fitting, middle: number, breadth: number): number |
   return x >= middle ? middle + reach : middle - reach;
 }
 
-function bearerUnder(fitting: Fitting, supports: readonly Support[], { name }: FittedPiece): Clash | undefined {
-  for (const { line, breadth, what, name: own } of supports) {
-    if (!line || !own.startsWith(name)) continue;
+function bearerUnder(fitting: Fitting, supports: readonly Support[], { id }: FittedPiece): Clash | undefined {
+  for (const { line, breadth, what, piece } of supports) {
+    if (!line || piece !== id) continue;
     const clearX = clearOf(fitting, line.x, breadth);
     if (clearX !== undefined) return { of: what, clearX };
   }

@@ -137,6 +137,14 @@ describe('fittings with their pads', () => {
     expect(two.supports.filter(({ of }) => of === 'pad')).toHaveLength(2);
     expect(new Set(two.supports.map(({ name }) => name)).size).toBe(two.supports.length);
   });
+  it('lie each on the piece that is there: of a part in two halves one on either, what it runs into told once', () => {
+    const halved = partIn(BOX, { isHalved: true, bearers: 1, fittings: [fitting({ out: 200, isPair: true })] });
+    const { pads, clashes } = halved.fittings;
+    expect(new Set(pads.map(({ piece }) => piece)).size).toBe(2);
+    for (const { piece, at: p } of pads)
+      expect(contains(halved.pieces.find(({ id }) => id === piece)!.region.outline, p)).toBe(true);
+    expect(clashes.map(({ of }) => of)).toEqual(['bearer 1']);
+  });
   it('lie well in the middle of nothing else', () => {
     expect(clashesOf({ fittings: [fitting({})] })).toEqual([]);
     expect(clashesOf({ fittings: [fitting({ out: 700 })] })).toEqual([['', undefined]]);

@@ -138,18 +138,19 @@ function partOf(
   };
 }
 
-/** The timber of each pad, once a hand. */
+/** The timber of each pad. */
 const padTimbers = ({ name, fittings }: InsidePlan, { pads }: Pads): Support[] =>
-  pads.flatMap(({ id, name: fitting, isPair, piece }) => {
+  pads.flatMap(({ id, name: fitting, piece, at: [, v] }, k): Support[] => {
     const pad = fittings.find((one) => one.id === id)?.pad;
     if (!pad) return [];
-    return Array.from({ length: isPair ? 2 : 1 }, (_, k): Support => {
-      const what = `pad of ${fitting.toLowerCase()}${k > 0 ? ', port' : ''}`;
-      return {
+    const isOneOfTwo = pads.filter((one) => one.id === id).length > 1;
+    const what = `pad of ${fitting.toLowerCase()}${isOneOfTwo ? (v < 0 ? ', port' : ', starboard') : ''}`;
+    return [
+      {
         ...{ id: `${piece}.pad.${id}.${k}`, name: `${name}: ${what}`, what, of: 'pad', piece },
         ...{ lengthMm: Math.max(pad.long, pad.wide), breadth: Math.min(pad.long, pad.wide), depth: pad.thick },
-      };
-    });
+      },
+    ];
   });
 
 /** With how much lower than the sheer each frame's top has to be. */

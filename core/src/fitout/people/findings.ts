@@ -22,7 +22,7 @@ export const ROOM_FINDINGS = {
   'person-legs': entry(
     { person: word, by: word, room: figure, needs: figure },
     ({ person, by, room, needs }, { length }) =>
-      `${person} runs into ${by === '' ? 'the skin' : by.toLowerCase()} ${length(room)} from the back; ` +
+      `${person} runs into ${by === '' ? 'the skin' : by.toLowerCase()}, ${length(room)} from the back; ` +
       `the legs take ${length(needs)}.`,
     { person: 'Crew, rowing', by: 'Bulkhead 3', room: 820, needs: 1010 },
   ),

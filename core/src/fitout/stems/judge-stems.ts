@@ -4,9 +4,6 @@ import { STEMS_PATH, type StemPlan } from '../schema';
 import { insideThing } from '../things';
 import type { FittedStem } from './stem';
 
-/** Off fair by less is planed away, mm. */
-const FAIR_MM = 1;
-
 export const judgeStems = (plans: readonly StemPlan[], stems: readonly FittedStem[]): InsideFinding[] =>
   plans.flatMap((plan) => stems.filter((stem) => stem.plan === plan.id).flatMap((stem) => judgeOne(plan, stem)));
 
@@ -31,7 +28,7 @@ function judgeOne(plan: StemPlan, { rows }: FittedStem): InsideFinding[] {
       remedies: [
         {
           label: 'Let its sides run on from the boat’s',
-          edits: [{ path: [...STEMS_PATH, plan.id, 'outer'], value: Math.round(fair / FAIR_MM) * FAIR_MM }],
+          edits: [{ path: [...STEMS_PATH, plan.id, 'outer'], value: Math.floor(fair) }],
         },
       ],
     },
