@@ -1,7 +1,7 @@
 /** The bench itself: the strip above the drawing, and the slip made wider, folded and opened. */
 import { expect, test, type Page } from '@playwright/test';
 import { expectNoFaults } from './no-faults';
-import { STAGES, unfold } from './slip';
+import { keyOf, STAGES, unfold } from './slip';
 
 async function openFrames(page: Page): Promise<void> {
   await page.goto('/');
@@ -194,7 +194,7 @@ test('a small edit leaves the hull’s picture where it is: another place would 
 test('axe finds nothing on any stage, dialog or menu of a wide screen', async ({ page }) => {
   await openFrames(page);
   for (const [i, name] of STAGES.entries()) {
-    await page.keyboard.press(String(i + 1));
+    await page.keyboard.press(keyOf(i));
     await expect(page.getByRole('main', { name })).toBeVisible();
     // all that is folded away too
     const folded = page.locator('.slip-part > h2 > button[aria-expanded=false]');

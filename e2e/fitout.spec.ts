@@ -18,6 +18,30 @@ async function type(page: Page, label: string, value: string): Promise<void> {
   await field.press('Enter');
 }
 
+test('a hanging knee under the sheer: its board, its bevel, moved, its corner told', async ({ page }) => {
+  await page.goto('/');
+  await page.goto('/project/demo-tamsel/fitout');
+  await add(page, 'Hanging knee');
+  await expect(slipOf(page)).toContainText('Sawn from');
+  await unfold(page, 'Against the skin');
+  await expect(
+    slipOf(page).getByRole('table', { name: 'Hanging knee, against the skin' }).getByRole('row'),
+  ).toHaveCount(6);
+  await type(page, 'Hollowed by', '110');
+  await expect(slipOf(page)).toContainText('through from its corner to its free edge');
+  await slipOf(page).getByRole('button', { name: 'Hollow it less' }).click();
+  await expect(slipOf(page)).not.toContainText('through from its corner to its free edge');
+  await page.getByRole('tab', { name: 'As it is cut' }).click();
+  await expect(page.getByText('On its board, the after face of the starboard one up')).toBeVisible();
+  // under the sole there is no side for it to go up: it is told, and a level too high as well
+  await type(page, 'Level', '2000');
+  await expect(slipOf(page)).toContainText('has no corner');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(slipOf(page)).not.toContainText('has no corner');
+  await page.getByRole('heading', { name: 'Hanging knee' }).hover();
+  await expectNoFaults(page);
+});
+
 test('a sole, two seats and a foredeck in one’s own hull: cut, supported, laid out, marked, printed', async ({
   page,
 }) => {

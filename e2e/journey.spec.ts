@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { STAGES } from './slip';
+import { keyOf, STAGES } from './slip';
 import { expectNoFaults } from './no-faults';
 import DxfParser from 'dxf-parser';
 import { strFromU8, unzipSync } from 'fflate';
@@ -32,7 +32,7 @@ async function download(page: Page, item: RegExp): Promise<{ name: string; bytes
 test('a first visit: the demo, every stage, nothing wrong in the page or for axe @round', async ({ page }) => {
   const errors = await openDemo(page);
   for (const [i, name] of STAGES.entries()) {
-    await page.keyboard.press(String(i + 1));
+    await page.keyboard.press(keyOf(i));
     await expect(page.getByRole('main', { name })).toBeVisible();
     await expect(page.getByRole('complementary', { name: 'The slip' })).toBeVisible();
     if (name === 'Sheets') await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeEnabled();

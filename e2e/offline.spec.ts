@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test, type Page } from '@playwright/test';
-import { STAGES } from './slip';
+import { keyOf, STAGES } from './slip';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -67,7 +67,7 @@ test('with the server gone: loaded again, every stage opened, edited, exported, 
   await stop();
   await page.reload();
   for (const [i, name] of STAGES.entries()) {
-    await page.keyboard.press(String(i + 1));
+    await page.keyboard.press(keyOf(i));
     await expect(page.getByRole('main', { name })).toBeVisible();
     await expect(page.getByRole('complementary', { name: 'The slip' })).toBeVisible();
   }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { STAGES, unfold } from './slip';
+import { keyOf, STAGES, unfold } from './slip';
 
 /** The pram: feet-inches-eighths, flat bottom, two transoms, framed. */
 async function openOrrin(page: Page): Promise<void> {
@@ -73,7 +73,7 @@ for (const [demo, shown, isForeign] of [
     for (const [i, stage] of STAGES.entries()) {
       if (i === 0) continue; // looked at above, tab by tab
       await page.keyboard.press('Escape');
-      await page.keyboard.press(String(i + 1));
+      await page.keyboard.press(keyOf(i));
       await expect(page.getByRole('main', { name: stage })).toBeVisible();
       if (stage === 'Sheets')
         await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeVisible();

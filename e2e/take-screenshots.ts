@@ -34,6 +34,7 @@ for (const [key, name] of [
   ['7', 'sheets'],
   ['8', 'timber'],
   ['9', 'epoxy'],
+  ['0', 'plan'],
 ] as const) {
   await page
     .locator('main')
@@ -56,6 +57,7 @@ for (const [key, name] of [
     await page.getByRole('region', { name: 'Setting up' }).evaluate((region) => region.scrollTo(0, 0));
   }
   if (name === 'fitout') await page.locator('path[data-part="Sole 1"]').click();
+  if (name === 'plan') await page.getByRole('button', { name: 'Sealing, coat 1' }).first().click();
   if (name === 'sheets') await page.waitForTimeout(11_000);
   if (name === 'panels') {
     await settle();
@@ -96,16 +98,8 @@ await settle();
 await shoot('hull-orrin');
 await page.goto(`${base}/projects`);
 await shoot('projects');
-await page.getByLabel('Import a file').setInputFiles(new URL('../docs/samples/sedge.csv', import.meta.url).pathname);
-await page.getByRole('button', { name: 'Break keel there' }).click();
-await page.keyboard.press('2');
-await page.getByLabel('Holes', { exact: true }).check();
-await page.locator('path[data-part="Side"]').click();
-await unfold(page, 'The sheet and its edges');
-await page
-  .getByRole('heading', { name: 'The sheet and its edges' })
-  .evaluate((h) => h.scrollIntoView({ block: 'start' }));
-await shoot('stem');
+await page.goto(`${base}/project/demo-tamsel/lines`);
+await page.getByRole('navigation', { name: 'Stages' }).waitFor();
 await page.keyboard.press('/');
 await page.getByRole('combobox', { name: /Find/ }).fill('Word: Deadrise');
 await page.keyboard.press('Enter');

@@ -144,6 +144,22 @@ describe('kalo', () => {
       expect.arrayContaining(['orrin-pram-chine-chine.dxf', 'orrin-pram-bow-transom.dxf', 'orrin-pram.kalotrope.json']),
     );
   });
+  it('plan: jobs in the project’s hours, and a calendar file where there is a first day', () => {
+    const project = demoProject('tamsel', 'x');
+    const path = file('plan.json', JSON.stringify({ ...project, plan: { ...project.plan, starts: '2027-03-01' } }));
+    const ics = join(folder, 'plan.ics');
+    const { jobs, endMinute, boundMinute } = kalo('plan', path, '--json', '--calendar', ics).json() as unknown as {
+      jobs: { name: string; sessions: { from: number; to: number }[] }[];
+      endMinute: number;
+      boundMinute: number;
+    };
+    expect(jobs.every(({ sessions }) => sessions.length > 0)).toBe(true);
+    expect(endMinute).toBeGreaterThanOrEqual(boundMinute);
+    const events = readFileSync(ics, 'utf8').split('BEGIN:VEVENT').length - 1;
+    expect(events).toBe(jobs.reduce((sum, { sessions }) => sum + sessions.length, 0));
+    const undated = kalo('plan', file('undated.json', JSON.stringify(project)), '--calendar', ics);
+    expect([undated.code, undated.err]).toEqual([2, expect.stringMatching(/no first day/)]);
+  });
   it('prints the time of computing on standard error when asked', () => {
     expect(kalo('lines', tamsel, '--time').err).toMatch(/^computed in 5\.0 ms/);
   });

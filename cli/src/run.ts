@@ -7,6 +7,7 @@ import { linesCommand } from './commands/lines';
 import { mixCommand } from './commands/mix';
 import { nestCommand } from './commands/nest';
 import { panelsCommand } from './commands/panels';
+import { planCommand } from './commands/plan';
 import { projectCommand } from './commands/project';
 import { setupCommand } from './commands/setup';
 import { spacingCommand } from './commands/spacing';
@@ -63,6 +64,11 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   setup: { run: setupCommand, options: [], usage: 'setup FILE.json' },
   mix: { run: mixCommand, options: [], usage: 'mix FILE.json' },
   takeoff: { run: takeoffCommand, options: PROJECT_OPTIONS, usage: `takeoff FILE ${PROJECT_USAGE}` },
+  plan: {
+    run: planCommand,
+    options: ['calendar', ...PROJECT_OPTIONS],
+    usage: `plan FILE [--calendar FILE.ics] ${PROJECT_USAGE}`,
+  },
   export: {
     run: exportCommand,
     options: ['out', 'only', ...PROJECT_OPTIONS],

@@ -44,7 +44,7 @@ export const flatParts = ({ frames, girders, transoms, inside }: Parts): FlatPar
   })),
   // a block has no flat face that is left to be seen, a stem none that is glassed
   ...inside
-    .filter(({ fit }) => fit !== 'block' && fit !== 'stem')
+    .filter(({ fit }) => fit !== 'block' && fit !== 'stem' && fit !== 'knee')
     .map(({ id, name, hand, pieces }): FlatPart => ({
       ...{ of: 'inside', id, name, isPair: hand === 'pair' },
       areaM2: pieces.reduce((sum, piece) => sum + piece.areaM2, 0) * (hand === 'pair' ? 2 : 1),

@@ -95,6 +95,8 @@ const gluedBy: Readonly<Record<CutInside['supports'][number]['of'], (breadth: nu
   block: (breadth) => 2 * breadth,
   // against the flat of the sides' ends
   stem: (_, depth) => depth,
+  // along its arms, as it says itself
+  knee: () => 0,
   // the part itself: its edge is counted
   solid: () => 0,
 };
@@ -103,13 +105,18 @@ const gluedBy: Readonly<Record<CutInside['supports'][number]['of'], (breadth: nu
 function ofInside({ name, hand, thickness, isSquare, pieces, supports }: CutInside): Faces[] {
   const hands = hand === 'pair' ? 2 : 1;
   const timbers = supports.reduce(
-    (sum, { of, lengthMm, breadth, depth }) => sum + lengthMm * gluedBy[of](breadth, depth),
+    (sum, { of, lengthMm, breadth, depth, gluedMm2 }) => sum + (gluedMm2 ?? lengthMm * gluedBy[of](breadth, depth)),
     0,
   );
   const along = pieces.flatMap(({ atSkin }) => atSkin).reduce((sum, { lengthMm }) => sum + lengthMm, 0);
   const edge = isSquare ? 0 : along * thickness;
   return [
-    { item: `${name}, cleats`, what: 'cleats', areaM2: (timbers * hands) / MM2_PER_M2 },
+    // of solid timber nothing lies under it: it is glued along its own faces
+    {
+      item: `${name}, ${pieces.length > 0 ? 'cleats' : 'faces'}`,
+      what: 'cleats',
+      areaM2: (timbers * hands) / MM2_PER_M2,
+    },
     { item: `${name}, edge`, what: 'edges', areaM2: (edge * hands) / MM2_PER_M2 },
   ];
 }

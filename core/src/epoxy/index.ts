@@ -12,10 +12,10 @@ export { faultsOfMix, mix, readMixJob, type Mix } from './mixing';
 export { planPots, type Job, type PlannedPot, type PotPlan, type Stretch } from './jobs';
 export { ratioByWeight } from './mixing';
 export { SCHEDULE_STARTERS, scheduleOf, type Seam } from './seams';
-export type { Finish, Glue, Pack, SeamPlan } from './schema';
+export type { EpoxyPart, Finish, Glue, Pack, SeamPlan } from './schema';
 export { FINISH_KINDS, FINISH_PLACES, GLUE_KINDS } from './schema';
 export { zoneEdges, zonesOn, type Zone } from './zones';
-export type { OtherLine } from './others/others';
+export type { Coat, OtherLine } from './others/others';
 export * from './weighing';
 export {
   coatWindow,
@@ -23,8 +23,11 @@ export {
   fitStretches,
   holdOffs,
   hourly,
+  paceAt,
+  paceOfFinish,
   windowsFrom,
   type HoldOff,
+  type Resin,
   type Weather,
 } from './windows';
 export { readForecast, type ClockOf } from './forecast';

@@ -59,6 +59,10 @@ export function windowsFrom(start: number, weather: readonly Weather[], resin: R
 export const paceAt = (tempC: number, { potC, leastC }: Pick<Resin, 'potC' | 'leastC'>): number =>
   tempC < leastC ? 0 : 2 ** ((tempC - potC) / DOUBLES_EVERY_C);
 
+/** The same of a coat of paint or varnish; under its least warmth as at that. */
+export const paceOfFinish = (tempC: number): number =>
+  paceAt(Math.max(tempC, FINISH_LEAST_C.value), { potC: FINISH_AT_C.value, leastC: FINISH_LEAST_C.value });
+
 function clockAfter(
   start: number,
   hours: number,

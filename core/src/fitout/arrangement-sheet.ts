@@ -33,6 +33,7 @@ import { seenFromAbove, seenFromSide } from './in-boat';
 import type { InsideValue } from './inside-value';
 import { personFromAbove, personFromSide } from './people/seen';
 import { sectionAlong } from './section-along';
+import { kneeFromAbove, kneeFromSide } from './knees/in-space';
 import { stemFromAbove, stemFromSide } from './stems/in-space';
 
 export type ArrangedWhole = {
@@ -121,7 +122,7 @@ const line = (kind: ViewPath['kind'], points: readonly Vec2[]): ViewPath => ({
 
 function alongView({ panels, frames, fitout }: Drawn, skin: ArrangedWhole['project']['panels']): SheetView {
   const inside = depthOfInside(skin);
-  const { parts, walls, blocks, stems, people } = fitout;
+  const { parts, walls, blocks, stems, knees, people } = fitout;
   const boat = { panels: panels.panels, frames: frames.frames, parts };
   const cut = sectionAlong(boat, 0, { inside, outside: inside - skin.thickness });
   return {
@@ -132,6 +133,7 @@ function alongView({ panels, frames, fitout }: Drawn, skin: ArrangedWhole['proje
       ...walls.map((wall) => line('mark', seenFromSide(wall))),
       ...blocks.map((block) => line('mark', blockSeen(block, 2))),
       ...stems.map((stem) => closed('cut', stemFromSide(stem))),
+      ...knees.map((knee) => closed('mark', kneeFromSide(knee))),
       ...people.flatMap((person) => personFromSide(person).map((ring) => closed('construction', ring))),
     ].filter(({ points }) => points.length > 1),
     texts: [],
@@ -139,7 +141,7 @@ function alongView({ panels, frames, fitout }: Drawn, skin: ArrangedWhole['proje
 }
 
 function aboveView({ lines, frames, fitout }: Drawn): SheetView {
-  const { parts, walls, blocks, stems, people } = fitout;
+  const { parts, walls, blocks, stems, knees, people } = fitout;
   const sheer = lines.lines[lines.lines.length - 1]?.curve ?? [];
   const over = (points: readonly Vec2[]) => points.map(([x, y]): Vec2 => [x, -y]);
   const half = sheer.map(([x, y]): Vec2 => [x, y]);
@@ -160,11 +162,19 @@ function aboveView({ lines, frames, fitout }: Drawn): SheetView {
       ...pieces.map((ring) => closed('cut', ring)),
       ...blocks.flatMap((block) => both(blockSeen(block, 1), block.hand).map((ring) => closed('mark', ring))),
       ...stems.map((stem) => closed('cut', stemFromAbove(stem))),
+      ...knees.flatMap((knee) => kneeHands(knee).map((ring) => closed('mark', ring))),
       ...people.flatMap((person) => personFromAbove(person).map((ring) => closed('construction', ring))),
     ].filter(({ points }) => points.length > 1),
     texts: numbered(fitout).map(({ ring }, i) => numberOn(ring, i + 1)),
   };
 }
+
+/** From above, of a pair both. */
+const kneeHands = (knee: InsideValue['knees'][number]): Vec2[][] => {
+  const own = kneeFromAbove(knee);
+  const over = own.map(([x, y]): Vec2 => [x, -y]);
+  return knee.hand === 'pair' ? [own, over] : [knee.hand === 'port' ? over : own];
+};
 
 /** Each piece by its number, in the order in which they are decided; a wall is of one. */
 const numbered = ({ parts, walls }: InsideValue) =>

@@ -45,6 +45,14 @@ export const KNEE_NOSE = house(55, 'mm', 'from the sheer: left square at the end
 export const TIP = house(16, 'mm', 'broad at its end: a thinner tip of a board splits');
 export const KNEE_THICKNESS = house(22, 'mm', 'as thick as the boards are that are sold planed');
 export const KNEE_HOLLOW = house(30, 'mm', 'takes the weight out of it, and leaves room for a hand');
+export const HANGING_ARM = house(180, 'mm', 'of a hanging knee, either way from its corner');
+export const HANGING_NOSE = house(30, 'mm', 'at the end of an arm: takes the last screw and does not split');
+export const HANGING_HOLLOW = house(25, 'mm', 'as a quarter knee, and enough wood is left at the corner');
+export const KNEE_THROAT = house(
+  2,
+  'of its thickness',
+  'from the corner to the free edge: thinner splits along the grain',
+);
 export const STEM_FACE = house(36, 'mm', 'across the flat that the sides’ ends are planed to');
 export const STEM_DEEP = house(35, 'mm', 'ahead of the flat: it takes the knocks, and can be shaped');
 export const STEM_OUTER = house(12, 'mm', 'across its outer edge, where it is rounded');

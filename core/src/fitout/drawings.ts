@@ -24,6 +24,7 @@ import { blockDrawings, blockTable } from './blocks/block-drawings';
 import { alongAt, placeOn } from './lie';
 import { planeAtX } from './across';
 import { handWords, materialOf } from './part-words';
+import { kneeDrawings, kneeTable } from './knees/knee-drawings';
 import { stemDrawings, stemTable } from './stems/stem-drawings';
 import type { InsideValue } from './inside-value';
 import type { Fitted } from './value';
@@ -51,6 +52,7 @@ export const insideDrawings = ({ project: { notation }, values: { fitout } }: In
   ...fitout.walls.flatMap((wall) => wallDrawings(wall, notation)),
   ...fitout.blocks.flatMap((block) => blockDrawings(block, notation)),
   ...fitout.stems.flatMap((stem) => stemDrawings(stem, notation)),
+  ...fitout.knees.flatMap((knee) => kneeDrawings(knee, notation)),
 ];
 
 /** What is marked on a piece: bearers under it, its centreline, the other face's edge, screws and fittings. */
@@ -104,6 +106,7 @@ export function insideTables({ project: { notation }, values: { fitout } }: Insi
     ...wallRowsTable(fitout.walls, notation),
     ...blockTable(fitout.blocks, notation),
     ...stemTable(fitout.stems, notation),
+    ...kneeTable(fitout.knees, notation),
     ...screwTable(fitout.screws, notation),
   ];
   if (rows.length === 0) return others;

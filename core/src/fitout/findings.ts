@@ -1,6 +1,7 @@
 /** What is found of what lies inside and on top: codes, data and sentences. */
 import { entry, figure, word, type FindingsOf } from '../findings';
 import { formatShare } from '../measure';
+import { KNEE_FINDINGS } from './knees/findings';
 import { ROOM_FINDINGS } from './people/findings';
 import { STEM_FINDINGS } from './stems/findings';
 
@@ -105,6 +106,7 @@ export const INSIDE_FINDINGS = {
   ),
   ...ROOM_FINDINGS,
   ...STEM_FINDINGS,
+  ...KNEE_FINDINGS,
   'wall-few-points': entry(
     { part: word },
     ({ part }) => `${part} has no line to be bent along: give each of its edges two points at least, apart.`,

@@ -47,7 +47,7 @@ const dot = (p: Vec2, q: Vec2): number => p[0] * q[0] + p[1] * q[1];
 const add = (p: Vec2, q: Vec2): Vec2 => [p[0] + q[0], p[1] + q[1]];
 
 /** From a to b, `high` over the middle of the straight between them. */
-function arcOver(a: Vec2, b: Vec2, { high, inward }: { readonly high: number; readonly inward: Vec2 }): Vec2[] {
+export function arcOver(a: Vec2, b: Vec2, { high, inward }: { readonly high: number; readonly inward: Vec2 }): Vec2[] {
   const chord = distance2(a, b);
   const radius = (chord * chord) / (8 * high) + high / 2;
   const half = Math.asin(Math.min(1, chord / 2 / radius));

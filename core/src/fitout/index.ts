@@ -7,6 +7,7 @@ export {
   BLOCKS_PATH,
   INSIDE_KINDS,
   INSIDE_PATH,
+  KNEES_PATH,
   LIMITS_PATH,
   PEOPLE_PATH,
   POSES,
@@ -18,7 +19,9 @@ export type {
   BlockPlan,
   Fitting,
   Hatch,
+  InsidePart,
   InsidePlan,
+  KneePlan,
   Limits,
   PersonPlan,
   StemPlan,
@@ -40,6 +43,10 @@ export { boardWords, stemOnBoard } from './stems/stem-drawings';
 export { newStem, STEM_NAME } from './stems/new-stem';
 export { stemCorners, stemFromAbove, stemFromSide } from './stems/in-space';
 export type { FittedStem } from './stems/stem';
+export { faceUp, kneeBoardWords, kneeOnBoard } from './knees/knee-drawings';
+export { KNEE_NAME, newKnee } from './knees/new-knee';
+export { kneeCorners, kneeFromAbove, kneeFromSide } from './knees/in-space';
+export type { FittedKnee } from './knees/knee';
 export { sectionAlong } from './section-along';
 export { personAcross, personFromAbove, personFromSide } from './people/seen';
 export { halfBreadthOf, heldDown, widestSpan } from './supports';

@@ -1,6 +1,7 @@
 /** Everything inside and on top: what is cut, who is there, what goes through it, how long and how large it is. */
 import type { FittedBlock } from './blocks/block';
 import type { LandingRow } from './landing-screws';
+import type { FittedKnee } from './knees/knee';
 import type { StretchAlong } from './lengths-along';
 import type { OverAll } from './limits';
 import type { Lying } from './lying';
@@ -15,7 +16,7 @@ export type CutInside = Pick<
   'id' | 'plan' | 'name' | 'hand' | 'thickness' | 'isSquare' | 'isBent' | 'pieces' | 'supports'
 > & {
   readonly isTimber?: boolean;
-  readonly fit: Fitted['fit'] | FittedWall['fit'] | FittedBlock['fit'] | FittedStem['fit'];
+  readonly fit: Fitted['fit'] | FittedWall['fit'] | FittedBlock['fit'] | FittedStem['fit'] | FittedKnee['fit'];
 };
 
 export type InsideValue = Lying & {

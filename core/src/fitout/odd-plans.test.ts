@@ -1,5 +1,5 @@
 /**
- * Walls, blocks, parts, people and stems of any figures that the schema takes, by a seed: worked out or told of, and
+ * Walls, blocks, parts, people, stems and knees of any figures that the schema takes, by a seed: worked out or told of, and
  * always in figures.
  */
 import { describe, expect, it } from 'vitest';
@@ -14,6 +14,7 @@ import {
   WALL_KINDS,
   type BlockPlan,
   type InsidePlan,
+  type KneePlan,
   type PersonPlan,
   type StemPlan,
   type WallLine,
@@ -54,7 +55,12 @@ function oddPlans(seed: number): { readonly wall: WallPlan; readonly block: Bloc
 }
 
 /** A part, a person and a stem likewise. */
-function oddOthers(seed: number): { readonly part: InsidePlan; readonly person: PersonPlan; readonly stem: StemPlan } {
+function oddOthers(seed: number): {
+  readonly part: InsidePlan;
+  readonly person: PersonPlan;
+  readonly stem: StemPlan;
+  readonly knee: KneePlan;
+} {
   const next = random(1000 + seed);
   const between = (low: number, high: number) => low + next() * (high - low);
   const pick = <T>(all: readonly T[]): T => at(all, Math.floor(next() * all.length));
@@ -91,7 +97,13 @@ function oddOthers(seed: number): { readonly part: InsidePlan; readonly person: 
     ...{ id: 'odd stem', name: 'Odd stem', end: pick(['fore', 'aft'] as const), face: between(3, 300) },
     ...{ outer: between(0, 300), depth: between(5, 500), over: between(-500, 1000), under: between(-500, 1000) },
   };
-  return { part, person, stem };
+  const knee: KneePlan = {
+    ...{ id: 'odd knee', name: 'Odd knee', hand: pick(['pair', 'starboard', 'port'] as const), x: between(-200, 5000) },
+    ...{ goes: pick(['up', 'down'] as const), onPart: pick([null, 'odd', 'nowhere']), height: between(-200, 900) },
+    ...{ thickness: between(3, 60), across: between(20, 900), along: between(20, 900), nose: between(3, 200) },
+    hollow: between(0, 300),
+  };
+  return { part, person, stem, knee };
 }
 
 /** Names of what is no figure. */
@@ -104,14 +116,15 @@ function noFigures(...values: readonly unknown[]): string[] {
   return found;
 }
 
-describe('parts, people and stems of odd figures', () => {
+describe('parts, people, stems and knees of odd figures', () => {
   it.each(SEEDS)('are worked out or told of, through to what is bought and drawn (seed %i)', (seed) => {
-    const { part, person, stem } = oddOthers(seed);
+    const { part, person, stem, knee } = oddOthers(seed);
     const boat = demoProject(at(BOATS, seed % BOATS.length), 'x');
     const made = applyEdits(boat, [
       { path: ['fitout', 'parts'], value: [...boat.fitout.parts, part] },
       { path: ['fitout', 'people'], value: [person] },
       { path: ['fitout', 'stems'], value: [stem] },
+      { path: ['fitout', 'knees'], value: [knee] },
     ]);
     if (!made.ok) throw new Error('the schema does not take it');
     const derived = derive(made.project);
@@ -120,6 +133,8 @@ describe('parts, people and stems of odd figures', () => {
     const codes = fitout.findings.filter(({ severity }) => severity === 'stop').map(({ code }) => code);
     if (odd.every(({ pieces }) => pieces.length === 0))
       expect(codes.some((code) => code.startsWith('part'))).toBe(true);
+    if (fitout.value.knees.every(({ rows }) => rows.length === 0))
+      expect(codes.some((code) => code.startsWith('knee'))).toBe(true);
     expect(noFigures(fitout, sheets.value, timber.value, epoxy.value)).toEqual([]);
     const whole = wholeOf(made.project, derived, {});
     expect(noFigures(insideDrawings(whole))).toEqual([]);

@@ -209,6 +209,26 @@ const stemPlanSchema = z.object({
   under: lengthField('Runs on below', -500, 1000),
 });
 
+/** A board upright across the boat in the corner between the skin and what lies athwart, or under the sheer. */
+const kneePlanSchema = z.object({
+  id,
+  name: z.string().min(1).max(60),
+  hand: z.enum(['pair', 'starboard', 'port']),
+  /** Its middle. */
+  x: lengthField('Knee, from the stem', -100_000, 100_000),
+  /** From what it meets down along the skin, or up. */
+  goes: z.enum(['down', 'up']),
+  /** The part whose under side or upper face it meets; null: a level of its own. */
+  onPart: z.string().max(40).nullable(),
+  height: height('Knee, height'),
+  thickness: lengthField('Knee, thickness', 3, 300),
+  across: lengthField('Arm across the boat', 20, 3000),
+  along: lengthField('Arm along the skin', 20, 3000),
+  /** How broad its arms are at their ends. */
+  nose: lengthField('Breadth of an arm’s end', 3, 1000),
+  hollow: lengthField('Free edge hollowed by', 0, 2000),
+});
+
 /** How one sits, lies or rows. */
 export const POSES = ['seated', 'lying', 'rowing'] as const;
 
@@ -250,6 +270,7 @@ export const insideSchema = z.object({
   walls: z.array(wallPlanSchema).max(40),
   blocks: z.array(blockPlanSchema).max(60),
   stems: z.array(stemPlanSchema).max(4),
+  knees: z.array(kneePlanSchema).max(40),
   people: z.array(personSchema).max(20),
   limits: limitsSchema,
   /** The height at which lengths along the boat are taken; null: half way up her side amidships. */
@@ -267,6 +288,7 @@ export type WallKind = WallPlan['kind'];
 export type WallLine = WallPlan['lower'];
 export type BlockPlan = z.infer<typeof blockPlanSchema>;
 export type StemPlan = z.infer<typeof stemPlanSchema>;
+export type KneePlan = z.infer<typeof kneePlanSchema>;
 export type PersonPlan = z.infer<typeof personSchema>;
 export type Limits = z.infer<typeof limitsSchema>;
 export type WallOpening = WallPlan['openings'][number];
@@ -276,6 +298,7 @@ export const INSIDE_PATH = ['fitout', 'parts'] as const;
 export const WALLS_PATH = ['fitout', 'walls'] as const;
 export const BLOCKS_PATH = ['fitout', 'blocks'] as const;
 export const STEMS_PATH = ['fitout', 'stems'] as const;
+export const KNEES_PATH = ['fitout', 'knees'] as const;
 export const PEOPLE_PATH = ['fitout', 'people'] as const;
 export const LIMITS_PATH = ['fitout', 'limits'] as const;
 
@@ -286,7 +309,7 @@ const LIMITS_AT_FIRST: Limits = {
 
 /** Of a boat with nothing in it. */
 export const insideAtFirst = (): InsidePart => ({
-  ...{ parts: [], walls: [], blocks: [], stems: [], people: [] },
+  ...{ parts: [], walls: [], blocks: [], stems: [], knees: [], people: [] },
   limits: LIMITS_AT_FIRST,
   lengthsAt: null,
 });

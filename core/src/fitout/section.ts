@@ -11,6 +11,7 @@ import { sectionAt } from '../surface';
 import type { FittedBlock } from './blocks/block';
 import { cornersOf } from './blocks/in-space';
 import { planeAtX } from './across';
+import type { FittedKnee } from './knees/knee';
 import type { Lying } from './lying';
 import { alongAt, overMiddle, placeOn } from './lie';
 import { without } from './section-along';
@@ -36,7 +37,7 @@ export type Section = {
 const STEPS = 24;
 
 export function sectionOf(
-  { panels, parts, walls, blocks }: { readonly panels: readonly Panel[] } & Lying,
+  { panels, parts, walls, blocks, knees }: { readonly panels: readonly Panel[] } & Lying,
   x: number,
   skin: { readonly inside: number; readonly outside: number },
 ): Section {
@@ -47,6 +48,7 @@ export function sectionOf(
       ...parts.flatMap((part) => inSection(part, x)),
       ...walls.flatMap((wall) => wallInSection(wall, x)),
       ...blocks.flatMap((block) => blockInSection(block, x)),
+      ...knees.flatMap((knee) => kneeInSection(knee, x)),
     ],
   };
 }
@@ -98,6 +100,16 @@ function blockInSection(block: FittedBlock, x: number): PartInSection[] {
   if (outline.length < 4) return [];
   const highest = outline.reduce((best, p) => (p[1] > best[1] ? p : best));
   return bothHands({ plan: block.plan, name: block.name, outline, topMm: highest[1], at: highest }, block.hand);
+}
+
+/** Of a knee what is sawn, where the plane passes its board. */
+function kneeInSection({ plan, name, cut, hand, faces }: FittedKnee, x: number): PartInSection[] {
+  const [fore, aft] = faces;
+  if (!fore || !aft || x < fore.x || x > aft.x || cut.length === 0) return [];
+  const highest = cut.reduce((best, p) => (p[1] > best[1] ? p : best));
+  const own = { plan, name, outline: cut, topMm: highest[1], at: highest };
+  const [, over] = bothHands(own, 'pair');
+  return hand === 'port' && over ? [over] : bothHands(own, hand);
 }
 
 /** Of a pair the one to port as well. */

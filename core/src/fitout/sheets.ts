@@ -8,6 +8,7 @@ import type { FittedPiece } from './fitted';
 import type { LandingRow } from './landing-screws';
 import type { Support } from './supports';
 import { handWords, materialOf } from './part-words';
+import { kneeSheets } from './knees/knee-drawings';
 import { stemSheets } from './stems/stem-drawings';
 import type { Fitted } from './value';
 import { wallSheets } from './walls/wall-sheets';
@@ -49,6 +50,7 @@ const partSheets = ({ values: { fitout }, sheetHead }: InsideOnPaper): PaperShee
   ...fitout.walls.flatMap((wall) => wallSheets(wall, sheetHead)),
   ...fitout.blocks.flatMap((block) => blockSheets(block, sheetHead)),
   ...fitout.stems.flatMap((stem) => stemSheets(stem, sheetHead)),
+  ...fitout.knees.flatMap((knee) => kneeSheets(knee, sheetHead)),
 ];
 
 const figures = (heads: readonly string[]) => heads.map((head) => ({ head, isFigure: true }));

@@ -19,12 +19,22 @@ import { insideDrawings, insideOnPanel, insideTables } from './drawings';
 import { innerFaces } from './ends';
 import { INSIDE_FINDINGS } from './findings';
 import { judgeInside } from './judge';
+import { judgeKnees } from './knees/judge-knees';
+import { kneesOf, type FittedKnee, type KneeBoat } from './knees/knee';
 import { landingScrews } from './landing-screws';
 import { lengthsAlong, usualHeight } from './lengths-along';
 import { judgeLimits, overAll } from './limits';
 import { seatedIn } from './people/in-boat';
 import { judgePeople } from './people/judge-people';
-import { insideAtFirst, insideSchema, type BlockPlan, type InsidePart, type StemPlan, type WallPlan } from './schema';
+import {
+  insideAtFirst,
+  insideSchema,
+  type BlockPlan,
+  type InsidePart,
+  type KneePlan,
+  type StemPlan,
+  type WallPlan,
+} from './schema';
 import { insideSheets, type InsideOnPaper } from './sheets';
 import { judgeStems } from './stems/judge-stems';
 import { stemOf, type FittedStem, type StemBoat } from './stems/stem';
@@ -52,7 +62,7 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper & 
   run: (part, { project, values }, remember) => {
     const { thickness, transomThickness, transomRadius, linesTo } = project.panels;
     const inside = depthOfInside({ thickness, linesTo });
-    const { panels, transoms } = values.panels;
+    const { panels, transoms, strips } = values.panels;
     const { frames, girders, members } = values.frames;
     const hull = values.lines;
     const boat = {
@@ -65,14 +75,17 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper & 
     const ends = remember('ends', asItIs, { transoms, ...closes });
     const blocks = remember('blocks', blocksIn, part.blocks, panels, inside, ends);
     const stems = remember('stems', stemsIn, part.stems, { panels, outside: -boat.skin.outside });
+    const kneeBoat = remember('for knees', asItIs, { panels, strips, parts, members, inside });
+    const knees = remember('knees', kneesIn, part.knees, kneeBoat);
     const { screws } = project.frames;
     const inBoat = remember('in the boat', asItIs, {
-      ...{ hull, panels, frames, skin: boat.skin, parts, walls, blocks },
+      ...{ hull, panels, frames, skin: boat.skin, parts, walls, blocks, knees },
     });
     const height = part.lengthsAt ?? usualHeight(hull);
     const along = { panels, frames, ends: innerFaces(transoms, { ...closes, clearMm: 0 }), inside, parts };
     const value = {
-      ...{ parts, walls, blocks, stems, all: [...parts, ...walls, ...blocks, ...stems] },
+      ...{ parts, walls, blocks, stems, knees },
+      all: [...parts, ...walls, ...blocks, ...stems, ...knees],
       screws: remember('screws', landingScrews, parts, part.parts, { screws, skinMm: thickness }),
       people: part.people.map((plan) => remember(`person ${plan.id}`, seatedIn, plan, inBoat)),
       lengths: { height, stretches: remember('lengths', lengthsAlong, along, height) },
@@ -84,6 +97,7 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper & 
       ...judgeWalls(part.walls, value, asked),
       ...judgeBlocks(part.blocks, blocks),
       ...judgeStems(part.stems, stems),
+      ...judgeKnees(part.knees, knees, { parts: part.parts, frames }),
       ...judgePeople(part.people, value.people),
       ...judgeLimits(part.limits, value.overAll),
     ];
@@ -126,6 +140,9 @@ const wallFrom = (plan: WallPlan, hull: Hull, on: On, side: FittedWall | undefin
   wallOf(plan, { ...on, hull, side });
 
 const stemsIn = (plans: readonly StemPlan[], boat: StemBoat): FittedStem[] => plans.map((plan) => stemOf(plan, boat));
+
+const kneesIn = (plans: readonly KneePlan[], boat: KneeBoat): FittedKnee[] =>
+  plans.flatMap((plan) => kneesOf(plan, boat));
 
 type EndsOf = { readonly transoms: readonly Transom[]; readonly thickness: number; readonly radius: number | null };
 

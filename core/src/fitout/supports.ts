@@ -22,7 +22,7 @@ export type Support = {
   readonly name: string;
   /** The same without the piece that it is under. */
   readonly what: string;
-  readonly of: 'skin' | 'frame' | 'bearer' | 'block' | 'solid' | 'stem' | 'pad';
+  readonly of: 'skin' | 'frame' | 'bearer' | 'block' | 'solid' | 'stem' | 'knee' | 'pad';
   /** The piece that it lies under, and its middle on the flat sheet. */
   readonly piece?: string;
   readonly over?: readonly (readonly Vec2[])[];
@@ -31,6 +31,8 @@ export type Support = {
   readonly depth: number;
   /** Along the skin: of the corner between the skin and the part's under side, degrees; least and most. */
   readonly cornerDeg?: readonly [number, number];
+  /** Where more than its length and its section is known of it: all that is glued. */
+  readonly gluedMm2?: number;
   /** Of a bearer: where, and from where to where across. */
   readonly line?: { readonly x: number; readonly from: number; readonly to: number };
 };

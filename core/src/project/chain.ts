@@ -14,6 +14,7 @@ import { fitoutStage } from '../fitout';
 import { jointsStage } from '../joints';
 import { linesStage } from '../lines';
 import { panelsStage, type Panel } from '../panels';
+import { planStage } from '../plan';
 import { setupStage } from '../setup';
 import { sheetsStage } from '../sheets';
 import type { BuyLine, Constants, FindingOf, Marks, Remember } from '../stage';
@@ -29,6 +30,7 @@ export const STAGES = [
   sheetsStage,
   timberStage,
   epoxyStage,
+  planStage,
 ] as const;
 
 type Listed = (typeof STAGES)[number];

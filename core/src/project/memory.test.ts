@@ -49,6 +49,17 @@ const STEMS: Project['fitout']['stems'] = [
   { id: 'sn', name: 'Stern', end: 'aft', face: 22, outer: 9, depth: 30, over: 15, under: 5 },
 ];
 
+const KNEES: Project['fitout']['knees'] = [
+  {
+    ...{ id: 'up', name: 'Up', hand: 'pair', x: 1600, goes: 'up', onPart: 'seat', height: 300, thickness: 18 },
+    ...{ across: 120, along: 110, nose: 20, hollow: 10 },
+  },
+  {
+    ...{ id: 'down', name: 'Down', hand: 'port', x: 2300, goes: 'down', onPart: null, height: 480, thickness: 18 },
+    ...{ across: 120, along: 110, nose: 20, hollow: 10 },
+  },
+];
+
 const PEOPLE: Project['fitout']['people'] = [
   {
     ...{ id: 'one', name: 'One', pose: 'rowing', faces: 'aft', x: 1500, out: 40, height: 300 },
@@ -115,7 +126,7 @@ const BLOCKS: Project['fitout']['blocks'] = [
 /** A demo with something in every list and at every choice that it leaves empty: its second line is the rounded one. */
 function filled(demo: DemoId): Project {
   const project = demoProject(demo, 'x');
-  const { lines, panels, frames, setup, joints, timber, sheets, epoxy } = project;
+  const { lines, panels, frames, setup, joints, timber, sheets, epoxy, plan } = project;
   const hull = createDerive()(project).lines.value;
   const view = { widthPx: 800, heightPx: 400, left: -100, top: 700, mmPerPx: 6, turnDeg: 0, opacity: 0.5 };
   const rounding = { radiusFore: 60, radiusAft: 90, layers: 2, layerThickness: 3, sag: 5 };
@@ -183,9 +194,16 @@ function filled(demo: DemoId): Project {
       walls: WALLS,
       blocks: BLOCKS,
       stems: STEMS,
+      knees: KNEES,
       people: PEOPLE,
       limits: LIMITS,
       lengthsAt: 250,
+    },
+    plan: {
+      ...plan,
+      starts: '2027-03-01',
+      days: [{ id: 'd', date: '2027-03-06', from: 10, hours: 3, hands: 2 }],
+      jobs: [{ id: 'turn', hours: 2, notBefore: '2027-03-20', isDone: false }],
     },
     timber: {
       ...timber,

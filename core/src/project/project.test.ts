@@ -27,7 +27,9 @@ import version15 from './old-versions/version-15.json';
 import version16 from './old-versions/version-16.json';
 import version17 from './old-versions/version-17.json';
 import version18 from './old-versions/version-18.json';
+import version19 from './old-versions/version-19.json';
 import { insideAtFirst } from '../fitout/schema';
+import { planAtFirst } from '../plan/schema';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { setupAtFirst } from '../setup/schema';
 import { PANEL_DEFAULTS } from '../panels/schema';
@@ -82,7 +84,7 @@ describe('derive', () => {
       return derive.lastComputed();
     };
     expect(derive(project) && derive.lastComputed()).toEqual([]);
-    expect(after([{ path: ['epoxy', 'waste'], value: 0.2 }])).toEqual(['epoxy']);
+    expect(after([{ path: ['epoxy', 'waste'], value: 0.2 }])).toEqual(['epoxy', 'plan']);
     expect(after([{ path: ['lines', 'plotted'], value: ['3|port|chine|449.6|192.0'] }])).toEqual([]);
     expect(after([{ path: ['lines', 'fairingTolerance'], value: 5 }])).toEqual([]);
     expect(after([{ path: ['sheets', 'gap'], value: 7 }])).not.toContain('panels');
@@ -346,19 +348,25 @@ describe('readProject', () => {
       ...version16,
       version: PROJECT_VERSION,
       fitout: insideAtFirst(),
+      plan: planAtFirst(),
     });
   });
   it('brings the frozen seventeenth version up: nothing stands over the deck, and all else is as it was', () => {
     const read = readProject(version17);
     const fitout = { ...insideAtFirst(), parts: version17.fitout.parts.map((part) => ({ ...part, ...PLAIN_PART })) };
-    expect(read.ok && read.project).toEqual({ ...version17, version: PROJECT_VERSION, fitout });
+    expect(read.ok && read.project).toEqual({ ...version17, version: PROJECT_VERSION, fitout, plan: planAtFirst() });
   });
   it('brings the frozen eighteenth version up: no one is in the boat, no edge is hollowed, all else as it was', () => {
     const read = readProject(version18);
     const { walls, blocks } = version18.fitout;
     const parts = version18.fitout.parts.map((part) => ({ ...part, ...PLAIN_PART }));
     const fitout = { ...insideAtFirst(), parts, walls, blocks };
-    expect(read.ok && read.project).toEqual({ ...version18, version: PROJECT_VERSION, fitout });
+    expect(read.ok && read.project).toEqual({ ...version18, version: PROJECT_VERSION, fitout, plan: planAtFirst() });
+  });
+  it('brings the frozen nineteenth version up: no knee hangs in the boat, and all else is as it was', () => {
+    const read = readProject(version19);
+    const fitout = { ...version19.fitout, knees: [] };
+    expect(read.ok && read.project).toEqual({ ...version19, version: PROJECT_VERSION, fitout, plan: planAtFirst() });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

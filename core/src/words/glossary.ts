@@ -201,9 +201,10 @@ export const WORDS: readonly Word[] = [
   {
     id: 'knee',
     word: 'Knee',
-    meaning: 'A piece of wood in a corner, with an arm along either side of it: a quarter knee ties side and transom.',
+    meaning:
+      'A piece of wood in a corner, with an arm along either side of it: a quarter knee ties side and transom, a hanging one a thwart or a deck to the side.',
     picture: 'ties',
-    forms: ['quarter knee', 'quarter knees'],
+    forms: ['quarter knee', 'quarter knees', 'hanging knee', 'hanging knees'],
   },
   {
     id: 'knuckle',

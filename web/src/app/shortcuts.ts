@@ -11,9 +11,13 @@ import { isSameThing } from '../state/picked';
 import { stagePath } from './paths';
 import { useAppDispatch, useAppStore } from '../state/store';
 
+/** The tenth stage is at the key beside the ninth’s. */
+const NINE = 9;
+const keyOf = (i: number): string => String((i + 1) % (NINE + 1));
+
 /** The list that `?` shows. */
 export const keysFor = (stageCount: number): readonly (readonly [string, string])[] => [
-  [`1 to ${stageCount}`, 'go to a stage'],
+  [stageCount > NINE ? `1 to ${NINE}, 0` : `1 to ${stageCount}`, 'go to a stage'],
   ['/', 'find a part or a place'],
   ['[  ]', 'the one before, the one after'],
   ['u', 'next unit'],
@@ -54,11 +58,11 @@ export function useShortcuts(stage: StageName): void {
     if (next) dispatch(picked(next));
   };
   useHotkeys(
-    [...entries.map((_, i) => String(i + 1)), 'u', 'f'],
+    [...entries.map((_, i) => keyOf(i)), 'u', 'f'],
     ({ key }) => {
       if (key.toLowerCase() === 'u') dispatch(stepNotation());
       else if (key.toLowerCase() === 'f') dispatch(fitted());
-      const entry = entries[Number(key) - 1];
+      const entry = entries.find((_, i) => keyOf(i) === key);
       const { project } = store.getState().document;
       if (entry) void navigate(stagePath(project?.id ?? '', entry.stage));
     },

@@ -8,6 +8,7 @@ import { fitoutEntry } from '../stages/fitout/entry';
 import { jointsEntry } from '../stages/joints/entry';
 import { linesEntry } from '../stages/lines/entry';
 import { panelsEntry } from '../stages/panels/entry';
+import { planEntry } from '../stages/plan/entry';
 import { setupEntry } from '../stages/setup/entry';
 import { sheetsEntry } from '../stages/sheets/entry';
 import { timberEntry } from '../stages/timber/entry';
@@ -24,6 +25,7 @@ const ENTRIES: readonly StageEntry[] = [
   sheetsEntry,
   timberEntry,
   epoxyEntry,
+  planEntry,
 ];
 
 export const bench = makeBench(STAGES.flatMap(({ name }) => ENTRIES.find(({ stage }) => stage === name) ?? []));

@@ -112,6 +112,14 @@ export function makeTheme(shade: Shade): Theme {
           '.field-grid.wide-first': { gridTemplateColumns: '1.6fr 1fr' },
           '.quiet': { ...typography.body2, color: c.quiet, margin: 0 },
           '.steps': { paddingLeft: 20, margin: 0 },
+          '.plan-day': { ...typography.body2, fontWeight: 650, margin: '8px 0 2px' },
+          '.plan-entry': {
+            ...typography.body2,
+            ...{ display: 'flex', gap: 12, width: '100%', padding: '3px 6px', border: 0, textAlign: 'left' },
+            ...{ color: 'inherit', background: 'none', cursor: 'pointer', minHeight: 26 },
+            '&:hover': { background: c.line },
+            '&[aria-pressed=true]': { background: c.sheet, boxShadow: `inset 3px 0 0 ${c.picked}` },
+          },
           '.figure-line': {
             ...typography.body2,
             display: 'flex',

@@ -23,6 +23,7 @@ const KINDS: Readonly<Record<string, string>> = {
   pdf: 'application/pdf',
   json: 'application/json',
   zip: 'application/zip',
+  ics: 'text/calendar',
 };
 
 export function saveFile({ name, content }: ExportFile): void {

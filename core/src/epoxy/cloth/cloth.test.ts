@@ -21,7 +21,7 @@ function sheathed(outline: Outline, of: Partial<Project['epoxy']['glass']> = {})
       panels: { panels: [{ ...panel!, outline, spansCentreline: true }], transoms: [] },
       frames: { frames: [], girders: [] },
       fitout: {
-        ...{ parts: [], walls: [], blocks: [], stems: [], all: [], screws: [], people: [] },
+        ...{ parts: [], walls: [], blocks: [], stems: [], knees: [], all: [], screws: [], people: [] },
         ...{ lengths: { height: 0, stretches: [] }, overAll: { long: 0, wide: 0, high: 0 } },
       },
     },

@@ -81,8 +81,8 @@ function settled(plan: PersonPlan, boat: PeopleBoat): Body {
   return body;
 }
 
-const partsAt = (x: number, { panels, parts, walls, blocks, skin }: PeopleBoat): readonly PartInSection[] =>
-  sectionOf({ panels, parts, walls, blocks }, x, skin).parts;
+const partsAt = (x: number, { panels, parts, walls, blocks, knees, skin }: PeopleBoat): readonly PartInSection[] =>
+  sectionOf({ panels, parts, walls, blocks, knees }, x, skin).parts;
 
 /** Where an upright line at a place passes what lies there, by name. */
 const spansAt = (x: number, out: number, boat: PeopleBoat) =>

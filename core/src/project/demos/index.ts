@@ -231,6 +231,15 @@ const ORRIN_INSIDE: Project['fitout']['parts'] = [
   }),
 ];
 
+/** Two stand on the thwart and tie it to the sides, up to the sheer, notched over the clamps. */
+const ORRIN_KNEES: Project['fitout']['knees'] = [
+  {
+    ...{ id: 'hanging.1', name: 'Thwart knee', hand: 'pair', x: inches(48), goes: 'up', onPart: 'thwart' },
+    ...{ height: inches(12), thickness: inches(0.75), across: inches(7), along: inches(4.75) },
+    ...{ nose: inches(2), hollow: inches(0.5) },
+  },
+];
+
 const ORRIN_PEOPLE: Project['fitout']['people'] = [
   {
     ...{ id: 'rower', name: 'Rower', pose: 'rowing', faces: 'aft', x: inches(43), out: 0, height: inches(12) },
@@ -245,7 +254,7 @@ function orrin(id: string): Project {
     ...base,
     note: 'Flat-bottomed pram with a bow transom, framed, with chine logs: the tender that lives on the landing stage.',
     school: 'framed',
-    fitout: { ...base.fitout, parts: ORRIN_INSIDE, people: ORRIN_PEOPLE },
+    fitout: { ...base.fitout, parts: ORRIN_INSIDE, knees: ORRIN_KNEES, people: ORRIN_PEOPLE },
     frames: {
       ...base.frames,
       frames: numbered('Frame', 20, [609.6, 1371.6, 2057.4]),

@@ -17,6 +17,7 @@ import { from15To16 } from './15-to-16';
 import { from16To17 } from './16-to-17';
 import { from17To18 } from './17-to-18';
 import { from18To19 } from './18-to-19';
+import { from19To20 } from './19-to-20';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -38,4 +39,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from16To17,
   from17To18,
   from18To19,
+  from19To20,
 ];

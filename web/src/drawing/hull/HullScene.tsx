@@ -7,7 +7,14 @@ import { useTheme } from '@mui/material/styles';
 import { memo, useDeferredValue, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { EdgesGeometry, type BufferGeometry, type Mesh } from 'three';
 import { frameThing, girderThing } from '@kalotrope/core/frames';
-import { insideThing, type FittedBlock, type FittedStem, type InBoat, type InsideValue } from '@kalotrope/core/fitout';
+import {
+  insideThing,
+  type FittedBlock,
+  type FittedKnee,
+  type FittedStem,
+  type InBoat,
+  type InsideValue,
+} from '@kalotrope/core/fitout';
 import { isSameThing } from '../../state/picked';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectPicked, selectProject } from '../../state/selectors';
@@ -20,6 +27,7 @@ import {
   frameBody,
   girderBody,
   insideBody,
+  kneeBody,
   memberBodies,
   stemBody,
   transomBody,
@@ -57,11 +65,12 @@ const LIFT_INSIDE = 0.5;
 const NO_FRAMES: readonly Frame[] = [];
 const NO_MEMBERS: readonly MemberRun[] = [];
 const NO_GIRDERS: readonly Girder[] = [];
-const NOTHING: Pick<InsideValue, 'parts' | 'walls' | 'blocks' | 'stems'> = {
+const NOTHING: Pick<InsideValue, 'parts' | 'walls' | 'blocks' | 'stems' | 'knees'> = {
   parts: [],
   walls: [],
   blocks: [],
   stems: [],
+  knees: [],
 };
 
 type Lying = typeof NOTHING;
@@ -71,8 +80,11 @@ const partsShown = ({ parts, walls }: Lying, { within, above }: Layers): readonl
   ...(above ? walls : []),
 ];
 
-const barsShown = ({ blocks, stems }: Lying, { within, above }: Layers): readonly (FittedBlock | FittedStem)[] => [
-  ...(within ? blocks : []),
+/** What is sawn of solid timber. */
+type Bar = FittedBlock | FittedStem | FittedKnee;
+
+const barsShown = ({ blocks, stems, knees }: Lying, { within, above }: Layers): readonly Bar[] => [
+  ...(within ? [...blocks, ...knees] : []),
   ...(above ? stems : []),
 ];
 
@@ -187,12 +199,14 @@ const InsideBody = memo(function InsideBody({ part, by }: BodyProps<{ readonly p
   return geometry ? <Part thing={thing} geometry={geometry} by={by} /> : null;
 });
 
-/** Of solid timber: a block, or an outer stem. */
-const BarBody = memo(function BarBody({ bar, by }: BodyProps<{ readonly bar: FittedBlock | FittedStem }>) {
+/** Of solid timber: a block, an outer stem, or a knee. */
+const BarBody = memo(function BarBody({ bar, by }: BodyProps<{ readonly bar: Bar }>) {
   const thing = useMemo(() => insideThing(bar.plan), [bar.plan]);
-  const geometry = useMemo(() => (bar.fit === 'stem' ? stemBody(bar) : blockBody(bar)), [bar]);
+  const geometry = useMemo(() => barOf(bar), [bar]);
   return geometry ? <Part thing={thing} geometry={geometry} by={by} /> : null;
 });
+
+const barOf = (bar: Bar) => (bar.fit === 'stem' ? stemBody(bar) : bar.fit === 'knee' ? kneeBody(bar) : blockBody(bar));
 
 /** A part that stands in the hull, lifted out so far; picked by a click. */
 function Part({ thing, geometry, by }: BodyProps<{ readonly thing: Thing; readonly geometry: BufferGeometry }>) {

@@ -23,10 +23,10 @@ import { nextView, VIEW_NAMES, type View } from './views';
 const selectLayers = createSelector([selectDerived], (derived): Layer[] => {
   if (!derived) return [];
   const { frames, girders, members } = derived.frames.value;
-  const { parts, walls, blocks, stems } = derived.fitout.value;
+  const { parts, walls, blocks, stems, knees } = derived.fitout.value;
   const counts: Readonly<Record<Layer, number>> = {
     standing: frames.length + girders.length + members.length,
-    within: parts.filter(({ fit }) => fit === 'inside').length + blocks.length,
+    within: parts.filter(({ fit }) => fit === 'inside').length + blocks.length + knees.length,
     above: parts.filter(({ fit }) => fit === 'over').length + walls.length + stems.length,
   };
   return (['standing', 'within', 'above'] as const).filter((layer) => counts[layer] > 0);

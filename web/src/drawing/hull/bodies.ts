@@ -21,10 +21,12 @@ import {
 import {
   cornersOf,
   facesOf,
+  kneeCorners,
   placesOf,
   ringToBend,
   stemCorners,
   type FittedBlock,
+  type FittedKnee,
   type FittedStem,
   type InBoat,
 } from '@kalotrope/core/fitout';
@@ -178,6 +180,12 @@ export const blockBody = (block: FittedBlock) => barBody(cornersOf(block), block
 
 /** An outer stem, from its upper end down. */
 export const stemBody = (stem: FittedStem) => barBody(stemCorners(stem), false);
+
+/** A hanging knee, from the end of one arm to the end of the other. */
+export function kneeBody(knee: FittedKnee): BufferGeometry | undefined {
+  const body = barBody(kneeCorners(knee), knee.hand === 'pair');
+  return knee.hand === 'port' ? body?.applyMatrix4(new Matrix4().makeScale(1, -1, 1)) : body;
+}
 
 type FourCorners = ReturnType<typeof cornersOf>[number];
 

@@ -11,8 +11,11 @@ import {
   INSIDE_NAMES,
   INSIDE_PATH,
   insideThing,
+  KNEE_NAME,
+  KNEES_PATH,
   newBlock,
   newInside,
+  newKnee,
   newPerson,
   newStem,
   newWall,
@@ -93,6 +96,10 @@ export function AddPart({ plans }: { readonly plans: InsidePlans }) {
             const outside = skin ? skin.thickness - depthOfInside(skin) : 0;
             const plan = newStem(plans.stems, { panels: derived.panels.value.panels, outside }, notation);
             return { ...plan, edit: { path: STEMS_PATH, value: [...plans.stems, plan] } };
+          }),
+          item(KNEE_NAME, plans.knees.length >= MOST, () => {
+            const plan = newKnee([...others, ...plans.knees], { hull, notation, parts: plans.parts });
+            return { ...plan, edit: { path: KNEES_PATH, value: [...plans.knees, plan] } };
           }),
           <Divider key="people" />,
           ...POSES.map((pose) =>

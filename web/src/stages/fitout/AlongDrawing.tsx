@@ -4,6 +4,7 @@ import { useMemo, type ReactNode } from 'react';
 import {
   blockSeen,
   insideThing,
+  kneeFromSide,
   personFromSide,
   sectionAlong,
   seenFromSide,
@@ -47,7 +48,7 @@ export function AlongDrawing({ hull, panels, frames, value, out, picked: own, co
   const dispatch = useAppDispatch();
   const notation = useAppSelector(selectNotation);
   const skin = useAppSelector(selectProject)?.panels;
-  const { parts, walls, blocks, stems, people, lengths } = value;
+  const { parts, walls, blocks, stems, knees, people, lengths } = value;
   const section = useMemo(() => {
     const inside = skin ? depthOfInside(skin) : 0;
     return sectionAlong({ panels, frames, parts }, out, { inside, outside: inside - (skin?.thickness ?? 0) });
@@ -58,8 +59,9 @@ export function AlongDrawing({ hull, panels, frames, value, out, picked: own, co
       ...walls.map((wall) => ({ plan: wall.plan, line: seenFromSide(wall) })),
       ...blocks.map((block) => ({ plan: block.plan, line: blockSeen(block, 2) })),
       ...stems.map((stem) => ({ plan: stem.plan, line: closedRing(stemFromSide(stem)) })),
+      ...knees.map((knee) => ({ plan: knee.plan, line: closedRing(kneeFromSide(knee)) })),
     ],
-    [walls, blocks, stems],
+    [walls, blocks, stems, knees],
   );
   const bodies = useMemo(() => people.map((person) => ({ person, rings: personFromSide(person) })), [people]);
   const box = boxAround([

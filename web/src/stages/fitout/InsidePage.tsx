@@ -12,6 +12,7 @@ import { Fittings } from './Fittings';
 import { InsideFields } from './InsideFields';
 import { InsideStrip } from './InsideStrip';
 import { InsideViews } from './InsideViews';
+import { KneeFields, KneeTable } from './knees/KneeFields';
 import { LiesOn } from './LiesOn';
 import { LengthsAlong } from './people/LengthsAlong';
 import { LimitFields } from './people/LimitFields';
@@ -44,9 +45,11 @@ export default function InsidePage() {
   const block = value.blocks.find(isMade);
   const stemPlan = plans.stems.find(isOwn);
   const stem = value.stems.find(isMade);
+  const kneePlan = plans.knees.find(isOwn);
+  const knees = value.knees.filter(isMade);
   const personPlan = plans.people.find(isOwn);
   const person = value.people.find(isMade);
-  const x = plan ? (plan.from + plan.to) / 2 : blockPlan ? (blockPlan.from.x + blockPlan.to.x) / 2 : 0;
+  const x = plan ? (plan.from + plan.to) / 2 : blockPlan ? (blockPlan.from.x + blockPlan.to.x) / 2 : (kneePlan?.x ?? 0);
   const screws = value.screws.filter(({ part }) => parts.some(({ id }) => id === part));
   return (
     <>
@@ -54,7 +57,9 @@ export default function InsidePage() {
         <InsideStrip plans={plans} value={value} picked={own?.id} />
         <InsideViews
           value={value}
-          own={own && { id: own.id, name: own.name, parts: wall ? [wall] : parts, block, stem, person, x }}
+          own={
+            own && { id: own.id, name: own.name, parts: wall ? [wall] : parts, block, stem, knee: knees[0], person, x }
+          }
         />
       </Box>
       <Slip
@@ -68,6 +73,7 @@ export default function InsidePage() {
               {wallPlan && <WallFields key={wallPlan.id} plan={wallPlan} wall={wall} />}
               {blockPlan && <BlockFields key={blockPlan.id} plan={blockPlan} block={block} />}
               {stemPlan && <StemFields key={stemPlan.id} plan={stemPlan} stem={stem} />}
+              {kneePlan && <KneeFields key={kneePlan.id} plan={kneePlan} knees={knees} parts={plans.parts} />}
               {personPlan && <PersonFields key={personPlan.id} plan={personPlan} person={person} />}
             </>
           )
@@ -94,6 +100,7 @@ export default function InsidePage() {
         )}
         {blockPlan && <BlockTable block={block} />}
         {stemPlan && <StemTable stem={stem} />}
+        {kneePlan && <KneeTable knees={knees} />}
         {personPlan && <PersonSizes plan={personPlan} />}
         {!own && (
           <Box sx={{ p: 2 }}>

@@ -6,6 +6,8 @@ import {
   blockSeen,
   INSIDE_PATH,
   insideThing,
+  kneeFromSide,
+  KNEES_PATH,
   PEOPLE_PATH,
   seenFromSide,
   stemFromSide,
@@ -34,6 +36,7 @@ export function InsideStrip({ plans, value, picked: own }: Props) {
     ...[...value.parts, ...value.walls].filter(({ plan }: InBoat) => plan === id).map(seenFromSide),
     ...value.blocks.filter(({ plan }) => plan === id).map((block) => blockSeen(block, 2)),
     ...value.stems.filter(({ plan }) => plan === id).map(stemFromSide),
+    ...value.knees.filter(({ plan }) => plan === id).map(kneeFromSide),
     ...value.people.filter(({ plan }) => plan === id).map(seatOf),
   ];
   const markOf = (id: string, name: string, x: number, moved?: (by: number) => Edit[]): StripMark => ({
@@ -59,6 +62,9 @@ export function InsideStrip({ plans, value, picked: own }: Props) {
     ),
     // an outer stem stands where the sides end: it is picked there, and not moved
     ...plans.stems.map(({ id, name }) => markOf(id, name, stemAt(value, id))),
+    ...plans.knees.map(({ id, name, x }) =>
+      markOf(id, name, x, (by) => [{ path: [...KNEES_PATH, id, 'x'], value: x + by }]),
+    ),
     ...plans.people.map(({ id, name, x }) =>
       markOf(id, name, x, (by) => [{ path: [...PEOPLE_PATH, id, 'x'], value: x + by }]),
     ),

@@ -2,6 +2,7 @@
 import {
   seenFromAbove,
   type FittedBlock,
+  type FittedKnee,
   type FittedStem,
   type InBoat,
   type InsideValue,
@@ -16,6 +17,7 @@ import { useAppSelector } from '../../state/store';
 import { AlongDrawing } from './AlongDrawing';
 import { BlockDrawing } from './blocks/BlockDrawing';
 import { FlatDrawing } from './FlatDrawing';
+import { KneeDrawing } from './knees/KneeDrawing';
 import { PlanDrawing } from './PlanDrawing';
 import { StemDrawing } from './stems/StemDrawing';
 import { SectionDrawing } from './SectionDrawing';
@@ -30,6 +32,7 @@ export type PickedInside = {
   readonly parts: readonly InBoat[];
   readonly block: FittedBlock | undefined;
   readonly stem: FittedStem | undefined;
+  readonly knee: FittedKnee | undefined;
   readonly person: Seated | undefined;
   /** Its middle along the boat as it is decided. */
   readonly x: number;
@@ -66,6 +69,8 @@ export function InsideViews({ value, own }: Props) {
         <BlockDrawing block={own.block} corner={HULL} />
       ) : view === 'flat' && own?.stem && own.stem.rows.length > 0 ? (
         <StemDrawing stem={own.stem} corner={HULL} />
+      ) : view === 'flat' && own?.knee && own.knee.rows.length > 0 ? (
+        <KneeDrawing knee={own.knee} corner={HULL} />
       ) : view === 'flat' && own?.parts.some(({ pieces }) => pieces.length > 0) ? (
         <FlatDrawing parts={own.parts} screws={value.screws} name={own.name} corner={HULL} />
       ) : (

@@ -4,10 +4,12 @@ import { useMemo, type ReactNode } from 'react';
 import {
   blockSeen,
   insideThing,
+  kneeFromAbove,
   personFromAbove,
   seenFromAbove,
   stemFromAbove,
   type FittedBlock,
+  type FittedKnee,
   type FittedStem,
   type InBoat,
   type InsideValue,
@@ -61,7 +63,24 @@ function stemSeen(stem: FittedStem): Seen[] {
   return [{ id: stem.id, plan: stem.plan, name: stem.name, outline, holes: [], height: stem.inner[0]?.[1] ?? 0 }];
 }
 
-export function PlanDrawing({ hull, value: { parts, walls, blocks, stems, people }, picked: own, corner }: Props) {
+/** A knee from above, of a pair both. */
+function kneeHands(knee: FittedKnee): Seen[] {
+  const own = kneeFromAbove(knee);
+  if (own.length === 0) return [];
+  const seen = (id: string, outline: Ring): Seen => ({
+    ...{ id, plan: knee.plan, name: knee.name, outline, holes: [] },
+    height: Math.max(...knee.cut.map(([, z]) => z)),
+  });
+  if (knee.hand === 'port') return [seen(knee.id, over(own))];
+  return [seen(knee.id, own), ...(knee.hand === 'pair' ? [seen(`${knee.id} port`, over(own))] : [])];
+}
+
+export function PlanDrawing({
+  hull,
+  value: { parts, walls, blocks, stems, knees, people },
+  picked: own,
+  corner,
+}: Props) {
   const { palette } = useTheme();
   const dispatch = useAppDispatch();
   const frames = useAppSelector((state) => selectDerived(state)?.frames.value.frames) ?? [];
@@ -69,10 +88,13 @@ export function PlanDrawing({ hull, value: { parts, walls, blocks, stems, people
   const edge = useMemo(() => (sheer?.curve ?? []).map(([x, y]) => [x, y] as const), [sheer]);
   const seen = useMemo(
     () =>
-      [...[...parts, ...walls].flatMap(bothHands), ...blocks.flatMap(blockHands), ...stems.flatMap(stemSeen)].sort(
-        (a, b) => a.height - b.height,
-      ),
-    [parts, walls, blocks, stems],
+      [
+        ...[...parts, ...walls].flatMap(bothHands),
+        ...blocks.flatMap(blockHands),
+        ...stems.flatMap(stemSeen),
+        ...knees.flatMap(kneeHands),
+      ].sort((a, b) => a.height - b.height),
+    [parts, walls, blocks, stems, knees],
   );
   const box = boxAround([...edge, ...over(edge), ...seen.flatMap(({ outline }) => outline)]);
   const shown = seen.filter(({ plan }) => plan === own);

@@ -11,6 +11,9 @@ import { waitsForLines } from '../../state/waits';
 /** All that can be picked: what is cut, and who is in the boat. */
 const cutAndSeated = ({ fitout: { value } }: Pick<Derived, 'fitout'>) => [...value.all, ...value.people];
 
+/** Of solid timber, in one piece each. */
+const isSawn = (fit: string): boolean => fit === 'block' || fit === 'stem' || fit === 'knee';
+
 const selectSteps = createSelector([selectDerived], (derived) =>
   [...new Set(derived ? cutAndSeated(derived).map(({ plan }) => plan) : [])].map(insideThing),
 );
@@ -28,7 +31,7 @@ export const fitoutEntry: StageEntry = {
   status: ({ derived }) => {
     const { all } = derived.fitout.value;
     const pieces = all.reduce(
-      (sum, { fit, pieces: own, hand }) => sum + (fit === 'block' ? 1 : own.length) * (hand === 'pair' ? 2 : 1),
+      (sum, { fit, pieces: own, hand }) => sum + (isSawn(fit) ? 1 : own.length) * (hand === 'pair' ? 2 : 1),
       0,
     );
     return all.length === 0 ? 'nothing yet' : plural(pieces, 'piece');

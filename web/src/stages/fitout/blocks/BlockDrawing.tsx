@@ -5,6 +5,8 @@ import { SideDrawing } from '../SideDrawing';
 
 type Props = { readonly block: FittedBlock; readonly corner: ReactNode };
 
-export const BlockDrawing = ({ block, corner }: Props) => (
-  <SideDrawing name={block.name} {...profileOf(block)} words="From its side; the straight face below" corner={corner} />
-);
+export function BlockDrawing({ block, corner }: Props) {
+  const { cut, mark } = profileOf(block);
+  const words = 'From its side; the straight face below';
+  return <SideDrawing name={block.name} cut={cut} marks={[mark]} words={words} corner={corner} />;
+}

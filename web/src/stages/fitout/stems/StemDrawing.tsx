@@ -8,5 +8,5 @@ type Props = { readonly stem: FittedStem; readonly corner: ReactNode };
 export function StemDrawing({ stem, corner }: Props) {
   const { cut, edge } = stemOnBoard(stem);
   const words = 'From its side; its upper end is left';
-  return <SideDrawing name={stem.name} cut={cut} mark={edge} words={words} corner={corner} />;
+  return <SideDrawing name={stem.name} cut={cut} marks={[edge]} words={words} corner={corner} />;
 }

@@ -1,0 +1,61 @@
+/** The plan of a boat: its jobs, when each is done, and what no plan can beat. */
+import { dayOfDate, DAY_MIN, enoughDays, stretchesOf } from './calendar';
+import { schedule, type Schedule } from './schedule';
+import type { PlanPart } from './schema';
+import type { WorkJob } from './work/job';
+
+export type PlanValue = Schedule & {
+  readonly jobs: readonly WorkJob[];
+  /** Ticked as done. */
+  readonly done: readonly string[];
+  /** Of all that is left, minutes. */
+  readonly workMin: number;
+  /** Longest stretch of hours there is. */
+  readonly longestMin: number;
+};
+
+const HOUR = 60;
+
+/** Nobody reckons finer. */
+const QUARTER = 15;
+const quarters = (minutes: number): number => QUARTER * Math.max(1, Math.ceil(minutes / QUARTER - 1e-9));
+
+/** Work with the builder's own pace, and the hours put in for single jobs. */
+export const paced = (jobs: readonly WorkJob[], { pace, jobs: own }: Pick<PlanPart, 'pace' | 'jobs'>): WorkJob[] =>
+  jobs.map((job) => {
+    const needs = job.needs.map(({ bonds, ...need }) => ({
+      ...need,
+      ...(bonds && { bonds: { ...bonds, sandMin: bonds.sandMin === 0 ? 0 : quarters(bonds.sandMin * pace) } }),
+    }));
+    const hours = own.find(({ id }) => id === job.id)?.hours ?? null;
+    return {
+      ...job,
+      needs,
+      minutes: hours === null ? quarters(job.minutes * pace) : Math.max(1, Math.round(hours * HOUR)),
+    };
+  });
+
+export const planOf = (work: readonly WorkJob[], part: PlanPart): PlanValue => planOfPaced(paced(work, part), part);
+
+export function planOfPaced(jobs: readonly WorkJob[], part: PlanPart): PlanValue {
+  const done = jobs.filter(({ id }) => part.jobs.some((own) => own.id === id && own.isDone)).map(({ id }) => id);
+  const notBefore = new Map(
+    part.jobs.flatMap(({ id, notBefore: date }): [string, number][] => {
+      const day = dayOfDate(part, date);
+      return day === undefined ? [] : [[id, day * DAY_MIN]];
+    }),
+  );
+  const left = jobs.filter(({ id }) => !done.includes(id));
+  const workMin = left.reduce((sum, { minutes }) => sum + minutes, 0);
+  const waiting = left.reduce((sum, { needs }) => sum + Math.max(0, ...needs.map(({ leastH }) => leastH * HOUR)), 0);
+  const latest = Math.max(0, ...notBefore.values()) / DAY_MIN;
+  const stretches = stretchesOf(part, enoughDays(part, workMin + waiting) + latest);
+  const made = schedule({ jobs, done: new Set(done), notBefore, stretches });
+  return {
+    ...made,
+    // for JSON: where there are no hours at all nothing ends
+    bound: Number.isFinite(made.bound) ? made.bound : made.end,
+    ...{ jobs, done, workMin },
+    longestMin: Math.max(0, ...stretches.map(({ from, to }) => to - from)),
+  };
+}

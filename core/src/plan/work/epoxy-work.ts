@@ -1,0 +1,80 @@
+/** The wet jobs, as Epoxy & glass has them in their order, with the hours that each must have before the next. */
+import { paceAt, type Coat, type Finish, type Job as EpoxyJob, type Resin } from '../../epoxy';
+import { COAT_M2, READY, SAND_M2 } from '../constants';
+import type { Need, WorkGroup, WorkJob } from './job';
+
+/** Hours at the shop's warmth; where that is under the hardener's least, at its least. */
+export type Hours = { readonly tacky: number; readonly bonds: number; readonly sand: number; readonly cured: number };
+
+export function hoursAt(resin: Resin, tempC: number): Hours {
+  const pace = paceAt(Math.max(tempC, resin.leastC), resin);
+  const [tacky, bonds] = [resin.tackyHours / pace, resin.bondsHours / pace];
+  return { tacky, bonds: Math.max(tacky, bonds), sand: resin.sandHours / pace, cured: resin.curedHours / pace };
+}
+
+/** After a wet job another that bonds to it. */
+export const coatAfter = (job: string, { tacky, bonds, sand }: Hours, areaM2: number): Need => ({
+  ...{ job, leastH: tacky },
+  bonds: { mostH: bonds, sandFromH: Math.max(sand, bonds), sandMin: SAND_M2.value * areaM2 },
+});
+
+/** After one that has to be hard enough to work on. */
+export const hardAfter = (job: string, { sand }: Hours): Need => ({ job, leastH: sand });
+export const after = (job: string): Need => ({ job, leastH: 0 });
+
+/** As they are named in the list of quantities, without their coats' numbers. */
+const GROUPS: Readonly<Record<string, WorkGroup>> = {
+  ...{ join: 'sheets', seal: 'sheets', flat: 'frames', glue: 'frames', tack: 'hull', tabs: 'hull', fillets: 'hull' },
+  ...{ tape: 'hull', sheathe: 'outside', fill: 'outside' },
+};
+
+/** The minutes of a job of epoxy: what is mixed at its rate, and to lay out and clean up. */
+export function wetJob(job: EpoxyJob, needs: readonly Need[], group?: WorkGroup): WorkJob {
+  const [word = ''] = job.id.split('.');
+  return {
+    ...{ id: job.id, name: job.name, group: group ?? GROUPS[word] ?? 'hull', needs },
+    parts: [...new Set(job.covers.map(({ item }) => item))],
+    minutes: READY.value + job.grams / job.gramsPerMinute,
+    // glue and fillets may be done seam by seam; what flows together is done at once
+    isOneGo: job.work === 'seal' || job.work === 'sheathe',
+    ...{ hands: 1, isWet: true },
+  };
+}
+
+/** Coats of paint and varnish, one after another, at the shop's warmth. */
+export function coatJobs(
+  coats: readonly Coat[],
+  { pace, needs, areaM2, where }: CoatsAsked,
+): { readonly jobs: WorkJob[]; readonly last: Need[] } {
+  const own = coats.filter(({ finish }) => where.includes(finish.where));
+  const jobs: WorkJob[] = [];
+  let before: readonly Need[] = needs;
+  for (const { finish, number, ml } of own) {
+    const id = `coat.${where.join('.')}.${finish.id}.${number}`;
+    jobs.push({
+      ...{ id, name: `${finish.name}, coat ${number}`, group: 'finish', parts: [], needs: before },
+      minutes: READY.value + (COAT_M2.value * ml * finish.covers) / 1000,
+      ...{ isOneGo: true, hands: 1, isWet: true },
+    });
+    before = [finishAfter(id, finish, pace, areaM2)];
+  }
+  return { jobs, last: [...before] };
+}
+
+export type CoatsAsked = {
+  /** How fast a coat dries here, of its maker's hours. */
+  readonly pace: number;
+  readonly needs: readonly Need[];
+  readonly areaM2: number;
+  readonly where: readonly Finish['where'][];
+};
+
+const finishAfter = (
+  job: string,
+  { fromHours, untilHours }: Pick<Finish, 'fromHours' | 'untilHours'>,
+  pace: number,
+  areaM2: number,
+): Need => {
+  const [from, until] = [fromHours / pace, Math.max(fromHours, untilHours) / pace];
+  return { job, leastH: from, bonds: { mostH: until, sandFromH: until, sandMin: SAND_M2.value * areaM2 } };
+};

@@ -1,0 +1,82 @@
+/** The plan: jobs in one's own hours, ticked, put off, taken to the telephone and to paper. */
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { expectNoFaults } from './no-faults';
+import { unfold } from './slip';
+
+const slipOf = (page: Page) => page.getByRole('complementary', { name: 'The slip', exact: true });
+const days = (page: Page) => page.getByRole('list', { name: 'Day by day' });
+
+async function type(page: Page, label: string, value: string): Promise<void> {
+  const field = slipOf(page).getByLabel(label, { exact: true });
+  await field.fill(value);
+  await field.press('Enter');
+}
+
+test('what next: one’s own hours, a job ticked, one put off, a calendar file, kept over a reload', async ({ page }) => {
+  await page.goto('/');
+  await page.goto('/project/demo-tamsel/plan');
+  await expect(
+    days(page)
+      .getByRole('button', { name: /Mark out and cut/ })
+      .first(),
+  ).toBeVisible();
+  await expect(slipOf(page)).toContainText('Ends');
+  await expect(days(page)).toContainText('Week 1, Tuesday');
+
+  // dates come with a first day
+  await unfold(page, 'Your hours');
+  await type(page, 'First day', '2027-03-01');
+  await expect(days(page)).toContainText('Tuesday 2027-03-02');
+  // an evening on Monday, by the clock
+  await type(page, 'Mon from', '18:30');
+  await type(page, 'Mon hours', '1.5');
+  await expect(days(page)).toContainText('Monday 2027-03-01');
+  await expect(days(page)).toContainText('18:30–20:00');
+  await type(page, 'Mon hours', '30');
+  await expect(slipOf(page)).toContainText('expected');
+  await page.keyboard.press('Escape');
+
+  // a wet job says what is looked at before the pot is mixed; ticked, it is planned no more
+  const seal = days(page).getByRole('button', { name: /Sealing, coat 1/ });
+  await seal.click();
+  await expect(slipOf(page)).toContainText('Before the pot is mixed');
+  await slipOf(page).getByRole('checkbox', { name: 'Done' }).check();
+  await expect(seal).toHaveCount(0);
+  await expect(slipOf(page).getByRole('region', { name: 'Done' })).toContainText('1 of');
+
+  // put off to a date
+  await days(page)
+    .getByRole('button', { name: /Make bulkhead 1/ })
+    .first()
+    .click();
+  await type(page, 'Not before', '2027-04-10');
+  await expect(slipOf(page)).toContainText('Saturday 2027-04-10');
+  await type(page, 'Takes, hours', '3');
+  await expect(slipOf(page)).toContainText('3 h');
+
+  const download = page.waitForEvent('download');
+  await slipOf(page).getByRole('button', { name: 'Calendar file' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('tamsel-430-plan.ics');
+  expect(readFileSync(await file.path(), 'utf8')).toContain('SUMMARY:Tamsel 430: Make bulkhead 1');
+
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(days(page)).toContainText('Saturday 2027-04-10');
+  await expect(slipOf(page).getByRole('region', { name: 'Done' })).toContainText('1 of');
+  await page.getByRole('heading', { name: 'Plan' }).hover();
+  await expectNoFaults(page);
+});
+
+test('without hours there is no plan, and that is said; the tenth key comes here', async ({ page }) => {
+  await page.goto('/');
+  await page.goto('/project/demo-orrin/epoxy');
+  await expect(page.getByRole('main', { name: 'Epoxy & glass' })).toBeVisible();
+  await page.keyboard.press('0');
+  await expect(page.getByRole('main', { name: 'Plan' })).toBeVisible();
+  await unfold(page, 'Your hours');
+  for (const day of ['Tue', 'Thu', 'Sat', 'Sun']) await type(page, `${day} hours`, '0');
+  await expect(slipOf(page)).toContainText('There are no hours to build in');
+  await expect(page.getByRole('main')).toContainText('put some into the week');
+});
