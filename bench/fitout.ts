@@ -1,7 +1,7 @@
 /**
  * How far the flat edges of walls and the thicknesses of blocks are off their closed forms at most; how far the edges
  * of parts in a conical and a cylindrical side lie off the inside of the skin, and their bevels off the surface's own;
- * how far an outer stem's flat is off the planes that it lies on; and what the parts of each demo boat cost, as a share
+ * how far an outer stem's flat and a hanging knee's edge are off the planes that they lie on; and what the parts of each demo boat cost, as a share
  * of working all of it out anew.
  * `npx tsx bench/fitout.ts 9`
  */
@@ -14,6 +14,7 @@ import { overMiddle, placeOn } from '../core/src/fitout/lie';
 import { shapeOf } from '../core/src/fitout/fitted';
 import { blockOff } from '../core/src/fitout/blocks/fixtures/bent-transom';
 import { plainInside } from '../core/src/fitout/plans';
+import { kneesDiffer } from '../core/src/fitout/knees/fixtures/closed-form';
 import { stemOff } from '../core/src/fitout/stems/fixtures/wedge';
 import { EXACT_WALLS, mostOff } from '../core/src/fitout/walls/fixtures/exact-walls';
 import { wallOf } from '../core/src/fitout/walls/fitted-wall';
@@ -74,6 +75,9 @@ for (const [k, m] of [
   [0.2, 0.6],
 ] as const)
   console.log(`outer stem on planes, ${k} raked ${m}: ${stemOff(k, m).toFixed(4)} mm`);
+
+const knee = kneesDiffer();
+console.log(`hanging knee on planes: ${knee.offMm.toFixed(4)} mm, ${knee.bevelOff.toFixed(4)}°`);
 
 const median = (all: number[]) => all.sort((a, b) => a - b)[all.length >> 1] ?? 0;
 for (const id of DEMO_IDS) {

@@ -20,6 +20,7 @@ async function type(page: Page, label: string, value: string): Promise<void> {
 
 test('a hanging knee under the sheer: its board, its bevel, moved, its corner told', async ({ page }) => {
   await page.goto('/');
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await page.goto('/project/demo-tamsel/fitout');
   await add(page, 'Hanging knee');
   await expect(slipOf(page)).toContainText('Sawn from');
@@ -27,13 +28,14 @@ test('a hanging knee under the sheer: its board, its bevel, moved, its corner to
   await expect(
     slipOf(page).getByRole('table', { name: 'Hanging knee, against the skin' }).getByRole('row'),
   ).toHaveCount(6);
+  await type(page, 'Thickness', '40');
   await type(page, 'Hollowed by', '110');
   await expect(slipOf(page)).toContainText('through from its corner to its free edge');
   await slipOf(page).getByRole('button', { name: 'Hollow it less' }).click();
   await expect(slipOf(page)).not.toContainText('through from its corner to its free edge');
   await page.getByRole('tab', { name: 'As it is cut' }).click();
   await expect(page.getByText('On its board, the after face of the starboard one up')).toBeVisible();
-  // under the sole there is no side for it to go up: it is told, and a level too high as well
+  // where the side does not come up so high that is told
   await type(page, 'Level', '2000');
   await expect(slipOf(page)).toContainText('has no corner');
   await page.getByRole('button', { name: /^Undo/ }).click();

@@ -68,6 +68,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the paper of %s', (id) => {
       // the demo of slips has no long pieces
       ...(derived.timber.value.runs.length > 0 ? ['timber'] : []),
       'epoxy',
+      'plan',
     ]);
   });
   it.each(sheets.map(({ file, item }) => [file, item] as const))('%s is a draughtsman’s sheet', (file, item) => {

@@ -49,10 +49,10 @@ function notMade(plan: KneePlan, { name }: FittedKnee, why: NoKnee, asked: Asked
   }
 }
 
-function throat(plan: KneePlan, { name, throatMm }: FittedKnee): InsideFinding[] {
+function throat(plan: KneePlan, { name, throatMm, hollowMm }: FittedKnee): InsideFinding[] {
   const least = KNEE_THROAT.value * plan.thickness;
   if (throatMm >= least) return [];
-  const less = Math.floor(plan.hollow - (least - throatMm));
+  const less = Math.floor(hollowMm - (least - throatMm));
   return [
     {
       ...{ severity: 'check', code: 'knee-throat', where: whereOf(plan), data: { part: name, mm: throatMm, least } },

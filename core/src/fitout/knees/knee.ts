@@ -69,6 +69,8 @@ export type FittedKnee = Pick<KneePlan, 'name' | 'hand' | 'thickness' | 'goes'> 
   readonly none?: NoKnee;
   /** From the corner to the nearest of its free edge. */
   readonly throatMm: number;
+  /** As deep as it is hollowed: no further than a half circle. */
+  readonly hollowMm: number;
   /** As they come out, along what it meets and along the skin. */
   readonly acrossMm: number;
   readonly alongMm: number;
@@ -107,7 +109,18 @@ function kneeOf(plan: KneePlan, id: string, boat: KneeBoat): FittedKnee {
   const none = {
     ...{ id, plan: plan.id, name, hand, thickness, goes, x },
     ...({ fit: 'knee', isSquare: false, isBent: false, isTimber: true, pieces: [], supports: [] } as const),
-    ...{ throatMm: 0, acrossMm: 0, alongMm: 0, beyondMm: 0, rows: [], faces: [], free: [], cut: [], cutFor: [] },
+    ...{
+      throatMm: 0,
+      hollowMm: 0,
+      acrossMm: 0,
+      alongMm: 0,
+      beyondMm: 0,
+      rows: [],
+      faces: [],
+      free: [],
+      cut: [],
+      cutFor: [],
+    },
   };
   const level = levelFor(plan, boat.parts);
   if (typeof level === 'string') return { ...none, none: level };
@@ -131,7 +144,7 @@ function kneeOf(plan: KneePlan, id: string, boat: KneeBoat): FittedKnee {
   if (!left) return { ...none, none: 'no-wood', cutFor: through.map((one) => one.name) };
   return {
     ...none,
-    ...{ throatMm: shape.throatMm, acrossMm: shape.acrossMm, alongMm: shape.alongMm },
+    ...{ throatMm: shape.throatMm, hollowMm: shape.hollowMm, acrossMm: shape.acrossMm, alongMm: shape.alongMm },
     beyondMm: level.beyond(x, at(shape.arm, 0)[0]),
     ...{ rows: rowsOf(middle, [fore, aft], shape), faces, free: shape.free, cut: left },
     cutFor: [...new Set(through.map((one) => one.name))],
@@ -166,6 +179,7 @@ type Shape = {
   readonly acrossMm: number;
   readonly alongMm: number;
   readonly throatMm: number;
+  readonly hollowMm: number;
 };
 
 function shapeOf({ across, along, nose, hollow, goes, x }: KneePlan, { leg }: Side, level: LevelAt): Shape | undefined {
@@ -185,9 +199,10 @@ function shapeOf({ across, along, nose, hollow, goes, x }: KneePlan, { leg }: Si
   const chord = distance2(from, to);
   if (chord === 0) return undefined;
   const toward: Vec2 = [corner[0] - (from[0] + to[0]) / 2, corner[1] - (from[1] + to[1]) / 2];
-  const free = hollow > 0 ? arcOver(from, to, { high: Math.min(hollow, chord / 2), inward: toward }) : [from, to];
+  const hollowMm = Math.min(hollow, chord / 2);
+  const free = hollow > 0 ? arcOver(from, to, { high: hollowMm, inward: toward }) : [from, to];
   const throatMm = Math.min(...thick(free).map((p) => distance2(p, corner)));
-  return { arm, free, end, inward, corner, acrossMm: corner[0] - tip, alongMm, throatMm };
+  return { arm, free, end, inward, corner, acrossMm: corner[0] - tip, alongMm, throatMm, hollowMm };
 }
 
 /** With places between, where its edge is straight. */

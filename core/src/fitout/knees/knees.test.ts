@@ -106,6 +106,11 @@ describe('is told of', () => {
     });
     // through the corner 162.6 less the hollow; twice its thickness is 150
     expect(told?.remedies).toMatchObject([{ edits: [{ path: ['fitout', 'knees', 'k', 'hollow'], value: 12 }] }]);
+    // the same of a deeper one
+    const deep = { thickness: 50, hollow: 100 };
+    const [half] = judgeKnees([plan(deep)], [kneeIn(BOX, deep)], { parts: [], frames: [] });
+    const value = Math.floor(230 / Math.SQRT2 - 100);
+    expect(half?.remedies).toMatchObject([{ edits: [{ path: ['fitout', 'knees', 'k', 'hollow'], value }] }]);
   });
   it('where it stands beside its part, and where its arm reaches beyond that', () => {
     const seat = partIn(BOX, { hand: 'pair', inner: { fore: 350, aft: 350 }, height: level(250) });

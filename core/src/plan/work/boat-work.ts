@@ -132,7 +132,7 @@ function chained({ takeoff, hours }: BoatToBuild, jobs: WorkJob[], id: string, f
   let before = [...first];
   for (const job of own) {
     const area = job.grams / GRAMS_PER_M2;
-    jobs.push(wetJob(job, before, job.id.startsWith('flat') ? 'frames' : undefined));
+    jobs.push(wetJob(job, before, job.id.startsWith('flat') ? 'framework' : undefined));
     before = [coatAfter(job.id, hours, area)];
   }
   return before;

@@ -24,7 +24,15 @@ export const after = (job: string): Need => ({ job, leastH: 0 });
 
 /** As they are named in the list of quantities, without their coats' numbers. */
 const GROUPS: Readonly<Record<string, WorkGroup>> = {
-  ...{ join: 'sheets', seal: 'sheets', flat: 'frames', glue: 'frames', tack: 'hull', tabs: 'hull', fillets: 'hull' },
+  ...{
+    join: 'plywood',
+    seal: 'plywood',
+    flat: 'framework',
+    glue: 'framework',
+    tack: 'hull',
+    tabs: 'hull',
+    fillets: 'hull',
+  },
   ...{ tape: 'hull', sheathe: 'outside', fill: 'outside' },
 };
 

@@ -1,7 +1,7 @@
 /** A job: what is done in one piece of work, what has to be before it, and how long that must have had to cure. */
 
 /** In working order, as they are told apart on the calendar. */
-export const WORK_GROUPS = ['sheets', 'frames', 'setting up', 'hull', 'outside', 'inside', 'finish'] as const;
+export const WORK_GROUPS = ['plywood', 'framework', 'setting up', 'hull', 'outside', 'inside', 'finish'] as const;
 export type WorkGroup = (typeof WORK_GROUPS)[number];
 
 /** Hours after another job's end. */

@@ -30,7 +30,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
     const own = cut.filter(({ id }) => pieceIds(panel.id).includes(id));
     const isJoined = joined.some((one) => one.panel === panel.id);
     return dry({
-      ...{ id: `cut.panel.${panel.id}`, name: `Mark out and cut ${lower(panel.name)}`, group: 'sheets' },
+      ...{ id: `cut.panel.${panel.id}`, name: `Mark out and cut ${lower(panel.name)}`, group: 'plywood' },
       ...{ parts: own.map(({ name }) => name), minutes: MARK_CUT_M.value * edgeM(own) },
       needs: isBlank && isJoined && join ? [hardAfter('join', hours)] : [],
     });
@@ -39,7 +39,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
     joinM > 0
       ? [
           dry({
-            ...{ id: 'joints', name: 'Cut the joints of sheets', group: 'sheets', minutes: JOINT_M.value * joinM },
+            ...{ id: 'joining', name: 'Cut the joints of sheets', group: 'plywood', minutes: JOINT_M.value * joinM },
             // pieces are cut to shape before they are joined, blanks after
             needs: isBlank ? [] : joined.map(({ panel }) => after(`cut.panel.${panel}`)),
           }),
@@ -64,13 +64,13 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
       },
     });
   const transoms = panels.transoms.flatMap(({ id }) =>
-    cut.filter((part) => part.id === id).map((part) => oneCut(part, 'sheets', `cut.transom.${id}`)),
+    cut.filter((part) => part.id === id).map((part) => oneCut(part, 'plywood', `cut.transom.${id}`)),
   );
   const ofFrames = frames.frames.map((frame): WorkJob => {
     const own = cut.filter(({ id }) => id === frame.id);
     const small = frame.cleats.length + frame.rims.length;
     return dry({
-      ...{ id: `cut.frame.${frame.id}`, name: `Make ${lower(frame.name)}`, group: 'frames', parts: [frame.name] },
+      ...{ id: `cut.frame.${frame.id}`, name: `Make ${lower(frame.name)}`, group: 'framework', parts: [frame.name] },
       minutes: (own.length > 0 ? MARK_CUT_M.value * edgeM(own) : TIMBER_FRAME.value) + SMALL_PART.value * small,
     });
   });
@@ -80,7 +80,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
       ...{
         id: `cut.girder.${girder.id}`,
         name: `Make ${lower(girder.name)}`,
-        group: 'frames',
+        group: 'framework',
         parts: [girder.name],
         minutes: MARK_CUT_M.value * edgeM(own),
       },
@@ -93,7 +93,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
           dry({
             id: 'saw',
             name: 'Saw the timber',
-            group: 'frames',
+            group: 'framework',
             minutes: SAW_STICK.value * sticks,
             parts: runs.map(({ name }) => name),
           }),

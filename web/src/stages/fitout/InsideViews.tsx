@@ -22,7 +22,7 @@ import { PlanDrawing } from './PlanDrawing';
 import { StemDrawing } from './stems/StemDrawing';
 import { SectionDrawing } from './SectionDrawing';
 
-const VIEWS = { plan: 'From above', along: 'Along', section: 'Across', flat: 'As it is cut' } as const;
+const VIEWS = { above: 'From above', along: 'Along', section: 'Across', flat: 'As it is cut' } as const;
 const HULL = <InTheRound />;
 
 /** What of what is picked was made. */
@@ -42,7 +42,7 @@ type Props = { readonly value: InsideValue; readonly own: PickedInside | undefin
 
 export function InsideViews({ value, own }: Props) {
   const derived = useAppSelector(selectDerived);
-  const [view, setView] = useState<keyof typeof VIEWS>('plan');
+  const [view, setView] = useState<keyof typeof VIEWS>('above');
   const [asked, setAsked] = useState<number | null>(null);
   const [askedOut, setAskedOut] = useState<number | null>(null);
   if (!derived) return null;

@@ -43,7 +43,7 @@ export const PlanDays = memo(function PlanDays({ value, part, picked: own }: Pro
     >
       {days.map((day) => (
         <Box component="li" key={day.day} sx={{ mb: 1.5 }}>
-          <h3 className="plan-day">{dayWords(day)}</h3>
+          <h2 className="plan-day">{dayWords(day)}</h2>
           {day.entries.map((entry) => {
             const { job } = entry.job;
             return (
