@@ -1,8 +1,8 @@
 /**
  * How far the flat edges of walls and the thicknesses of blocks are off their closed forms at most; how far the edges
  * of parts in a conical and a cylindrical side lie off the inside of the skin, and their bevels off the surface's own;
- * how far an outer stem's flat and a hanging knee's edge are off the planes that they lie on; and what the parts of each demo boat cost, as a share
- * of working all of it out anew.
+ * how far an outer stem's flat and a hanging knee's edge are off the planes that they lie on; and what the parts of
+ * each demo boat cost, as a share of working all of it out anew.
  * `npx tsx bench/fitout.ts 9`
  */
 import { readOffsets } from '@kalotrope/core/exchange';

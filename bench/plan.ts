@@ -26,7 +26,8 @@ for (const id of boats) {
   const { value } = derive(project).plan;
   const sanded = value.planned.filter(({ sandedFor }) => sandedFor !== undefined).length;
   console.log(
-    `${id}: ${value.jobs.length} jobs, ${(value.workMin / 60).toFixed(1)} h of work, ends day ${Math.ceil(value.end / 1440)}, ` +
+    `${id}: ${value.jobs.length} jobs, ${(value.workMin / 60).toFixed(1)} h of work, ` +
+      `ends day ${Math.ceil(value.end / 1440)}, ` +
       `${(value.end / value.bound).toFixed(2)} times the bound, ${sanded} coats sanded first`,
   );
 }
@@ -61,6 +62,7 @@ const ticked = jobs.slice(0, 20).map((_, k) => {
 });
 const anew = Array.from({ length: 9 }, () => timed(() => createDerive()(project)));
 console.log(
-  `planned anew after a job is ticked: median ${median(ticked).toFixed(1)} ms, most ${Math.max(...ticked).toFixed(1)}; ` +
-    `the whole boat anew ${median(anew).toFixed(0)} ms, ${(median(anew) / median(ticked)).toFixed(0)} times that`,
+  `planned anew after a job is ticked: median ${median(ticked).toFixed(1)} ms, ` +
+    `most ${Math.max(...ticked).toFixed(1)}; the whole boat anew ${median(anew).toFixed(0)} ms, ` +
+    `${(median(anew) / median(ticked)).toFixed(0)} times that`,
 );

@@ -13,10 +13,15 @@ import type { EpoxyPart } from './schema';
 /** What of a job belongs to a line of the list, g in place with its filler. */
 export type Covered = { readonly item: string; readonly seam?: string; readonly grams: number };
 
+/** What is put on in coats: on the bare wood, over cloth outside, over cloth on the bench. */
+type CoatOf = 'seal' | 'fill' | 'flat.fill';
+
 export type Job = {
   readonly id: string;
   readonly name: string;
   readonly work: Work | 'tack';
+  /** One of several over one another: which. */
+  readonly coatOf?: CoatOf;
   readonly grams: number;
   /** Of the mix, by weight. */
   readonly fillerShare: number;
@@ -38,7 +43,10 @@ export function jobsOf(lines: readonly TakeoffLine[], part: EpoxyPart): Job[] {
     of(({ from }) => from.kind === 'glued' && (from.what === 'blanks') === isOfSheets);
   const taped = (side: 'inside' | 'outside') => of(({ from }) => from.kind === 'tape' && from.side === side);
   const sealing = coatsOf(part).map((share, k) =>
-    jobOf({ id: `seal.${k + 1}`, name: `Sealing, coat ${k + 1}`, work: 'seal', rate: rate.seal }, of(isSealing, share)),
+    jobOf(
+      { id: `seal.${k + 1}`, coatOf: 'seal', name: `Sealing, coat ${k + 1}`, work: 'seal', rate: rate.seal },
+      of(isSealing, share),
+    ),
   );
   const joints = jobOf({ id: 'join', name: 'Sheet joints', work: 'glue', rate: rate.glue }, joins(true));
   const fillets = of(({ group }) => group === 'fillets', 1 - TACK_SHARE.value);
@@ -51,7 +59,10 @@ export function jobsOf(lines: readonly TakeoffLine[], part: EpoxyPart): Job[] {
       jobOf({ ...ids.wetOut, work: 'sheathe', rate: rate.sheathe }, { ...cloth, share: wetOut }),
       ...Array.from({ length: FILL_COATS.value }, (_, k) =>
         jobOf(
-          { id: `${ids.fill.id}.${k + 1}`, name: `${ids.fill.name}, coat ${k + 1}`, work: 'seal', rate: rate.seal },
+          {
+            ...{ id: `${ids.fill.id}.${k + 1}`, coatOf: ids.fill.id, name: `${ids.fill.name}, coat ${k + 1}` },
+            ...{ work: 'seal', rate: rate.seal },
+          },
           { ...cloth, share: fill },
         ),
       ),
@@ -73,7 +84,7 @@ export function jobsOf(lines: readonly TakeoffLine[], part: EpoxyPart): Job[] {
 }
 
 type Named = { readonly id: string; readonly name: string };
-type ClothIds = { readonly wetOut: Named; readonly fill: Named };
+type ClothIds = { readonly wetOut: Named; readonly fill: Named & { readonly id: CoatOf } };
 const OUTSIDE: ClothIds = {
   wetOut: { id: 'sheathe', name: 'Sheathing' },
   fill: { id: 'fill', name: 'Filling the weave' },
@@ -100,16 +111,20 @@ function sharesOfCloth(lines: readonly TakeoffLine[], what: 'cloth' | 'coat'): n
   return what === 'coat' ? coat : 1 - coat * FILL_COATS.value;
 }
 
-type Of = { readonly id: string; readonly name: string; readonly work: Job['work']; readonly rate: number };
+type Of = Named & { readonly work: Job['work']; readonly coatOf?: CoatOf; readonly rate: number };
 
-function jobOf({ id, name, work, rate }: Of, { lines, share }: { lines: readonly TakeoffLine[]; share: number }): Job {
+function jobOf(
+  { id, name, work, coatOf, rate }: Of,
+  { lines, share }: { lines: readonly TakeoffLine[]; share: number },
+): Job {
   const covers = lines.map(({ item, seam, resin, filler }) => ({
     ...{ item, grams: (resin + filler) * share },
     ...(seam !== undefined && { seam }),
   }));
   const grams = covers.reduce((sum, cover) => sum + cover.grams, 0);
   const filler = lines.reduce((sum, line) => sum + line.filler * share, 0);
-  return { id, name, work, grams, fillerShare: grams > 0 ? filler / grams : 0, gramsPerMinute: rate, covers };
+  const coat = coatOf && { coatOf };
+  return { id, name, work, ...coat, grams, fillerShare: grams > 0 ? filler / grams : 0, gramsPerMinute: rate, covers };
 }
 
 /** Cut into pots for a shop of so many degrees. */

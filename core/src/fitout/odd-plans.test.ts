@@ -1,6 +1,6 @@
 /**
- * Walls, blocks, parts, people, stems and knees of any figures that the schema takes, by a seed: worked out or told of, and
- * always in figures.
+ * Walls, blocks, parts, people, stems and knees of any figures that the schema takes, by a seed: worked out or told of,
+ * and always in figures.
  */
 import { describe, expect, it } from 'vitest';
 import { at, random } from '../geometry';

@@ -32,7 +32,7 @@ export const PLAN_FINDINGS = {
   'plan-too-cold': entry(
     { least: figure, shop: figure },
     ({ least, shop }, { warmth }) =>
-      `At ${warmth(shop)} the resin does not cure: the plan takes the shop to be kept at ${warmth(least)}.`,
+      `At ${warmth(shop)} the resin does not cure: it is planned as if the shop were kept at ${warmth(least)}.`,
     { least: 10, shop: 5 },
   ),
   'plan-waits': entry(

@@ -1,7 +1,7 @@
 export { beforeGlue } from './before-glue';
 export { calendarFile } from './calendar-file';
-export { daysOf, dayWords, momentWords, waitsAfter, WEEKDAY_NAMES, type DayEntry, type PlanDay } from './days-of-plan';
-export { dayNumber, WEEKDAYS, type Weekday } from './days';
+export { daysOf, dayWords, momentWords, waitsAfter, WEEKDAY_NAMES, type DayEntry } from './days-of-plan';
+export { WEEKDAYS } from './days';
 export { PLAN_DAYS_PATH, PLAN_JOBS_PATH } from './schema';
 export type { JobPlan, PlanPart, WorkHours } from './schema';
 export type { PlannedJob } from './schedule';
@@ -9,4 +9,4 @@ export { planStage } from './stage';
 export { workOfThing, workThing } from './things';
 export type { PlanValue } from './value';
 export { clockWords, hoursWords } from './words';
-export { WORK_GROUPS, type WorkGroup, type WorkJob } from './work/job';
+export { WORK_GROUPS, type WorkJob } from './work/job';

@@ -11,13 +11,25 @@ import { oddCalendar } from './fixtures/odd-calendar';
 import { judgePlan } from './judge';
 import { planAtFirst, planSchema, type PlanPart } from './schema';
 import { planSheets, planTables } from './tables';
-import { planOf } from './value';
+import { paced, planOfPaced } from './value';
 import type { Need, WorkJob } from './work/job';
 import { clockWords, hoursWords } from './words';
 
+const planOf = (work: readonly WorkJob[], own: PlanPart) => planOfPaced(paced(work, own), own);
 const part = (given: Partial<PlanPart> = {}): PlanPart => ({ ...planAtFirst(), ...given });
 const job = (id: string, minutes: number, given: Partial<WorkJob> = {}): WorkJob => ({
-  ...{ id, name: id, group: 'hull', parts: [], minutes, isOneGo: false, hands: 1, needs: [], isWet: false },
+  ...{
+    id,
+    name: id,
+    group: 'hull',
+    parts: [],
+    minutes,
+    isOneGo: false,
+    hands: 1,
+    needs: [],
+    isWet: false,
+    isPaint: false,
+  },
   ...given,
 });
 const coatOn = (id: string): Need => ({ job: id, leastH: 4, bonds: { mostH: 30, sandFromH: 30, sandMin: 45 } });

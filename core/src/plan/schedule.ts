@@ -2,11 +2,11 @@
  * When each job is done, in the builder's own hours: one job at a time, what cures cures meanwhile.
  *
  * Method: a list schedule (any text book of scheduling): in every stretch of work the most pressing job that may begin
- * is done; dry work goes on from stretch to stretch, what is wet is finished in the stretch in which it was begun. A job
- * presses by all that comes after it, work and curing; one whose next coat would no longer bond at the next chance goes
- * before all. Several ways to rank are tried, each also with coats held back until the hours let the next one bond, and
- * the soonest end is kept. Its measure is a bound that no plan can beat: the longer of all the work poured into the
- * hours one after another, and of the longest chain with hands for all.
+ * is done; dry work goes on from stretch to stretch, what is wet is finished in the stretch in which it was begun. A
+ * job presses by all that comes after it, work and curing; one whose next coat would no longer bond at the next chance
+ * goes before all. Several ways to rank are tried, each also with coats held back until the hours let the next one
+ * bond, and the soonest end is kept. Its measure is a bound that no plan can beat: the longer of all the work poured
+ * into the hours one after another, and of the longest chain with hands for all.
  */
 import type { Stretch } from './calendar';
 import type { Need, WorkJob } from './work/job';
@@ -52,6 +52,9 @@ type Asked = {
 const HOUR = 60;
 /** Less of a stretch is not worth laying out for dry work, minutes. */
 const LEAST_MIN = 10;
+/** Nobody begins to the minute. */
+const CLOCK_MIN = 5;
+const onClock = (minute: number): number => CLOCK_MIN * Math.ceil(minute / CLOCK_MIN);
 /** A moment's difference is none, minutes. */
 const MOMENT = 1e-6;
 
@@ -136,7 +139,7 @@ function listSchedule(asked: Asked, way: Way): Trial {
       });
       if (!chosen) {
         const wait = nextChance(asked, state, left, now);
-        const until = Math.min(stretch.to, Math.max(wait, now + 1));
+        const until = Math.min(stretch.to, onClock(Math.max(wait, now + 1)));
         idleMin += until - now;
         now = until;
         continue;

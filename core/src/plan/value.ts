@@ -35,8 +35,6 @@ export const paced = (jobs: readonly WorkJob[], { pace, jobs: own }: Pick<PlanPa
     };
   });
 
-export const planOf = (work: readonly WorkJob[], part: PlanPart): PlanValue => planOfPaced(paced(work, part), part);
-
 export function planOfPaced(jobs: readonly WorkJob[], part: PlanPart): PlanValue {
   const done = jobs.filter(({ id }) => part.jobs.some((own) => own.id === id && own.isDone)).map(({ id }) => id);
   const notBefore = new Map(

@@ -201,8 +201,7 @@ export const WORDS: readonly Word[] = [
   {
     id: 'knee',
     word: 'Knee',
-    meaning:
-      'A piece of wood in a corner, with an arm along either side of it: a quarter knee ties side and transom, a hanging one a thwart or a deck to the side.',
+    meaning: 'A piece of wood in a corner, with an arm along either side of it: a quarter knee ties side and transom.',
     picture: 'ties',
     forms: ['quarter knee', 'quarter knees', 'hanging knee', 'hanging knees'],
   },
@@ -239,7 +238,7 @@ export const WORDS: readonly Word[] = [
     forms: [],
   },
   {
-    id: 'plan',
+    id: 'plan-view',
     word: 'Plan',
     meaning: 'The boat seen from above; usually one half of it.',
     picture: 'body',

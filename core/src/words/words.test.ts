@@ -45,7 +45,7 @@ describe('the glossary', () => {
     const known = new Set(WORDS.map(({ id }) => id));
     for (const id of labelled) expect(known.has(id), id).toBe(true);
     const without = WORDS.filter(({ id }) => !labelled.has(id)).map(({ id }) => id);
-    expect(without).toEqual(['plan']);
+    expect(without).toEqual(['plan-view']);
   });
   it.each(Object.entries(PICTURES))(
     '%s lies within its frame, labels too, and no label on another',

@@ -22,7 +22,8 @@ export const KNEE_FINDINGS = {
   'knee-no-wood': entry(
     { part: word },
     ({ part }) =>
-      `${part} has no wood left at its corner: hollow it less, make its arms longer, or move it off what runs through it.`,
+      `${part} has no wood left at its corner: hollow it less, make its arms longer, ` +
+      'or move it off what runs through it.',
     { part: 'Hanging knee' },
   ),
   'knee-throat': entry(

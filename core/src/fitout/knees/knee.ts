@@ -26,13 +26,11 @@ import {
   type Outline,
   type Vec2,
 } from '../../geometry';
-import type { MemberRun } from '../../frames';
-import type { Panel, RoundedStrip } from '../../panels';
 import { boardMm } from '../board';
 import { arcOver } from '../hollow';
 import type { KneePlan } from '../schema';
 import type { Support } from '../supports';
-import type { Fitted } from '../value';
+import type { KneeBoat } from './knee-boat';
 import { levelFor, type LevelAt, type NoLevel } from './level';
 import { ringAcross } from './member-across';
 import { outAt, placeAt, sideAt, upTo, type Side } from './side';
@@ -84,15 +82,6 @@ export type FittedKnee = Pick<KneePlan, 'name' | 'hand' | 'thickness' | 'goes'> 
   readonly cut: readonly Vec2[];
   /** What runs along the skin through it, by name, each once. */
   readonly cutFor: readonly string[];
-};
-
-export type KneeBoat = {
-  readonly panels: readonly Panel[];
-  readonly strips: readonly RoundedStrip[];
-  readonly parts: readonly Fitted[];
-  readonly members: readonly MemberRun[];
-  /** From the lines' surface to the inside of the skin. */
-  readonly inside: number;
 };
 
 /** Of a boat whose sides differ a pair is two knees, each cut to its own side. */

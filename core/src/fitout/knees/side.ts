@@ -2,7 +2,7 @@
 import { at, distance2, lerp2, type Vec2 } from '../../geometry';
 import { frameAt } from '../../frames';
 import type { KneePlan } from '../schema';
-import type { KneeBoat } from './knee';
+import type { KneeBoat } from './knee-boat';
 import type { LevelAt } from './level';
 
 /** From the corner on. */

@@ -81,8 +81,7 @@ describe('a body', () => {
 describe('room for a person in a box', () => {
   const skin = { inside: 6, outside: 0 };
   const seat = partIn(BOX, { kind: 'seat', name: 'Seat', from: 900, to: 1300, height: level(300, 300, 'top') });
-  const boat: PeopleBoat = { ...BOX, frames: [], skin, parts: [seat], walls: [], blocks: [],
-  knees: [] };
+  const boat: PeopleBoat = { ...BOX, frames: [], skin, parts: [seat], walls: [], blocks: [], knees: [] };
   const sits = (given: Partial<PersonPlan> = {}, more: Partial<PeopleBoat> = {}) =>
     seatedIn(person({ height: 300, ...given }), { ...boat, ...more });
   it('stands its feet on the inside of the bottom, and wants for nothing there', () => {

@@ -1,11 +1,12 @@
 /**
- * What there is to do on this boat, in working order: from its panels, frames, timbers, parts inside, its set-up and its
- * wet work, each with what has to be before it.
+ * What there is to do on this boat, in working order: from its panels, frames, timbers, parts inside, its set-up and
+ * its wet work, each with what has to be before it.
  *
  * Order: sheets joined before what is cut from the blanks; parts sealed before they are glued or stood; frames stood
- * before the skin goes on; the inside of the seams before the boat is turned; the outside before she is turned back; what
- * lies inside fitted then, and painted last. What is cut from sheets that need no joint may be cut at any time.
+ * before the skin goes on; the inside of the seams before the boat is turned; the outside before she is turned back;
+ * what lies inside fitted then, and painted last. What is cut from sheets that need no joint may be cut at any time.
  */
+import type { Job as EpoxyJob } from '../../epoxy';
 import type { PanelsValue } from '../../panels';
 import {
   FAIR_M2,
@@ -34,7 +35,10 @@ export function workOf(boat: BoatToBuild): WorkJob[] {
   const put = (job: WorkJob | undefined): void => {
     if (job) jobs.push(job);
   };
-  const cutAll = made.filter(({ id }) => id.startsWith('cut.') && !id.startsWith('cut.inside.')).map(({ id }) => id);
+  // what is cut and made; timber is sawn when it comes to be wanted
+  const cutAll = made
+    .filter(({ id, group, isWet }) => !isWet && group !== 'inside' && id !== 'saw')
+    .map(({ id }) => id);
   // glassed and sealed flat
   const flat = wet('flat');
   // pieces that are cut before they are joined are sealed in one
@@ -44,7 +48,7 @@ export function workOf(boat: BoatToBuild): WorkJob[] {
     before = chained(boat, jobs, 'flat.fill', [coatAfter('flat', hours, 0)]);
   }
   if (isSealedFlat(boat)) before = chained(boat, jobs, 'seal', before);
-  before = before.map((need) => (isWet(jobs, need.job) ? hardAfter(need.job, hours) : need));
+  before = before.map((need) => (isWetIn(jobs, need.job) ? hardAfter(need.job, hours) : need));
   const glue = wet('glue');
   const sawn = ids.filter((id) => id === 'saw').map(after);
   if (glue) {
@@ -80,7 +84,7 @@ export function workOf(boat: BoatToBuild): WorkJob[] {
     if (fitted) before = [...before, after(fitted.id)];
   }
   if (!isSealedFlat(boat)) before = chained(boat, jobs, 'seal', before);
-  const hull = before.map((need) => (isWet(jobs, need.job) ? hardAfter(need.job, hours) : need));
+  const hull = before.map((need) => (isWetIn(jobs, need.job) ? hardAfter(need.job, hours) : need));
   put(
     dry({
       id: 'turn',
@@ -118,7 +122,7 @@ const OUTER = ['outside'] as const;
 const OUTER_SEAMS: readonly string[] = ['keel', 'chine', 'end', 'transom'];
 const WITHIN = ['inside', 'all'] as const;
 
-const isWet = (jobs: readonly WorkJob[], id: string): boolean => jobs.find((job) => job.id === id)?.isWet ?? false;
+const isWetIn = (jobs: readonly WorkJob[], id: string): boolean => jobs.find((job) => job.id === id)?.isWet ?? false;
 const isSealedFlat = ({ takeoff: { jobs } }: BoatToBuild): boolean => {
   const [seal, tack] = ['seal.1', 'tack'].map((id) => jobs.findIndex((job) => job.id === id));
   return seal !== undefined && seal >= 0 && (tack === undefined || tack < 0 || seal < tack);
@@ -127,12 +131,17 @@ const hullArea = ({ panels: { panels } }: BoatToBuild): number =>
   panels.reduce((sum, { areaM2, spansCentreline, only }) => sum + areaM2 * (spansCentreline || only ? 1 : 2), 0);
 
 /** Coats one over another; what the next after them needs. */
-function chained({ takeoff, hours }: BoatToBuild, jobs: WorkJob[], id: string, first: readonly Need[]): Need[] {
-  const own = takeoff.jobs.filter((job) => job.id.startsWith(`${id}.`));
+function chained(
+  { takeoff, hours }: BoatToBuild,
+  jobs: WorkJob[],
+  id: EpoxyJob['coatOf'],
+  first: readonly Need[],
+): Need[] {
+  const own = takeoff.jobs.filter((job) => job.coatOf === id);
   let before = [...first];
   for (const job of own) {
     const area = job.grams / GRAMS_PER_M2;
-    jobs.push(wetJob(job, before, job.id.startsWith('flat') ? 'framework' : undefined));
+    jobs.push(wetJob(job, before));
     before = [coatAfter(job.id, hours, area)];
   }
   return before;
@@ -219,15 +228,15 @@ function outside(boat: BoatToBuild, jobs: WorkJob[]): Need[] {
   for (const id of ['tape.outside', 'sheathe']) {
     const job = wet(id);
     if (!job) continue;
-    jobs.push(wetJob(job, before, 'outside'));
+    jobs.push(wetJob(job, before));
     before = [coatAfter(id, hours, job.grams / GRAMS_PER_M2 / 4)];
   }
   before = chained(boat, jobs, 'fill', before);
-  const hard = before.map((need) => (isWet(jobs, need.job) ? hardAfter(need.job, hours) : need));
+  const hard = before.map((need) => (isWetIn(jobs, need.job) ? hardAfter(need.job, hours) : need));
   jobs.push(
     dry({ id: 'fair', name: 'Fair the outside', group: 'outside', minutes: FAIR_M2.value * area, needs: hard }),
   );
   const painted = coatJobs(takeoff.coats, { pace: paintPace, needs: [after('fair')], areaM2: area, where: OUTER });
   jobs.push(...painted.jobs);
-  return painted.last.map(({ job, leastH }) => ({ job, leastH: isWet(jobs, job) ? 2 * leastH : 0 }));
+  return painted.last.map(({ job, leastH }) => ({ job, leastH: isWetIn(jobs, job) ? 2 * leastH : 0 }));
 }

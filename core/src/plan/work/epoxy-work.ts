@@ -22,32 +22,25 @@ export const coatAfter = (job: string, { tacky, bonds, sand }: Hours, areaM2: nu
 export const hardAfter = (job: string, { sand }: Hours): Need => ({ job, leastH: sand });
 export const after = (job: string): Need => ({ job, leastH: 0 });
 
-/** As they are named in the list of quantities, without their coats' numbers. */
+/** Of those that are no coats, by their ids. */
 const GROUPS: Readonly<Record<string, WorkGroup>> = {
-  ...{
-    join: 'plywood',
-    seal: 'plywood',
-    flat: 'framework',
-    glue: 'framework',
-    tack: 'hull',
-    tabs: 'hull',
-    fillets: 'hull',
-  },
-  ...{ tape: 'hull', sheathe: 'outside', fill: 'outside' },
+  ...{ join: 'plywood', flat: 'framework', glue: 'framework', tack: 'hull', tabs: 'hull', fillets: 'hull' },
+  ...{ 'tape.inside': 'hull', 'tape.outside': 'outside', sheathe: 'outside' },
+};
+const COAT_GROUPS: Readonly<Record<NonNullable<EpoxyJob['coatOf']>, WorkGroup>> = {
+  ...{ seal: 'plywood', fill: 'outside', 'flat.fill': 'framework' },
 };
 
 /** The minutes of a job of epoxy: what is mixed at its rate, and to lay out and clean up. */
-export function wetJob(job: EpoxyJob, needs: readonly Need[], group?: WorkGroup): WorkJob {
-  const [word = ''] = job.id.split('.');
-  return {
-    ...{ id: job.id, name: job.name, group: group ?? GROUPS[word] ?? 'hull', needs },
-    parts: [...new Set(job.covers.map(({ item }) => item))],
-    minutes: READY.value + job.grams / job.gramsPerMinute,
-    // glue and fillets may be done seam by seam; what flows together is done at once
-    isOneGo: job.work === 'seal' || job.work === 'sheathe',
-    ...{ hands: 1, isWet: true },
-  };
-}
+export const wetJob = (job: EpoxyJob, needs: readonly Need[]): WorkJob => ({
+  ...{ id: job.id, name: job.name, needs },
+  group: job.coatOf ? COAT_GROUPS[job.coatOf] : (GROUPS[job.id] ?? 'hull'),
+  parts: [...new Set(job.covers.map(({ item }) => item))],
+  minutes: READY.value + job.grams / job.gramsPerMinute,
+  // glue and fillets may be done seam by seam; what flows together is done at once
+  isOneGo: job.work === 'seal' || job.work === 'sheathe',
+  ...{ hands: 1, isWet: true, isPaint: false },
+});
 
 /** Coats of paint and varnish, one after another, at the shop's warmth. */
 export function coatJobs(
@@ -62,7 +55,7 @@ export function coatJobs(
     jobs.push({
       ...{ id, name: `${finish.name}, coat ${number}`, group: 'finish', parts: [], needs: before },
       minutes: READY.value + (COAT_M2.value * ml * finish.covers) / 1000,
-      ...{ isOneGo: true, hands: 1, isWet: true },
+      ...{ isOneGo: true, hands: 1, isWet: true, isPaint: true },
     });
     before = [finishAfter(id, finish, pace, areaM2)];
   }

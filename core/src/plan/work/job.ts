@@ -25,4 +25,5 @@ export type WorkJob = {
   readonly needs: readonly Need[];
   /** Wet work: epoxy, glue or paint. */
   readonly isWet: boolean;
+  readonly isPaint: boolean;
 };

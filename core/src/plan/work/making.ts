@@ -1,4 +1,5 @@
 /** What is made on the bench: sheets joined, panels, transoms, frames, timber, what lies inside. */
+import { girderPieces } from '../../frames';
 import { polylineLength, type Outline } from '../../geometry';
 import type { CutPart } from '../../sheets';
 import { JOINT_M, MARK_CUT_M, SAW_STICK, SMALL_PART, TIMBER_FRAME } from '../constants';
@@ -75,7 +76,8 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
     });
   });
   const girders = frames.girders.map((girder): WorkJob => {
-    const own = cut.filter(({ id }) => id.startsWith(girder.id));
+    const pieces = girderPieces(girder).map(({ id }) => id);
+    const own = cut.filter(({ id }) => pieces.includes(id));
     return dry({
       ...{
         id: `cut.girder.${girder.id}`,

@@ -57,8 +57,7 @@ export function JobNumbers({ job, value, part }: Props) {
           After{' '}
           {job.needs
             .map(
-              ({ job: id, leastH }) =>
-                `${nameOf(id).toLowerCase()}${leastH > 0 ? ` and ${hoursWords(leastH * 60)}` : ''}`,
+              ({ job: id, leastH }) => `${nameOf(id).toLowerCase()}${leastH > 0 ? ` and ${Math.ceil(leastH)} h` : ''}`,
             )
             .join('; ')}
           .

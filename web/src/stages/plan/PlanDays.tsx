@@ -35,8 +35,11 @@ export const PlanDays = memo(function PlanDays({ value, part, picked: own }: Pro
     <Box
       component="ol"
       aria-label="Day by day"
+      tabIndex={0}
       sx={{
-        ...{ listStyle: 'none', m: 0, px: 2, py: 1, overflow: { md: 'auto' }, flex: { md: 1 }, minHeight: 0 },
+        ...{ listStyle: 'none', m: 0, px: 2, py: 1, overflow: 'auto', flex: { md: 1 }, minHeight: 0 },
+        // on a telephone the slip with what is picked stays near
+        maxHeight: { xs: '50vh', md: 'none' },
         ...{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(300px, 1fr))', columnGap: 3 },
         alignContent: 'start',
       }}

@@ -48,7 +48,7 @@ export default function PlanPage() {
               <Figure name="Ends" value={value.planned.length > 0 ? momentWords(value.end, part) : 'no plan'} />
               <Figure name="Work" value={hoursWords(value.workMin)} />
               <Figure
-                name="No plan ends before"
+                name="Soonest possible"
                 value={momentWords(value.bound, part)}
                 why="All the work poured into your hours, or the longest chain of what waits for what"
               />
