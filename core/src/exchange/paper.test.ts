@@ -56,6 +56,12 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the paper of %s', (id) => {
   const sheets = outgoingSheets(work);
   const drawings = outgoingDrawings(work);
 
+  it('has no sign that paper does not know', () => {
+    const asked = (text: string) => text.split('?').length;
+    for (const { item } of sheets)
+      for (const { texts } of item.pages)
+        for (const { text } of texts) expect(asked(latin(text)), text).toBe(asked(text));
+  });
   it('has sheets of every stage', () => {
     expect([...new Set(sheets.map(({ stage }) => stage))]).toEqual([
       'lines',
@@ -179,6 +185,9 @@ describe('the widths of letters', () => {
   it('are never too small for letters beyond plain ones', () => {
     for (const text of ['Bótur', 'ÆØÅ', '½ ¾', 'ß²°'])
       expect(textWidth(text, 10)).toBeGreaterThanOrEqual(doc.getStringUnitWidth(text) * 10 - 1e-9);
+  });
+  it('are those that paper has: curled quotes straight, dots for three of them, no mark of what is not known', () => {
+    expect(latin('the builder’s “own” hours … − 3 ⅜')).toBe('the builder\'s "own" hours ... - 3 3/8');
   });
   it('let long words break and short ones stand', () => {
     expect(wrapped('a bb ccc', 1e4, 3)).toEqual(['a bb ccc']);

@@ -19,10 +19,13 @@ const SMALL = 611;
 const widthOf = (letter: string): number =>
   PLAIN[(letter.codePointAt(0) ?? 0) - 32] ?? (/[À-ÞÆ¼½¾]/.test(letter) ? CAPITAL : SMALL);
 
-/** What can be printed of a text: Latin 1; a minus becomes a hyphen, an eighth is written out. */
+/** What can be printed of a text: Latin 1; a minus is a hyphen, a curled quote straight, an eighth written out. */
 export const latin = (text: string): string =>
   text
     .replace(/[−–—]/g, '-')
+    .replace(/[‘’]/g, "'")
+    .replace(/[“”]/g, '"')
+    .replace(/…/g, '...')
     .replace(/[⅛⅜⅝⅞]/g, (sign) => `${1 + 2 * '⅛⅜⅝⅞'.indexOf(sign)}/8`)
     .replace(/[^ -~¡-ÿ]/g, '?');
 

@@ -49,7 +49,7 @@ export function planSheets({ project, values, sheetHead: head }: PlanOnPaper): P
     ),
   };
   const sheet = {
-    ...{ name: 'plan-sheet', title: 'Plan, day by day', part: 'Plan', hand: 'all work, in the builder’s own hours' },
+    ...{ name: 'plan-sheet', title: 'Plan, day by day', part: 'Plan', hand: 'all work, in your own hours' },
     ...{ material: `ends ${momentWords(values.plan.end, project.plan)}`, scale: 'no drawing' },
   };
   return [sheetsOf(head, sheet, tablePages([table], { first: inner, later: inner }))];
