@@ -13,15 +13,10 @@ import {
   type SheetHead,
 } from '../../formats';
 import { at, boundsOf, turned, type Vec2 } from '../../geometry';
-import { formatDeg, formatFine, formatScantling, unitLabel, type Notation } from '../../measure';
+import { formatDeg, formatFine, unitLabel, type Notation } from '../../measure';
+import { boardWords } from '../board-words';
 import { handWords } from '../part-words';
 import type { FittedKnee } from './knee';
-
-/** The board that it is sawn from: how wide, and how thick. */
-export const kneeBoardWords = ({ supports }: Pick<FittedKnee, 'supports'>, notation: Notation): string => {
-  const [board] = supports;
-  return board ? `${formatScantling(board.breadth, notation)} × ${formatScantling(board.depth, notation)} timber` : '';
-};
 
 /** As it lies on its board, the free edge along that; and its edges along the skin, of the fore and the after face. */
 export function kneeOnBoard({ cut, faces, free }: Pick<FittedKnee, 'cut' | 'faces' | 'free'>): {
@@ -48,7 +43,7 @@ export const kneeDrawings = (knee: FittedKnee, notation: Notation): Drawing[] =>
   const heightMm = TEXT_MM * 0.6;
   return [
     {
-      ...{ name: `knee.${knee.id}`, title: knee.name, hand: handOf(knee), material: kneeBoardWords(knee, notation) },
+      ...{ name: `knee.${knee.id}`, title: knee.name, hand: handOf(knee), material: boardWords(knee, notation) },
       paths: [closedPath('cut', cut), ...edges.map((edge) => openPath(edge))],
       texts: [{ at: [0, -1.6 * heightMm], heightMm, text: knee.name }],
     },
@@ -63,7 +58,7 @@ export const kneeSheets = (knee: FittedKnee, sheetHead: SheetHead): PaperSheets[
   return [
     shapeSheet(sheetHead, {
       ...{ name: `knee.${knee.id}-sheet`, title: `${knee.name}, its shape and bevel`, part: knee.name },
-      ...{ hand: handOf(knee), material: kneeBoardWords(knee, notation), cut, isAside: true, corners: [] },
+      ...{ hand: handOf(knee), material: boardWords(knee, notation), cut, isAside: true, corners: [] },
       mark: { lines: edges, words: 'the skin at the fore and the after face' },
       tables: [
         {

@@ -13,15 +13,10 @@ import {
   type SheetHead,
 } from '../../formats';
 import { at, boundsOf, turned, type Vec2 } from '../../geometry';
-import { formatDeg, formatFine, formatScantling, unitLabel, type Notation } from '../../measure';
+import { formatDeg, formatFine, unitLabel, type Notation } from '../../measure';
+import { boardWords } from '../board-words';
 import { stemFromSide } from './in-space';
 import type { FittedStem } from './stem';
-
-/** The board that it is sawn from: how wide, and how thick. */
-export const boardWords = ({ supports }: Pick<FittedStem, 'supports'>, notation: Notation): string => {
-  const [board] = supports;
-  return board ? `${formatScantling(board.breadth, notation)} × ${formatScantling(board.depth, notation)} timber` : '';
-};
 
 /** From its side as it lies on the board, its upper end to the left; and the sharp edge of the boat's sides. */
 export function stemOnBoard(stem: FittedStem): { readonly cut: Vec2[]; readonly edge: Vec2[] } {

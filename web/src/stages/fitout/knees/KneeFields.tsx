@@ -1,5 +1,5 @@
 /** What a hanging knee is and what it meets; and its edge along the skin. */
-import { kneeBoardWords, KNEES_PATH, type FittedKnee, type InsidePlan, type KneePlan } from '@kalotrope/core/fitout';
+import { boardWords, KNEES_PATH, type FittedKnee, type InsidePlan, type KneePlan } from '@kalotrope/core/fitout';
 import { formatDeg, formatFine, formatWithUnit, unitLabel } from '@kalotrope/core/measure';
 import { Figure } from '../../../controls/Figure';
 import { NameField } from '../../../controls/NameField';
@@ -73,7 +73,7 @@ const Figures = ({ knee, notation }: FiguresProps) => (
   <>
     <Figure
       name={`Sawn from${knee.id === knee.plan ? '' : `, ${knee.hand}`}`}
-      value={kneeBoardWords(knee, notation)}
+      value={boardWords(knee, notation)}
       why="Its grain runs from arm to arm"
     />
     <Figure name="Long" value={formatWithUnit(knee.supports[0]?.lengthMm ?? 0, notation)} />
