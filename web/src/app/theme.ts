@@ -119,6 +119,7 @@ export function makeTheme(shade: Shade): Theme {
             ...{ color: 'inherit', background: 'none', cursor: 'pointer', minHeight: 26 },
             '&:hover': { background: c.line },
             '&[aria-pressed=true]': { background: c.sheet, boxShadow: `inset 3px 0 0 ${c.picked}` },
+            [breakpoints.down('md')]: { minHeight: FINGER.minHeight, alignItems: 'center' },
           },
           '.figure-line': {
             ...typography.body2,
