@@ -104,7 +104,7 @@ const INLINE_MEMORY = {
   message: 'What is remembered is a function of its arguments alone: name it at the top of the file.',
 };
 
-/** Words that are a stage's name and mean something else in a folder: there frames are of timber, and a hull is seen in plan. */
+/** Words that are a stage's name and mean something else in a folder: frames are of timber, a hull is seen in plan. */
 const OTHER_MEANING = { frames: ['timber'], lines: ['plan'] };
 
 const othersOf = (name) => STAGES.filter((other) => other !== name && !OTHER_MEANING[name]?.includes(other));

@@ -1,5 +1,5 @@
 /** A hanging knee as a solid and as it is seen. */
-import { at, distance2, lerp2, type Vec2, type Vec3 } from '../../geometry';
+import { at, pointAtLength, polylineLength, type Vec2, type Vec3 } from '../../geometry';
 import type { FittedKnee } from './knee';
 
 /** Places along it from the end of one arm round the corner to the end of the other: as many along either. */
@@ -22,20 +22,9 @@ export function kneeCorners({ faces, free }: Pick<FittedKnee, 'faces' | 'free'>)
 const inBoat = (x: number, [y, z]: Vec2): Vec3 => [x, y, z];
 
 function evenly(line: readonly Vec2[], count = STEPS): Vec2[] {
-  const gone = [0];
-  for (let k = 1; k < line.length; k++) gone.push(at(gone, -1) + distance2(at(line, k - 1), at(line, k)));
-  const long = at(gone, -1);
-  return Array.from({ length: count + 1 }, (_, i): Vec2 => {
-    const along = (long * i) / count;
-    const k = Math.max(
-      1,
-      gone.findIndex((mm) => mm >= along - SAME_MM),
-    );
-    const [from, to] = [at(gone, k - 1), at(gone, k)];
-    return to > from ? lerp2(at(line, k - 1), at(line, k), (along - from) / (to - from)) : at(line, k);
-  });
+  const long = polylineLength(line);
+  return Array.from({ length: count + 1 }, (_, i) => pointAtLength(line, (long * i) / count));
 }
-const SAME_MM = 1e-6;
 
 /** From above, of the starboard one. */
 export function kneeFromAbove({ faces, free }: Pick<FittedKnee, 'faces' | 'free'>): Vec2[] {
