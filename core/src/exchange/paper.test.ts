@@ -8,7 +8,7 @@ import { readPdf, type ReadPage, type ReadText } from '../formats/writers/fixtur
 import { writePdf, writeTiles } from '../formats/writers';
 import { planTiles } from '../formats';
 import { unitLabel } from '../measure';
-import { createDerive, DEMO_IDS, demoProject, searchAll } from '../project';
+import { createDerive, DEMO_IDS, demoProject, demoRecords, searchAll } from '../project';
 import { outgoingDrawings, outgoingSheets, pdfHead, writeSheets } from './export-files';
 
 const derive = createDerive();
@@ -52,7 +52,12 @@ function widths(page: ReadPage, kinds: readonly number[]) {
 describe.each(DEMO_IDS.map((id) => [id] as const))('the paper of %s', (id) => {
   const project = demoProject(id, 'x');
   const derived = derive(project);
-  const work = { project, derived, found: searchAll(project, derived, 2), printing: { date: DATE } };
+  const work = {
+    project,
+    derived,
+    found: { ...searchAll(project, derived, 2), log: demoRecords('orrin', DATE) },
+    printing: { date: DATE },
+  };
   const sheets = outgoingSheets(work);
   const drawings = outgoingDrawings(work);
 
@@ -75,6 +80,8 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the paper of %s', (id) => {
       ...(derived.timber.value.runs.length > 0 ? ['timber'] : []),
       'epoxy',
       'plan',
+      // what was done on another boat does here as well
+      'log',
     ]);
   });
   it.each(sheets.map(({ file, item }) => [file, item] as const))('%s is a draughtsman’s sheet', (file, item) => {

@@ -1,12 +1,12 @@
 export { beforeGlue } from './before-glue';
 export { calendarFile } from './calendar-file';
 export { daysOf, dayWords, momentWords, waitsAfter, WEEKDAY_NAMES, type DayEntry } from './days-of-plan';
-export { WEEKDAYS } from './days';
-export { PLAN_DAYS_PATH, PLAN_JOBS_PATH } from './schema';
+export { dayNumber, isoOf, WEEKDAYS } from './days';
+export { jobsWith, PLAN_DAYS_PATH, PLAN_JOBS_PATH, PLAN_RATES_PATH } from './schema';
 export type { JobPlan, PlanPart, WorkHours } from './schema';
 export type { PlannedJob } from './schedule';
 export { planStage } from './stage';
 export { workOfThing, workThing } from './things';
 export type { PlanValue } from './value';
 export { clockWords, hoursWords } from './words';
-export { WORK_GROUPS, type WorkJob } from './work/job';
+export { WORK_GROUPS, type WorkGroup, type WorkJob } from './work/job';

@@ -2,8 +2,10 @@
 import { z } from 'zod';
 import { countField, figureField } from '../stage';
 import { dayNumber, WEEKDAYS, type Weekday } from './days';
+import { WORK_GROUPS, type WorkGroup } from './work/job';
 
 const hour = (title: string, max: number) => figureField(title, { min: 0, max, unit: 'h' });
+const rateField = (group: WorkGroup) => figureField(`Times, ${group}`, { min: 0.1, max: 10 });
 const hands = countField('Pairs of hands', 1, 8);
 /** 2027-03-01; empty: none. */
 const dateOrNone = z
@@ -27,6 +29,13 @@ export const planSchema = z.object({
   days: z.array(z.object({ id: z.string().min(1).max(40), date: dateOrNone, ...hoursSchema.shape })).max(200),
   /** Of the usual hours: a first boat takes longer. */
   pace: figureField('Times the usual hours', { min: 0.1, max: 10 }),
+  /** Over that, by kind of work: as the builder's own log has it. */
+  rates: z.object(
+    Object.fromEntries(WORK_GROUPS.map((group) => [group, rateField(group)])) as Record<
+      WorkGroup,
+      ReturnType<typeof rateField>
+    >,
+  ),
   /** What is decided of single jobs, by their ids. */
   jobs: z
     .array(
@@ -46,7 +55,15 @@ export type WorkHours = z.infer<typeof hoursSchema>;
 export type JobPlan = PlanPart['jobs'][number];
 
 export const PLAN_JOBS_PATH = ['plan', 'jobs'] as const;
+export const PLAN_RATES_PATH = ['plan', 'rates'] as const;
 export const PLAN_DAYS_PATH = ['plan', 'days'] as const;
+
+/** The list with something decided of a job; it is put into it when something of it is first decided. */
+export function jobsWith(jobs: readonly JobPlan[], id: string, given: Partial<JobPlan>): JobPlan[] {
+  const own = jobs.find((job) => job.id === id) ?? { id, hours: null, notBefore: '', isDone: false };
+  const next = { ...own, ...given };
+  return jobs.includes(own) ? jobs.map((job) => (job.id === id ? next : job)) : [...jobs, next];
+}
 
 const EVENING: WorkHours = { from: 19, hours: 2, hands: 1 };
 const SATURDAY: WorkHours = { from: 9, hours: 6, hands: 2 };
@@ -66,5 +83,6 @@ export const planAtFirst = (): PlanPart => ({
   },
   days: [],
   pace: 1,
+  rates: Object.fromEntries(WORK_GROUPS.map((group) => [group, 1])) as Record<WorkGroup, number>,
   jobs: [],
 });

@@ -21,17 +21,21 @@ const QUARTER = 15;
 const quarters = (minutes: number): number => QUARTER * Math.max(1, Math.ceil(minutes / QUARTER - 1e-9));
 
 /** Work with the builder's own pace, and the hours put in for single jobs. */
-export const paced = (jobs: readonly WorkJob[], { pace, jobs: own }: Pick<PlanPart, 'pace' | 'jobs'>): WorkJob[] =>
+export const paced = (
+  jobs: readonly WorkJob[],
+  { pace, rates, jobs: own }: Pick<PlanPart, 'pace' | 'rates' | 'jobs'>,
+): WorkJob[] =>
   jobs.map((job) => {
+    const times = pace * rates[job.group];
     const needs = job.needs.map(({ bonds, ...need }) => ({
       ...need,
-      ...(bonds && { bonds: { ...bonds, sandMin: bonds.sandMin === 0 ? 0 : quarters(bonds.sandMin * pace) } }),
+      ...(bonds && { bonds: { ...bonds, sandMin: bonds.sandMin === 0 ? 0 : quarters(bonds.sandMin * times) } }),
     }));
     const hours = own.find(({ id }) => id === job.id)?.hours ?? null;
     return {
       ...job,
       needs,
-      minutes: hours === null ? quarters(job.minutes * pace) : Math.max(1, Math.round(hours * HOUR)),
+      minutes: hours === null ? quarters(job.minutes * times) : Math.max(1, Math.round(hours * HOUR)),
     };
   });
 

@@ -13,6 +13,7 @@ import { framesStage } from '../frames';
 import { fitoutStage } from '../fitout';
 import { jointsStage } from '../joints';
 import { linesStage } from '../lines';
+import { logStage } from '../log';
 import { panelsStage, type Panel } from '../panels';
 import { planStage } from '../plan';
 import { setupStage } from '../setup';
@@ -31,6 +32,7 @@ export const STAGES = [
   timberStage,
   epoxyStage,
   planStage,
+  logStage,
 ] as const;
 
 type Listed = (typeof STAGES)[number];
@@ -46,7 +48,7 @@ export type Values = { readonly [S in Listed as S['name']]: ValueOf<S> };
 export type Derived = { readonly [S in Listed as S['name']]: StageResult<ValueOf<S>, FindingOf<S>> };
 
 type FindsOf<S> = S extends { readonly search?: (...args: never) => infer Finds } ? Finds : never;
-/** What long searches found, by stage; a stage is missing until its search has found something. */
+/** What long searches found and what was done, by stage; a stage is missing until there is something. */
 export type Found = { readonly [S in Listed as [FindsOf<S>] extends [never] ? never : S['name']]?: FindsOf<S> };
 
 /** Everything there is to draw and print from. */

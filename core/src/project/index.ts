@@ -1,7 +1,7 @@
 export { STAGES } from './chain';
 export type { Derived, Found, StageName } from './chain';
 export { newProject } from './defaults';
-export { DEMO_IDS, DEMO_NAMES, demoProject } from './demos/index';
+export { DEMO_IDS, DEMO_NAMES, demoProject, demoRecords } from './demos/index';
 export { allFindings, createDerive, findingsOf, searchAll } from './derive';
 export { CHAIN, projectSchema } from './document';
 export type { Project } from './document';
@@ -12,6 +12,6 @@ export { isAsDrawn, redrawn } from './redraw';
 export { readProject } from './read-project';
 export type { ReadProject } from './read-project';
 export { sentence } from './sentences';
-export { costOf, shoppingList } from './shopping-list';
+export { buyingStages, costOf, shoppingList, type ShoppingGroup } from './shopping-list';
 export { sheetsOfStage, tablesOfStage, usualPaper, wholeOf } from './whole';
 export type { Printing } from './whole';

@@ -28,8 +28,10 @@ import version16 from './old-versions/version-16.json';
 import version17 from './old-versions/version-17.json';
 import version18 from './old-versions/version-18.json';
 import version19 from './old-versions/version-19.json';
+import version20 from './old-versions/version-20.json';
 import { insideAtFirst } from '../fitout/schema';
 import { planAtFirst } from '../plan/schema';
+import { logAtFirst } from '../log/schema';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { setupAtFirst } from '../setup/schema';
 import { PANEL_DEFAULTS } from '../panels/schema';
@@ -70,6 +72,9 @@ const BEFORE_GLASS = { ...epoxyAtFirst({}, 'mm'), glass: atEdge(epoxyAtFirst({},
 const NOT_PROUD = {
   ...{ proud: { lower: 0, upper: 0, fore: 0, aft: 0 }, ownProud: [], transomProud: { skin: 0, top: 0 } },
 };
+
+/** As a boat that had none begins with them. */
+const PLAN_AND_LOG = { plan: planAtFirst(), log: logAtFirst() };
 
 describe('derive', () => {
   it('recomputes only what an edit touches', () => {
@@ -348,25 +353,30 @@ describe('readProject', () => {
       ...version16,
       version: PROJECT_VERSION,
       fitout: insideAtFirst(),
-      plan: planAtFirst(),
+      ...PLAN_AND_LOG,
     });
   });
   it('brings the frozen seventeenth version up: nothing stands over the deck, and all else is as it was', () => {
     const read = readProject(version17);
     const fitout = { ...insideAtFirst(), parts: version17.fitout.parts.map((part) => ({ ...part, ...PLAIN_PART })) };
-    expect(read.ok && read.project).toEqual({ ...version17, version: PROJECT_VERSION, fitout, plan: planAtFirst() });
+    expect(read.ok && read.project).toEqual({ ...version17, version: PROJECT_VERSION, fitout, ...PLAN_AND_LOG });
   });
   it('brings the frozen eighteenth version up: no one is in the boat, no edge is hollowed, all else as it was', () => {
     const read = readProject(version18);
     const { walls, blocks } = version18.fitout;
     const parts = version18.fitout.parts.map((part) => ({ ...part, ...PLAIN_PART }));
     const fitout = { ...insideAtFirst(), parts, walls, blocks };
-    expect(read.ok && read.project).toEqual({ ...version18, version: PROJECT_VERSION, fitout, plan: planAtFirst() });
+    expect(read.ok && read.project).toEqual({ ...version18, version: PROJECT_VERSION, fitout, ...PLAN_AND_LOG });
   });
   it('brings the frozen nineteenth version up: no knee hangs in the boat, and all else is as it was', () => {
     const read = readProject(version19);
     const fitout = { ...version19.fitout, knees: [] };
-    expect(read.ok && read.project).toEqual({ ...version19, version: PROJECT_VERSION, fitout, plan: planAtFirst() });
+    expect(read.ok && read.project).toEqual({ ...version19, version: PROJECT_VERSION, fitout, ...PLAN_AND_LOG });
+  });
+  it('brings the frozen twentieth version up: rates as usual, no budget, and all else is as it was', () => {
+    const read = readProject(version20);
+    const plan = { ...version20.plan, rates: planAtFirst().rates };
+    expect(read.ok && read.project).toEqual({ ...version20, version: PROJECT_VERSION, plan, log: logAtFirst() });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

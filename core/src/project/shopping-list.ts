@@ -1,10 +1,10 @@
 /** What do I buy? All of the boat in one place: what each stage says is bought for it, with what it costs. */
 import { csv, innerBox, pageOnItsSide, sheetsOf, tablePages, type ExportTable, type PaperSheets } from '../formats';
 import type { BuyLine } from '../stage';
-import type { Whole } from './chain';
+import type { StageName, Whole } from './chain';
 import { CHAIN, type Project } from './document';
 
-export type ShoppingGroup = { readonly title: string; readonly lines: readonly BuyLine[] };
+export type ShoppingGroup = { readonly stage: StageName; readonly title: string; readonly lines: readonly BuyLine[] };
 export type ShoppingList = {
   readonly groups: readonly ShoppingGroup[];
   /** Of what has a price and is not there. */
@@ -13,9 +13,9 @@ export type ShoppingList = {
 };
 
 export function shoppingList(whole: Whole<Project>): ShoppingList {
-  const groups = CHAIN.flatMap(({ title, buys }) => {
+  const groups = CHAIN.flatMap(({ name, title, buys }) => {
     const lines = buys?.(whole) ?? [];
-    return lines.length > 0 ? [{ title, lines }] : [];
+    return lines.length > 0 ? [{ stage: name, title, lines }] : [];
   });
   const lines = groups.flatMap((group) => group.lines);
   return {
@@ -24,6 +24,10 @@ export function shoppingList(whole: Whole<Project>): ShoppingList {
     unpriced: lines.filter(({ price, qty, there }) => price === 0 && qty > there).length,
   };
 }
+
+/** The stages for which something may be bought. */
+export const buyingStages = (): readonly { readonly stage: StageName; readonly title: string }[] =>
+  CHAIN.flatMap(({ name, title, buys }) => (buys ? [{ stage: name, title }] : []));
 
 /** Of what is not there. */
 export const costOf = ({ qty, there, price }: BuyLine): number => Math.max(0, qty - there) * price;

@@ -26,17 +26,17 @@ export function wholeOf(project: Project, derived: Derived, found: Found, printi
   return whole;
 }
 
-/** What all of the boat comes to stands with the last of its stages. */
-const isLast = (stage: StageName): boolean => CHAIN[CHAIN.length - 1]?.name === stage;
+/** All that is bought for the boat stands with the last of the stages that buy. */
+const buysLast = (stage: StageName): boolean => [...CHAIN].reverse().find(({ buys }) => buys)?.name === stage;
 
 /** What a stage gives to take to the shop. */
 export const sheetsOfStage = (stage: StageName, whole: Whole<Project>): readonly PaperSheets[] => [
   ...(CHAIN.find(({ name }) => name === stage)?.sheets?.(whole) ?? []),
-  ...(isLast(stage) ? [shoppingSheets(whole)] : []),
+  ...(buysLast(stage) ? [shoppingSheets(whole)] : []),
 ];
 
 /** The tables that it prints. */
 export const tablesOfStage = (stage: StageName, whole: Whole<Project>): readonly ExportTable[] => [
   ...(CHAIN.find(({ name }) => name === stage)?.tables?.(whole) ?? []),
-  ...(isLast(stage) ? [shoppingTable(shoppingList(whole))] : []),
+  ...(buysLast(stage) ? [shoppingTable(shoppingList(whole))] : []),
 ];

@@ -46,7 +46,9 @@ export type Stage<
   }) => readonly Edit[];
   /** A long search on its value, repeatable by its rounds; what it finds is kept beside the value. */
   readonly search?: (whole: Needs['whole'], rounds: number) => Finds;
-  /** Judges what a search found for the value as it now is. */
+  /** What was done is kept beside the project and handed to the stage as what a search finds; this is none of it. */
+  readonly records?: Finds;
+  /** Judges what a search found, or what was done, for the value as it now is. */
   readonly judgeFound?: (whole: Needs['whole']) => readonly FindingsOf<Sentences>[];
   /** What it draws at full size. */
   readonly drawings?: (whole: Needs['whole']) => readonly Drawing[];

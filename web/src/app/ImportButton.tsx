@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useRef, useState, type ReactNode } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { Taken } from '../engine/take';
+import { addRecords } from '../storage/log';
 import { addPictures } from '../storage/pictures';
 import { takeFile } from '../files/files';
 import { said } from '../state/screen-slice';
@@ -41,6 +42,8 @@ type Props = {
   readonly look: (open: () => void) => ReactNode;
 };
 
+const KEPT_OR_NOT = [() => true, () => false] as const;
+
 export function ImportFrom({ label, endings, look }: Props) {
   const [refused, setRefused] = useState<Refused | null>(null);
   const [reading, setReading] = useState<string | null>(null);
@@ -63,7 +66,9 @@ export function ImportFrom({ label, endings, look }: Props) {
       return;
     }
     await addPictures(taken.pictures ?? []);
-    dispatch(said(taken.said));
+    // before the project is there: what was done on it is with it from the first
+    const isKept = !taken.done || (await addRecords(taken.project.id, taken.done).then(...KEPT_OR_NOT));
+    dispatch(said(isKept ? taken.said : `${taken.said}. Its log did not fit into this browser: keep the file`));
     await openNew(taken.project);
   };
   const { getRootProps, getInputProps, open } = useDropzone({

@@ -59,7 +59,10 @@ function MenuOf({ from, stage, anchor, onClose, onPaper }: MenuProps) {
     onClose();
     void run();
   };
-  const everything = async () => make({ what: 'everything', projectFile: await projectFileWithPictures(from.project) });
+  const records = from.found.log;
+  const done = records && records.entries.length + records.pots.length + records.parts.length > 0 ? records : undefined;
+  const everything = async () =>
+    make({ what: 'everything', projectFile: await projectFileWithPictures(from.project, done) });
   const sheets = list?.sheets.filter((sheet) => isHere(sheet.stage)) ?? [];
   if (joined) return <PagesDialog from={from} {...joined} onClose={onClose} />;
   return (
@@ -71,6 +74,11 @@ function MenuOf({ from, stage, anchor, onClose, onPaper }: MenuProps) {
     >
       <MenuItem onClick={act(everything)}>Everything, as one zip</MenuItem>
       <MenuItem onClick={act(() => saveProjectFile(from.project))}>The project, to keep or share</MenuItem>
+      {done && (
+        <MenuItem onClick={act(() => saveProjectFile(from.project, done))}>
+          The project with its log and photographs
+        </MenuItem>
+      )}
       {list?.tables
         .filter((table) => isHere(table.stage))
         .map(({ file, title }) => (

@@ -11,13 +11,17 @@ import { isSameThing } from '../state/picked';
 import { stagePath } from './paths';
 import { useAppDispatch, useAppStore } from '../state/store';
 
-/** The tenth stage is at the key beside the ninth’s. */
+/** The tenth stage is at the key beside the ninth’s; no figure is left for the eleventh, the log. */
 const NINE = 9;
-const keyOf = (i: number): string => String((i + 1) % (NINE + 1));
+const STAGE_KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', 'l'] as const;
+const keyOf = (i: number): string => STAGE_KEYS[i] ?? '';
 
 /** The list that `?` shows. */
 export const keysFor = (stageCount: number): readonly (readonly [string, string])[] => [
-  [stageCount > NINE ? `1 to ${NINE}, 0` : `1 to ${stageCount}`, 'go to a stage'],
+  [
+    stageCount > NINE ? [`1 to ${NINE}`, ...STAGE_KEYS.slice(NINE, stageCount)].join(', ') : `1 to ${stageCount}`,
+    'go to a stage',
+  ],
   ['/', 'find a part or a place'],
   ['[  ]', 'the one before, the one after'],
   ['u', 'next unit'],
@@ -62,7 +66,7 @@ export function useShortcuts(stage: StageName): void {
     ({ key }) => {
       if (key.toLowerCase() === 'u') dispatch(stepNotation());
       else if (key.toLowerCase() === 'f') dispatch(fitted());
-      const entry = entries.find((_, i) => keyOf(i) === key);
+      const entry = entries.find((_, i) => keyOf(i) === key.toLowerCase());
       const { project } = store.getState().document;
       if (entry) void navigate(stagePath(project?.id ?? '', entry.stage));
     },

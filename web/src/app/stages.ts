@@ -8,6 +8,7 @@ import { fitoutEntry } from '../stages/fitout/entry';
 import { jointsEntry } from '../stages/joints/entry';
 import { linesEntry } from '../stages/lines/entry';
 import { panelsEntry } from '../stages/panels/entry';
+import { logEntry } from '../stages/log/entry';
 import { planEntry } from '../stages/plan/entry';
 import { setupEntry } from '../stages/setup/entry';
 import { sheetsEntry } from '../stages/sheets/entry';
@@ -26,6 +27,7 @@ const ENTRIES: readonly StageEntry[] = [
   timberEntry,
   epoxyEntry,
   planEntry,
+  logEntry,
 ];
 
 export const bench = makeBench(STAGES.flatMap(({ name }) => ENTRIES.find(({ stage }) => stage === name) ?? []));

@@ -121,6 +121,32 @@ export function makeTheme(shade: Shade): Theme {
             '&[aria-pressed=true]': { background: c.sheet, boxShadow: `inset 3px 0 0 ${c.picked}` },
             [breakpoints.down('md')]: { minHeight: FINGER.minHeight, alignItems: 'center' },
           },
+          '.log-days': { listStyle: 'none', margin: 0, padding: '0 16px 16px' },
+          '.log-kind': { flex: '0 0 78px', color: c.quiet },
+          '.log-said': { flex: 1, minWidth: 0, overflowWrap: 'anywhere' },
+          '.log-form': { display: 'grid', gap: 10, paddingTop: 6 },
+          '.clock-figure.figure': { fontSize: 26, margin: '4px 0', textAlign: 'left' },
+          '.log-charts': {
+            ...{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(min(320px, 100%), 1fr))', gap: 12 },
+            padding: '8px 16px',
+            '& figure': { margin: 0, minWidth: 0 },
+            '& figcaption': { ...typography.body2, fontWeight: 650 },
+          },
+          '.part-list': {
+            ...{ listStyle: 'none', margin: '8px 0 0', padding: 0, display: 'grid', columnGap: 20 },
+            gridTemplateColumns: 'repeat(auto-fill, minmax(min(340px, 100%), 1fr))',
+            '& > li': { display: 'flex', alignItems: 'center', gap: 8, borderBottom: `1px solid ${c.line}` },
+            '& > li > .plan-entry': { alignItems: 'center', minHeight: 40 },
+          },
+          '.part-shape': { flex: '0 0 80px' },
+          '.log-photos': {
+            ...{ display: 'flex', flexWrap: 'wrap', gap: 8 },
+            '& button img': { width: 72, height: 54, objectFit: 'cover', display: 'block' },
+            '& > span > button:first-of-type': {
+              ...{ padding: 0, border: `1px solid ${c.line}`, background: 'none', cursor: 'pointer' },
+              [breakpoints.down('md')]: FINGER,
+            },
+          },
           '.figure-line': {
             ...typography.body2,
             display: 'flex',

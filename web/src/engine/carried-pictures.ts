@@ -1,5 +1,6 @@
 /** Pictures as a project's own file carries them. */
 import { z } from 'zod';
+import { readRecords, type LogRecords } from '@kalotrope/core/log';
 import type { Project } from '@kalotrope/core/project';
 
 export type CarriedPicture = {
@@ -8,10 +9,13 @@ export type CarriedPicture = {
   readonly bytes: Uint8Array;
 };
 
+/** Under the views, and of a log of some years. */
+const MOST_PICTURES = 2000;
+
 const carriedSchema = z.object({
   pictures: z
     .array(z.object({ id: z.string().max(60), type: z.enum(['image/png', 'image/jpeg']), base64: z.string() }))
-    .max(6),
+    .max(MOST_PICTURES),
 });
 
 /** The pictures that came in a project's file; what is not whole is passed over. */
@@ -24,16 +28,25 @@ export function picturesIn(text: string): CarriedPicture[] {
   });
 }
 
+/** What was done, as it came in a project's file. */
+export function recordsIn(text: string): ReturnType<typeof readRecords> {
+  const data = JSON.parse(text) as { readonly done?: unknown }; // an object: it was read as a project
+  return readRecords(data.done);
+}
+
+type Carried = { readonly project: Project; readonly done: LogRecords; readonly pictures: readonly CarriedPicture[] };
+
 /**
- * The pictures under ids that no other project has, and the project with them: a file may carry any id, that of another
- * project's picture too.
+ * The pictures under ids that no other project has, and the project and its log with them: a file may carry any id,
+ * that of another project's picture too.
  */
-export function withOwnPictures(project: Project, pictures: readonly CarriedPicture[]) {
+export function withOwnPictures({ project, done, pictures }: Carried): Carried {
   const ids = new Map(pictures.map(({ id }) => [id, crypto.randomUUID() as string]));
   const own = (id: string) => ids.get(id) ?? id;
   const underlays = project.lines.underlays.map((underlay) => ({ ...underlay, id: own(underlay.id) }));
   return {
     project: { ...project, lines: { ...project.lines, underlays } },
+    done: { ...done, entries: done.entries.map((entry) => ({ ...entry, pictures: entry.pictures.map(own) })) },
     pictures: pictures.map((picture): CarriedPicture => ({ ...picture, id: own(picture.id) })),
   };
 }

@@ -2,6 +2,7 @@
 import { createDerive, type Derived, type Project } from '@kalotrope/core/project';
 import { cardModel, type CardModel, type CardOptions } from '@kalotrope/core/exchange';
 import type { LinesTable } from '@kalotrope/core/lines';
+import { movedParts } from '@kalotrope/core/log';
 import { findRemedies, type PanelRemedy } from '@kalotrope/core/panels';
 import {
   cutFileOf,
@@ -61,6 +62,8 @@ export const JOBS = {
     readonly layout: TileLayout;
   }) => (await import('./exports')).countPages(from, ask),
   cardPdf: async (input: CardPdf) => (await import('./exports')).makeCardPdf(input),
+  /** Cut parts against the boat as it is drawn now. */
+  compareParts: movedParts,
   nest: ({ job, seed, seconds }: NestInput, onProgress: (progress: NestProgress) => void): NestResult => {
     const start = performance.now();
     const result = nest(job, {

@@ -3,8 +3,9 @@
  * that reads files runs; it looks at nothing but the bytes, and changes nothing.
  */
 import { decodeText, problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
+import type { LogRecords } from '@kalotrope/core/log';
 import { newProject, type Project } from '@kalotrope/core/project';
-import { picturesIn, withOwnPictures, type CarriedPicture } from './carried-pictures';
+import { picturesIn, recordsIn, withOwnPictures, type CarriedPicture } from './carried-pictures';
 
 export type Taken =
   | {
@@ -12,18 +13,25 @@ export type Taken =
       readonly project: Project;
       readonly said: string;
       readonly pictures?: readonly CarriedPicture[];
+      /** What was done on the boat, where its file says so. */
+      readonly done?: LogRecords;
     }
   | { readonly ok: false; readonly title: string; readonly problems: readonly string[] };
 
 export type NamedBytes = { readonly name: string; readonly bytes: Uint8Array };
 
-const LARGEST_BYTES = 20_000_000;
+const MB = 1_000_000;
+/** A project's file may carry some hundred photographs. */
+const LARGEST_MB = { project: 200, other: 20 };
+const isJson = (name: string): boolean => /\.json$/i.test(name);
 
 /** Refuses by size alone, before a file is read; undefined where it is not too large. */
 export const refuseBySize = (name: string, size: number): Extract<Taken, { ok: false }> | undefined =>
-  size > LARGEST_BYTES
-    ? { ok: false, title: name, problems: [`The file has ${size} bytes; expected 20 MB at most.`] }
+  size > largestOf(name) * MB
+    ? { ok: false, title: name, problems: [`The file has ${size} bytes; expected ${largestOf(name)} MB at most.`] }
     : undefined;
+
+const largestOf = (name: string): number => (isJson(name) ? LARGEST_MB.project : LARGEST_MB.other);
 
 /** Never throws. */
 export function takeBytes({ name, bytes }: NamedBytes): Taken {
@@ -40,7 +48,7 @@ export function takeBytes({ name, bytes }: NamedBytes): Taken {
     };
   const { text } = decoded;
   if (/\.dxf$/i.test(name) || /^\s*0\s*\r?\n\s*SECTION\b/.test(text.slice(0, 1000))) return takeDrawing(name, text);
-  return /\.json$/i.test(name) || text.slice(0, 1000).trimStart().startsWith('{')
+  return isJson(name) || text.slice(0, 1000).trimStart().startsWith('{')
     ? takeProject(name, text)
     : takeOffsets(name, text);
 }
@@ -57,12 +65,19 @@ function asUtf8(bytes: Uint8Array): string | undefined {
 function takeProject(name: string, text: string): Taken {
   const read = readProjectFile(text);
   if (!read.ok) return { ok: false, title: name, problems: read.problems };
-  const { project, pictures } = withOwnPictures(read.project, picturesIn(text));
+  const { passedOver, ...came } = recordsIn(text);
+  const { project, done, pictures } = withOwnPictures({
+    project: read.project,
+    done: came,
+    pictures: picturesIn(text),
+  });
+  const lost = passedOver === 0 ? [] : [`${passedOver} of its log could not be read and was left out`];
   return {
     ok: true,
     project: { ...project, id: crypto.randomUUID() },
-    said: `${project.name} opened from ${name}`,
+    said: [`${project.name} opened from ${name}`, ...lost].join('. '),
     pictures,
+    ...(done.entries.length + done.pots.length + done.parts.length > 0 && { done }),
   };
 }
 

@@ -1,5 +1,6 @@
 /** Pictures under the views: taken from files, shown, and carried along in the project's own file. */
 import { writeProjectFile } from '@kalotrope/core/exchange';
+import type { LogRecords } from '@kalotrope/core/log';
 import type { Project } from '@kalotrope/core/project';
 import { typeOf } from '../engine/carried-pictures';
 import { loadPicture, type Picture } from '../storage/pictures';
@@ -28,15 +29,23 @@ export async function takePicture(file: File): Promise<TakenPicture> {
   }
 }
 
-/** The project's file with its pictures in it. */
-export async function projectFileWithPictures(project: Project): Promise<string> {
-  const stored = await Promise.all(project.lines.underlays.map(({ id }) => loadPicture(id)));
+/** The project's file with its pictures in it; with what was done on the boat too, where that is given. */
+export async function projectFileWithPictures(project: Project, done?: LogRecords): Promise<string> {
+  const ids = [
+    ...project.lines.underlays.map(({ id }) => id),
+    ...(done?.entries.flatMap((entry) => entry.pictures) ?? []),
+  ];
+  const stored = await Promise.all([...new Set(ids)].map((id) => loadPicture(id)));
   const pictures = stored.flatMap((picture) =>
     picture ? [{ id: picture.id, type: picture.type, base64: toBase64(picture.bytes) }] : [],
   );
   const text = writeProjectFile(project);
-  if (pictures.length === 0) return text;
-  return `${JSON.stringify({ ...(JSON.parse(text) as object), pictures }, null, 2)}\n`;
+  if (pictures.length === 0 && !done) return text;
+  const beside = {
+    ...(done && { done: { entries: done.entries, pots: done.pots, parts: done.parts } }),
+    ...(pictures.length > 0 && { pictures }),
+  };
+  return `${JSON.stringify({ ...(JSON.parse(text) as object), ...beside }, null, 2)}\n`;
 }
 
 function toBase64(bytes: Uint8Array): string {

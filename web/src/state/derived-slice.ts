@@ -5,6 +5,7 @@
  * every edit cost more than working them out.
  */
 import { createAction } from '@reduxjs/toolkit';
+import { NO_RECORDS, type LogRecords } from '@kalotrope/core/log';
 import type { Derived, Found } from '@kalotrope/core/project';
 
 export type DerivedState = {
@@ -28,6 +29,10 @@ export const derivedArrived = createAction<{ derived: Derived; version: number }
 export const deriveFailed = createAction<string>('derived/failed');
 /** What a search of one stage has found so far, in place of what it had found before. */
 export const foundArrived = createAction<Found>('derived/foundArrived');
+/** What was done, as it stands in the store. */
+export const recordsArrived = createAction<LogRecords>('derived/recordsArrived');
+/** Cut parts that are off the boat as it is drawn now. */
+export const movedArrived = createAction<LogRecords['moved']>('derived/movedArrived');
 export const searchTurned = createAction<boolean>('derived/searchTurned');
 export const derivedForgotten = createAction('derived/forgotten');
 
@@ -38,6 +43,14 @@ export function derivedReducer(state: DerivedState = initialState, action: { rea
   }
   if (deriveFailed.match(action)) return { ...state, failed: action.payload };
   if (foundArrived.match(action)) return { ...state, found: { ...state.found, ...action.payload } };
+  if (recordsArrived.match(action)) {
+    const { moved } = state.found.log ?? NO_RECORDS;
+    return { ...state, found: { ...state.found, log: { ...action.payload, moved } } };
+  }
+  if (movedArrived.match(action)) {
+    const log = { ...(state.found.log ?? NO_RECORDS), moved: action.payload };
+    return { ...state, found: { ...state.found, log } };
+  }
   if (searchTurned.match(action)) return { ...state, isSearching: action.payload };
   return derivedForgotten.match(action) ? initialState : state;
 }

@@ -1,12 +1,21 @@
 /** What follows an edit: the engine works it out, and it is saved. */
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import { gapLeft } from '@kalotrope/core/log';
 import { allFindings } from '@kalotrope/core/project';
 import { engine } from '../engine/client';
 import { clearJournal, writeJournal } from '../storage/journal';
+import { watchRecords } from '../storage/log';
 import { storeHeld } from '../storage/pictures';
 import { noteOpen, saveProject } from '../storage/projects';
 import { onTold } from '../storage/windows';
-import { derivedArrived, deriveFailed, derivedForgotten, type DerivedState } from './derived-slice';
+import {
+  derivedArrived,
+  deriveFailed,
+  derivedForgotten,
+  movedArrived,
+  recordsArrived,
+  type DerivedState,
+} from './derived-slice';
 import { closed, edited, historyToKeep, opened, redone, saveEnded, undone, type DocumentState } from './document-slice';
 import { createSaver } from './saver';
 import { keepSlip } from '../storage/last-choices';
@@ -144,6 +153,46 @@ listener.startListening({
     api.cancelActiveListeners();
     await api.delay(SLIP_RESTS_MS);
     keepSlip((api.getState() as { readonly screen: ScreenState }).screen.slip); // the store's own shape
+  },
+});
+
+let stopWatching: () => void = () => undefined;
+
+/** What was done on the open boat is kept beside it, and followed wherever it is written down. */
+listener.startListening({
+  actionCreator: opened,
+  effect: ({ payload }, api) => {
+    stopWatching();
+    stopWatching = watchRecords(payload.project.id, (log) => api.dispatch(recordsArrived(log)));
+  },
+});
+
+listener.startListening({ actionCreator: closed, effect: () => stopWatching() });
+
+/** Once edits pause: what is cut, against the boat as it is drawn now. */
+const COMPARE_AFTER_MS = 500;
+
+listener.startListening({
+  matcher: isAnyOf(derivedArrived, recordsArrived),
+  effect: async (_action, api) => {
+    api.cancelActiveListeners();
+    await api.delay(COMPARE_AFTER_MS);
+    const { document, derived } = api.getState() as WithDocument & { readonly derived: DerivedState }; // its own shape
+    const log = derived.found.log;
+    if (!document.project || !derived.derived || !log) return;
+    if (log.parts.length === 0) {
+      if (log.moved.length > 0) api.dispatch(movedArrived([]));
+      return;
+    }
+    const parts = derived.derived.sheets.value.parts.map(({ id, name, outline, holes }) => ({
+      id,
+      name,
+      outline,
+      holes,
+    }));
+    const ask = { records: log.parts, parts, gapLeft: gapLeft(document.project) };
+    const answer = await engine.run('compareParts', ask, { signal: api.signal });
+    if (answer.kind === 'ok') api.dispatch(movedArrived(answer.value));
   },
 });
 

@@ -1,5 +1,6 @@
 /** The browser's own database. Nothing outside this folder knows Dexie. */
 import Dexie, { type Table } from 'dexie';
+import type { LogEntry, PartRecord, PotEntry } from '@kalotrope/core/log';
 import type { Project } from '@kalotrope/core/project';
 
 export type ProjectRecord = {
@@ -40,30 +41,14 @@ export type KeptOffcut = {
   readonly outline: { readonly x: number; readonly y: number }[];
 };
 
-/** What was really mixed, and what of it was thrown away: only ever added to. Grams, minutes, clock times in ms. */
-export type PotRecord = {
-  readonly key?: number;
-  readonly project: string;
-  readonly at: number;
-  readonly job: string;
-  readonly number: number;
-} & (
-  | {
-      readonly kind: 'mixed';
-      readonly a: number;
-      readonly b: number;
-      readonly filler: number;
-      /** As it was planned. */
-      readonly planned: number;
-      readonly potLife: number;
-      readonly shopC: number;
-      readonly by: 'scale' | 'typed';
-    }
-  /** Of the pot mixed at `of`: what was left in it, and so its end. */
-  | { readonly kind: 'emptied'; readonly of: number; readonly thrown: number }
-  /** Of the pot mixed at `of`: whether its sample came hard. */
-  | { readonly kind: 'sample'; readonly of: number; readonly isHard: boolean }
-);
+/** A pot of some boat: only ever added to. */
+export type PotRecord = PotEntry & { readonly key?: number; readonly project: string };
+
+/** An entry of some boat's log: only ever added to. */
+export type LogRecord = { readonly key?: number; readonly project: string; readonly entry: LogEntry };
+
+/** What became of a part of some boat: only ever added to. */
+export type PartLine = { readonly key?: number; readonly project: string; readonly record: PartRecord };
 
 class Database extends Dexie {
   projects!: Table<ProjectRecord, string>; // set by Dexie from the stores below, and so all of these
@@ -73,6 +58,8 @@ class Database extends Dexie {
   histories!: Table<History, string>;
   offcuts!: Table<KeptOffcut, string>;
   pots!: Table<PotRecord, number>;
+  log!: Table<LogRecord, number>;
+  parts!: Table<PartLine, number>;
   constructor() {
     // strict: what is said to be saved is on the disk, should the power go
     super('kalotrope', { chromeTransactionDurability: 'strict' });
@@ -81,6 +68,7 @@ class Database extends Dexie {
     this.version(3).stores({ deletions: '++key, deletedAt', histories: 'id' });
     this.version(4).stores({ offcuts: 'id' });
     this.version(5).stores({ pots: '++key, project' });
+    this.version(6).stores({ log: '++key, project', parts: '++key, project' });
   }
 }
 

@@ -1,7 +1,8 @@
 /** Projects in the browser's own database. Every save is one transaction. */
-import { DEMO_IDS, demoProject, readProject, type Project } from '@kalotrope/core/project';
+import { DEMO_IDS, demoProject, demoRecords, readProject, type Project } from '@kalotrope/core/project';
 import { db, type Deletion, type History, type ProjectRecord } from './database';
 import { forgetJournal, goesOnFrom, readJournal } from './journal';
+import { addRecords } from './log';
 import { tellOthers, WINDOW_ID } from './windows';
 
 export type { Deletion, ProjectRecord } from './database';
@@ -133,7 +134,10 @@ export async function putBack({ key, record }: Deletion): Promise<void> {
 export async function firstProject(): Promise<string | undefined> {
   const isSeeded = await db.marks.get('seeded');
   if (!isSeeded) {
-    for (const demo of [...DEMO_IDS].reverse()) await addProject(demoProject(demo, `demo-${demo}`));
+    for (const demo of [...DEMO_IDS].reverse()) {
+      await addProject(demoProject(demo, `demo-${demo}`));
+      await addRecords(`demo-${demo}`, demoRecords(demo, new Intl.DateTimeFormat('en-CA').format()));
+    }
     await db.marks.put({ key: 'seeded', value: 'yes' });
     return `demo-${DEMO_IDS[0]}`;
   }

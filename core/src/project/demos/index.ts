@@ -3,11 +3,13 @@ import { plainFrame, plainGirder, plainMember } from '../../frames';
 import { at } from '../../geometry';
 import { plainInside, plainLine, plainWall } from '../../fitout';
 import { linesOf } from '../../lines';
+import { NO_RECORDS, type LogRecords } from '../../log';
 import { CHECKS } from '../../setup';
 import { longitudinalsOf, newProject } from '../defaults';
 import type { Project } from '../document';
 import { ILVEN_TABLE } from './ilven';
 import { ORRIN_TABLE } from './orrin';
+import { ORRIN_DONE, orrinLog } from './orrin-log';
 import { TAMSEL_TABLE } from './tamsel';
 import { VEYRA_TABLE } from './veyra';
 
@@ -30,6 +32,10 @@ export function demoProject(demo: DemoId, id: string): Project {
   if (demo === 'ilven') return ilven(id);
   return demo === 'tamsel' ? tamsel(id) : orrin(id);
 }
+
+/** What was done on a demo, up to the day given (2027-03-01). */
+export const demoRecords = (demo: DemoId, today: string): LogRecords =>
+  demo === 'orrin' ? orrinLog(today) : NO_RECORDS;
 
 type Frames = Project['frames'];
 type Given = Partial<Frames['frames'][number]>;
@@ -263,13 +269,15 @@ function orrin(id: string): Project {
       screws: { ...base.frames.screws, spacing: 101.6, ends: 25.4 },
       members: [
         stringer({
-          ...{ id: 'log', name: 'Chine log', line: 'chine', side: 'outside', isThrough: false },
+          ...{ id: 'chine-log', name: 'Chine log', line: 'chine', side: 'outside', isThrough: false },
           ...{ width: 38.1, depth: 19.05 },
         }),
         stringer({ id: 'clamp', name: 'Sheer clamp', line: 'sheer', on: 'below', width: 38.1, depth: 19.05 }),
       ],
     },
     epoxy: { ...base.epoxy, tapeLayersInside: 0, tapeLayersOutside: 1 },
+    plan: { ...base.plan, jobs: [...ORRIN_DONE] },
+    log: { ...base.log, budget: 900 },
   };
 }
 

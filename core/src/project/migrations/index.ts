@@ -18,6 +18,7 @@ import { from16To17 } from './16-to-17';
 import { from17To18 } from './17-to-18';
 import { from18To19 } from './18-to-19';
 import { from19To20 } from './19-to-20';
+import { from20To21 } from './20-to-21';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -40,4 +41,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from17To18,
   from18To19,
   from19To20,
+  from20To21,
 ];

@@ -1,6 +1,5 @@
-import { useEffect, useState } from 'react';
 import type { Underlay } from '@kalotrope/core/lines';
-import { loadPicture } from '../../storage/pictures';
+import { usePicture } from '../../drawing/use-picture';
 
 /** Where a view's mm lie on the drawing; `squeeze` is what a length across is drawn as. */
 export type Lying = {
@@ -29,26 +28,4 @@ export function UnderlayPicture({ underlay, lying }: { readonly underlay: Underl
       style={{ pointerEvents: 'none' }}
     />
   );
-}
-
-function usePicture(id: string): string | null {
-  const [url, setUrl] = useState<string | null>(null);
-  useEffect(() => {
-    let made: string | undefined;
-    let isGone = false;
-    loadPicture(id).then(
-      (picture) => {
-        if (isGone || !picture) return;
-        // bytes of our own store
-        made = URL.createObjectURL(new Blob([picture.bytes as BlobPart], { type: picture.type }));
-        setUrl(made);
-      },
-      () => setUrl(null),
-    );
-    return () => {
-      isGone = true;
-      if (made !== undefined) URL.revokeObjectURL(made);
-    };
-  }, [id]);
-  return url;
 }

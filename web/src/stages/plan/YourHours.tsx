@@ -1,13 +1,21 @@
 /** When the builder builds: the week, single days that are otherwise, and how fast. */
 import Button from '@mui/material/Button';
-import { PLAN_DAYS_PATH, WEEKDAY_NAMES, WEEKDAYS, type PlanPart, type WorkHours } from '@kalotrope/core/plan';
+import {
+  PLAN_DAYS_PATH,
+  PLAN_RATES_PATH,
+  WEEKDAY_NAMES,
+  WEEKDAYS,
+  WORK_GROUPS,
+  type PlanPart,
+  type WorkHours,
+} from '@kalotrope/core/plan';
 import type { EditValue } from '@kalotrope/core/findings';
 import { DateField } from '../../controls/DateField';
 import { NumberField } from '../../controls/NumberField';
 import { Section } from '../../controls/Section';
 import { edited } from '../../state/document-slice';
 import { useAppDispatch } from '../../state/store';
-import { HOURS_SECTION, SINGLE_SECTION } from './words';
+import { HOURS_SECTION, RATES_SECTION, SINGLE_SECTION } from './words';
 
 const MOST_DAYS = 200;
 const THREE = { display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 8 };
@@ -70,6 +78,20 @@ export function YourHours({ part }: { readonly part: PlanPart }) {
             path={['plan', 'week', day]}
           />
         ))}
+      </Section>
+      <Section title={RATES_SECTION}>
+        <p className="quiet">Over the usual hours of each kind of work; Log offers them from what yours took.</p>
+        <div className="field-grid no-print">
+          {WORK_GROUPS.map((group) => (
+            <NumberField
+              key={group}
+              label={`Times, ${group}`}
+              value={part.rates[group]}
+              onCommit={(value) => put(`Rate of ${group}`, [...PLAN_RATES_PATH, group], value)}
+              path={[...PLAN_RATES_PATH, group]}
+            />
+          ))}
+        </div>
       </Section>
       <Section title={SINGLE_SECTION} aside={part.days.length === 0 ? 'none' : String(part.days.length)}>
         <p className="quiet">A holiday, an evening more, a day on which somebody comes to help.</p>

@@ -1,11 +1,11 @@
 /** The plan, as the bench shows it. */
 import { lazy } from 'react';
 import { createSelector } from '@reduxjs/toolkit';
-import { planStage, WEEKDAY_NAMES, WEEKDAYS, workOfThing, workThing } from '@kalotrope/core/plan';
+import { planStage, WEEKDAY_NAMES, WEEKDAYS, WORK_GROUPS, workOfThing, workThing } from '@kalotrope/core/plan';
 import { selectDerived } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
 import { waitsForLines } from '../../state/waits';
-import { HOURS_SECTION } from './words';
+import { HOURS_SECTION, RATES_SECTION } from './words';
 
 const DAY_FIELDS = ['from', 'hours', 'hands'] as const;
 
@@ -23,6 +23,7 @@ export const planEntry: StageEntry = {
   settings: () => [
     { label: 'First day', section: HOURS_SECTION },
     { label: 'Times the usual hours', section: HOURS_SECTION },
+    ...WORK_GROUPS.map((group) => ({ label: `Times, ${group}`, section: RATES_SECTION })),
     ...WEEKDAYS.flatMap((day) =>
       DAY_FIELDS.map((field) => ({ label: `${WEEKDAY_NAMES[day].slice(0, 3)} ${field}`, section: HOURS_SECTION })),
     ),

@@ -1,5 +1,5 @@
 /** Edits of one job of the plan; it is put into the list when something of it is first decided. */
-import { PLAN_JOBS_PATH, type JobPlan } from '@kalotrope/core/plan';
+import { jobsWith, PLAN_JOBS_PATH, type JobPlan } from '@kalotrope/core/plan';
 import { edited } from '../../state/document-slice';
 import { selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -11,8 +11,7 @@ export function useJobEdit(id: string, name: string) {
   const jobs = useAppSelector((state) => selectProject(state)?.plan.jobs ?? NO_JOBS);
   const own: JobPlan = jobs.find((job) => job.id === id) ?? { id, hours: null, notBefore: '', isDone: false };
   const change = (what: string, given: Partial<JobPlan>) => {
-    const next = { ...own, ...given };
-    const value = jobs.some((job) => job.id === id) ? jobs.map((job) => (job.id === id ? next : job)) : [...jobs, next];
+    const value = jobsWith(jobs, id, given);
     dispatch(edited({ label: `${name}: ${what}`, edits: [{ path: PLAN_JOBS_PATH, value }] }));
   };
   return { own, change };

@@ -4,14 +4,12 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { useTheme } from '@mui/material/styles';
-import { simplify } from '@kalotrope/core/geometry';
 import { formatLength, unitLabel } from '@kalotrope/core/measure';
 import { howManyWords, piecesOf, type CutPart, type Piece } from '@kalotrope/core/sheets';
 import { Section } from '../../controls/Section';
 import { plural } from '../../controls/words';
-import { COLOURS } from '../../drawing/colours';
-import { boxAround, pathOf } from '../../drawing/DrawingSurface';
+import { boxAround } from '../../drawing/DrawingSurface';
+import { PartShape } from '../../drawing/PartShape';
 import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 
@@ -71,32 +69,5 @@ export function PartTable({ parts, left, picked, onPick }: Props) {
         </TableBody>
       </Table>
     </Section>
-  );
-}
-
-/** Px; a long panel is as wide as the picture, a frame as high. */
-const SHAPE = { width: 76, height: 26 };
-
-function PartShape({ outline, holes = [] }: Pick<CutPart, 'outline' | 'holes'>) {
-  const c = COLOURS[useTheme().palette.mode];
-  const { minX, minY, maxX, maxY } = boxAround(outline);
-  const scale = Math.min(SHAPE.width / (maxX - minX), SHAPE.height / (maxY - minY));
-  const [width, height] = [(maxX - minX) * scale + 2, (maxY - minY) * scale + 2];
-  return (
-    <svg width={width} height={height} aria-hidden="true" style={{ display: 'block', marginTop: 4 }}>
-      <path
-        d={[outline, ...holes]
-          .map((ring) =>
-            pathOf(
-              simplify(ring, 0.3 / scale).map(([x, y]) => [1 + (x - minX) * scale, (y - minY) * scale + 1 - height]),
-              true,
-            ),
-          )
-          .join('')}
-        fillRule="evenodd"
-        fill={c.ply}
-        stroke={c.ink}
-      />
-    </svg>
   );
 }

@@ -21,6 +21,7 @@ import {
 import { edited } from '../../state/document-slice';
 import { picked, said } from '../../state/screen-slice';
 import { selectDerived, selectFound, selectPicked, selectProject } from '../../state/selectors';
+import { PartLife } from '../../controls/PartLife';
 import { Slip } from '../../controls/Slip';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { ByHand } from './ByHand';
@@ -95,6 +96,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
               <PieceNumbers piece={piece} parts={parts} shelves={shelves} />
               <Scribed part={piece.part} scribed={project.sheets.scribed} notation={project.notation} />
               <Spares piece={piece} part={parts.find(({ id }) => id === piece.part)} project={project} />
+              <PartLife parts={parts.filter(({ id }) => id === piece.part)} />
             </>
           ) : sheet ? (
             <>

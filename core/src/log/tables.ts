@@ -1,0 +1,155 @@
+/** The log as a table, and on paper: all of it, entry by entry, with what it comes to. */
+import {
+  csv,
+  innerBox,
+  pageOnItsSide,
+  sheetsOf,
+  tablePages,
+  type ExportTable,
+  type PaperSheets,
+  type SheetHead,
+} from '../formats';
+import type { School } from '../frames';
+import { formatFine, formatMass, formatSmall, formatWithUnit, isImperial, unitLabel, type Notation } from '../measure';
+import { hoursWords, type PlanPart, type PlanValue } from '../plan';
+import type { SetupPart } from '../setup';
+import { NO_RECORDS, type LogEntry, type LogKind, type LogRecords } from './records';
+import type { LogPart } from './schema';
+import { standing, type StandingEntry } from './standing';
+import { centsOf, epoxySums, hoursByGroup, minutesOf, moneyWords } from './sums';
+
+export type LogWhole = {
+  readonly project: {
+    readonly log: LogPart;
+    readonly notation: Notation;
+    readonly plan: Pick<PlanPart, 'jobs' | 'rates'>;
+    readonly school: School;
+    readonly setup: Pick<SetupPart, 'limits'>;
+    readonly epoxy: { readonly resin: { readonly leastC: number } };
+  };
+  readonly values: { readonly plan: Pick<PlanValue, 'jobs' | 'done'> };
+  readonly found: { readonly log?: LogRecords };
+  readonly sheetHead: SheetHead;
+};
+
+export const KIND_WORDS: Readonly<Record<LogKind, string>> = {
+  hours: 'hours',
+  money: 'money',
+  measured: 'measured',
+  mistake: 'mistake',
+  doubt: 'doubt',
+  note: 'note',
+};
+
+const isFirst = (entry: LogEntry, list: readonly StandingEntry[]) => list.some(({ id }) => id === entry.id);
+
+/** Every entry as it was written, with whether it stands. */
+export function logTables({ found }: Pick<LogWhole, 'found'>): ExportTable[] {
+  const { entries } = found.log ?? NO_RECORDS;
+  if (entries.length === 0) return [];
+  const stand = standing(entries);
+  const heads = [
+    ...['day', 'kind', 'job', 'parts', 'minutes', 'money', 'on', 'drawn_mm', 'found_mm', 'words', 'done_about_it'],
+    ...['pictures', 'revision', 'stands', 'id', 'puts_right'],
+  ];
+  const only = (kind: LogKind, entry: LogEntry, figure: number | string) => (entry.kind === kind ? figure : '');
+  const rows = entries.map((entry) => [
+    ...[entry.day, KIND_WORDS[entry.kind], entry.jobName, entry.parts.join('; ')],
+    ...[only('hours', entry, entry.minutes), only('money', entry, moneyWords(entry.cents))],
+    ...[entry.on, only('measured', entry, entry.drawn), only('measured', entry, entry.found)],
+    ...[entry.words, entry.answer, entry.pictures.length, entry.revision],
+    ...[isFirst(entry, stand) ? 'yes' : 'no', entry.id, entry.corrects],
+  ]);
+  return [{ name: 'log', title: 'Log, every entry (CSV)', csv: csv(heads, rows) }];
+}
+
+/** No rule shows less. */
+const AS_DRAWN_MM = 0.05;
+
+/** What an entry says in one figure. */
+export function figureWords(entry: LogEntry, notation: Notation): string {
+  if (entry.kind === 'hours') return hoursWords(entry.minutes);
+  if (entry.kind === 'money') return moneyWords(entry.cents);
+  if (entry.kind !== 'measured') return '';
+  const off = Math.abs(entry.found - entry.drawn);
+  const drawn = formatWithUnit(entry.drawn, notation);
+  if (off < AS_DRAWN_MM) return `${drawn}, as drawn`;
+  const by = isImperial(notation) ? formatSmall(off, notation) : `${formatFine(off, notation)} ${unitLabel(notation)}`;
+  return `${by} ${entry.found > entry.drawn ? 'over' : 'under'} ${drawn}`;
+}
+
+/** In brackets after the words; empty where there are none. */
+export const photosWords = (count: number): string =>
+  count === 0 ? '' : count === 1 ? '(a photograph)' : `(${count} photographs)`;
+
+/** Of a line of words in a cell on paper. */
+const LINE_LETTERS = 40;
+
+/** Words in lines no longer than so many letters; a longer word is cut. */
+export function wrapped(text: string, most: number): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(/\s+/).filter((one) => one !== '')) {
+    for (let rest = word; rest !== '';) {
+      const last = lines[lines.length - 1];
+      if (last !== undefined && rest === word && last.length + 1 + rest.length <= most) {
+        lines[lines.length - 1] = `${last} ${rest}`;
+        rest = '';
+      } else {
+        lines.push(rest.slice(0, most));
+        rest = rest.slice(most);
+      }
+    }
+  }
+  return lines;
+}
+
+export function logSheets({ project, values, found, sheetHead: head }: LogWhole): PaperSheets[] {
+  const { entries, pots } = found.log ?? NO_RECORDS;
+  const stand = standing(entries);
+  if (stand.length === 0) return [];
+  const inner = innerBox(pageOnItsSide(head.paper));
+  const { pots: mixedPots, mixed, thrown } = epoxySums(pots);
+  const comesTo = {
+    columns: [{ head: 'together' }, { head: 'planned', isFigure: true }, { head: 'taken', isFigure: true }],
+    rows: [
+      ...hoursByGroup(stand, values.plan, project.plan.jobs).map(({ group, planned, logged }) => [
+        ...[`hours, ${group === '' ? 'of no job' : group}`, hoursWords(planned), hoursWords(logged)],
+      ]),
+      ['hours, all', hoursWords(values.plan.jobs.reduce((sum, one) => sum + one.minutes, 0)), all(stand)],
+      ['money', project.log.budget > 0 ? project.log.budget.toFixed(2) : '', moneyWords(centsOf(stand))],
+      ...(mixedPots > 0
+        ? [
+            ['epoxy mixed', '', formatMass(mixed, project.notation)],
+            ['epoxy thrown away', '', formatMass(thrown, project.notation)],
+          ]
+        : []),
+    ],
+  };
+  const every = {
+    columns: [
+      { head: 'day' },
+      { head: 'what' },
+      { head: 'figure', isFigure: true },
+      { head: 'job' },
+      { head: 'words' },
+    ],
+    rows: [...stand].sort(byDay).flatMap((entry) => {
+      const job = wrapped([entry.jobName, ...entry.parts].filter((one) => one !== '').join('; '), LINE_LETTERS);
+      const answer = entry.answer === '' ? '' : `Done about it: ${entry.answer}`;
+      const pictures = photosWords(entry.pictures.length);
+      const words = wrapped([entry.words, answer, pictures].join(' '), LINE_LETTERS);
+      return Array.from({ length: Math.max(1, job.length, words.length) }, (_, i) => [
+        ...(i === 0 ? [entry.day, KIND_WORDS[entry.kind], figureWords(entry, project.notation)] : ['', '', '']),
+        ...[job[i] ?? '', words[i] ?? ''],
+      ]);
+    }),
+  };
+  const sheet = {
+    ...{ name: 'log-sheet', title: 'Log, all of it', part: 'Log', hand: 'what was done, paid and measured' },
+    ...{ material: '', scale: 'no drawing' },
+  };
+  return [sheetsOf(head, sheet, tablePages([comesTo, every], { first: inner, later: inner }))];
+}
+
+const all = (stand: readonly StandingEntry[]): string => hoursWords(minutesOf(stand));
+const byDay = (a: LogEntry, b: LogEntry): number => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0);
