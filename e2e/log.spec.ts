@@ -84,7 +84,7 @@ test('what did it take: hours, a receipt, a mistake put right; the plan follows;
   // all of it goes along, and comes back with the boat
   await page.getByRole('button', { name: 'Export' }).click();
   const saving = page.waitForEvent('download');
-  await page.getByRole('menuitem', { name: 'The project with its log and photographs' }).click();
+  await page.getByRole('menuitem', { name: 'The project with its log, photographs and revisions' }).click();
   const path = await (await saving).path();
   expect(readFileSync(path, 'utf8')).toContain('five sheets from the yard');
   await page.getByLabel('Import a file').setInputFiles({
@@ -189,7 +189,11 @@ test('a part that was cut and is drawn otherwise now is told, with what to do; t
     .getByRole('link', { name: /Sheets/ })
     .click();
   await expect(page.getByRole('main', { name: 'Sheets' })).toBeVisible();
-  await page.keyboard.press(']');
+  await unfold(page, 'Parts to cut');
+  await slipOf(page)
+    .getByRole('row', { name: /Bulkhead 1/ })
+    .first()
+    .click();
   await slipOf(page).getByLabel('The part is').click();
   await page.getByRole('option', { name: 'cut', exact: true }).click();
   await expect(slipOf(page)).toContainText('at revision 1');

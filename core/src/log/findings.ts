@@ -1,6 +1,6 @@
 /** What is found of the log: codes, data and sentences. Durations in minutes, money in hundredths. */
 import { entry, figure, word } from '../findings';
-import { hoursWords } from '../plan';
+import { dayInWords, hoursWords } from '../plan';
 import { moneyWords } from './sums';
 
 export const LOG_FINDINGS = {
@@ -20,7 +20,7 @@ export const LOG_FINDINGS = {
   'log-long-stretch': entry(
     { day: word, minutes: figure },
     ({ day, minutes }) =>
-      `${hoursWords(minutes)} at one go on ${day}: if the clock was left running, put the hours right.`,
+      `${hoursWords(minutes)} at one go on ${dayInWords(day)}: if the clock was left running, put the hours right.`,
     { day: '2027-03-06', minutes: 860 },
   ),
   'log-cold-pot': entry(
@@ -68,12 +68,12 @@ export const LOG_FINDINGS = {
   ),
   'log-mistake-open': entry(
     { day: word, words: word },
-    ({ day, words }) => `Nothing is done yet about the mistake of ${day}: ${words}`,
+    ({ day, words }) => `Nothing is done yet about the mistake of ${dayInWords(day)} (“${words}”).`,
     { day: '2027-03-06', words: 'bulkhead cut to the wrong side of the line' },
   ),
   'log-doubt-open': entry(
     { day: word, words: word },
-    ({ day, words }) => `A doubt of ${day} is not settled: ${words}`,
+    ({ day, words }) => `A doubt of ${dayInWords(day)} is not settled (“${words}”).`,
     { day: '2027-03-06', words: 'is the height of the transom to its top or its lower edge?' },
   ),
 };

@@ -89,7 +89,8 @@ function partTold({ part, name, revision, todo, proud, short, holesOff }: MovedP
     const missing = { ...data, short: short.mm, along, up, allowed: gapLeft };
     told.push({ severity, code: 'log-part-short', where: place, data: missing });
   }
-  if (proud.mm > AS_GOOD.value) {
+  // what is cut anew is not planed
+  if (proud.mm > AS_GOOD.value && todo !== 'anew') {
     const [along, up] = proud.at;
     const over = { ...data, proud: proud.mm, along, up };
     told.push({ severity: 'check', code: 'log-part-proud', where: place, data: over });

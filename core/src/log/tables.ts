@@ -10,7 +10,7 @@ import {
   type SheetHead,
 } from '../formats';
 import type { School } from '../frames';
-import { formatFine, formatMass, formatSmall, formatWithUnit, isImperial, unitLabel, type Notation } from '../measure';
+import { formatMass, formatSmall, formatWithUnit, type Notation } from '../measure';
 import { hoursWords, type PlanPart, type PlanValue } from '../plan';
 import type { SetupPart } from '../setup';
 import { NO_RECORDS, type LogEntry, type LogKind, type LogRecords } from './records';
@@ -74,8 +74,7 @@ export function figureWords(entry: LogEntry, notation: Notation): string {
   const off = Math.abs(entry.found - entry.drawn);
   const drawn = formatWithUnit(entry.drawn, notation);
   if (off < AS_DRAWN_MM) return `${drawn}, as drawn`;
-  const by = isImperial(notation) ? formatSmall(off, notation) : `${formatFine(off, notation)} ${unitLabel(notation)}`;
-  return `${by} ${entry.found > entry.drawn ? 'over' : 'under'} ${drawn}`;
+  return `${formatSmall(off, notation)} ${entry.found > entry.drawn ? 'over' : 'under'} ${drawn}`;
 }
 
 /** In brackets after the words; empty where there are none. */

@@ -43,3 +43,13 @@ export function isoOf(number: number): string {
 
 /** 1970-01-01 was a Thursday. */
 export const weekdayOf = (number: number): Weekday => WEEKDAYS[(((number + 3) % 7) + 7) % 7] ?? 'mon';
+
+const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October'];
+const MONTH_NAMES = [...MONTHS, 'November', 'December'];
+
+/** 6 March 2027, of 2027-03-06; what is no day as it is. */
+export function dayInWords(iso: string): string {
+  if (dayNumber(iso) === undefined) return iso;
+  const [year = '', month = '', day = ''] = iso.split('-');
+  return `${Number(day)} ${MONTH_NAMES[Number(month) - 1] ?? month} ${year}`;
+}

@@ -1,7 +1,7 @@
 export { beforeGlue } from './before-glue';
 export { calendarFile } from './calendar-file';
 export { daysOf, dayWords, momentWords, waitsAfter, WEEKDAY_NAMES, type DayEntry } from './days-of-plan';
-export { dayNumber, isoOf, WEEKDAYS } from './days';
+export { dayInWords, dayNumber, isoOf, WEEKDAYS } from './days';
 export { jobsWith, PLAN_DAYS_PATH, PLAN_JOBS_PATH, PLAN_RATES_PATH } from './schema';
 export type { JobPlan, PlanPart, WorkHours } from './schema';
 export type { PlannedJob } from './schedule';

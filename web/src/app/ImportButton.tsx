@@ -11,6 +11,7 @@ import { useDropzone } from 'react-dropzone';
 import type { Taken } from '../engine/take';
 import { addRecords } from '../storage/log';
 import { addPictures } from '../storage/pictures';
+import { keepRevision } from '../storage/revisions';
 import { takeFile } from '../files/files';
 import { said } from '../state/screen-slice';
 import { useAppDispatch } from '../state/store';
@@ -42,7 +43,16 @@ type Props = {
   readonly look: (open: () => void) => ReactNode;
 };
 
-const KEPT_OR_NOT = [() => true, () => false] as const;
+/** The log and the revisions that came with a project; false where this browser has no room for them. */
+async function keptBeside({ project, done, revisions = [] }: Extract<Taken, { ok: true }>): Promise<boolean> {
+  try {
+    if (done) await addRecords(project.id, done);
+    for (const { doc, ...told } of revisions) await keepRevision(doc, told);
+    return true;
+  } catch {
+    return false;
+  }
+}
 
 export function ImportFrom({ label, endings, look }: Props) {
   const [refused, setRefused] = useState<Refused | null>(null);
@@ -67,8 +77,8 @@ export function ImportFrom({ label, endings, look }: Props) {
     }
     await addPictures(taken.pictures ?? []);
     // before the project is there: what was done on it is with it from the first
-    const isKept = !taken.done || (await addRecords(taken.project.id, taken.done).then(...KEPT_OR_NOT));
-    dispatch(said(isKept ? taken.said : `${taken.said}. Its log did not fit into this browser: keep the file`));
+    const isKept = await keptBeside(taken);
+    dispatch(said(isKept ? taken.said : `${taken.said}. What was kept beside it did not fit here: keep the file`));
     await openNew(taken.project);
   };
   const { getRootProps, getInputProps, open } = useDropzone({

@@ -9,8 +9,7 @@ import { SHEET_PAPERS, type SheetPaper } from '@kalotrope/core/formats';
 import { usualPaper, type StageName } from '@kalotrope/core/project';
 import { engine } from '../engine/client';
 import type { DrawingKind, ExportFrom, ExportList } from '../engine/exports';
-import { projectFileWithPictures } from '../files/pictures';
-import { saveProjectFile } from '../files/save-project';
+import { saveProjectFile, saveWholeProject, wholeProjectFile } from '../files/save-project';
 import { useBench } from '../state/bench';
 import { selectFound, selectProject } from '../state/selectors';
 import { useAppSelector } from '../state/store';
@@ -59,10 +58,7 @@ function MenuOf({ from, stage, anchor, onClose, onPaper }: MenuProps) {
     onClose();
     void run();
   };
-  const records = from.found.log;
-  const done = records && records.entries.length + records.pots.length + records.parts.length > 0 ? records : undefined;
-  const everything = async () =>
-    make({ what: 'everything', projectFile: await projectFileWithPictures(from.project, done) });
+  const everything = async () => make({ what: 'everything', projectFile: await wholeProjectFile(from.project) });
   const sheets = list?.sheets.filter((sheet) => isHere(sheet.stage)) ?? [];
   if (joined) return <PagesDialog from={from} {...joined} onClose={onClose} />;
   return (
@@ -74,11 +70,9 @@ function MenuOf({ from, stage, anchor, onClose, onPaper }: MenuProps) {
     >
       <MenuItem onClick={act(everything)}>Everything, as one zip</MenuItem>
       <MenuItem onClick={act(() => saveProjectFile(from.project))}>The project, to keep or share</MenuItem>
-      {done && (
-        <MenuItem onClick={act(() => saveProjectFile(from.project, done))}>
-          The project with its log and photographs
-        </MenuItem>
-      )}
+      <MenuItem onClick={act(() => saveWholeProject(from.project))}>
+        The project with its log, photographs and revisions
+      </MenuItem>
       {list?.tables
         .filter((table) => isHere(table.stage))
         .map(({ file, title }) => (

@@ -16,7 +16,7 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { memo, useEffect, useState, type ReactNode } from 'react';
+import { lazy, memo, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { NOTATIONS, type Notation } from '@kalotrope/core/measure';
 import { printAsked } from '../state/ask-print';
@@ -24,12 +24,16 @@ import { edited, redone, undone } from '../state/document-slice';
 import { ExportMenu } from './ExportMenu';
 import { ImportButton } from './ImportButton';
 import { PROJECTS_PATH } from './paths';
-import { findTurned } from '../state/screen-slice';
-import { selectNotation } from '../state/selectors';
+import { findTurned, said } from '../state/screen-slice';
+import { selectNotation, selectProject } from '../state/selectors';
 import { NameField } from '../controls/NameField';
 import { NOTATION_NAMES } from '../controls/notation-names';
 import { chooseNotation } from '../state/unit';
-import { useAppDispatch, useAppSelector } from '../state/store';
+import { useAppDispatch, useAppSelector, useAppStore } from '../state/store';
+import { keepRevision } from '../storage/revisions';
+
+/** Comes when it is first opened. */
+const RevisionsDialog = lazy(() => import('./RevisionsDialog'));
 
 /** On a narrow screen one row: the boat's name, and a menu of all else. */
 export const TopBar = memo(function TopBar({ stage }: { readonly stage: StageName }) {
@@ -158,8 +162,17 @@ function Revision() {
   const dispatch = useAppDispatch();
   const revision = useAppSelector((state) => state.document.project?.revision ?? 1);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  // read when it is pressed: following it here would draw the bar again at every edit
+  const store = useAppStore();
+  const [isOpen, setOpen] = useState(false);
   const begin = () => {
     setAnchor(null);
+    // the last one is kept as it ended
+    const project = selectProject(store.getState());
+    if (project)
+      keepRevision(project, { name: `Revision ${revision}`, note: '', keptAt: Date.now() }).catch(() =>
+        dispatch(said(`This browser did not keep revision ${revision}: take the project out as a file.`)),
+      );
     dispatch(edited({ label: `Revision ${revision + 1}`, edits: [{ path: ['revision'], value: revision + 1 }] }));
   };
   return (
@@ -176,7 +189,20 @@ function Revision() {
       </Button>
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
         <MenuItem onClick={begin}>Begin revision {revision + 1}, and print it on all that follows</MenuItem>
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
+            setOpen(true);
+          }}
+        >
+          Revisions: keep, compare, go back
+        </MenuItem>
       </Menu>
+      {isOpen && (
+        <Suspense fallback={null}>
+          <RevisionsDialog onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
     </>
   );
 }

@@ -43,7 +43,7 @@ export function PartLife({ parts }: { readonly parts: readonly NowPart[] }) {
   const state = stateOf(lives, first.id);
   const cut = lives.get(first.id)?.cut;
   return (
-    <div style={{ marginTop: 12 }} className="no-print">
+    <div style={{ marginTop: 12, display: 'grid' }} className="no-print">
       <SelectField<PartState>
         label="The part is"
         value={state}

@@ -1,7 +1,7 @@
 /** Pictures as a project's own file carries them. */
 import { z } from 'zod';
 import { readRecords, type LogRecords } from '@kalotrope/core/log';
-import type { Project } from '@kalotrope/core/project';
+import { readProject, type Project } from '@kalotrope/core/project';
 
 export type CarriedPicture = {
   readonly id: string;
@@ -32,6 +32,36 @@ export function picturesIn(text: string): CarriedPicture[] {
 export function recordsIn(text: string): ReturnType<typeof readRecords> {
   const data = JSON.parse(text) as { readonly done?: unknown }; // an object: it was read as a project
   return readRecords(data.done);
+}
+
+const MOST_NAME = 60;
+const MOST_NOTE = 2000;
+const revisionsSchema = z.object({
+  revisions: z.array(
+    z.object({
+      name: z.string().max(MOST_NAME),
+      note: z.string().max(MOST_NOTE),
+      keptAt: z.number().min(0).max(1e14),
+      doc: z.unknown(),
+    }),
+  ),
+});
+
+export type CarriedRevision = {
+  readonly name: string;
+  readonly note: string;
+  readonly keptAt: number;
+  readonly doc: Project;
+};
+
+/** Revisions that came in a project's file, as those of the project that it became; what cannot be read is left out. */
+export function revisionsIn(text: string, id: string): CarriedRevision[] {
+  const read = revisionsSchema.safeParse(JSON.parse(text));
+  if (!read.success) return [];
+  return read.data.revisions.flatMap(({ doc, ...told }) => {
+    const made = readProject(doc);
+    return made.ok ? [{ ...told, doc: { ...made.project, id } }] : [];
+  });
 }
 
 type Carried = { readonly project: Project; readonly done: LogRecords; readonly pictures: readonly CarriedPicture[] };

@@ -1,5 +1,11 @@
 /** The table of jobs: name → pure core function. What the worker runs, and what tests may run directly. */
-import { createDerive, type Derived, type Project } from '@kalotrope/core/project';
+import {
+  changesBetween,
+  createDerive,
+  type Derived,
+  type Project,
+  type RevisionChanges,
+} from '@kalotrope/core/project';
 import { cardModel, type CardModel, type CardOptions } from '@kalotrope/core/exchange';
 import type { LinesTable } from '@kalotrope/core/lines';
 import { movedParts } from '@kalotrope/core/log';
@@ -62,6 +68,11 @@ export const JOBS = {
     readonly layout: TileLayout;
   }) => (await import('./exports')).countPages(from, ask),
   cardPdf: async (input: CardPdf) => (await import('./exports')).makeCardPdf(input),
+  /** What changed from one revision of a boat to another. */
+  revisions: ({ was, now }: { readonly was: Project; readonly now: Project }): RevisionChanges => {
+    const worked = (project: Project) => ({ project, derived: createDerive()(project) });
+    return changesBetween(worked(was), worked(now));
+  },
   /** Cut parts against the boat as it is drawn now. */
   compareParts: movedParts,
   nest: ({ job, seed, seconds }: NestInput, onProgress: (progress: NestProgress) => void): NestResult => {

@@ -5,7 +5,14 @@
 import { decodeText, problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
 import type { LogRecords } from '@kalotrope/core/log';
 import { newProject, type Project } from '@kalotrope/core/project';
-import { picturesIn, recordsIn, withOwnPictures, type CarriedPicture } from './carried-pictures';
+import {
+  picturesIn,
+  recordsIn,
+  revisionsIn,
+  withOwnPictures,
+  type CarriedPicture,
+  type CarriedRevision,
+} from './carried-pictures';
 
 export type Taken =
   | {
@@ -15,6 +22,7 @@ export type Taken =
       readonly pictures?: readonly CarriedPicture[];
       /** What was done on the boat, where its file says so. */
       readonly done?: LogRecords;
+      readonly revisions?: readonly CarriedRevision[];
     }
   | { readonly ok: false; readonly title: string; readonly problems: readonly string[] };
 
@@ -72,9 +80,12 @@ function takeProject(name: string, text: string): Taken {
     pictures: picturesIn(text),
   });
   const lost = passedOver === 0 ? [] : [`${passedOver} of its log could not be read and was left out`];
+  const id = crypto.randomUUID();
+  const revisions = revisionsIn(text, id);
   return {
     ok: true,
-    project: { ...project, id: crypto.randomUUID() },
+    project: { ...project, id },
+    ...(revisions.length > 0 && { revisions }),
     said: [`${project.name} opened from ${name}`, ...lost].join('. '),
     pictures,
     ...(done.entries.length + done.pots.length + done.parts.length > 0 && { done }),

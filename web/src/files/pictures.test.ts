@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import type { Underlay } from '@kalotrope/core/lines';
+import { NO_RECORDS, type LogEntry } from '@kalotrope/core/log';
 import { demoProject, type Project } from '@kalotrope/core/project';
 import { db } from '../storage/database';
 import { addPictures, loadPicture, storeHeld, type Picture } from '../storage/pictures';
@@ -84,5 +85,35 @@ describe('a project’s file', () => {
     const text = JSON.stringify({ ...tamsel, pictures: typeof bad === 'string' ? bad : [bad] });
     const taken = take('odd.kalotrope.json', text);
     expect(taken.ok && taken.pictures).toEqual([]);
+  });
+  it('carries its log with photographs and its revisions where they are asked for, under the new project’s id', async () => {
+    const entry: LogEntry = {
+      ...{ id: 'e', day: '2027-03-06', written: 1, kind: 'note', job: '', jobName: '', group: '', parts: [] },
+      ...{ revision: 1, words: 'w', answer: '', minutes: 0, cents: 0, on: '', drawn: 0, found: 0 },
+      ...{ pictures: ['scan-1'], corrects: '', isTakenBack: false },
+    };
+    const done = { ...NO_RECORDS, entries: [entry] };
+    const old = { ...tamsel, revision: 7 };
+    const revisions = [{ project: 'x', name: 'First', note: 'n', keptAt: 5, doc: old }];
+    const text = await projectFileWithPictures(tamsel, { done, revisions });
+    const taken = take('kept.kalotrope.json', text);
+    if (!taken.ok) throw new Error(taken.title);
+    const [own] = taken.pictures ?? [];
+    expect(own?.bytes).toEqual(picture.bytes);
+    expect(taken.done?.entries).toEqual([{ ...entry, pictures: [own?.id] }]);
+    expect(taken.revisions).toEqual([{ name: 'First', note: 'n', keptAt: 5, doc: { ...old, id: taken.project.id } }]);
+    // the design itself is as it was, and a reader that knows nothing of them passes them over
+    expect({ ...taken.project, id: 'x' }).toEqual(tamsel);
+    const plain = take('plain.kalotrope.json', await projectFileWithPictures(tamsel));
+    expect(plain.ok && [plain.done, plain.revisions]).toEqual([undefined, undefined]);
+  });
+  it.each([
+    ['no list', { revisions: 3 }],
+    ['no boat', { revisions: [{ name: 'a', note: '', keptAt: 1, doc: { format: 'other' } }] }],
+    ['no name', { revisions: [{ note: '', keptAt: 1, doc: tamsel }] }],
+    ['a log that is none', { done: 'x' }],
+  ])('with %s beside it opens without it', (_name, beside) => {
+    const taken = take('odd.kalotrope.json', JSON.stringify({ ...tamsel, ...beside }));
+    expect(taken.ok && [taken.done, taken.revisions]).toEqual([undefined, undefined]);
   });
 });

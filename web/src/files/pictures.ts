@@ -4,6 +4,7 @@ import type { LogRecords } from '@kalotrope/core/log';
 import type { Project } from '@kalotrope/core/project';
 import { typeOf } from '../engine/carried-pictures';
 import { loadPicture, type Picture } from '../storage/pictures';
+import type { KeptRevision } from '../storage/revisions';
 
 export type TakenPicture =
   | { readonly ok: true; readonly picture: Picture; readonly widthPx: number; readonly heightPx: number }
@@ -29,8 +30,12 @@ export async function takePicture(file: File): Promise<TakenPicture> {
   }
 }
 
-/** The project's file with its pictures in it; with what was done on the boat too, where that is given. */
-export async function projectFileWithPictures(project: Project, done?: LogRecords): Promise<string> {
+/** What is kept beside a project. */
+export type Beside = { readonly done: LogRecords; readonly revisions: readonly KeptRevision[] };
+
+/** The project's file with its pictures in it; with what is kept beside it too, where that is given. */
+export async function projectFileWithPictures(project: Project, beside?: Beside): Promise<string> {
+  const done = beside?.done;
   const ids = [
     ...project.lines.underlays.map(({ id }) => id),
     ...(done?.entries.flatMap((entry) => entry.pictures) ?? []),
@@ -40,12 +45,13 @@ export async function projectFileWithPictures(project: Project, done?: LogRecord
     picture ? [{ id: picture.id, type: picture.type, base64: toBase64(picture.bytes) }] : [],
   );
   const text = writeProjectFile(project);
-  if (pictures.length === 0 && !done) return text;
-  const beside = {
+  if (pictures.length === 0 && !beside) return text;
+  const more = {
     ...(done && { done: { entries: done.entries, pots: done.pots, parts: done.parts } }),
+    ...(beside && { revisions: beside.revisions.map(({ name, note, keptAt, doc }) => ({ name, note, keptAt, doc })) }),
     ...(pictures.length > 0 && { pictures }),
   };
-  return `${JSON.stringify({ ...(JSON.parse(text) as object), ...beside }, null, 2)}\n`;
+  return `${JSON.stringify({ ...(JSON.parse(text) as object), ...more }, null, 2)}\n`;
 }
 
 function toBase64(bytes: Uint8Array): string {

@@ -107,11 +107,21 @@ const documentSlice = createSlice({
     closed: (state): DocumentState => ({ ...initialDocument, version: state.version + 1 }),
     edited: (
       state,
-      { payload }: PayloadAction<{ label: string; edits: readonly Edit[]; gesture?: string }>,
+      {
+        payload,
+      }: PayloadAction<{
+        label: string;
+        edits: readonly Edit[];
+        gesture?: string;
+        /** Nothing is moved along with them: the boat is as it once was. */
+        isExact?: true;
+      }>,
     ): DocumentState => {
       const before = plain(state);
       if (!before.project) return before;
-      const made = changeOf(before.project, payload.label, withFollowing(before.project, plainEdits(payload.edits)));
+      const edits = plainEdits(payload.edits);
+      const whole = payload.isExact ? edits : withFollowing(before.project, edits);
+      const made = changeOf(before.project, payload.label, whole);
       if ('reason' in made) return { ...before, refused: made.reason };
       const { change, past } = joined(before.past, made, payload.gesture);
       return {

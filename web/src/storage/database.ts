@@ -50,6 +50,16 @@ export type LogRecord = { readonly key?: number; readonly project: string; reado
 /** What became of a part of some boat: only ever added to. */
 export type PartLine = { readonly key?: number; readonly project: string; readonly record: PartRecord };
 
+/** A boat as it was when somebody kept it so; never written over. */
+export type KeptRevision = {
+  readonly key?: number;
+  readonly project: string;
+  readonly name: string;
+  readonly note: string;
+  readonly keptAt: number;
+  readonly doc: Project;
+};
+
 class Database extends Dexie {
   projects!: Table<ProjectRecord, string>; // set by Dexie from the stores below, and so all of these
   marks!: Table<{ key: string; value: string }, string>;
@@ -60,6 +70,7 @@ class Database extends Dexie {
   pots!: Table<PotRecord, number>;
   log!: Table<LogRecord, number>;
   parts!: Table<PartLine, number>;
+  revisions!: Table<KeptRevision, number>;
   constructor() {
     // strict: what is said to be saved is on the disk, should the power go
     super('kalotrope', { chromeTransactionDurability: 'strict' });
@@ -69,6 +80,7 @@ class Database extends Dexie {
     this.version(4).stores({ offcuts: 'id' });
     this.version(5).stores({ pots: '++key, project' });
     this.version(6).stores({ log: '++key, project', parts: '++key, project' });
+    this.version(7).stores({ revisions: '++key, project' });
   }
 }
 

@@ -12,7 +12,7 @@
  * breadth. Distances are 1-Lipschitz along an edge, so that no peak between steps is more than half a step higher; the
  * finer steps about the three highest settle it. Cost: corners times corners.
  */
-import { at, contains, distanceToSegment, footOn, solveDense, type Outline, type Vec2 } from '../../geometry';
+import { at, contains, distanceToSegment, solveDense, type Outline, type Vec2 } from '../../geometry';
 import type { PartPlace, PartShape } from './records';
 
 /** Distances mm; places on the present drawing. */
@@ -30,8 +30,8 @@ export type PartChange = {
 const STEP_MM = 4;
 const FINE_MM = 0.02;
 const PEAKS = 3;
-const MOST_ROUNDS = 60;
-const SETTLED_MM = 1e-7;
+const MOST_ROUNDS = 40;
+const SETTLED_MM = 1e-6;
 /** Of the mean square: holds what nothing holds, such as the turn of a disc. */
 const DAMPING = 1e-9;
 /** A hole farther from its nearest is another. */
@@ -88,11 +88,18 @@ const farOf = (p: Vec2, other: Outline): Far & { readonly isOutside: boolean } =
   isOutside: !contains(other, p),
 });
 
-function distanceTo(p: Vec2, ring: Outline): number {
+function distanceTo([px, py]: Vec2, ring: Outline): number {
   let least = Infinity;
-  for (let i = 0; i < ring.length; i++)
-    least = Math.min(least, distanceToSegment(p, at(ring, i), at(ring, (i + 1) % ring.length)));
-  return least;
+  let [ax, ay] = at(ring, -1);
+  for (const [bx, by] of ring) {
+    const [dx, dy] = [bx - ax, by - ay];
+    const long2 = dx * dx + dy * dy;
+    const w = long2 > 0 ? Math.min(1, Math.max(0, ((px - ax) * dx + (py - ay) * dy) / long2)) : 0;
+    const away2 = (px - ax - w * dx) ** 2 + (py - ay - w * dy) ** 2;
+    if (away2 < least) least = away2;
+    [ax, ay] = [bx, by];
+  }
+  return Math.sqrt(least);
 }
 
 /** Points along a ring, its corners among them. */
@@ -123,7 +130,6 @@ function near(ring: Outline, p: Vec2): Vec2[] {
 /** The turn and shift that lay one outline on another. Two equal ones are laid without any. */
 function laying(cut: Outline, now: Outline): Laying {
   const points = stepped(cut, Math.max(STEP_MM, roundOf(cut) / MOST_POINTS));
-  const ring = closed(now);
   const middle = centreOf(points);
   let [turn, dx, dy] = [0, 0, 0];
   const lay: Laying = ([x, y]) => {
@@ -132,7 +138,7 @@ function laying(cut: Outline, now: Outline): Laying {
     return [middle[0] + c * u - s * v + dx, middle[1] + s * u + c * v + dy];
   };
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const step = stepOf(points.map(lay), ring, [middle[0] + dx, middle[1] + dy]);
+    const step = stepOf(points.map(lay), now, [middle[0] + dx, middle[1] + dy]);
     turn += step[0];
     dx += step[1];
     dy += step[2];
@@ -160,12 +166,12 @@ const centreOf = (points: readonly Vec2[]): Vec2 => [
 ];
 
 /** One step of Gauss and Newton: turn about the centre (rad) and shift (mm). */
-function stepOf(points: readonly Vec2[], ring: readonly Vec2[], centre: Vec2): [number, number, number] {
+function stepOf(points: readonly Vec2[], ring: Outline, centre: Vec2): [number, number, number] {
   const rows = points.map((p) => {
-    const foot = footOn(ring, p);
-    const [nx, ny] = squareTo(ring, foot, p);
+    const { off, square } = nearestOn(ring, p);
+    const [nx, ny] = square;
     const turned = (nx * -(p[1] - centre[1]) + ny * (p[0] - centre[0])) / REACH_MM;
-    return { row: [turned, nx, ny], off: nx * (foot[0] - p[0]) + ny * (foot[1] - p[1]) };
+    return { row: [turned, nx, ny], off };
   });
   const sum = (of: (one: (typeof rows)[number]) => number) => rows.reduce((all, one) => all + of(one), 0);
   const damping = DAMPING * points.length;
@@ -179,18 +185,26 @@ function stepOf(points: readonly Vec2[], ring: readonly Vec2[], centre: Vec2): [
   return [at(found, 0) / REACH_MM, at(found, 1), at(found, 2)];
 }
 
-/** Square to the edge on which a foot lies; from it to the point where that says more. */
-function squareTo(ring: readonly Vec2[], foot: Vec2, p: Vec2): Vec2 {
-  const away = Math.hypot(p[0] - foot[0], p[1] - foot[1]);
-  if (away > FINE_MM) return [(p[0] - foot[0]) / away, (p[1] - foot[1]) / away];
-  let [best, least]: [Vec2, number] = [[0, 1], Infinity];
-  for (let i = 1; i < ring.length; i++) {
-    const [a, b] = [at(ring, i - 1), at(ring, i)];
-    const gap = distanceToSegment(foot, a, b);
-    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    if (gap < least && length > 0) [best, least] = [[-(b[1] - a[1]) / length, (b[0] - a[0]) / length], gap];
+/**
+ * What is nearest to a point on a ring: a direction square to the edge there, and how far along it the edge is. At a
+ * corner the direction is from it to the point. One pass in plain figures: this is what a comparison takes its time for.
+ */
+function nearestOn(ring: Outline, [px, py]: Vec2): { readonly off: number; readonly square: Vec2 } {
+  let [least, footX, footY, edgeX, edgeY] = [Infinity, 0, 0, 1, 0];
+  let [ax, ay] = at(ring, -1);
+  for (const [bx, by] of ring) {
+    const [dx, dy] = [bx - ax, by - ay];
+    const long2 = dx * dx + dy * dy;
+    const w = long2 > 0 ? Math.min(1, Math.max(0, ((px - ax) * dx + (py - ay) * dy) / long2)) : 0;
+    const [x, y] = [ax + w * dx, ay + w * dy];
+    const away2 = (px - x) ** 2 + (py - y) ** 2;
+    if (away2 < least && long2 > 0) [least, footX, footY, edgeX, edgeY] = [away2, x, y, dx, dy];
+    [ax, ay] = [bx, by];
   }
-  return best;
+  const away = Math.sqrt(least);
+  const long = Math.hypot(edgeX, edgeY);
+  const square: Vec2 = away > FINE_MM ? [(px - footX) / away, (py - footY) / away] : [-edgeY / long, edgeX / long];
+  return { square, off: square[0] * (footX - px) + square[1] * (footY - py) };
 }
 
 /** Holes with those that they were, and how many have none. */

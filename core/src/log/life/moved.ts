@@ -50,7 +50,11 @@ export function movedParts({ records, parts, gapLeft }: Asked): MovedPart[] {
     const change = changeOf(cut, now);
     if (!change) return [];
     const box = boundsOf(now.outline);
-    const off = ({ mm, at: [x, y] }: PartChange['proud']): Off => ({ mm, at: [x - box.minX, y - box.minY] });
+    const off = ({ mm, at: [x, y] }: PartChange['proud']): Off => ({
+      mm,
+      // what is cut may reach beyond the drawing
+      at: [Math.max(0, x - box.minX), Math.max(0, y - box.minY)],
+    });
     const [proud, short] = [off(change.proud), off(change.short)];
     if (Math.max(proud.mm, short.mm) < SAME_MM && change.holesOff === 0) return [];
     return [{ ...told, name: now.name, proud, short, holesOff: change.holesOff, todo: todoOf(change, gapLeft) }];

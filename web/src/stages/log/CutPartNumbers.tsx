@@ -2,7 +2,7 @@
 import { useTheme } from '@mui/material/styles';
 import { useMemo } from 'react';
 import { changeOf, livesOf, type LogRecords, type MovedPart } from '@kalotrope/core/log';
-import { formatWithUnit, type Notation } from '@kalotrope/core/measure';
+import { formatSmall, type Notation } from '@kalotrope/core/measure';
 import type { CutPart } from '@kalotrope/core/sheets';
 import { Figure } from '../../controls/Figure';
 import { PartLife } from '../../controls/PartLife';
@@ -33,8 +33,8 @@ export function CutPartNumbers({ part, records, notation }: Props) {
 }
 
 const figures = ({ proud, short }: MovedPart, notation: Notation): readonly (readonly [string, string])[] => [
-  ['To plane off, at most', formatWithUnit(proud.mm, notation)],
-  ['Missing, at most', formatWithUnit(short.mm, notation)],
+  ['To plane off, at most', formatSmall(proud.mm, notation)],
+  ['Missing, at most', formatSmall(short.mm, notation)],
 ];
 
 type OverlayProps = { readonly cut: Parameters<typeof changeOf>[0]; readonly now: CutPart };

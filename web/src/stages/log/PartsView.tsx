@@ -16,6 +16,9 @@ type Props = {
   readonly picked: string | undefined;
 };
 
+/** Its words stay on one line, however long the part’s name. */
+const NO_WRAP = { whiteSpace: 'nowrap', flexShrink: 0 } as const;
+
 export const PartsView = memo(function PartsView({ parts, records, picked: own }: Props) {
   const dispatch = useAppDispatch();
   const step = usePartSteps();
@@ -57,7 +60,7 @@ export const PartsView = memo(function PartsView({ parts, records, picked: own }
                 </span>
               </button>
               {next && (
-                <Button size="small" variant="outlined" onClick={() => step([part], next)}>
+                <Button size="small" variant="outlined" sx={NO_WRAP} onClick={() => step([part], next)}>
                   Is {STATE_WORDS[next]}
                 </Button>
               )}

@@ -1,0 +1,2 @@
+export { backTo, changesBetween } from './changes';
+export type { CountChange, FigureChange, PartChanged, RevisionChanges } from './changes';
