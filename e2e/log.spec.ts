@@ -1,4 +1,4 @@
-/** The log: what was done is written down, survives the page, is put right, moves the plan, and goes along in a file. */
+/** The log: what was done is written down, survives the page, is put right, moves the plan, goes along in a file. */
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { expectNoFaults } from './no-faults';

@@ -17,7 +17,6 @@ export {
   stateOf,
   type MovedPart,
   type NowPart,
-  type PartChange,
   type PartRecord,
   type PartState,
 } from './life';

@@ -78,10 +78,10 @@ const said = ({ day, words }: StandingEntry) => ({
 });
 
 /** Of a part that is cut and drawn otherwise now; nothing where a saw would come no nearer. */
-function partTold({ part, name, revision, todo, proud, short, holesOff }: MovedPart, gapLeft: number): LogFinding[] {
+function partTold({ part, name, revision, verdict, proud, short, holesOff }: MovedPart, gapLeft: number): LogFinding[] {
   const place = { ...where, part: cutThing(part) };
   const data = { part: name, revision };
-  if (todo === 'gone') return [{ severity: 'note', code: 'log-part-gone', where: place, data }];
+  if (verdict === 'gone') return [{ severity: 'note', code: 'log-part-gone', where: place, data }];
   const told: LogFinding[] = [];
   if (short.mm > AS_GOOD.value) {
     const [along, up] = short.at;
@@ -90,7 +90,7 @@ function partTold({ part, name, revision, todo, proud, short, holesOff }: MovedP
     told.push({ severity, code: 'log-part-short', where: place, data: missing });
   }
   // what is cut anew is not planed
-  if (proud.mm > AS_GOOD.value && todo !== 'anew') {
+  if (proud.mm > AS_GOOD.value && verdict !== 'anew') {
     const [along, up] = proud.at;
     const over = { ...data, proud: proud.mm, along, up };
     told.push({ severity: 'check', code: 'log-part-proud', where: place, data: over });

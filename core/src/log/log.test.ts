@@ -154,7 +154,7 @@ describe('what is said of the log', () => {
     const answered = entry('c', { ...at(open, 0), id: 'c', corrects: 'a', answer: 'cut anew' });
     expect(codes(judged({ entries: [...open, answered] }))).toEqual(['log-doubt-open']);
   });
-  it('is a rate of the builder’s own, which planned makes the rest of that work as much longer, and is said no more', () => {
+  it('is a rate of one’s own, which planned makes the rest of that work longer, and is said no more', () => {
     const entries = plywood.map(({ id, name, minutes }) =>
       entry(id, { job: id, jobName: name, group: 'plywood', minutes: 2 * minutes }),
     );

@@ -12,7 +12,7 @@ export { isAsDrawn, redrawn } from './redraw';
 export { readProject } from './read-project';
 export type { ReadProject } from './read-project';
 export { backTo, changesBetween } from './revisions';
-export type { CountChange, FigureChange, PartChanged, RevisionChanges } from './revisions';
+export type { CountChange, PartChanged, RevisionChanges } from './revisions';
 export { sentence } from './sentences';
 export { buyingStages, costOf, shoppingList, type ShoppingGroup } from './shopping-list';
 export { sheetsOfStage, tablesOfStage, usualPaper, wholeOf } from './whole';

@@ -14,9 +14,9 @@ type Props = { readonly was: Project; readonly now: Project };
 const FIGURE_NAMES = { x: 'along', halfBreadth: 'half-breadth', height: 'height' } as const;
 const COUNT_NAMES: Readonly<Record<CountChange['what'], string>> = {
   parts: 'parts to cut',
-  plywood: 'plywood in them',
-  timber: 'timber',
-  epoxy: 'epoxy in place',
+  ply: 'plywood in them',
+  sticks: 'long timber',
+  resin: 'epoxy in place',
   work: 'work',
   price: 'price, as far as known',
 };
@@ -77,9 +77,9 @@ function partWords({ what, mm, isOpeningOther }: PartChanged, notation: Notation
 }
 
 function countWords(what: CountChange['what'], count: number, notation: Notation): string {
-  if (what === 'plywood') return formatArea(count, notation);
-  if (what === 'timber') return formatRun(count, notation);
-  if (what === 'epoxy') return formatMass(count, notation);
+  if (what === 'ply') return formatArea(count, notation);
+  if (what === 'sticks') return formatRun(count, notation);
+  if (what === 'resin') return formatMass(count, notation);
   if (what === 'work') return hoursWords(count);
   return what === 'price' ? count.toFixed(2) : String(count);
 }

@@ -1,4 +1,4 @@
-/** What became of parts, ticked where they are looked at: each step is a record of its own, with the shape of that day. */
+/** What became of parts, ticked where they are looked at: each step is a record, with the shape of that day. */
 import {
   keptShape,
   livesOf,

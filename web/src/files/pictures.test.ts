@@ -86,7 +86,7 @@ describe('a project’s file', () => {
     const taken = take('odd.kalotrope.json', text);
     expect(taken.ok && taken.pictures).toEqual([]);
   });
-  it('carries its log with photographs and its revisions where they are asked for, under the new project’s id', async () => {
+  it('carries its log with photographs and its revisions where asked for, under the new project’s id', async () => {
     const entry: LogEntry = {
       ...{ id: 'e', day: '2027-03-06', written: 1, kind: 'note', job: '', jobName: '', group: '', parts: [] },
       ...{ revision: 1, words: 'w', answer: '', minutes: 0, cents: 0, on: '', drawn: 0, found: 0 },

@@ -12,7 +12,7 @@ const entry = (id: string, minutes = 10): LogEntry => ({
 });
 const idsOf = async (project: string) => (await recordsOf(project)).entries.map(({ id }) => id);
 
-it('has every entry that was said to be kept after a hundred kills, in the order in which they were written', async () => {
+it('has every entry that was said to be kept after a hundred kills, in the order of writing', async () => {
   const promised: string[] = [];
   for (let kill = 0; kill < 100; kill++) {
     await addEntry('killed', entry(`kept ${kill}`));

@@ -187,7 +187,7 @@ function stepOf(points: readonly Vec2[], ring: Outline, centre: Vec2): [number, 
 
 /**
  * What is nearest to a point on a ring: a direction square to the edge there, and how far along it the edge is. At a
- * corner the direction is from it to the point. One pass in plain figures: this is what a comparison takes its time for.
+ * corner the direction is from it to the point. One pass in plain figures: a comparison takes its time here.
  */
 function nearestOn(ring: Outline, [px, py]: Vec2): { readonly off: number; readonly square: Vec2 } {
   let [least, footX, footY, edgeX, edgeY] = [Infinity, 0, 0, 1, 0];

@@ -1,4 +1,4 @@
-export { changeOf, type PartChange } from './compare';
+export { changeOf } from './compare';
 export { movedParts, type MovedPart, type NowPart } from './moved';
 export { keptShape, livesOf, PART_STATES, partRecordSchema, STATE_WORDS, stateOf } from './records';
-export type { PartLife, PartRecord, PartState } from './records';
+export type { PartRecord, PartState } from './records';

@@ -5,8 +5,8 @@ import { changeOf, type PartChange } from './compare';
 import { keptShape, livesOf, type PartRecord, type PartShape, type PartState } from './records';
 
 /** Leave it, plane it, fill the gap, cut it anew; or there is no such part any more. */
-export const TODO = ['nothing', 'plane', 'fill', 'anew', 'gone'] as const;
-export type Todo = (typeof TODO)[number];
+export const VERDICTS = ['nothing', 'plane', 'fill', 'anew', 'gone'] as const;
+export type Verdict = (typeof VERDICTS)[number];
 
 type Off = {
   readonly mm: number;
@@ -20,7 +20,7 @@ export type MovedPart = {
   readonly state: PartState;
   /** Of the boat, when it was cut. */
   readonly revision: number;
-  readonly todo: Todo;
+  readonly verdict: Verdict;
   readonly proud: Off;
   readonly short: Off;
   readonly holesOff: number;
@@ -45,7 +45,7 @@ export function movedParts({ records, parts, gapLeft }: Asked): MovedPart[] {
     const { part, name, revision } = cut;
     const told = { part, name, revision, state: last.state };
     const now = parts.find(({ id }) => id === part);
-    if (!now) return [{ ...told, todo: 'gone', proud: NO_PLACE, short: NO_PLACE, holesOff: 0 }];
+    if (!now) return [{ ...told, verdict: 'gone', proud: NO_PLACE, short: NO_PLACE, holesOff: 0 }];
     if (isAsCut(cut, now)) return [];
     const change = changeOf(cut, now);
     if (!change) return [];
@@ -57,7 +57,7 @@ export function movedParts({ records, parts, gapLeft }: Asked): MovedPart[] {
     });
     const [proud, short] = [off(change.proud), off(change.short)];
     if (Math.max(proud.mm, short.mm) < SAME_MM && change.holesOff === 0) return [];
-    return [{ ...told, name: now.name, proud, short, holesOff: change.holesOff, todo: todoOf(change, gapLeft) }];
+    return [{ ...told, name: now.name, proud, short, holesOff: change.holesOff, verdict: verdictOf(change, gapLeft) }];
   });
 }
 
@@ -67,7 +67,7 @@ const SAME_MM = 0.05;
 const isAsCut = (cut: PartRecord, now: PartShape): boolean =>
   JSON.stringify([cut.outline, cut.holes]) === JSON.stringify(Object.values(keptShape(now)));
 
-function todoOf({ proud, short, holesOff }: PartChange, gapLeft: number): Todo {
+function verdictOf({ proud, short, holesOff }: PartChange, gapLeft: number): Verdict {
   if (short.mm > Math.max(gapLeft, AS_GOOD.value) || holesOff > 0) return 'anew';
   if (proud.mm > AS_GOOD.value) return 'plane';
   return short.mm > AS_GOOD.value ? 'fill' : 'nothing';

@@ -1,4 +1,4 @@
-/** What becomes of a part, from the sheet to the boat: each step a record of its own, with the shape that it was cut to. */
+/** What becomes of a part, from the sheet to the boat: each step a record, with the shape that it was cut to. */
 import { z } from 'zod';
 import type { Outline, Vec2 } from '../../geometry';
 import { dayNumber } from '../../plan';

@@ -32,7 +32,7 @@ export type PartChanged = {
 };
 
 /** What is counted, before and after: m², m, g, min, and the builder's own money. */
-export const COUNTS = ['parts', 'plywood', 'timber', 'epoxy', 'work', 'price'] as const;
+export const COUNTS = ['parts', 'ply', 'sticks', 'resin', 'work', 'price'] as const;
 export type CountChange = { readonly what: (typeof COUNTS)[number]; readonly was: number; readonly now: number };
 
 export type RevisionChanges = {
@@ -118,9 +118,9 @@ function countsOf({ project, derived }: Worked): Readonly<Record<(typeof COUNTS)
   const sum = (list: readonly number[]) => list.reduce((all, one) => all + one, 0);
   return {
     parts: sum(derived.sheets.value.parts.map(({ isPair }) => (isPair ? 2 : 1))),
-    plywood: sum(derived.sheets.value.parts.map((part) => areaOf(part) * (part.isPair ? 2 : 1))) / MM2_PER_M2,
-    timber: sum(derived.timber.value.runs.map(({ length, qty }) => length * qty)) / MM_PER_M,
-    epoxy: sum(derived.epoxy.value.jobs.map(({ grams }) => grams)),
+    ply: sum(derived.sheets.value.parts.map((part) => areaOf(part) * (part.isPair ? 2 : 1))) / MM2_PER_M2,
+    sticks: sum(derived.timber.value.runs.map(({ length, qty }) => length * qty)) / MM_PER_M,
+    resin: sum(derived.epoxy.value.jobs.map(({ grams }) => grams)),
     work: sum(derived.plan.value.jobs.map(({ minutes }) => minutes)),
     price: shoppingList(wholeOf(project, derived, {})).cost,
   };

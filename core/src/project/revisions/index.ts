@@ -1,2 +1,2 @@
 export { backTo, changesBetween } from './changes';
-export type { CountChange, FigureChange, PartChanged, RevisionChanges } from './changes';
+export type { CountChange, PartChanged, RevisionChanges } from './changes';

@@ -8,7 +8,7 @@ import { Figure } from '../../controls/Figure';
 import { PartLife } from '../../controls/PartLife';
 import { COLOURS } from '../../drawing/colours';
 import { boxAround, pathOf } from '../../drawing/DrawingSurface';
-import { TODO_WORDS } from './words';
+import { VERDICT_WORDS } from './words';
 
 type Props = { readonly part: CutPart; readonly records: LogRecords; readonly notation: Notation };
 
@@ -20,7 +20,7 @@ export function CutPartNumbers({ part, records, notation }: Props) {
       <PartLife parts={[part]} />
       {moved && (
         <>
-          <Figure name="What to do" value={TODO_WORDS[moved.todo]} />
+          <Figure name="What to do" value={VERDICT_WORDS[moved.verdict]} />
           {figures(moved, notation).map(([name, value]) => (
             <Figure key={name} name={name} value={value} why="Laid on the present drawing where it fits best" />
           ))}

@@ -1,4 +1,4 @@
-/** Every part to cut, how far it is, and the next step at a press; with those that are off the boat as it is drawn now. */
+/** Every part to cut, how far it is, and the next step at a press; with those that are drawn otherwise now. */
 import Button from '@mui/material/Button';
 import { memo } from 'react';
 import { cutThing, livesOf, PART_STATES, STATE_WORDS, stateOf, type LogRecords } from '@kalotrope/core/log';
@@ -7,7 +7,7 @@ import { usePartSteps } from '../../controls/PartLife';
 import { PartShape } from '../../drawing/PartShape';
 import { picked } from '../../state/screen-slice';
 import { useAppDispatch } from '../../state/store';
-import { TODO_WORDS } from './words';
+import { VERDICT_WORDS } from './words';
 
 type Props = {
   readonly parts: readonly CutPart[];
@@ -55,7 +55,7 @@ export const PartsView = memo(function PartsView({ parts, records, picked: own }
                   <span className="quiet">
                     {' '}
                     {STATE_WORDS[state]}
-                    {moved && moved.todo !== 'nothing' && `; ${TODO_WORDS[moved.todo]}`}
+                    {moved && moved.verdict !== 'nothing' && `; ${VERDICT_WORDS[moved.verdict]}`}
                   </span>
                 </span>
               </button>

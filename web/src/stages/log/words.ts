@@ -2,7 +2,7 @@
 import type { LogKind, MovedPart } from '@kalotrope/core/log';
 
 export const WRITE_SECTION = 'A new entry';
-export const BUDGET_SECTION = 'Budget';
+export const BUDGET_SECTION = 'Money to spend';
 
 export const KIND_NAMES: Readonly<Record<LogKind, string>> = {
   hours: 'Hours',
@@ -17,7 +17,7 @@ export const KIND_NAMES: Readonly<Record<LogKind, string>> = {
 export const OTHER_USE = 'other';
 
 /** What to do about a cut part that is drawn otherwise now. */
-export const TODO_WORDS: Readonly<Record<MovedPart['todo'], string>> = {
+export const VERDICT_WORDS: Readonly<Record<MovedPart['verdict'], string>> = {
   nothing: 'nothing',
   plane: 'plane it off',
   fill: 'fill the gap',
