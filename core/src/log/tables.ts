@@ -81,8 +81,9 @@ export function figureWords(entry: LogEntry, notation: Notation): string {
 export const photosWords = (count: number): string =>
   count === 0 ? '' : count === 1 ? '(a photograph)' : `(${count} photographs)`;
 
-/** Of a line of words in a cell on paper. */
+/** Of a line of words in a cell on paper: of the job and its parts, of what is said. */
 const LINE_LETTERS = 40;
+const WORDS_LETTERS = 50;
 
 /** Words in lines no longer than so many letters; a longer word is cut. */
 export function wrapped(text: string, most: number): string[] {
@@ -135,8 +136,8 @@ export function logSheets({ project, values, found, sheetHead: head }: LogWhole)
     rows: [...stand].sort(byDay).flatMap((entry) => {
       const job = wrapped([entry.jobName, ...entry.parts].filter((one) => one !== '').join('; '), LINE_LETTERS);
       const answer = entry.answer === '' ? '' : `Done about it: ${entry.answer}`;
-      const pictures = photosWords(entry.pictures.length);
-      const words = wrapped([entry.words, answer, pictures].join(' '), LINE_LETTERS);
+      const said = [entry.words, answer, photosWords(entry.pictures.length)];
+      const words = said.flatMap((one) => wrapped(one, WORDS_LETTERS));
       return Array.from({ length: Math.max(1, job.length, words.length) }, (_, i) => [
         ...(i === 0 ? [entry.day, KIND_WORDS[entry.kind], figureWords(entry, project.notation)] : ['', '', '']),
         ...[job[i] ?? '', words[i] ?? ''],

@@ -13,12 +13,12 @@ import { edited } from '../state/document-slice';
 import { said } from '../state/screen-slice';
 import { selectProject } from '../state/selectors';
 import { useAppDispatch, useAppSelector } from '../state/store';
+import { dayOf } from '../storage/day';
 import { docOf, keepRevision, revisionsOf, type KeptRevision } from '../storage/revisions';
 import { RevisionChangesView } from './RevisionChangesView';
 
 type Props = { readonly onClose: () => void };
 
-const ISO_DAY = new Intl.DateTimeFormat('en-CA');
 const MOST_NAME = 60;
 const MOST_NOTE = 2000;
 
@@ -58,7 +58,7 @@ function OpenRevisions({ project, onClose }: Props & { readonly project: Project
                 >
                   <span className="log-said">
                     {one.name}
-                    <span className="quiet"> {ISO_DAY.format(one.keptAt)}</span>
+                    <span className="quiet"> {dayOf(one.keptAt)}</span>
                   </span>
                 </button>
               </li>

@@ -1,4 +1,3 @@
-/** Year, month, day: in order, whatever the place. */
-const ISO_DAY = new Intl.DateTimeFormat('en-CA');
+import { dayOf } from '../storage/day';
 
-export const today = (): string => ISO_DAY.format();
+export const today = (): string => dayOf(Date.now());

@@ -11,10 +11,9 @@ import {
 import { said } from '../state/screen-slice';
 import { selectFound, selectProject } from '../state/selectors';
 import { useAppDispatch, useAppSelector, useAppStore } from '../state/store';
+import { dayOf } from '../storage/day';
 import { addPartRecords } from '../storage/log';
 import { SelectField } from './SelectField';
-
-const ISO_DAY = new Intl.DateTimeFormat('en-CA');
 
 /** Writes down what became of parts; where the store refuses, that is said. */
 export function usePartSteps(): (parts: readonly NowPart[], state: PartState) => void {
@@ -25,7 +24,7 @@ export function usePartSteps(): (parts: readonly NowPart[], state: PartState) =>
     if (!project) return;
     const written = Date.now();
     const records = parts.map((part) => ({
-      ...{ id: crypto.randomUUID(), part: part.id, name: part.name, state, day: ISO_DAY.format(written), written },
+      ...{ id: crypto.randomUUID(), part: part.id, name: part.name, state, day: dayOf(written), written },
       ...{ revision: project.revision, ...keptShape(part) },
     }));
     addPartRecords(project.id, records).catch(() =>

@@ -3,13 +3,13 @@ import { useTheme } from '@mui/material/styles';
 import { useMemo } from 'react';
 import { bendLines, drawLine, type LinesPart } from '@kalotrope/core/lines';
 import { COLOURS } from './colours';
-import { boxAround, pathOf } from './DrawingSurface';
+import { pathOf } from './DrawingSurface';
+import { viewBoxAround } from './view-box';
 
 type Curve = readonly (readonly [number, number])[];
 type Props = { readonly was: LinesPart['longitudinals']; readonly now: LinesPart['longitudinals'] };
 
 const SPACE = 0.06;
-const MARGIN = 0.03;
 
 export function LinesOver({ was, now }: Props) {
   const { palette } = useTheme();
@@ -17,13 +17,10 @@ export function LinesOver({ was, now }: Props) {
   const [before, after] = useMemo(() => [viewsOf(was), viewsOf(now)], [was, now]);
   const all = [...before, ...after].flat();
   if (all.length === 0) return null;
-  const { minX, minY, maxX, maxY } = boxAround(all);
-  const [width, height] = [maxX - minX, maxY - minY];
-  const margin = MARGIN * width;
-  const box = [minX - margin, -maxY - margin, width + 2 * margin, height + 2 * margin];
+  const { width, viewBox } = viewBoxAround(all);
   return (
     <svg
-      viewBox={box.map((n) => n.toFixed(1)).join(' ')}
+      viewBox={viewBox}
       width="100%"
       role="img"
       aria-label="The lines of both, profile and plan: the older broken"

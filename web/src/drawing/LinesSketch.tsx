@@ -2,7 +2,8 @@ import { useTheme } from '@mui/material/styles';
 import { useMemo } from 'react';
 import { bendLines, drawLine, sectionCurves, type LinesPart } from '@kalotrope/core/lines';
 import { COLOURS } from './colours';
-import { boxAround, pathOf } from './DrawingSurface';
+import { pathOf } from './DrawingSurface';
+import { viewBoxAround } from './view-box';
 
 type Curve = readonly (readonly [number, number])[];
 const SPACE = 0.06;
@@ -13,18 +14,9 @@ export function LinesSketch({ longitudinals }: Pick<LinesPart, 'longitudinals'>)
   const views = useMemo(() => viewsOf(longitudinals), [longitudinals]);
   const curves = [...views.lines, ...views.stations];
   if (curves.length === 0) return null;
-  const { minX, minY, maxX, maxY } = boxAround(curves.flat());
-  const [width, height] = [maxX - minX, maxY - minY];
-  const margin = 0.03 * width;
-  const box = [minX - margin, -maxY - margin, width + 2 * margin, height + 2 * margin];
+  const { width, viewBox } = viewBoxAround(curves.flat());
   return (
-    <svg
-      viewBox={box.map((n) => n.toFixed(1)).join(' ')}
-      width="100%"
-      role="img"
-      aria-label="Profile, plan and stations of this hull"
-      fill="none"
-    >
+    <svg viewBox={viewBox} width="100%" role="img" aria-label="Profile, plan and stations of this hull" fill="none">
       {views.lines.map((curve, i) => (
         <path key={i} d={pathOf(curve)} stroke={c.ink} strokeWidth={width / 300} />
       ))}

@@ -2,6 +2,7 @@
 import { DEMO_IDS, demoProject, demoRecords, readProject, type Project } from '@kalotrope/core/project';
 import { db, type Deletion, type History, type ProjectRecord } from './database';
 import { forgetJournal, goesOnFrom, readJournal } from './journal';
+import { dayOf } from './day';
 import { addRecords } from './log';
 import { tellOthers, WINDOW_ID } from './windows';
 
@@ -136,7 +137,7 @@ export async function firstProject(): Promise<string | undefined> {
   if (!isSeeded) {
     for (const demo of [...DEMO_IDS].reverse()) {
       await addProject(demoProject(demo, `demo-${demo}`));
-      await addRecords(`demo-${demo}`, demoRecords(demo, new Intl.DateTimeFormat('en-CA').format()));
+      await addRecords(`demo-${demo}`, demoRecords(demo, dayOf(Date.now())));
     }
     await db.marks.put({ key: 'seeded', value: 'yes' });
     return `demo-${DEMO_IDS[0]}`;

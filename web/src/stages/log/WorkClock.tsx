@@ -8,7 +8,7 @@ import { said } from '../../state/screen-slice';
 import { selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppStore } from '../../state/store';
 import { startClock, stopClock } from '../../storage/log';
-import { dayOf } from './draft';
+import { dayOf } from '../../storage/day';
 import { JobChoice } from './JobChoice';
 import { entryNow } from './use-log';
 

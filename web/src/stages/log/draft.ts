@@ -1,6 +1,7 @@
 /** What is being written down, as it stands in the form, and the entry that it makes. */
 import type { WorkJob } from '@kalotrope/core/plan';
 import { moneyWords, readHours, readMoney, type LogEntry, type LogKind } from '@kalotrope/core/log';
+import { dayOf } from '../../storage/day';
 import { OTHER_USE } from './words';
 
 export type Draft = {
@@ -20,10 +21,6 @@ export type Draft = {
   /** The job is done with it. */
   readonly isDone: boolean;
 };
-
-/** Year, month, day of a moment, where the builder is. */
-const ISO_DAY = new Intl.DateTimeFormat('en-CA');
-export const dayOf = (ms: number): string => ISO_DAY.format(ms);
 
 export const emptyDraft = (now: number): Draft => ({
   ...{ kind: 'hours', day: dayOf(now), job: '', parts: [], hours: '', amount: '', on: OTHER_USE, drawn: 0, found: 0 },

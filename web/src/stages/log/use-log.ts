@@ -6,7 +6,7 @@ import { said } from '../../state/screen-slice';
 import { selectFound, selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store';
 import { addEntry } from '../../storage/log';
-import { dayOf } from './draft';
+import { dayOf } from '../../storage/day';
 
 export const useRecords = (): LogRecords => useAppSelector((state) => selectFound(state).log ?? NO_RECORDS);
 
