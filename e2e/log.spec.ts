@@ -72,6 +72,7 @@ test('what did it take: hours, a receipt, a mistake put right; the plan follows;
   await form(page, 'Put it right').getByLabel('What was done about it').fill('made again of the offcut');
   await form(page, 'Put it right').getByRole('button', { name: 'Put it right' }).click();
   await expect(slipOf(page)).toContainText('Done about it: made again of the offcut');
+  await expect(slipOf(page)).toContainText('(nothing done about it)');
   await expect(list(page)).toContainText('(put right)');
   await list(page)
     .getByRole('button', { name: /five sheets/ })
@@ -105,6 +106,10 @@ test('the clock runs while the page is gone; a photograph is kept; on a telephon
   await page.setViewportSize({ width: 390, height: 844 });
   await page.clock.install({ time: new Date('2027-03-06T09:00:00') });
   await openLog(page, 'demo-ilven');
+  await slipOf(page).getByRole('button', { name: 'Start the clock' }).click();
+  await expect(slipOf(page).getByRole('timer')).toBeVisible();
+  await slipOf(page).getByRole('button', { name: 'Stop the clock' }).click();
+  await expect(page.getByText('It ran for less than a minute: nothing is written down')).toBeVisible();
   await slipOf(page).getByRole('button', { name: 'Start the clock' }).click();
   await expect(slipOf(page).getByRole('timer')).toContainText('under a minute');
   await page.clock.fastForward('01:10:00');

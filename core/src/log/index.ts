@@ -1,4 +1,4 @@
-export { KIND_WORDS, figureWords, photosWords } from './tables';
+export { figureWords, photosWords } from './tables';
 export { LOG_KINDS, NO_RECORDS, readRecords } from './records';
 export type { LogEntry, LogKind, LogRecords, PotEntry, RunningClock } from './records';
 export { gapLeft } from './judge';

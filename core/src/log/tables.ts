@@ -32,15 +32,6 @@ export type LogWhole = {
   readonly sheetHead: SheetHead;
 };
 
-export const KIND_WORDS: Readonly<Record<LogKind, string>> = {
-  hours: 'hours',
-  money: 'money',
-  measured: 'measured',
-  mistake: 'mistake',
-  doubt: 'doubt',
-  note: 'note',
-};
-
 const isFirst = (entry: LogEntry, list: readonly StandingEntry[]) => list.some(({ id }) => id === entry.id);
 
 /** Every entry as it was written, with whether it stands. */
@@ -54,7 +45,7 @@ export function logTables({ found }: Pick<LogWhole, 'found'>): ExportTable[] {
   ];
   const only = (kind: LogKind, entry: LogEntry, figure: number | string) => (entry.kind === kind ? figure : '');
   const rows = entries.map((entry) => [
-    ...[entry.day, KIND_WORDS[entry.kind], entry.jobName, entry.parts.join('; ')],
+    ...[entry.day, entry.kind, entry.jobName, entry.parts.join('; ')],
     ...[only('hours', entry, entry.minutes), only('money', entry, moneyWords(entry.cents))],
     ...[entry.on, only('measured', entry, entry.drawn), only('measured', entry, entry.found)],
     ...[entry.words, entry.answer, entry.pictures.length, entry.revision],
@@ -139,7 +130,7 @@ export function logSheets({ project, values, found, sheetHead: head }: LogWhole)
       const said = [entry.words, answer, photosWords(entry.pictures.length)];
       const words = said.flatMap((one) => wrapped(one, WORDS_LETTERS));
       return Array.from({ length: Math.max(1, job.length, words.length) }, (_, i) => [
-        ...(i === 0 ? [entry.day, KIND_WORDS[entry.kind], figureWords(entry, project.notation)] : ['', '', '']),
+        ...(i === 0 ? [entry.day, entry.kind, figureWords(entry, project.notation)] : ['', '', '']),
         ...[job[i] ?? '', words[i] ?? ''],
       ]);
     }),

@@ -7,7 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { backTo, type Project } from '@kalotrope/core/project';
 import { edited } from '../state/document-slice';
 import { said } from '../state/screen-slice';
@@ -31,7 +31,8 @@ function OpenRevisions({ project, onClose }: Props & { readonly project: Project
   const dispatch = useAppDispatch();
   const { kept, keep } = useKept(project);
   const [chosen, setChosen] = useState<KeptRevision | null>(null);
-  const old = chosen && docOf(chosen);
+  // the same boat as long as the same one is chosen: it is compared anew only with another
+  const old = useMemo(() => chosen && docOf(chosen), [chosen]);
   const goBack = async () => {
     if (!chosen || !old) return;
     // nothing is lost: the boat as it is now is kept first

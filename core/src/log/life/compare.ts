@@ -13,13 +13,13 @@
  * finer steps about the three highest settle it. Cost: corners times corners.
  */
 import { at, contains, distanceToSegment, solveDense, type Outline, type Vec2 } from '../../geometry';
-import type { PartPlace, PartShape } from './records';
+import type { PartShape } from './records';
 
 /** Distances mm; places on the present drawing. */
 export type PartChange = {
   /** Wood beyond the present edge, and missing from it: the most of each, and where. */
-  readonly proud: { readonly mm: number; readonly at: PartPlace };
-  readonly short: { readonly mm: number; readonly at: PartPlace };
+  readonly proud: { readonly mm: number; readonly at: Vec2 };
+  readonly short: { readonly mm: number; readonly at: Vec2 };
   /** Holes that are there of one and not of the other. */
   readonly holesOff: number;
   /** The cut outline where it fits best on the present drawing. */

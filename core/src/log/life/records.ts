@@ -1,6 +1,6 @@
 /** What becomes of a part, from the sheet to the boat: each step a record, with the shape that it was cut to. */
 import { z } from 'zod';
-import type { Outline, Vec2 } from '../../geometry';
+import type { Outline } from '../../geometry';
 import { dayNumber } from '../../plan';
 
 /** In the order of the work. */
@@ -66,6 +66,3 @@ export function livesOf(records: readonly PartRecord[]): ReadonlyMap<string, Par
 
 export const stateOf = (lives: ReadonlyMap<string, PartLife>, part: string): PartState =>
   lives.get(part)?.last.state ?? 'to-cut';
-
-/** A place on a part's drawing, mm. */
-export type PartPlace = Vec2;

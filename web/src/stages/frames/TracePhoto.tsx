@@ -10,6 +10,7 @@ import { useTheme } from '@mui/material/styles';
 import { useEffect, useRef, useState, type MouseEvent } from 'react';
 import { photoReader, type PhotoCorners } from '@kalotrope/core/frames';
 import { LengthField } from '../../controls/LengthField';
+import { PictureField } from '../../controls/PictureField';
 import { takePicture } from '../../files/pictures';
 import { said } from '../../state/screen-slice';
 import { useAppDispatch } from '../../state/store';
@@ -71,17 +72,7 @@ export function TracePhoto({ room, onDone }: Props) {
             </Button>
           </Box>
         )}
-        <input
-          ref={file}
-          type="file"
-          accept="image/png,image/jpeg"
-          hidden
-          aria-label="A photo of the template"
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
+        <PictureField label="A photo of the template" field={file} onFile={(chosen) => void take(chosen)} />
         <Box sx={{ display: 'grid', gap: 1.25, alignContent: 'start' }}>
           <Typography variant="body2" color="text.secondary">
             The template lies flat with a rectangle on it whose sides you know: a sheet of paper, a board, four nails.

@@ -19,6 +19,7 @@ import {
 import { formatWithUnit, parseScale } from '@kalotrope/core/measure';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
+import { PictureField } from '../../controls/PictureField';
 import { NumberField } from '../../controls/NumberField';
 import { Section } from '../../controls/Section';
 import { plural } from '../../controls/words';
@@ -130,17 +131,7 @@ export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
         <Button variant="outlined" onClick={() => file.current?.click()} disabled={underlays.length >= 6}>
           Put a picture under it
         </Button>
-        <input
-          ref={file}
-          type="file"
-          accept="image/png,image/jpeg"
-          hidden
-          aria-label="A picture of the drawing"
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
+        <PictureField label="A picture of the drawing" field={file} onFile={(chosen) => void take(chosen)} />
       </Box>
       {underlays.map((underlay) => (
         <OnePicture key={underlay.id} underlay={underlay} underlays={underlays} tool={tool} onTool={onTool} />

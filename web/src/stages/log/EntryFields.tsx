@@ -2,11 +2,12 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useId, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import type { LogKind } from '@kalotrope/core/log';
 import type { WorkJob } from '@kalotrope/core/plan';
 import { buyingStages } from '@kalotrope/core/project';
 import { LengthField } from '../../controls/LengthField';
+import { PictureField } from '../../controls/PictureField';
 import { SelectField } from '../../controls/SelectField';
 import { Tick } from '../../controls/ViewTabs';
 import { takePhoto } from '../../files/photo';
@@ -160,7 +161,6 @@ type PhotoProps = { readonly isFull: boolean; readonly onAdded: (id: string) => 
 
 function AddPhoto({ isFull, onAdded }: PhotoProps) {
   const file = useRef<HTMLInputElement>(null);
-  const id = useId();
   const dispatch = useAppDispatch();
   const take = async (chosen: File | undefined) => {
     if (!chosen) return;
@@ -178,18 +178,7 @@ function AddPhoto({ isFull, onAdded }: PhotoProps) {
       <Button disabled={isFull} onClick={() => file.current?.click()}>
         Add a photograph
       </Button>
-      <input
-        ref={file}
-        id={id}
-        type="file"
-        accept="image/png,image/jpeg"
-        hidden
-        aria-label="A photograph for the log"
-        onChange={(event) => {
-          void take(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
+      <PictureField label="A photograph for the log" field={file} onFile={(chosen) => void take(chosen)} />
     </>
   );
 }

@@ -1,6 +1,6 @@
 /** What it took, drawn: hours and money against what was planned, epoxy by pots, the shop's warmth at them. */
 import { useTheme } from '@mui/material/styles';
-import { useMemo, type ReactElement } from 'react';
+import { useMemo } from 'react';
 import {
   Bar,
   BarChart,
@@ -36,7 +36,6 @@ const MARGIN = { top: 4, right: 12, bottom: 0, left: 0 };
 const NAMES_PX = 84;
 
 export default function LogCharts({ project, entries, pots, plan }: Props) {
-  const { palette } = useTheme();
   const derived = useAppSelector(selectDerived);
   const found = useAppSelector(selectFound);
   const list = useMemo(
@@ -50,107 +49,99 @@ export default function LogCharts({ project, entries, pots, plan }: Props) {
   const money = moneyRows(entries, list?.groups ?? []);
   const mixed = potRows(pots, plan.jobs);
   const unit = gramsPerShown(notation);
-  const least = project.epoxy.resin.leastC;
-  const inHours = (value: unknown) => hoursWords(Number(value) * HOUR);
-  const inMoney = (value: unknown) => moneyWords(Math.round(Number(value) * CENTS));
-  // in ink: a pale colour is told by its square
-  const legend = (
-    <Legend wrapperStyle={LETTERS} formatter={(name) => <span style={{ color: palette.text.primary }}>{name}</span>} />
-  );
-  const tip = {
-    contentStyle: { background: palette.background.paper, color: palette.text.primary },
-    itemStyle: { color: palette.text.primary },
-  };
-  const twoBars = (
-    <>
-      <Bar dataKey="planned" name="planned" fill={PLANNED} isAnimationActive={false} />
-      <Bar dataKey="taken" name="taken" fill={palette.primary.main} isAnimationActive={false} />
-    </>
-  );
   return (
     <div className="log-charts">
-      {hours.length > 0 && (
-        <Chart title="Hours" rows={hours.length} unit="h">
-          <BarChart data={hours} layout="vertical" margin={MARGIN} barGap={1}>
-            {axes('h', palette.text.secondary)}
-            <Tooltip {...tip} formatter={inHours} />
-            {legend}
-            {twoBars}
-          </BarChart>
-        </Chart>
-      )}
-      {money.length > 0 && (
-        <Chart title="Money" rows={money.length} unit="in your own money">
-          <BarChart data={money} layout="vertical" margin={MARGIN} barGap={1}>
-            {axes('', palette.text.secondary)}
-            <Tooltip {...tip} formatter={inMoney} />
-            {legend}
-            <Bar dataKey="planned" name="on the list" fill={PLANNED} isAnimationActive={false} />
-            <Bar dataKey="taken" name="paid" fill={palette.primary.main} isAnimationActive={false} />
-          </BarChart>
-        </Chart>
-      )}
-      {mixed.length > 0 && (
-        <Chart title="Epoxy" rows={mixed.length} unit={massUnit(notation)}>
-          <BarChart
-            data={mixed.map((row) => ({ ...row, used: row.used / unit, thrown: row.thrown / unit }))}
-            layout="vertical"
-            margin={MARGIN}
-          >
-            {axes('', palette.text.secondary)}
-            <Tooltip {...tip} formatter={(value) => formatMass(Number(value) * unit, notation)} />
-            {legend}
-            <Bar dataKey="used" name="used" stackId="pot" fill={palette.primary.main} isAnimationActive={false} />
-            <Bar dataKey="thrown" name="thrown away" stackId="pot" fill={PLANNED} isAnimationActive={false} />
-          </BarChart>
-        </Chart>
-      )}
-      {mixed.length > 0 && (
-        <Chart title="Coldest pot of each" rows={mixed.length} unit={temperatureUnit(notation)}>
-          <BarChart
-            data={mixed.map((row) => ({ ...row, coldest: shownTemperature(row.coldestC, notation) }))}
-            layout="vertical"
-            margin={MARGIN}
-          >
-            {axes('', palette.text.secondary)}
-            <Tooltip {...tip} formatter={(value) => `${Number(value)} ${temperatureUnit(notation)}`} />
-            {legend}
-            <Bar dataKey="coldest" name="in the shop" fill={palette.primary.main} isAnimationActive={false} />
-            <ReferenceLine x={shownTemperature(least, notation)} stroke={palette.error.main} strokeDasharray="4 3" />
-          </BarChart>
-        </Chart>
-      )}
+      <Bars
+        title="Hours"
+        unit="h"
+        rows={hours}
+        bars={[
+          { dataKey: 'planned', name: 'planned', isPlan: true },
+          { dataKey: 'taken', name: 'taken' },
+        ]}
+        words={(value) => hoursWords(value * HOUR)}
+      />
+      <Bars
+        title="Money"
+        unit="in your own money"
+        rows={money}
+        bars={[
+          { dataKey: 'planned', name: 'on the list', isPlan: true },
+          { dataKey: 'taken', name: 'paid' },
+        ]}
+        words={(value) => moneyWords(Math.round(value * CENTS))}
+      />
+      <Bars
+        title="Epoxy"
+        unit={massUnit(notation)}
+        rows={mixed.map(({ name, used, thrown }) => ({ name, used: used / unit, thrown: thrown / unit }))}
+        bars={[
+          { dataKey: 'used', name: 'used', stackId: 'pot' },
+          { dataKey: 'thrown', name: 'thrown away', stackId: 'pot', isPlan: true },
+        ]}
+        words={(value) => formatMass(value * unit, notation)}
+      />
+      <Bars
+        title="Coldest pot of each"
+        unit={temperatureUnit(notation)}
+        rows={mixed.map(({ name, coldestC }) => ({ name, coldest: shownTemperature(coldestC, notation) }))}
+        bars={[{ dataKey: 'coldest', name: 'in the shop' }]}
+        words={(value) => `${value} ${temperatureUnit(notation)}`}
+        least={shownTemperature(project.epoxy.resin.leastC, notation)}
+      />
     </div>
   );
 }
 
-const axes = (unit: string, colour: string) => (
-  <>
-    <CartesianGrid horizontal={false} strokeOpacity={0.4} />
-    <XAxis type="number" unit={unit === '' ? '' : ` ${unit}`} tick={{ ...LETTERS, fill: colour }} />
-    <YAxis type="category" dataKey="name" width={NAMES_PX} tick={{ ...LETTERS, fill: colour }} interval={0} />
-  </>
-);
-
-const ROW_PX = 30;
-const AROUND_PX = 66;
-
-type ChartProps = {
+type BarsProps = {
   readonly title: string;
   readonly unit: string;
-  readonly rows: number;
-  readonly children: ReactElement;
+  readonly rows: readonly ({ readonly name: string } & Readonly<Record<string, number | string>>)[];
+  /** `isPlan`: in the pale colour. */
+  readonly bars: readonly {
+    readonly dataKey: string;
+    readonly name: string;
+    readonly stackId?: string;
+    readonly isPlan?: true;
+  }[];
+  /** Of a value, where it is pointed at. */
+  readonly words: (value: number) => string;
+  /** What it must not be under. */
+  readonly least?: number;
 };
 
-function Chart({ title, unit, rows, children }: ChartProps) {
+/** A chart of bars that lie, a row a name; nothing where there is no row. */
+function Bars({ title, unit, rows, bars, words, least }: BarsProps) {
+  const { palette } = useTheme();
+  if (rows.length === 0) return null;
+  const [ink, tick] = [{ color: palette.text.primary }, { ...LETTERS, fill: palette.text.secondary }];
   return (
     <figure aria-label={`${title}, drawn`}>
       <figcaption>
         {title} <span className="quiet">{unit}</span>
       </figcaption>
-      <ResponsiveContainer width="100%" height={rows * ROW_PX + AROUND_PX}>
-        {children}
+      <ResponsiveContainer width="100%" height={rows.length * ROW_PX + AROUND_PX}>
+        <BarChart data={[...rows]} layout="vertical" margin={MARGIN} barGap={1}>
+          <CartesianGrid horizontal={false} strokeOpacity={0.4} />
+          <XAxis type="number" tick={tick} />
+          <YAxis type="category" dataKey="name" width={NAMES_PX} tick={tick} interval={0} />
+          <Tooltip
+            contentStyle={{ background: palette.background.paper, ...ink }}
+            itemStyle={ink}
+            separator=": "
+            formatter={(value) => words(Number(value))}
+          />
+          {/* in ink: a pale colour is told by its square */}
+          <Legend wrapperStyle={LETTERS} formatter={(name) => <span style={ink}>{name}</span>} />
+          {bars.map(({ isPlan, ...bar }) => (
+            <Bar key={bar.dataKey} {...bar} fill={isPlan ? PLANNED : palette.primary.main} isAnimationActive={false} />
+          ))}
+          {least !== undefined && <ReferenceLine x={least} stroke={palette.error.main} strokeDasharray="4 3" />}
+        </BarChart>
       </ResponsiveContainer>
     </figure>
   );
 }
+
+const ROW_PX = 30;
+const AROUND_PX = 66;

@@ -60,4 +60,10 @@ export function PickedEntry({ entry, jobs, notation }: Props) {
 }
 
 const oldWords = (entry: StandingEntry['before'][number], notation: Notation): string =>
-  [figureWords(entry, notation), entry.words.slice(0, 60)].filter((one) => one !== '').join(' ') || 'the same';
+  [
+    figureWords(entry, notation),
+    entry.words.slice(0, 60),
+    hasAnswer(entry.kind) ? entry.answer.slice(0, 60) || '(nothing done about it)' : '',
+  ]
+    .filter((one) => one !== '')
+    .join(' ') || 'the same';

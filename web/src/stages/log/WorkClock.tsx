@@ -26,7 +26,10 @@ export function WorkClock({ project, clock, jobs }: Props) {
   const stop = () =>
     stopClock(project, ({ job: id, since }) => {
       const minutes = Math.min(MOST_MIN, Math.round((Date.now() - since) / MINUTE_MS));
-      if (minutes < 1) return null; // started and stopped by mistake
+      if (minutes < 1) {
+        dispatch(said('It ran for less than a minute: nothing is written down'));
+        return null;
+      }
       const found = jobs.find((one) => one.id === id);
       const known = { jobName: found?.name ?? '', group: found?.group ?? '' } as const;
       const revision = selectProject(store.getState())?.revision ?? 1;

@@ -5,7 +5,6 @@ import {
   cutOfThing,
   entryOfThing,
   entryThing,
-  KIND_WORDS,
   logStage,
   minutesOf,
   NO_RECORDS,
@@ -33,7 +32,7 @@ export const logEntry: StageEntry = {
   Page: lazy(() => import('./LogPage')),
   things: ({ found }) =>
     standingOf(found.log).map(({ first, kind, day, jobName, words }, i) => ({
-      label: `Log ${i + 1}: ${KIND_WORDS[kind]}, ${day} ${(words || jobName).slice(0, MOST_LETTERS)}`.trim(),
+      label: `Log ${i + 1}: ${kind}, ${day} ${(words || jobName).slice(0, MOST_LETTERS)}`.trim(),
       pick: entryThing(first),
     })),
   settings: () => [{ label: 'Budget', section: BUDGET_SECTION }],
