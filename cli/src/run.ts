@@ -1,6 +1,7 @@
 /** Parses the command line, calls one command, and turns refusals into exit codes: 0 answered, 2 refused, 1 failed. */
 import { parseArgs } from 'node:util';
 import { bevelsCommand } from './commands/bevels';
+import { bookCommand } from './commands/book';
 import { exportCommand } from './commands/export';
 import { framesCommand } from './commands/frames';
 import { linesCommand } from './commands/lines';
@@ -68,6 +69,11 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     run: planCommand,
     options: ['calendar', ...PROJECT_OPTIONS],
     usage: `plan FILE [--calendar FILE.ics] ${PROJECT_USAGE}`,
+  },
+  book: {
+    run: bookCommand,
+    options: ['out', ...PROJECT_OPTIONS],
+    usage: `book FILE --out DIR ${PROJECT_USAGE}`,
   },
   export: {
     run: exportCommand,

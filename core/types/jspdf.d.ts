@@ -33,6 +33,9 @@ declare module 'jspdf' {
     discardPath(): this;
     saveGraphicsState(): this;
     restoreGraphicsState(): this;
+    link(x: number, y: number, width: number, height: number, options: { readonly pageNumber: number }): void;
+    /** The reader's list of titles; `parent` is what another `add` gave, or null. */
+    readonly outline: { add(parent: unknown, title: string, options: { readonly pageNumber: number }): unknown };
     setProperties(properties: { readonly title?: string; readonly creator?: string }): this;
     setCreationDate(date: string): this;
     setFileId(id: string): this;

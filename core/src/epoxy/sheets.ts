@@ -42,8 +42,9 @@ export function epoxySheets(whole: EpoxySheetsWhole): PaperSheets[] {
     ...{ material: `${formatShare(project.epoxy.waste)} lost in pots and brushes`, scale: 'no drawing' },
   };
   const pots = {
-    ...{ name: 'pots-sheet', title: 'Pots to mix, to print', part: 'Pots to mix', hand: 'both sides' },
-    material: `${ratioWords(project.epoxy)}; shop at ${formatTemperature(project.epoxy.shop.tempC, notation)}`,
+    ...{ name: 'pots-sheet', title: 'Pots to mix, to print', part: 'Pots to mix' },
+    hand: `with the shop at ${formatTemperature(project.epoxy.shop.tempC, notation)}`,
+    material: ratioWords(project.epoxy),
     scale: 'no drawing',
   };
   const mixing = [cautions, potByPot(values.epoxy, notation)];
@@ -122,14 +123,11 @@ const potByPot = ({ plan, jobs }: Takeoff, notation: Notation): SheetTable => ({
   }),
 });
 
-/** Letters that a cell of a table holds. */
-const MOST_LETTERS = 40;
-
 /** The first that it is for, and how many more. */
 function shortly(covers: readonly Stretch[]): string {
   const first = covers[0]?.item ?? '';
   const more = covers.length > 1 ? ` and ${covers.length - 1} more` : '';
-  return `${first.slice(0, MOST_LETTERS - more.length)}${more}`;
+  return `${first}${more}`;
 }
 
 const lineByLine = (takeoff: Takeoff, notation: Notation): SheetTable => ({

@@ -1,3 +1,4 @@
+export { bookOf, writeBook } from './book';
 export { cardModel } from './card-model';
 export type { CardModel, CardOptions } from './card-model';
 export { problemText } from './csv-cells';

@@ -1,54 +1,20 @@
 /** Everything that leaves on paper, read back from its PDF and held against what paper is to be. */
+import fc from 'fast-check';
 import { jsPDF } from 'jspdf';
 import { describe, expect, it } from 'vitest';
 import type { Vec2 } from '../geometry';
 import { latin, textWidth, wrapped } from '../formats/letters';
 import { PAPERS, type Paper } from '../formats/paper';
-import { readPdf, type ReadPage, type ReadText } from '../formats/writers/fixtures/read-pdf';
+import { readPdf, type ReadPage } from '../formats/writers/fixtures/read-pdf';
 import { writePdf, writeTiles } from '../formats/writers';
 import { planTiles } from '../formats';
 import { unitLabel } from '../measure';
 import { createDerive, DEMO_IDS, demoProject, demoRecords, searchAll } from '../project';
 import { outgoingDrawings, outgoingSheets, pdfHead, writeSheets } from './export-files';
+import { HAIR_MM, nothingOver, widths, within } from './fixtures/on-paper';
 
 const derive = createDerive();
 const DATE = '2026-01-31';
-/** Words are placed to a hundredth of a point; letters keep their height to a tenth of one. */
-const HAIR_MM = 0.04;
-const PIXEL = 0.72;
-
-const boxOf = ({ text, at: [x, y], heightMm }: ReadText) => ({
-  ...{ text, left: x, right: x + textWidth(text, heightMm) },
-  ...{ bottom: y, top: y + PIXEL * heightMm },
-});
-
-function nothingOver(texts: readonly ReadText[], page: string) {
-  const boxes = texts.map(boxOf).sort((a, b) => a.left - b.left);
-  boxes.forEach((a, i) => {
-    for (const b of boxes.slice(i + 1)) {
-      if (b.left > a.right - HAIR_MM) break;
-      const isOver = a.bottom < b.top - HAIR_MM && b.bottom < a.top - HAIR_MM;
-      expect(isOver, `${page}: "${a.text}" over "${b.text}"`).toBe(false);
-    }
-  });
-}
-
-function within(page: ReadPage, marginMm: number, name: string) {
-  for (const { text, left, right, bottom, top } of page.texts.map(boxOf)) {
-    const least = Math.min(left, bottom, page.widthMm - right, page.heightMm - top);
-    expect(least, `${name}: "${text}"`).toBeGreaterThan(marginMm - HAIR_MM);
-  }
-}
-
-/** Widths that the page's lines have, each one of those that lines are drawn in. */
-function widths(page: ReadPage, kinds: readonly number[]) {
-  for (const width of page.widthsMm)
-    expect(
-      kinds.some((kind) => Math.abs(kind - width) < 0.006),
-      `${width}`,
-    ).toBe(true);
-}
-
 describe.each(DEMO_IDS.map((id) => [id] as const))('the paper of %s', (id) => {
   const project = demoProject(id, 'x');
   const derived = derive(project);
@@ -195,6 +161,16 @@ describe('the widths of letters', () => {
   });
   it('are those that paper has: curled quotes straight, dots for three of them, no mark of what is not known', () => {
     expect(latin('the builder’s “own” hours … − 3 ⅜')).toBe('the builder\'s "own" hours ... - 3 3/8');
+  });
+  it('break lines without a letter lost (seed 3)', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 200 }), fc.integer({ min: 8, max: 80 }), (text, mostMm) => {
+        const lines = wrapped(text, mostMm, 3);
+        expect(lines.every((line) => line !== '' && textWidth(line, 3) <= mostMm)).toBe(true);
+        expect(lines.join('').replace(/\s/g, '')).toBe(text.replace(/\s/g, ''));
+      }),
+      { seed: 3, numRuns: 300 },
+    );
   });
   it('let long words break and short ones stand', () => {
     expect(wrapped('a bb ccc', 1e4, 3)).toEqual(['a bb ccc']);

@@ -10,7 +10,7 @@ export type { LabelBox } from './labels';
 export { latin, textWidth } from './letters';
 export { PAPER_NAMES, pageOnItsSide, SHEET_PAPERS } from './paper';
 export type { Paper, SheetPaper } from './paper';
-export { innerBox, LETTER_MM, merged, scaleFor, sheetLine, sheetsOf, sheetText } from './sheet';
+export { innerBox, LETTER_MM, merged, pageOfBook, scaleFor, sheetLine, sheetsOf, sheetText } from './sheet';
 export type { Content, PaperSheets, SheetHead, SheetScale } from './sheet';
 export { checkLength, forwardArrow, lineKey, numberedSteps } from './sheet-parts';
 export { tablePages } from './sheet-table';

@@ -44,7 +44,8 @@ export function shortened(text: string, mostMm: number, heightMm: number): strin
 /** In lines no longer than so many mm, broken between words, and within one that is longer than a line. */
 export function wrapped(text: string, mostMm: number, heightMm: number): string[] {
   const lines: string[] = [];
-  for (const word of text.split(' ').flatMap((long) => broken(long, mostMm, heightMm))) {
+  const words = text.split(/\s+/).filter((word) => word !== '');
+  for (const word of words.flatMap((long) => broken(long, mostMm, heightMm))) {
     const last = lines[lines.length - 1];
     const longer = last === undefined ? word : `${last} ${word}`;
     if (last === undefined || textWidth(longer, heightMm) > mostMm) lines.push(word);

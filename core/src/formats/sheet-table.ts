@@ -1,7 +1,7 @@
 /** Tables on sheets of paper: as wide as their words, in columns side by side and on as many pages as it takes. */
 import { at, boundsOf, type Outline, type Vec2 } from '../geometry';
 import type { LabelBox } from './labels';
-import { shortened, textWidth } from './letters';
+import { textWidth, wrapped } from './letters';
 import { LETTER_MM, sheetLine, sheetText, type Content } from './sheet';
 
 /** A cell: words, or the outline of a part, drawn small. */
@@ -18,6 +18,8 @@ const BESIDE_MM = 6;
 /** Between a table's last row and the next table's head. */
 const UNDER_MM = 7;
 const MOST_CELL_MM = 90;
+/** Of a cell's width that its words leave free. */
+const CELL_MM = 1.5;
 
 /** Tables one after another on pages, from the first page's room on. Each page's contents, and where the last ends. */
 export function tablePages(
@@ -34,28 +36,55 @@ export function tablePages(
   };
   for (const table of tables) {
     const rowMm = rowHeight(table);
-    let rows = table.rows;
     if (top - room.minY < 3 * rowMm) turn();
-    while (rows.length > 0) {
+    let lines = linesOf(table.rows, widthsOf(table, room));
+    while (lines.length > 0) {
       const widths = widthsOf(table, room);
+      const heads = linesOf([table.columns.map(({ head }) => head)], widths);
       const wide = widths.reduce((sum, width) => sum + width, 0);
       const across = Math.max(1, Math.floor((room.maxX - room.minX + BESIDE_MM) / (wide + BESIDE_MM)));
-      const high = Math.max(1, Math.floor((top - room.minY) / rowMm) - 1);
-      const count = Math.min(rows.length, across * high);
+      const high = Math.max(1, Math.floor((top - room.minY) / rowMm) - heads.length);
+      const count = Math.min(lines.length, across * high);
       const each = Math.ceil(count / Math.ceil(count / high));
-      for (let k = 0; k * each < count; k++) {
-        const part = rows.slice(k * each, Math.min(count, (k + 1) * each));
+      let [taken, most] = [0, 0];
+      for (let k = 0; k < across && taken < lines.length && taken < count; k++) {
+        const part = wholeRows(lines.slice(taken), each, high);
         const corner: Vec2 = [room.minX + k * (wide + BESIDE_MM), top];
-        const { paths, texts } = tableAt({ ...table, rows: part }, widths, corner);
+        const { paths, texts } = tableAt({ heads, lines: part, rowMm, columns: table.columns }, widths, corner);
         at(pages, -1).paths.push(...paths);
         at(pages, -1).texts.push(...texts);
+        taken += part.length;
+        most = Math.max(most, part.length);
       }
-      rows = rows.slice(count);
-      if (rows.length > 0) turn();
-      else top -= (each + 1) * rowMm + UNDER_MM;
+      lines = lines.slice(taken);
+      if (lines.length > 0) turn();
+      else top -= (most + heads.length) * rowMm + UNDER_MM;
     }
   }
   return pages;
+}
+
+/** One line of a row: a row has as many as its longest cell takes. */
+type Line = { readonly cells: readonly SheetCell[]; readonly isLast: boolean };
+
+const linesOf = (rows: SheetTable['rows'], widths: readonly number[]): Line[] =>
+  rows.flatMap((cells) => {
+    const split = cells.map((cell, c): readonly SheetCell[] =>
+      typeof cell === 'string' ? wrapped(cell, (widths[c] ?? 0) - CELL_MM, LETTER_MM) : [cell],
+    );
+    const count = Math.max(1, ...split.map(({ length }) => length));
+    return Array.from({ length: count }, (_, i) => ({
+      cells: split.map((own) => own[i] ?? ''),
+      isLast: i === count - 1,
+    }));
+  });
+
+/** So many lines, or fewer or more, so that no row is torn; `most` have room. */
+function wholeRows(lines: readonly Line[], each: number, most: number): readonly Line[] {
+  const ends = lines.slice(0, most).flatMap(({ isLast }, i) => (isLast ? [i + 1] : []));
+  // a row longer than the page is torn all the same
+  const end = ends.find((count) => count >= each) ?? ends[ends.length - 1] ?? most;
+  return lines.slice(0, end);
 }
 
 const rowHeight = ({ rows }: SheetTable): number =>
@@ -84,21 +113,25 @@ function widthsOf({ columns, rows }: SheetTable, room: LabelBox): number[] {
 }
 const sumOf = (figures: readonly number[]): number => figures.reduce((sum, figure) => sum + figure, 0);
 
-function tableAt(table: SheetTable, widths: readonly number[], [left, top]: Vec2): Content {
-  const rowMm = rowHeight(table);
+type Drawn = {
+  readonly heads: readonly Line[];
+  readonly lines: readonly Line[];
+  readonly rowMm: number;
+  readonly columns: SheetTable['columns'];
+};
+
+function tableAt({ heads, lines, rowMm, columns }: Drawn, widths: readonly number[], [left, top]: Vec2): Content {
   const [paths, texts]: [Content['paths'][number][], Content['texts'][number][]] = [[], []];
   const right = left + sumOf(widths);
-  const heads: readonly SheetCell[] = table.columns.map(({ head }) => head);
-  [heads, ...table.rows].forEach((cells, r) => {
+  [...heads, ...lines].forEach(({ cells, isLast }, r) => {
     const foot = top - (r + 1) * rowMm;
     let x = left;
     cells.forEach((cell, c) => {
       const width = widths[c] ?? 0;
-      const isFigure = table.columns[c]?.isFigure ?? false;
+      const isFigure = columns[c]?.isFigure ?? false;
       if (typeof cell === 'string') {
-        const words = shortened(cell, width - 1.5, LETTER_MM);
         const place: Vec2 = [isFigure ? x + width - 1 : x + 0.5, foot + 1.2];
-        if (words !== '') texts.push(sheetText(place, words, { align: isFigure ? 'right' : 'left' }));
+        if (cell !== '') texts.push(sheetText(place, cell, { align: isFigure ? 'right' : 'left' }));
       } else
         paths.push(
           ...[cell.outline, ...(cell.holes ?? [])].map((ring) =>
@@ -111,7 +144,7 @@ function tableAt(table: SheetTable, widths: readonly number[], [left, top]: Vec2
       [left, foot],
       [right, foot],
     ];
-    paths.push(sheetLine(r === 0 ? 'edge' : 'construction', line));
+    if (isLast) paths.push(sheetLine(r < heads.length ? 'edge' : 'construction', line));
   });
   return { paths, texts };
 }

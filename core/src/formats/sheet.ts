@@ -134,6 +134,14 @@ function titled(size: SheetSize, head: SheetHead, { part, hand, material, scale,
   return { paths, texts };
 }
 
+/** Which page of a whole book a sheet is, in its title block beside the revision. */
+export const pageOfBook = ({ width }: SheetSize, page: number, of: number): DrawnText =>
+  sheetText(
+    [width - SHEET_MARGIN_MM - INDENT_MM, SHEET_MARGIN_MM + TITLE_MM / 2 + (TITLE_MM / 2 - LETTER_MM) / 2 + 0.6],
+    `page ${page} of ${of}`,
+    { align: 'right' },
+  );
+
 /** Scales that rules and tapes are made for, full size over drawn size. */
 const METRIC_SCALES = [1, 2, 5, 10, 15, 20, 25, 30, 40, 50, 75, 100, 200, 500] as const;
 const IMPERIAL_SCALES: readonly (readonly [number, string])[] = [

@@ -45,6 +45,8 @@ export {
 } from './polyline';
 export { SAME_POINT_MM, evaluate, evaluateTangent, fitSpline, uEnd } from './spline';
 export type { CurvePoint, CurveTangent, Spline } from './spline';
+export { seenLines } from './hidden-lines';
+export type { SeenSurface } from './hidden-lines';
 export { setOut } from './set-out';
 export { bracketedRoot } from './root';
 export { solveDense } from './dense';

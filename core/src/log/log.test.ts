@@ -7,7 +7,7 @@ import { judgeLog, type Judged } from './judge';
 import { LOG_KINDS, NO_RECORDS, readRecords, type LogEntry, type LogRecords, type PotEntry } from './records';
 import { standing } from './standing';
 import { centsByUse, centsOf, epoxySums, hoursByGroup, minutesOf, moneyWords } from './sums';
-import { figureWords, logTables, wrapped } from './tables';
+import { figureWords, logTables } from './tables';
 import { readHours, readMoney } from './typed';
 
 const entry = (id: string, given: Partial<LogEntry> = {}): LogEntry => ({
@@ -224,16 +224,6 @@ describe('the log that goes out', () => {
     expect(words(1500, 1499, 'mm')).toBe('1.0 mm under 1500 mm');
     expect(words(1500, 1500.01, 'mm')).toBe('1500 mm, as drawn');
     expect(words(914.4, 916, 'ft-in-8ths')).toBe('1/16 in over 3-0-0');
-  });
-  it('is wrapped without a letter lost (seed 3)', () => {
-    fc.assert(
-      fc.property(fc.string({ maxLength: 200 }), fc.integer({ min: 1, max: 50 }), (text, most) => {
-        const lines = wrapped(text, most);
-        expect(lines.every((line) => line.length <= most && line !== '')).toBe(true);
-        expect(lines.join('').replace(/\s/g, '')).toBe(text.replace(/\s/g, ''));
-      }),
-      { seed: 3, numRuns: 300 },
-    );
   });
 });
 

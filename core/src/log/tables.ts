@@ -72,28 +72,6 @@ export function figureWords(entry: LogEntry, notation: Notation): string {
 export const photosWords = (count: number): string =>
   count === 0 ? '' : count === 1 ? '(a photograph)' : `(${count} photographs)`;
 
-/** Of a line of words in a cell on paper: of the job and its parts, of what is said. */
-const LINE_LETTERS = 40;
-const WORDS_LETTERS = 50;
-
-/** Words in lines no longer than so many letters; a longer word is cut. */
-export function wrapped(text: string, most: number): string[] {
-  const lines: string[] = [];
-  for (const word of text.split(/\s+/).filter((one) => one !== '')) {
-    for (let rest = word; rest !== '';) {
-      const last = lines[lines.length - 1];
-      if (last !== undefined && rest === word && last.length + 1 + rest.length <= most) {
-        lines[lines.length - 1] = `${last} ${rest}`;
-        rest = '';
-      } else {
-        lines.push(rest.slice(0, most));
-        rest = rest.slice(most);
-      }
-    }
-  }
-  return lines;
-}
-
 export function logSheets({ project, values, found, sheetHead: head }: LogWhole): PaperSheets[] {
   const { entries, pots } = found.log ?? NO_RECORDS;
   const stand = standing(entries);
@@ -124,16 +102,13 @@ export function logSheets({ project, values, found, sheetHead: head }: LogWhole)
       { head: 'job' },
       { head: 'words' },
     ],
-    rows: [...stand].sort(byDay).flatMap((entry) => {
-      const job = wrapped([entry.jobName, ...entry.parts].filter((one) => one !== '').join('; '), LINE_LETTERS);
-      const answer = entry.answer === '' ? '' : `Done about it: ${entry.answer}`;
-      const said = [entry.words, answer, photosWords(entry.pictures.length)];
-      const words = said.flatMap((one) => wrapped(one, WORDS_LETTERS));
-      return Array.from({ length: Math.max(1, job.length, words.length) }, (_, i) => [
-        ...(i === 0 ? [entry.day, entry.kind, figureWords(entry, project.notation)] : ['', '', '']),
-        ...[job[i] ?? '', words[i] ?? ''],
-      ]);
-    }),
+    rows: [...stand]
+      .sort(byDay)
+      .map((entry) => [
+        ...[entry.day, entry.kind, figureWords(entry, project.notation)],
+        inOne([entry.jobName, ...entry.parts], '; '),
+        inOne([entry.words, answerWords(entry), photosWords(entry.pictures.length)], ' '),
+      ]),
   };
   const sheet = {
     ...{ name: 'log-sheet', title: 'Log, all of it', part: 'Log', hand: 'what was done, paid and measured' },
@@ -142,5 +117,7 @@ export function logSheets({ project, values, found, sheetHead: head }: LogWhole)
   return [sheetsOf(head, sheet, tablePages([comesTo, every], { first: inner, later: inner }))];
 }
 
+const inOne = (words: readonly string[], between: string) => words.filter((one) => one !== '').join(between);
+const answerWords = ({ answer }: LogEntry) => (answer === '' ? '' : `Done about it: ${answer}`);
 const all = (stand: readonly StandingEntry[]): string => hoursWords(minutesOf(stand));
 const byDay = (a: LogEntry, b: LogEntry): number => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0);

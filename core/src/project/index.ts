@@ -1,5 +1,5 @@
 export { STAGES } from './chain';
-export type { Derived, Found, StageName } from './chain';
+export type { Derived, Found, StageName, Values, Whole } from './chain';
 export { newProject } from './defaults';
 export { DEMO_IDS, DEMO_NAMES, demoProject, demoRecords } from './demos/index';
 export { allFindings, createDerive, findingsOf, searchAll } from './derive';

@@ -48,18 +48,14 @@ export const shoppingTable = ({ groups }: ShoppingList): ExportTable => ({
   ),
 });
 
-/** Letters that a cell of a table on paper holds. */
-const MOST_LETTERS = 42;
-const cut = (text: string): string => (text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS - 2)}..` : text);
-
 export function shoppingSheets(whole: Whole<Project>): PaperSheets {
   const { sheetHead: head } = whole;
   const { groups, cost, unpriced } = shoppingList(whole);
   const inner = innerBox(pageOnItsSide(head.paper));
   const rows = groups.flatMap(({ lines }) =>
     lines.map((line) => [
-      ...[cut(line.what), cut(line.howMuch), line.there > 0 ? String(line.there) : ''],
-      ...[priceWords(costOf(line)), cut(line.from), ''],
+      ...[line.what, line.howMuch, line.there > 0 ? String(line.there) : ''],
+      ...[priceWords(costOf(line)), line.from, ''],
     ]),
   );
   const table = {

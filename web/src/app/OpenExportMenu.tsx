@@ -90,6 +90,7 @@ function MenuOf({ from, stage, anchor, onClose, onPaper }: MenuProps) {
         chosen={SHEET_PAPERS.indexOf(from.printing.paper)}
         onChoose={(i) => onPaper(SHEET_PAPERS[i]!)} // one of the names
       />
+      <MenuItem onClick={act(() => make({ what: 'book' }))}>The whole book of this boat, PDF</MenuItem>
       {sheets.map(({ file, title }) => (
         <MenuItem key={file} onClick={act(() => make({ what: 'sheet', file }))}>
           {title}, PDF

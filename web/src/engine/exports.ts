@@ -4,12 +4,14 @@
  */
 import { strToU8, zipSync } from 'fflate';
 import {
+  bookOf,
   EXPORT_KINDS,
   exportFiles,
   outgoingDrawings,
   outgoingSheets,
   outgoingTables,
   pdfHead,
+  writeBook,
   writeSheets,
   type Work,
 } from '@kalotrope/core/exchange';
@@ -33,6 +35,8 @@ export type ExportAsk =
   | { readonly what: 'pages'; readonly file: string; readonly layout: TileLayout }
   | { readonly what: 'table'; readonly file: string }
   | { readonly what: 'sheet'; readonly file: string }
+  /** All sheets in one file, with cover and contents. */
+  | { readonly what: 'book' }
   /** `projectFile`: the project's own file with its pictures, which only the page can reach. */
   | { readonly what: 'everything'; readonly projectFile: string };
 
@@ -54,6 +58,7 @@ export function listExports(from: ExportFrom): ExportList {
 export function makeExport(from: ExportFrom, ask: ExportAsk): ExportFile | undefined {
   const work = workOf(from);
   if (ask.what === 'everything') return archive(work, ask.projectFile);
+  if (ask.what === 'book') return bookFile(work);
   if (ask.what === 'table') {
     const table = outgoingTables(work).find(({ file }) => file === ask.file);
     return table && { name: `${table.file}.csv`, content: table.item.csv };
@@ -83,6 +88,11 @@ export function countPages(
   if (!drawing) return undefined;
   const { tiles, leftOut } = planTiles(drawing.item, layout);
   return { pages: tiles.length, leftOut };
+}
+
+function bookFile(work: Work): ExportFile {
+  const book = bookOf(work);
+  return { name: `${book.file}.pdf`, content: writeBook(book) };
 }
 
 const WRITERS = { dxf: writeDxf, svg: writeSvg, pdf: writePdf } as const;

@@ -14,7 +14,7 @@ import { jsPDF } from 'jspdf';
 import type { Vec2 } from '../../geometry';
 import type { Notation } from '../../measure';
 import { drawingBounds, type Drawing, type DrawnPath, type DrawnText } from '../drawing';
-import { settled, textBox } from '../labels';
+import { settled, textBox, type LabelBox } from '../labels';
 import { latin, shortened, wrapped } from '../letters';
 import { withOverall } from '../overall';
 import { LINE_MM } from '../sheet';
@@ -58,18 +58,34 @@ const POINTS_PER_MM = 72 / 25.4;
 /** Fixed, so that the same drawing gives the same file. */
 const NO_DATE = "D:20000101000000+00'00'";
 
+/** Where one turns to in a file of many pages; pages count from 1. */
+export type PageMarks = {
+  /** In the reader's list; those of level 1 stand under the last of level 0. */
+  readonly titles: readonly { readonly title: string; readonly page: number; readonly level: 0 | 1 }[];
+  /** Places of a page that lead to another; y up from its foot. */
+  readonly links: readonly { readonly page: number; readonly box: LabelBox; readonly to: number }[];
+};
+
 /** Pages that are drawn already, each with its lower left corner at (0, 0). */
 export function writePages(
   title: string,
   pages: readonly Drawing[],
   size: { width: number; height: number },
+  marks: PageMarks = { titles: [], links: [] },
 ): Uint8Array {
   const format = [size.width, size.height] as const;
   const doc = startDocument(title, format);
   pages.forEach((page, i) => {
     if (i > 0) nextPage(doc, size);
     drawAll({ doc, left: 0, top: size.height, unitMm: 1 }, page);
+    for (const { box, to } of marks.links.filter((link) => link.page === i + 1))
+      doc.link(box.minX, size.height - box.maxY, box.maxX - box.minX, box.maxY - box.minY, { pageNumber: to });
   });
+  let over: unknown = null; // the list's own top
+  for (const { title: words, page, level } of marks.titles) {
+    const item: unknown = doc.outline.add(level === 0 ? null : over, latin(words), { pageNumber: page });
+    if (level === 0) over = item;
+  }
   return new Uint8Array(doc.output('arraybuffer'));
 }
 

@@ -1,0 +1,2 @@
+export { bookOf, writeBook } from './book';
+export type { Book } from './book';
