@@ -124,7 +124,7 @@ const potByPot = ({ plan, jobs }: Takeoff, notation: Notation): SheetTable => ({
 });
 
 /** The first that it is for, and how many more. */
-function shortly(covers: readonly Stretch[]): string {
+export function shortly(covers: readonly Stretch[]): string {
   const first = covers[0]?.item ?? '';
   const more = covers.length > 1 ? ` and ${covers.length - 1} more` : '';
   return `${first}${more}`;

@@ -15,6 +15,7 @@ import { epoxyAtFirst, epoxySchema } from './schema';
 import { epoxySheets, type EpoxySheetsWhole } from './sheets';
 import { findSeams, type Seam, type SeamsOf } from './seams';
 import { takeOff } from './takeoff';
+import { potTasks } from './tasks';
 
 type Before = {
   readonly project: { readonly school: School };
@@ -66,6 +67,7 @@ export const epoxyStage = defineStage<{ before: Before; whole: EpoxySheetsWhole 
   },
   search: (whole, rounds) => layCloth(clothToLay(whole), rounds),
   sheets: epoxySheets,
+  tasks: potTasks,
   tables: epoxyTables,
   buys: epoxyToBuy,
 });

@@ -22,6 +22,7 @@ import { framesSheets } from './sheets';
 import { standOn, widestAt } from './standing';
 import { judgeTaken } from './taken/judge';
 import { takeShape } from './taken/shape';
+import { framesTasks } from './tasks';
 
 type Before = {
   readonly project: { readonly school: School; readonly panels: Pick<PanelsPart, 'thickness' | 'linesTo'> };
@@ -139,6 +140,7 @@ export const framesStage = defineStage<{
   },
   drawings: framesDrawings,
   sheets: framesSheets,
+  tasks: framesTasks,
   marksOn: (panel, { project, values: { frames } }) => {
     const marks = [
       framesOnPanel(panel, frames.frames),

@@ -7,6 +7,7 @@ import { panelsDrawings, panelsSheets, panelsTables, panelsTriangles, type Panel
 import { PANELS_FINDINGS } from './findings';
 import { panelsAtFirst, panelsSchema } from './schema';
 import { skinAsked, type SkinProject } from './skin';
+import { panelsTasks } from './tasks';
 
 type Before = { readonly project: SkinProject; readonly values: { readonly lines: Hull } };
 
@@ -25,4 +26,5 @@ export const panelsStage = defineStage<{ before: Before; whole: PanelsWhole }>()
   sheets: panelsSheets,
   tables: panelsTables,
   triangles: panelsTriangles,
+  tasks: panelsTasks,
 });

@@ -17,6 +17,7 @@ import { planSheets, planTables, type PlanOnPaper } from './tables';
 import { paced, planOfPaced } from './value';
 import { workOf } from './work/boat-work';
 import { hoursAt } from './work/epoxy-work';
+import { planKeeps, planTasks } from './tasks';
 
 type Before = {
   readonly project: {
@@ -61,4 +62,6 @@ export const planStage = defineStage<{ before: Before; whole: PlanOnPaper }>()({
   },
   tables: planTables,
   sheets: planSheets,
+  tasks: planTasks,
+  keeps: planKeeps,
 });

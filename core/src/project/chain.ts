@@ -18,7 +18,7 @@ import { panelsStage, type Panel } from '../panels';
 import { planStage } from '../plan';
 import { setupStage } from '../setup';
 import { sheetsStage } from '../sheets';
-import type { BuyLine, Constants, FindingOf, Marks, Remember } from '../stage';
+import type { BuyLine, Constants, FindingOf, KeepsTasks, Marks, Remember, Task } from '../stage';
 import { timberStage } from '../timber';
 
 export const STAGES = [
@@ -83,6 +83,8 @@ export type ChainStage<Document> = {
   readonly judgeFound?: (whole: Whole<Document>) => readonly Finding[];
   readonly drawings?: (whole: Whole<Document>) => readonly Drawing[];
   readonly sheets?: (whole: Whole<Document>) => readonly PaperSheets[];
+  readonly tasks?: (whole: Whole<Document>) => readonly Task[];
+  readonly keeps?: KeepsTasks<never>;
   readonly buys?: (whole: Whole<Document>) => readonly BuyLine[];
   readonly marksOn?: (panel: Panel, whole: Whole<Document>) => Marks;
   readonly tables?: (whole: Whole<Document>) => readonly ExportTable[];

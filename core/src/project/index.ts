@@ -16,4 +16,6 @@ export type { CountChange, PartChanged, RevisionChanges } from './revisions';
 export { sentence } from './sentences';
 export { buyingStages, costOf, shoppingList, type ShoppingGroup } from './shopping-list';
 export { sheetsOfStage, tablesOfStage, usualPaper, wholeOf } from './whole';
+export { doneEdits, readEdits, shopTasks } from './shop-tasks';
+export type { ShopChapter } from './shop-tasks';
 export type { Printing } from './whole';

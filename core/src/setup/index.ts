@@ -5,6 +5,7 @@ export { checkWords, heldWords } from './check-words';
 export { readSetupJob } from './job';
 export { CHECKS } from './schema';
 export type { CheckName, FloorPlace, KeptReading, SetupPart, SidePlace } from './schema';
+export { allTrueEdit, forgottenEdit, readingEdit } from './readings';
 export { shouldWords } from './sheets';
 export { setupStage } from './stage';
 export { standOfThing, standThing } from './things';

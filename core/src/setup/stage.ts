@@ -11,6 +11,7 @@ import { setupAtFirst, setupSchema } from './schema';
 import { setupSheets, setupTables, type SetupOnPaper } from './sheets';
 import { alongFrom } from './standing';
 import { judgeSetup, stoodUp } from './value';
+import { setupKeeps, setupTasks } from './tasks';
 
 type Before = {
   readonly project: SkinProject & { readonly panels: PanelsPart };
@@ -50,4 +51,6 @@ export const setupStage = defineStage<{ before: Before; whole: SetupOnPaper }>()
   drawings: builtDrawings,
   tables: setupTables,
   sheets: setupSheets,
+  tasks: setupTasks,
+  keeps: setupKeeps,
 });

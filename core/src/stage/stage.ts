@@ -11,6 +11,7 @@ import type { Notation } from '../measure';
 import type { BuyLine } from './buy';
 import type { Constants } from './constant';
 import type { Remember } from './remember';
+import type { KeepsTasks, Task } from './task';
 
 /** What is marked on a panel by other stages than the one that develops it. */
 export type Marks = { readonly paths: readonly DrawnPath[]; readonly texts: readonly DrawnText[] };
@@ -54,6 +55,10 @@ export type Stage<
   readonly drawings?: (whole: Needs['whole']) => readonly Drawing[];
   /** What one takes to the shop on paper. */
   readonly sheets?: (whole: Needs['whole']) => readonly PaperSheets[];
+  /** What there is to do for it in the shop, a step at a time. */
+  readonly tasks?: (whole: Needs['whole']) => readonly Task[];
+  /** What of that it keeps in the project. */
+  readonly keeps?: KeepsTasks<z.infer<Schema>>;
   /** What it marks on a panel that another stage draws. */
   readonly marksOn?: (panel: Needs['panel'], whole: Needs['whole']) => Marks;
   /** The tables it prints. */

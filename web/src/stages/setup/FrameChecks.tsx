@@ -6,8 +6,11 @@ import Alert from '@mui/material/Alert';
 import Typography from '@mui/material/Typography';
 import { unitLabel } from '@kalotrope/core/measure';
 import {
+  allTrueEdit,
   checkWords,
+  forgottenEdit,
   heldWords,
+  readingEdit,
   shouldWords,
   standOfThing,
   standThing,
@@ -23,7 +26,6 @@ import { edited } from '../../state/document-slice';
 import { picked } from '../../state/screen-slice';
 import { selectFindings, selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { allTrueEdit, forgottenEdit, readingEdit } from './readings';
 
 type Props = { readonly part: SetupPart; readonly value: SetupValue; readonly stood: Stood };
 

@@ -1,6 +1,6 @@
 /** Edits of what was read: each check of a frame once, with the turn in which it was read. */
-import type { Edit } from '@kalotrope/core/findings';
-import type { CheckName, KeptReading } from '@kalotrope/core/setup';
+import type { Edit } from '../findings';
+import type { CheckName, KeptReading } from './schema';
 
 type Read = { readonly frame: string; readonly what: CheckName } & (
   { readonly isTrue: true } | { readonly isTrue: false; readonly value: number }

@@ -1,0 +1,74 @@
+/** Sections plotted point by point, half by half, and the bevels along a frame's edges. */
+import { at } from '../geometry';
+import { formatDeg, formatFine, formatWithUnit, type Notation } from '../measure';
+import type { Task, TaskFigure, TaskStep } from '../stage';
+import type { FramesWhole } from './drawings';
+import type { Frame } from './frame';
+import { plotOf, type PlotPoint } from './plotting';
+
+const FACES = { fore: 'forward face', aft: 'after face' } as const;
+const OTHER = { fore: 'after', aft: 'forward' } as const;
+/** The other face's point as near is the same one. */
+const AS_GOOD_AS_MM = 0.5;
+/** Places along an edge at which its bevel is told. */
+const SHARES = [0, 0.25, 0.5, 0.75, 1];
+
+export const framesTasks = ({ project: { notation }, values: { frames } }: FramesWhole): Task[] =>
+  frames.frames.flatMap((frame) => {
+    const { points, isHalf, board } = plotOf(frame);
+    const hands = isHalf || frame.hand === 'pair' ? (['starboard', 'port'] as const) : [undefined];
+    const least = `At least ${formatWithUnit(board.longMm, notation)} by ${formatWithUnit(board.broadMm, notation)}.`;
+    const first: TaskStep = {
+      ...{ id: 'board', say: `Square a centreline up from the board's lower edge`, figures: [] },
+      hint: `${least} What you draw is the ${FACES[frame.face]}.`,
+    };
+    const plots = hands.map((hand): Task => ({
+      ...{ id: hand ? `${frame.id}.${hand}` : frame.id, name: frame.name, kind: 'Plot the section' },
+      ...(hand && { hand }),
+      steps: [
+        first,
+        ...points.map((point) => pointStep(point, { hand, frame, notation })),
+        {
+          ...{ id: 'join', say: 'Join them with a batten, and name it', figures: [] },
+          hint: `Write on it: ${[frame.name, hand].filter(Boolean).join(', ')}, FORE.`,
+        },
+      ],
+    }));
+    return [...plots, ...(points.some(({ other }) => other) ? [bevelTask(frame, notation)] : [])];
+  });
+
+type Plotted = { readonly hand: Task['hand']; readonly frame: Frame; readonly notation: Notation };
+
+function pointStep({ number, out, up, other }: PlotPoint, { hand, frame, notation }: Plotted): TaskStep {
+  const fine = (mm: number) => formatFine(mm, notation);
+  const isElsewhere = other && Math.hypot(other.out - out, other.up - up) > AS_GOOD_AS_MM;
+  const side = hand ?? (out < 0 ? 'port' : 'starboard');
+  const figures: TaskFigure[] = [
+    { label: `out to ${side}`, value: fine(Math.abs(out)) },
+    { label: 'up', value: fine(up) },
+  ];
+  return {
+    ...{ id: `point ${number}`, say: `Point ${number}`, figures },
+    ...(isElsewhere && {
+      hint: `The ${OTHER[frame.face]} face lies at ${fine(Math.abs(other.out))} out, ${fine(other.up)} up.`,
+    }),
+  };
+}
+
+const bevelTask = (frame: Frame, notation: Notation): Task => ({
+  ...{ id: `${frame.id}.bevels`, name: frame.name, kind: 'Bevel the edges' },
+  steps: frame.edges.flatMap(({ panelName, points }) =>
+    SHARES.map((share, i): TaskStep => {
+      const { y, z, bevelDeg, otherFaceOffset } = at(points, Math.round(share * (points.length - 1)));
+      return {
+        id: `${panelName} ${i}`,
+        say: `Under ${panelName}, ${formatFine(y, notation)} out, ${formatFine(z, notation)} up`,
+        figures: [
+          { label: 'off square', value: formatDeg(bevelDeg) },
+          { label: 'other face in', value: formatFine(otherFaceOffset, notation) },
+        ],
+        hint: 'The same on both sides. Plus: the other face is smaller, the saw tilts inward.',
+      };
+    }),
+  ),
+});

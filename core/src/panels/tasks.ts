@@ -1,0 +1,109 @@
+/** Panels marked out point by point, one hand at a time. */
+import { at, polylineLength, type Vec2 } from '../geometry';
+import type { Station } from '../lines';
+import { formatFine, formatSmall, formatWithUnit, type Notation } from '../measure';
+import type { Task, TaskStep } from '../stage';
+import type { PanelsWhole } from './drawings';
+import { isCutTwice, type Panel } from './panel';
+import { inFrame, markOut, stationMarks, type MarkingOut } from './reading/marking';
+import { markingSteps } from './reading/marking-words';
+
+type Hand = 'port' | 'starboard';
+
+export const panelsTasks = ({ project, values }: PanelsWhole): Task[] =>
+  values.panels.panels.flatMap((panel) => {
+    const { notation } = project;
+    const out = markOut(panel, project.panels.markingStep, project.panels.markingBase);
+    const said = markingSteps(panel, project.panels, out, notation);
+    return handsOf(panel).map((hand): Task => ({
+      id: hand ? `${panel.id}.${hand}` : panel.id,
+      name: panel.name,
+      ...(hand && { hand }),
+      kind: 'Mark out',
+      steps: [
+        { id: 'line', say: at(said, 0), figures: [], hint: lies(panel, hand) },
+        ...edgeSteps(out, notation),
+        ...stationMarks(panel, values.lines.stations).map((mark) => stationStep(mark, out, notation)),
+        ...checkSteps(panel, out, notation),
+        {
+          ...{ id: 'name', say: `Write on it: ${[panel.name, hand].filter(Boolean).join(', ')}, FORE`, figures: [] },
+          // what is cut outside the line is said by the step before the last
+          hint: panel.proud ? at(said, -2) : 'Then it is cut along the line.',
+        },
+      ],
+    }));
+  });
+
+const handsOf = (panel: Panel): readonly (Hand | undefined)[] =>
+  isCutTwice(panel) ? ['starboard', 'port'] : [panel.only];
+
+/** Which face is up, and where the fore end lies for who stands before the lower edge. */
+function lies({ only }: Panel, hand: Hand | undefined): string {
+  // of one that is there on one side only what is drawn is what the starboard one's inside would be
+  if (only === 'port') return 'Outside face up; the fore end to your left.';
+  return `Inside face up; the fore end to your ${hand === 'port' ? 'right' : 'left'}.`;
+}
+
+const CORNERS = {
+  lower: 'A corner of the lower edge: the batten ends here.',
+  upper: 'A corner of the upper edge: the batten ends here.',
+  both: 'A corner of either edge: the battens end here.',
+} as const;
+
+const edgeSteps = ({ rows }: MarkingOut, notation: Notation): TaskStep[] =>
+  rows.map(({ u, lower, upper, corner }) => ({
+    id: `at ${u.toFixed(1)}`,
+    say: `At ${formatFine(u, notation)} along the line`,
+    figures: [
+      { label: 'lower edge', value: formatFine(lower, notation) },
+      { label: 'upper edge', value: formatFine(upper, notation) },
+    ],
+    ...(corner && { hint: CORNERS[corner] }),
+  }));
+
+/** Nearer to its chord a mark is drawn straight, mm. */
+const STRAIGHT_MM = 0.5;
+
+function stationStep(
+  { label, curve }: { readonly label: Station['label']; readonly curve: readonly Vec2[] },
+  { frame }: MarkingOut,
+  notation: Notation,
+): TaskStep {
+  const placed = curve.map((p) => inFrame(frame, p)).sort((a, b) => a[1] - b[1]);
+  const [low, high] = [at(placed, 0), at(placed, -1)];
+  const fine = (mm: number) => formatFine(mm, notation);
+  return {
+    id: `station ${label}`,
+    say: `Station ${label}`,
+    figures: [
+      { label: 'on the lower edge, at', value: fine(low[0]) },
+      { label: 'on the upper edge, at', value: fine(high[0]) },
+    ],
+    hint: curveWords(placed, fine, notation),
+  };
+}
+
+function curveWords(placed: readonly Vec2[], fine: (mm: number) => string, notation: Notation): string {
+  const [a, b] = [at(placed, 0), at(placed, -1)];
+  const long = polylineLength([a, b]);
+  const off = ([x, y]: Vec2) => (long === 0 ? 0 : ((b[0] - a[0]) * (y - a[1]) - (b[1] - a[1]) * (x - a[0])) / long);
+  const furthest = placed.reduce((most, p) => (Math.abs(off(p)) > Math.abs(off(most)) ? p : most), a);
+  if (Math.abs(off(furthest)) < STRAIGHT_MM) return 'A straight line between the two.';
+  return (
+    `Not straight: ${formatSmall(Math.abs(off(furthest)), notation)} off at ${fine(furthest[0])} along, ` +
+    `${fine(furthest[1])} out.`
+  );
+}
+
+function checkSteps(panel: Panel, { diagonals }: MarkingOut, notation: Notation): TaskStep[] {
+  const checks = [
+    ['fore lower to aft upper', 'From the forward lower corner to the after upper one', diagonals[0]],
+    ['aft lower to fore upper', 'From the after lower corner to the forward upper one', diagonals[1]],
+    ['lower edge', 'Along the lower edge, the tape on the line', panel.edges[0].length],
+    ['upper edge', 'Along the upper edge, the tape on the line', panel.edges[1].length],
+  ] as const;
+  return checks.map(([id, say, should]) => ({
+    ...{ id, say, figures: [{ label: 'should be', value: formatFine(should, notation) }] },
+    reading: { kind: 'length', should, expects: formatWithUnit(should, notation) },
+  }));
+}

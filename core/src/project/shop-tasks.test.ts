@@ -1,0 +1,101 @@
+/** What is done in the shop, held against what the stages worked out. */
+import { describe, expect, it } from 'vitest';
+import { formatFine } from '../measure';
+import { markOut } from '../panels';
+import { DEMO_IDS, demoProject } from './demos';
+import { createDerive } from './derive';
+import { applyEdits } from './edits';
+import { doneEdits, readEdits, shopTasks, type ShopChapter } from './shop-tasks';
+import { wholeOf } from './whole';
+
+const derive = createDerive();
+const chaptersOf = (project: ReturnType<typeof demoProject>) => shopTasks(wholeOf(project, derive(project), {}));
+const named = (chapters: readonly ShopChapter[], stage: string) =>
+  chapters.find((chapter) => chapter.stage === stage)?.tasks ?? [];
+const areUnlike = (ids: readonly string[]) => expect(new Set(ids).size).toBe(ids.length);
+
+describe.each(DEMO_IDS.map((id) => [id] as const))('the shop’s tasks of %s', (id) => {
+  const project = demoProject(id, 'x');
+  const derived = derive(project);
+  const chapters = chaptersOf(project);
+
+  it('have ids of their own, a few short figures a step, and words on each', () => {
+    for (const { tasks } of chapters) {
+      areUnlike(tasks.map((task) => task.id));
+      for (const { steps, name } of tasks) {
+        expect(steps.length, name).toBeGreaterThan(0);
+        areUnlike(steps.map((step) => step.id));
+        for (const { say, figures, reading } of steps) {
+          expect(say).not.toBe('');
+          expect(figures.length).toBeLessThan(3);
+          for (const { label, value } of figures) {
+            expect(value.length, value).toBeLessThan(12);
+            expect(label.length, label).toBeLessThan(30);
+          }
+          if (reading) expect(Number.isFinite(reading.should)).toBe(true);
+        }
+      }
+    }
+  });
+
+  it('never have port and starboard on one step of a task for one hand', () => {
+    for (const { hand, steps } of chapters.flatMap(({ tasks }) => tasks)) {
+      if (!hand) continue;
+      const other = hand === 'port' ? 'starboard' : 'port';
+      for (const step of steps) expect(JSON.stringify(step)).not.toContain(other);
+    }
+  });
+
+  it('mark every panel out by the figures of its table, each hand by itself', () => {
+    const tasks = named(chapters, 'panels');
+    for (const panel of derived.panels.value.panels) {
+      const own = tasks.filter((task) => task.name === panel.name);
+      expect(own.map(({ hand }) => hand)).toEqual(
+        panel.spansCentreline ? [undefined] : panel.only ? [panel.only] : ['starboard', 'port'],
+      );
+      const { rows } = markOut(panel, project.panels.markingStep, project.panels.markingBase);
+      for (const { steps } of own)
+        expect(
+          steps.filter((step) => step.id.startsWith('at ')).map((step) => step.figures.map(({ value }) => value)),
+        ).toEqual(rows.map(({ lower, upper }) => [lower, upper].map((mm) => formatFine(mm, project.notation))));
+    }
+  });
+
+  it('weigh every pot of the plan, and set every frame by every check', () => {
+    expect(named(chapters, 'epoxy')).toHaveLength(derived.epoxy.value.plan.pots.length);
+    const stands = derived.setup.value.frames;
+    expect(named(chapters, 'setup').map((task) => task.id)).toEqual(stands.map((frame) => frame.id));
+    for (const [i, { steps }] of named(chapters, 'setup').entries())
+      expect(steps.filter(({ reading }) => reading)).toHaveLength(stands[i]!.checks.length);
+  });
+});
+
+describe('what a tick and a reading change', () => {
+  const project = demoProject('tamsel', 'x');
+  const chapters = chaptersOf(project);
+  const made = (edits: Parameters<typeof applyEdits>[1]) => {
+    const result = applyEdits(project, edits);
+    if (!result.ok) throw new Error(result.reason);
+    return result.project;
+  };
+
+  it('a job that is ticked is done, and no task any more', () => {
+    const [job] = named(chapters, 'plan');
+    const after = made(doneEdits(project, 'plan', job!.id));
+    expect(derive(after).plan.value.done).toContain(job!.id);
+    expect(named(chaptersOf(after), 'plan').map((task) => task.id)).not.toContain(job!.id);
+  });
+  it('a reading of a frame is one of the set-up’s; one that is on its mark has no figure', () => {
+    const [frame] = named(chapters, 'setup');
+    const read = (value: number | 'true') =>
+      made(readEdits(project, 'setup', { task: frame!.id, step: 'along', value })).setup.readings;
+    expect(read(1234.5)).toMatchObject([{ frame: frame!.id, what: 'along', isTrue: false, value: 1234.5 }]);
+    expect(read('true')).toMatchObject([{ what: 'along', isTrue: true, value: 0 }]);
+    expect(readEdits(project, 'setup', { task: frame!.id, step: 'stand', value: 3 })).toEqual([]);
+  });
+  it('of a stage that keeps none nothing is changed', () => {
+    const [panel] = named(chapters, 'panels');
+    expect(readEdits(project, 'panels', { task: panel!.id, step: 'upper edge', value: 3 })).toEqual([]);
+    expect(doneEdits(project, 'panels', panel!.id)).toEqual([]);
+  });
+});
