@@ -1,5 +1,5 @@
 /** Sections plotted point by point, half by half, and the bevels along a frame's edges. */
-import { at } from '../geometry';
+import { at, type Vec2 } from '../geometry';
 import { formatDeg, formatFine, formatWithUnit, type Notation } from '../measure';
 import type { Task, TaskFigure, TaskStep } from '../stage';
 import type { FramesWhole } from './drawings';
@@ -25,6 +25,7 @@ export const framesTasks = ({ project: { notation }, values: { frames } }: Frame
     const plots = hands.map((hand): Task => ({
       ...{ id: hand ? `${frame.id}.${hand}` : frame.id, name: frame.name, kind: 'Plot the section' },
       ...(hand && { hand }),
+      picture: points.map(({ out, up }) => seenOn(frame, hand)([out, up])),
       steps: [
         first,
         ...points.map((point) => pointStep(point, { hand, frame, notation })),
@@ -37,6 +38,11 @@ export const framesTasks = ({ project: { notation }, values: { frames } }: Frame
     return [...plots, ...(points.some(({ other }) => other) ? [bevelTask(frame, notation)] : [])];
   });
 
+/** As one sees the face that is drawn: on the forward one starboard lies to the left. */
+const seenOn =
+  ({ face }: Frame, hand: Task['hand']) =>
+  ([out, up]: Vec2): Vec2 => [(face === 'fore' ? -1 : 1) * (hand === 'port' ? -1 : 1) * out, up];
+
 type Plotted = { readonly hand: Task['hand']; readonly frame: Frame; readonly notation: Notation };
 
 function pointStep({ number, out, up, other }: PlotPoint, { hand, frame, notation }: Plotted): TaskStep {
@@ -44,11 +50,11 @@ function pointStep({ number, out, up, other }: PlotPoint, { hand, frame, notatio
   const isElsewhere = other && Math.hypot(other.out - out, other.up - up) > AS_GOOD_AS_MM;
   const side = hand ?? (out < 0 ? 'port' : 'starboard');
   const figures: TaskFigure[] = [
-    { label: `out to ${side}`, value: fine(Math.abs(out)) },
-    { label: 'up', value: fine(up) },
+    { label: `out to ${side}`, value: fine(Math.abs(out)), isLength: true },
+    { label: 'up', value: fine(up), isLength: true },
   ];
   return {
-    ...{ id: `point ${number}`, say: `Point ${number}`, figures },
+    ...{ id: `point ${number}`, say: `Point ${number}`, figures, places: [seenOn(frame, hand)([out, up])] },
     ...(isElsewhere && {
       hint: `The ${OTHER[frame.face]} face lies at ${fine(Math.abs(other.out))} out, ${fine(other.up)} up.`,
     }),
@@ -65,7 +71,7 @@ const bevelTask = (frame: Frame, notation: Notation): Task => ({
         say: `Under ${panelName}, ${formatFine(y, notation)} out, ${formatFine(z, notation)} up`,
         figures: [
           { label: 'off square', value: formatDeg(bevelDeg) },
-          { label: 'other face in', value: formatFine(otherFaceOffset, notation) },
+          { label: 'other face in', value: formatFine(otherFaceOffset, notation), isLength: true },
         ],
         hint: 'The same on both sides. Plus: the other face is smaller, the saw tilts inward.',
       };

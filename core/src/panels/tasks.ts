@@ -1,5 +1,5 @@
 /** Panels marked out point by point, one hand at a time. */
-import { at, polylineLength, type Vec2 } from '../geometry';
+import { at, polylineLength, simplifyRing, type Vec2 } from '../geometry';
 import type { Station } from '../lines';
 import { formatFine, formatSmall, formatWithUnit, type Notation } from '../measure';
 import type { Task, TaskStep } from '../stage';
@@ -10,28 +10,35 @@ import { markingSteps } from './reading/marking-words';
 
 type Hand = 'port' | 'starboard';
 
+/** What of an outline is seen on so small a picture, mm. */
+const SEEN_MM = 2;
+
 export const panelsTasks = ({ project, values }: PanelsWhole): Task[] =>
   values.panels.panels.flatMap((panel) => {
     const { notation } = project;
     const out = markOut(panel, project.panels.markingStep, project.panels.markingBase);
     const said = markingSteps(panel, project.panels, out, notation);
-    return handsOf(panel).map((hand): Task => ({
-      id: hand ? `${panel.id}.${hand}` : panel.id,
-      name: panel.name,
-      ...(hand && { hand }),
-      kind: 'Mark out',
-      steps: [
-        { id: 'line', say: at(said, 0), figures: [], hint: lies(panel, hand) },
-        ...edgeSteps(out, notation),
-        ...stationMarks(panel, values.lines.stations).map((mark) => stationStep(mark, out, notation)),
-        ...checkSteps(panel, out, notation),
-        {
-          ...{ id: 'name', say: `Write on it: ${[panel.name, hand].filter(Boolean).join(', ')}, FORE`, figures: [] },
-          // what is cut outside the line is said by the step before the last
-          hint: panel.proud ? at(said, -2) : 'Then it is cut along the line.',
-        },
-      ],
-    }));
+    return handsOf(panel).map((hand): Task => {
+      const seen = asLies(panel, hand);
+      return {
+        id: hand ? `${panel.id}.${hand}` : panel.id,
+        name: panel.name,
+        ...(hand && { hand }),
+        kind: 'Mark out',
+        picture: simplifyRing(panel.outline, SEEN_MM).map((p) => seen(inFrame(out.frame, p))),
+        steps: [
+          { id: 'line', say: at(said, 0), figures: [], hint: lies(panel, hand) },
+          ...edgeSteps(out, seen, notation),
+          ...stationMarks(panel, values.lines.stations).map((mark) => stationStep(mark, { ...out, seen }, notation)),
+          ...checkSteps(panel, out, notation),
+          {
+            ...{ id: 'name', say: `Write on it: ${[panel.name, hand].filter(Boolean).join(', ')}, FORE`, figures: [] },
+            // what is cut outside the line is said by the step before the last
+            hint: panel.proud ? at(said, -2) : 'Then it is cut along the line.',
+          },
+        ],
+      };
+    });
   });
 
 const handsOf = (panel: Panel): readonly (Hand | undefined)[] =>
@@ -50,14 +57,21 @@ const CORNERS = {
   both: 'A corner of either edge: the battens end here.',
 } as const;
 
-const edgeSteps = ({ rows }: MarkingOut, notation: Notation): TaskStep[] =>
+type Seen = (p: Vec2) => Vec2;
+
+/** As it lies before one: the port one's fore end to the right. */
+const asLies = ({ only }: Panel, hand: Hand | undefined): Seen =>
+  hand === 'port' && only === undefined ? ([u, v]) => [-u, v] : (p) => p;
+
+const edgeSteps = ({ rows }: MarkingOut, seen: Seen, notation: Notation): TaskStep[] =>
   rows.map(({ u, lower, upper, corner }) => ({
     id: `at ${u.toFixed(1)}`,
     say: `At ${formatFine(u, notation)} along the line`,
     figures: [
-      { label: 'lower edge', value: formatFine(lower, notation) },
-      { label: 'upper edge', value: formatFine(upper, notation) },
+      { label: 'lower edge', value: formatFine(lower, notation), isLength: true },
+      { label: 'upper edge', value: formatFine(upper, notation), isLength: true },
     ],
+    places: [seen([u, lower]), seen([u, upper])],
     ...(corner && { hint: CORNERS[corner] }),
   }));
 
@@ -66,7 +80,7 @@ const STRAIGHT_MM = 0.5;
 
 function stationStep(
   { label, curve }: { readonly label: Station['label']; readonly curve: readonly Vec2[] },
-  { frame }: MarkingOut,
+  { frame, seen }: MarkingOut & { readonly seen: Seen },
   notation: Notation,
 ): TaskStep {
   const placed = curve.map((p) => inFrame(frame, p)).sort((a, b) => a[1] - b[1]);
@@ -76,9 +90,10 @@ function stationStep(
     id: `station ${label}`,
     say: `Station ${label}`,
     figures: [
-      { label: 'on the lower edge, at', value: fine(low[0]) },
-      { label: 'on the upper edge, at', value: fine(high[0]) },
+      { label: 'on the lower edge, at', value: fine(low[0]), isLength: true },
+      { label: 'on the upper edge, at', value: fine(high[0]), isLength: true },
     ],
+    places: placed.map(seen),
     hint: curveWords(placed, fine, notation),
   };
 }
@@ -103,7 +118,7 @@ function checkSteps(panel: Panel, { diagonals }: MarkingOut, notation: Notation)
     ['upper edge', 'Along the upper edge, the tape on the line', panel.edges[1].length],
   ] as const;
   return checks.map(([id, say, should]) => ({
-    ...{ id, say, figures: [{ label: 'should be', value: formatFine(should, notation) }] },
+    ...{ id, say, figures: [{ label: 'should be', value: formatFine(should, notation), isLength: true }] },
     reading: { kind: 'length', should, expects: formatWithUnit(should, notation) },
   }));
 }

@@ -37,5 +37,5 @@ function partsWords({ name, parts }: WorkJob): string[] {
 }
 
 export const planKeeps: KeepsTasks<PlanPart> = {
-  done: ({ jobs }, task) => [{ path: [...PLAN_JOBS_PATH], value: jobsWith(jobs, task, { isDone: true }) }],
+  done: ({ jobs }, task, isDone) => [{ path: [...PLAN_JOBS_PATH], value: jobsWith(jobs, task, { isDone }) }],
 };

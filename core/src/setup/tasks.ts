@@ -12,14 +12,18 @@ export const setupTasks = ({ project: { setup: part, notation }, values }: Setup
     steps: [
       {
         ...{ id: 'stand', say: 'Stand it, its marks on the string', hint: 'Clamp it; do not fasten it yet.' },
-        figures: [{ label: 'from the tape’s mark', value: formatFine(alongMm, notation) }],
+        figures: [{ label: 'from the tape’s mark', value: formatFine(alongMm, notation), isLength: true }],
       },
       ...checks.map(({ what, should, isFromOther }): TaskStep => {
         const held = heldWords({ what, isFromOther });
         const isPlumb = what === 'plumb';
         const value = shouldWords(what, should, notation);
         return {
-          ...{ id: what, say: checkWords(what, part.way), figures: [{ label: 'should be', value }] },
+          ...{
+            id: what,
+            say: checkWords(what, part.way),
+            figures: [{ label: 'should be', value, ...(!isPlumb && { isLength: true }) }],
+          },
           ...(held !== '' && { hint: `The tape ${held}.` }),
           reading: {
             kind: isPlumb ? 'degrees' : 'length',

@@ -5,8 +5,10 @@
  * or a reading changes is said by the stage, by the ids.
  */
 import type { Edit } from '../findings';
+import type { Vec2 } from '../geometry';
 
-export type TaskFigure = { readonly label: string; readonly value: string };
+/** `isLength`: in the boat's unit, which is said once. */
+export type TaskFigure = { readonly label: string; readonly value: string; readonly isLength?: true };
 
 /** What is measured at a step; lengths mm. `expects` says it in words. */
 export type TaskReading = {
@@ -23,6 +25,8 @@ export type TaskStep = {
   readonly figures: readonly TaskFigure[];
   readonly hint?: string;
   readonly reading?: TaskReading;
+  /** Where it is on the task's picture. */
+  readonly places?: readonly Vec2[];
   /** As long as a clock runs for it. */
   readonly minutes?: number;
 };
@@ -33,6 +37,8 @@ export type Task = {
   readonly name: string;
   /** Which hand: what is for port and what is for starboard are never one task. */
   readonly hand?: 'port' | 'starboard';
+  /** What it is of, small, as it lies before one; y up. */
+  readonly picture?: readonly Vec2[];
   /** What is done to it: tasks of one kind stand together. */
   readonly kind: string;
   readonly steps: readonly TaskStep[];
@@ -43,6 +49,6 @@ export type TaskRead = { readonly task: string; readonly step: string; readonly 
 
 /** What a stage keeps in the project of a task that is done, or of a reading: edits; nothing where it keeps none. */
 export type KeepsTasks<Part> = {
-  readonly done?: (part: Part, task: string) => readonly Edit[];
+  readonly done?: (part: Part, task: string, isDone: boolean) => readonly Edit[];
   readonly read?: (part: Part, read: TaskRead) => readonly Edit[];
 };

@@ -1,16 +1,13 @@
-import { PROJECTS_PATH, stagePath } from './paths';
+import { stagePath } from './paths';
 import { useBench } from '../state/bench';
-import Alert from '@mui/material/Alert';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import { Suspense, useEffect, useState } from 'react';
+import { Suspense } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import { Link, Navigate, useParams } from 'react-router';
-import { loadProject } from '../storage/projects';
-import { opened } from '../state/document-slice';
+import { Navigate, useParams } from 'react-router';
 import { Failed } from './PageFailed';
 import { Shell } from './Shell';
-import { useAppDispatch, useAppSelector } from '../state/store';
+import { useAppSelector } from '../state/store';
+import { CannotOpen } from './CannotOpen';
+import { useOpenProject } from './use-open-project';
 
 export function ProjectPage() {
   const { projectId = '', stage = '' } = useParams();
@@ -31,40 +28,5 @@ export function ProjectPage() {
         </Suspense>
       </ErrorBoundary>
     </Shell>
-  );
-}
-
-function useOpenProject(projectId: string): string | null {
-  const dispatch = useAppDispatch();
-  const openId = useAppSelector((state) => state.document.project?.id);
-  const [reason, setReason] = useState<string | null>(null);
-  useEffect(() => {
-    if (openId === projectId) return undefined;
-    let isCurrent = true;
-    loadProject(projectId).then(
-      (loaded) => {
-        if (!isCurrent) return;
-        if ('reason' in loaded) setReason(loaded.reason);
-        else dispatch(opened(loaded));
-      },
-      (error: unknown) => isCurrent && setReason(String(error)),
-    );
-    return () => {
-      isCurrent = false;
-    };
-  }, [projectId, openId, dispatch]);
-  return reason;
-}
-
-function CannotOpen({ reason }: { readonly reason: string }) {
-  return (
-    <Box component="main" sx={{ p: 4, maxWidth: 640 }}>
-      <Alert severity="error" variant="outlined">
-        {reason}
-      </Alert>
-      <Button component={Link} to={PROJECTS_PATH} sx={{ mt: 2 }}>
-        All projects
-      </Button>
-    </Box>
   );
 }

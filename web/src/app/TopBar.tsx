@@ -1,6 +1,7 @@
 import type { StageName } from '@kalotrope/core/project';
 import FileDownloadOutlined from '@mui/icons-material/FileDownloadOutlined';
 import MenuIcon from '@mui/icons-material/Menu';
+import Handyman from '@mui/icons-material/HandymanOutlined';
 import Redo from '@mui/icons-material/Redo';
 import Print from '@mui/icons-material/PrintOutlined';
 import Search from '@mui/icons-material/Search';
@@ -23,7 +24,7 @@ import { printAsked } from '../state/ask-print';
 import { edited, redone, undone } from '../state/document-slice';
 import { ExportMenu } from './ExportMenu';
 import { ImportButton } from './ImportButton';
-import { PROJECTS_PATH } from './paths';
+import { PROJECTS_PATH, shopPath } from './paths';
 import { findTurned, said } from '../state/screen-slice';
 import { selectNotation, selectProject } from '../state/selectors';
 import { NameField } from '../controls/NameField';
@@ -103,6 +104,7 @@ function Actions({ stage, onDone }: ActionsProps) {
         ))}
       </TextField>
       <UndoRedo />
+      <ShopLink />
       <Act
         label="Print this stage"
         isOff={false}
@@ -116,6 +118,18 @@ function Actions({ stage, onDone }: ActionsProps) {
       <ImportButton />
       <ExportMenu stage={stage} icon={<FileDownloadOutlined />} />
     </>
+  );
+}
+
+/** The same boat a step at a time, for the shop. */
+function ShopLink() {
+  const projectId = useAppSelector((state) => selectProject(state)?.id ?? '');
+  return (
+    <Tooltip title="Shop view: one step at a time">
+      <IconButton size="small" aria-label="Shop view" component={Link} to={shopPath(projectId)}>
+        <Handyman />
+      </IconButton>
+    </Tooltip>
   );
 }
 

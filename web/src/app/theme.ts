@@ -4,6 +4,7 @@
  */
 import { createTheme, type Theme } from '@mui/material/styles';
 import { COLOURS } from '../drawing/colours';
+import { shopStyles } from './shop/shop-styles';
 
 export type Shade = 'light' | 'dark';
 
@@ -61,6 +62,7 @@ export function makeTheme(shade: Shade): Theme {
       MuiCssBaseline: {
         styleOverrides: ({ typography, breakpoints }) => ({
           body: { overflow: 'hidden' },
+          ...shopStyles(c, FIGURES),
           // what is scrolled out of sight is not laid out with every edit
           '.slip-part': {
             marginTop: 12,

@@ -1,34 +1,14 @@
 /** The log of the open boat, and writing into it. */
 import { jobsWith, PLAN_JOBS_PATH } from '@kalotrope/core/plan';
-import { NO_RECORDS, type LogEntry, type LogRecords } from '@kalotrope/core/log';
+import { NO_RECORDS, type LogRecords } from '@kalotrope/core/log';
 import { edited } from '../../state/document-slice';
 import { said } from '../../state/screen-slice';
 import { selectFound, selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store';
 import { addEntry } from '../../storage/log';
-import { dayOf } from '../../storage/day';
+import { entryNow, type NewEntry } from './entry-now';
 
 export const useRecords = (): LogRecords => useAppSelector((state) => selectFound(state).log ?? NO_RECORDS);
-
-/** An entry without what is the same for every one that is written now. */
-export type NewEntry = Partial<LogEntry> & Pick<LogEntry, 'kind'>;
-
-const NOTHING: Omit<LogEntry, 'id' | 'kind' | 'day' | 'written' | 'revision'> = {
-  ...{ job: '', jobName: '', parts: [], words: '', answer: '', minutes: 0, cents: 0, on: '' },
-  ...{ group: '', drawn: 0, found: 0, pictures: [], corrects: '', isTakenBack: false },
-};
-
-export function entryNow(given: NewEntry, revision: number): LogEntry {
-  const now = Date.now();
-  return {
-    ...NOTHING,
-    day: dayOf(now),
-    ...given,
-    id: crypto.randomUUID(),
-    written: now,
-    revision,
-  };
-}
 
 export function useLog() {
   const store = useAppStore();
