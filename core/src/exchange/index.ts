@@ -1,4 +1,5 @@
-export { bookOf, writeBook } from './book';
+export { bookOf, htmlBook, isGivenBackOf, readGivenBack, takeBack, writeBook } from './book';
+export type { GivenBack } from './book';
 export { cardModel } from './card-model';
 export type { CardModel, CardOptions } from './card-model';
 export { problemText } from './csv-cells';

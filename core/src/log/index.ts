@@ -1,3 +1,4 @@
+export { logEntrySchema } from './records';
 export { figureWords, photosWords } from './tables';
 export { LOG_KINDS, NO_RECORDS, readRecords } from './records';
 export type { LogEntry, LogKind, LogRecords, PotEntry, RunningClock } from './records';

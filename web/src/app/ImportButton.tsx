@@ -8,13 +8,14 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useRef, useState, type ReactNode } from 'react';
 import { useDropzone } from 'react-dropzone';
-import type { Taken } from '../engine/take';
+import type { Taken, TakenProject } from '../engine/take';
 import { addRecords } from '../storage/log';
 import { addPictures } from '../storage/pictures';
 import { keepRevision } from '../storage/revisions';
 import { takeFile } from '../files/files';
 import { said } from '../state/screen-slice';
 import { useAppDispatch } from '../state/store';
+import { takeGivenBack } from './shop/take-given-back';
 import { useOpenNew } from './use-open-new';
 
 type Refused = Extract<Taken, { ok: false }>;
@@ -44,7 +45,7 @@ type Props = {
 };
 
 /** The log and the revisions that came with a project; false where this browser has no room for them. */
-async function keptBeside({ project, done, revisions = [] }: Extract<Taken, { ok: true }>): Promise<boolean> {
+async function keptBeside({ project, done, revisions = [] }: TakenProject): Promise<boolean> {
   try {
     if (done) await addRecords(project.id, done);
     for (const { doc, ...told } of revisions) await keepRevision(doc, told);
@@ -73,6 +74,12 @@ export function ImportFrom({ label, endings, look }: Props) {
     if (taken === 'stopped') return;
     if (!taken.ok) {
       setRefused(taken);
+      return;
+    }
+    if ('given' in taken) {
+      const told = await dispatch(takeGivenBack(taken.given));
+      if (told.ok) dispatch(said(told.said));
+      else setRefused({ ok: false, title: file.name, problems: [told.said] });
       return;
     }
     await addPictures(taken.pictures ?? []);

@@ -91,6 +91,7 @@ function MenuOf({ from, stage, anchor, onClose, onPaper }: MenuProps) {
         onChoose={(i) => onPaper(SHEET_PAPERS[i]!)} // one of the names
       />
       <MenuItem onClick={act(() => make({ what: 'book' }))}>The whole book of this boat, PDF</MenuItem>
+      <MenuItem onClick={act(() => make({ what: 'html-book' }))}>The book for a phone, HTML</MenuItem>
       {sheets.map(({ file, title }) => (
         <MenuItem key={file} onClick={act(() => make({ what: 'sheet', file }))}>
           {title}, PDF

@@ -7,6 +7,7 @@ import {
   bookOf,
   EXPORT_KINDS,
   exportFiles,
+  htmlBook,
   outgoingDrawings,
   outgoingSheets,
   outgoingTables,
@@ -37,6 +38,8 @@ export type ExportAsk =
   | { readonly what: 'sheet'; readonly file: string }
   /** All sheets in one file, with cover and contents. */
   | { readonly what: 'book' }
+  /** The same as a page for a browser, with what there is to do. */
+  | { readonly what: 'html-book' }
   /** `projectFile`: the project's own file with its pictures, which only the page can reach. */
   | { readonly what: 'everything'; readonly projectFile: string };
 
@@ -59,6 +62,7 @@ export function makeExport(from: ExportFrom, ask: ExportAsk): ExportFile | undef
   const work = workOf(from);
   if (ask.what === 'everything') return archive(work, ask.projectFile);
   if (ask.what === 'book') return bookFile(work);
+  if (ask.what === 'html-book') return htmlFile(work);
   if (ask.what === 'table') {
     const table = outgoingTables(work).find(({ file }) => file === ask.file);
     return table && { name: `${table.file}.csv`, content: table.item.csv };
@@ -93,6 +97,11 @@ export function countPages(
 function bookFile(work: Work): ExportFile {
   const book = bookOf(work);
   return { name: `${book.file}.pdf`, content: writeBook(book) };
+}
+
+function htmlFile(work: Work): ExportFile {
+  const { file, text } = htmlBook(work);
+  return { name: file, content: text };
 }
 
 const WRITERS = { dxf: writeDxf, svg: writeSvg, pdf: writePdf } as const;

@@ -15,7 +15,7 @@ describe('a file, read into a project', () => {
     ['orrin.csv', 'ft-in-8ths', 2],
   ] as const)('makes a new project of %s', async (name, notation, lines) => {
     const taken = await takeFile(file(name, sample(name)));
-    if (!taken.ok) throw new Error(taken.problems.join());
+    if (!('project' in taken)) throw new Error(JSON.stringify(taken));
     expect(taken.project.name).toBe(boatNameOf(name));
     expect(taken.project.notation).toBe(notation);
     expect(taken.project.lines.longitudinals).toHaveLength(lines);
@@ -28,8 +28,8 @@ describe('a file, read into a project', () => {
     ['tamsel-lines.dxf', /3 lines from the drawing/],
   ])('takes the sample %s and says what it read', async (name, said) => {
     const taken = await takeFile(file(name, sample(name)));
-    expect(taken.ok && taken.said).toMatch(said);
-    const chine = taken.ok ? taken.project.lines.longitudinals.find(({ id }) => id === 'chine') : undefined;
+    expect('said' in taken && taken.said).toMatch(said);
+    const chine = 'project' in taken ? taken.project.lines.longitudinals.find(({ id }) => id === 'chine') : undefined;
     expect(chine?.points.find((p) => p.station === '4')).toMatchObject({
       x: expect.closeTo(2400, 1),
       halfBreadth: expect.closeTo(548.5, 1),
@@ -44,8 +44,8 @@ describe('a file, read into a project', () => {
   it('takes a project file under a new id, so that nothing is overwritten', async () => {
     const project = demoProject('orrin', 'same');
     const taken = await takeFile(file('x.kalotrope.json', writeProjectFile(project)));
-    expect(taken.ok && { ...taken.project, id: 'same' }).toEqual(project);
-    expect(taken.ok && taken.project.id).not.toBe('same');
+    expect('project' in taken && { ...taken.project, id: 'same' }).toEqual(project);
+    expect('project' in taken && taken.project.id).not.toBe('same');
   });
   it.each([
     ['a picture', file('boat.png', 'PNG\0\0'), /not a text file/],

@@ -2,7 +2,15 @@
  * A file's bytes as a new project: a table of offsets, a drawing of lines, or a project's own file. What the worker
  * that reads files runs; it looks at nothing but the bytes, and changes nothing.
  */
-import { decodeText, problemText, readLinesDxf, readOffsets, readProjectFile } from '@kalotrope/core/exchange';
+import {
+  decodeText,
+  problemText,
+  readGivenBack,
+  readLinesDxf,
+  readOffsets,
+  readProjectFile,
+  type GivenBack,
+} from '@kalotrope/core/exchange';
 import type { LogRecords } from '@kalotrope/core/log';
 import { newProject, type Project } from '@kalotrope/core/project';
 import {
@@ -14,7 +22,11 @@ import {
   type CarriedRevision,
 } from './carried-pictures';
 
+export type TakenProject = Extract<Taken, { readonly project: Project }>;
+
 export type Taken =
+  /** From a book: it goes into the boat that it is of. */
+  | { readonly ok: true; readonly given: GivenBack }
   | {
       readonly ok: true;
       readonly project: Project;
@@ -71,6 +83,8 @@ function asUtf8(bytes: Uint8Array): string | undefined {
 }
 
 function takeProject(name: string, text: string): Taken {
+  const back = readGivenBack(text);
+  if (back) return back.ok ? back : { ok: false, title: name, problems: [back.problem] };
   const read = readProjectFile(text);
   if (!read.ok) return { ok: false, title: name, problems: read.problems };
   const { passedOver, ...came } = recordsIn(text);

@@ -23,6 +23,7 @@ const KINDS: Readonly<Record<string, string>> = {
   pdf: 'application/pdf',
   json: 'application/json',
   zip: 'application/zip',
+  html: 'text/html',
   ics: 'text/calendar',
 };
 

@@ -53,10 +53,10 @@ describe('a project’s file', () => {
     expect(picturesIn(text)).toEqual([picture]);
     const taken = take('kept.kalotrope.json', text);
     // under an id of its own: a file may name any, that of another project's picture too
-    const [own] = taken.ok ? (taken.pictures ?? []) : [];
+    const [own] = 'project' in taken ? (taken.pictures ?? []) : [];
     expect(own?.id).not.toBe(picture.id);
-    expect(taken.ok && taken.project.lines.underlays).toEqual([{ ...underlay, id: own?.id }]);
-    expect(taken.ok && taken.pictures).toEqual([{ ...picture, id: own?.id }]);
+    expect('project' in taken && taken.project.lines.underlays).toEqual([{ ...underlay, id: own?.id }]);
+    expect('project' in taken && taken.pictures).toEqual([{ ...picture, id: own?.id }]);
   });
   it('that the store refuses is kept in this window, and stored when it takes it', async () => {
     const refused = vi.spyOn(db.pictures, 'add').mockRejectedValueOnce(new Error('full'));
@@ -84,7 +84,7 @@ describe('a project’s file', () => {
   ])('with %s for a picture opens without it', (_name, bad) => {
     const text = JSON.stringify({ ...tamsel, pictures: typeof bad === 'string' ? bad : [bad] });
     const taken = take('odd.kalotrope.json', text);
-    expect(taken.ok && taken.pictures).toEqual([]);
+    expect('project' in taken && taken.pictures).toEqual([]);
   });
   it('carries its log with photographs and its revisions where asked for, under the new project’s id', async () => {
     const entry: LogEntry = {
@@ -97,7 +97,7 @@ describe('a project’s file', () => {
     const revisions = [{ project: 'x', name: 'First', note: 'n', keptAt: 5, doc: old }];
     const text = await projectFileWithPictures(tamsel, { done, revisions });
     const taken = take('kept.kalotrope.json', text);
-    if (!taken.ok) throw new Error(taken.title);
+    if (!('project' in taken)) throw new Error(JSON.stringify(taken));
     const [own] = taken.pictures ?? [];
     expect(own?.bytes).toEqual(picture.bytes);
     expect(taken.done?.entries).toEqual([{ ...entry, pictures: [own?.id] }]);
@@ -105,7 +105,7 @@ describe('a project’s file', () => {
     // the design itself is as it was, and a reader that knows nothing of them passes them over
     expect({ ...taken.project, id: 'x' }).toEqual(tamsel);
     const plain = take('plain.kalotrope.json', await projectFileWithPictures(tamsel));
-    expect(plain.ok && [plain.done, plain.revisions]).toEqual([undefined, undefined]);
+    expect('project' in plain && [plain.done, plain.revisions]).toEqual([undefined, undefined]);
   });
   it.each([
     ['no list', { revisions: 3 }],
@@ -114,6 +114,6 @@ describe('a project’s file', () => {
     ['a log that is none', { done: 'x' }],
   ])('with %s beside it opens without it', (_name, beside) => {
     const taken = take('odd.kalotrope.json', JSON.stringify({ ...tamsel, ...beside }));
-    expect(taken.ok && [taken.done, taken.revisions]).toEqual([undefined, undefined]);
+    expect('project' in taken && [taken.done, taken.revisions]).toEqual([undefined, undefined]);
   });
 });

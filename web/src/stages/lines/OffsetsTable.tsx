@@ -133,11 +133,13 @@ export function OffsetsTable({ part, station, onStation }: Props) {
   const pasteWhole = async (text: string) => {
     const answer = await engine.run('take', { name: 'pasted.csv', bytes: new TextEncoder().encode(text) });
     if (answer.kind !== 'ok') return;
-    if (answer.value.ok) {
-      const { longitudinals: lines } = answer.value.project.lines;
+    const { value: taken } = answer;
+    if ('project' in taken) {
+      const { longitudinals: lines } = taken.project.lines;
       put('Pasted table', { longitudinals: lines, stations: undefined, openCells: undefined });
     }
-    dispatch(said(answer.value.ok ? answer.value.said : `Nothing was pasted. ${answer.value.problems[0] ?? ''}`));
+    const why = 'problems' in taken ? (taken.problems[0] ?? '') : 'That is no table of offsets.';
+    dispatch(said('project' in taken ? taken.said : `Nothing was pasted. ${why}`));
   };
   return (
     <Box
