@@ -81,9 +81,14 @@ test.describe('by touch alone', () => {
     await page.getByRole('button', { name: 'On its mark' }).tap();
     await expect(shop(page)).toContainText('step 4 of');
 
+    // what a label leads to
+    await page.goto('/project/demo-tamsel/shop?part=Side%2C%20port');
+    await expect(page.getByRole('region', { name: 'This part' })).toContainText('Mark out: Side, port');
+    await expect(page.getByRole('region', { name: 'This part' })).not.toContainText('starboard');
+
     // the set-up has it, and the log
-    await page.getByRole('button', { name: 'All tasks' }).tap();
     await page.getByRole('link', { name: 'Back to the bench' }).tap();
+    await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
     await page.goto('/project/demo-tamsel/log');
     await expect(logged(page)).toContainText('Tape to its foot');
     await page.goto('/project/demo-tamsel/setup');

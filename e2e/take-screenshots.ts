@@ -76,10 +76,6 @@ for (const [key, name] of [
   await shoot('rounded-chine');
   await page.getByRole('button', { name: 'Make it sharp' }).click();
   await page.getByRole('button', { name: 'Rounded chines' }).click(); // folded again: it stays as it is left
-  await page.getByRole('tab', { name: 'Fold it up' }).click();
-  await page.getByRole('slider', { name: 'Folded up' }).focus();
-  for (let i = 0; i < 5; i++) await page.keyboard.press('PageUp');
-  await shoot('fold');
   await page.getByRole('tab', { name: 'Card model' }).click();
   await page.getByText(/parts on/).waitFor();
   await shoot('card-model');
@@ -101,4 +97,9 @@ await shoot('projects');
 await page.goto(`${base}/project/demo-orrin/log`);
 await page.getByRole('figure', { name: 'Hours, drawn' }).waitFor();
 await shoot('log');
+// on a tablet
+await page.setViewportSize({ width: 1024, height: 768 });
+await page.goto(`${base}/project/demo-tamsel/shop?task=${encodeURIComponent('panels/chine-sheer.port')}&step=6`);
+await page.getByRole('main', { name: 'Shop view' }).getByText('upper edge').waitFor();
+await shoot('shop');
 await browser.close();

@@ -23,6 +23,8 @@ import {
   type Project,
   type StageName,
 } from '../project';
+import { sheetsStage } from '../sheets';
+import { partLabels } from './labels';
 import { projectFileName, writeProjectFile } from './project-file';
 
 export const EXPORT_KINDS = ['dxf', 'svg', 'pdf', 'csv', 'stl'] as const;
@@ -62,7 +64,9 @@ export function outgoingTables({ project, derived, found }: Work): Outgoing<Expo
 export function outgoingSheets({ project, derived, found, printing }: Work): Outgoing<PaperSheets>[] {
   const whole = wholeOf(project, derived, found, printing);
   const made = CHAIN.flatMap(({ name }) => sheetsOfStage(name, whole).map((item) => ({ stage: name, item })));
-  return withFiles(project, made);
+  const labels = partLabels(whole, printing?.home);
+  // with the sheets that the parts are cut from
+  return withFiles(project, [...made, ...(labels ? [{ stage: sheetsStage.name, item: labels }] : [])]);
 }
 
 export const writeSheets = ({ title, pages, size }: PaperSheets): Uint8Array => writePages(title, pages, size);

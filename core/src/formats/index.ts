@@ -7,7 +7,7 @@ export { readDxf } from './read-dxf';
 export type { DxfLine, DxfWord } from './read-dxf';
 export { settled } from './labels';
 export type { LabelBox } from './labels';
-export { latin, textWidth } from './letters';
+export { latin, textWidth, wrapped } from './letters';
 export { PAPER_NAMES, pageOnItsSide, SHEET_PAPERS } from './paper';
 export type { Paper, SheetPaper } from './paper';
 export { innerBox, LETTER_MM, merged, pageOfBook, scaleFor, sheetLine, sheetsOf, sheetText } from './sheet';

@@ -7,7 +7,12 @@ import { CHAIN, type Project } from './document';
 import { shoppingList, shoppingSheets, shoppingTable } from './shopping-list';
 
 /** What sheets are printed on, and when: as the place and the day of printing have it. */
-export type Printing = { readonly paper?: SheetPaper | undefined; readonly date?: string | undefined };
+export type Printing = {
+  readonly paper?: SheetPaper | undefined;
+  readonly date?: string | undefined;
+  /** The address at which the application is, for what leads back to it. */
+  readonly home?: string | undefined;
+};
 
 /** What is common where lengths are in this notation. */
 export const usualPaper = (notation: Notation): SheetPaper => (isImperial(notation) ? 'Letter' : 'A4');

@@ -4,7 +4,7 @@ export { CHANGE_HEADS, changeRows } from './built-drawings';
 export { checkWords, heldWords } from './check-words';
 export { readSetupJob } from './job';
 export { CHECKS } from './schema';
-export type { CheckName, FloorPlace, KeptReading, SetupPart, SidePlace } from './schema';
+export type { CheckName, FloorPlace, SetupPart, SidePlace } from './schema';
 export { allTrueEdit, forgottenEdit, readingEdit } from './readings';
 export { shouldWords } from './sheets';
 export { setupStage } from './stage';

@@ -33,7 +33,7 @@ export default function OpenExportMenu({ stage, anchor, onClose }: OpenProps) {
   const [paper, setPaper] = useState<SheetPaper | null>(null);
   const from = useMemo(() => {
     if (!project) return null;
-    const printing = { paper: paper ?? usualPaper(project.notation), date: today() };
+    const printing = { paper: paper ?? usualPaper(project.notation), date: today(), home: location.origin };
     return { project, found, printing };
   }, [project, found, paper]);
   if (!from) return null;

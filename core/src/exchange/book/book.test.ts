@@ -37,7 +37,9 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the book of %s', (id) => {
   const pages = readPdf(file);
 
   it('has all sheets of all stages, in their order, each page with its number', () => {
-    const sheets = outgoingSheets(work).flatMap(({ item }) => readPdf(writeSheets(item)));
+    // labels are stuck on parts, and not in a binder
+    const bound = outgoingSheets(work).filter(({ item }) => item.name !== 'labels');
+    const sheets = bound.flatMap(({ item }) => readPdf(writeSheets(item)));
     pages.forEach((page, i) => expect(wordsOf(page)).toContain(`page ${i + 1} of ${pages.length}`));
     const last = pages.slice(-sheets.length);
     last.forEach((page, i) => {

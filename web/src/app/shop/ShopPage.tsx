@@ -92,7 +92,12 @@ function Shop({ projectId, chapters, isLeft, onLeft }: ShopProps) {
     );
   if (!task)
     return (
-      <TaskList {...{ projectId, boat, chapters, ticks, isLeft, onLeft }} isMissing={key !== null} onBegin={begin} />
+      <TaskList
+        {...{ projectId, boat, chapters, ticks, isLeft, onLeft }}
+        part={params.get('part')}
+        isMissing={key !== null}
+        onBegin={begin}
+      />
     );
   const at = Math.min(task.steps.length - 1, Math.max(0, Math.trunc(Number(params.get('step') ?? '0')) || 0));
   const onwards = () => (at === task.steps.length - 1 ? setFinished(task) : goTo(task, at + 1));

@@ -10,6 +10,8 @@ type Props = {
   readonly boat: string;
   readonly chapters: readonly ShopOf[];
   readonly ticks: Ticks;
+  /** Of a label: the part that it is stuck on, with its hand. */
+  readonly part: string | null;
   /** The address names a task that there is not. */
   readonly isMissing: boolean;
   readonly isLeft: boolean;
@@ -17,14 +19,24 @@ type Props = {
   readonly onBegin: (task: ShopTask) => void;
 };
 
-export function TaskList({ projectId, boat, chapters, ticks, isMissing, isLeft, onLeft, onBegin }: Props) {
+export function TaskList({ projectId, boat, chapters, ticks, part, isMissing, isLeft, onLeft, onBegin }: Props) {
   const kinds = kindsOf(chapters);
+  const of = chapters.flatMap(({ tasks }) => tasks).filter((task) => namedAs(task) === part || task.name === part);
   const [open, setOpen] = useState<string | null>(null);
   const begun = chapters.flatMap(({ tasks }) => tasks).find((task) => isBegun(ticks, task));
   return (
     <div className="shop-list">
       <h1>{boat}</h1>
       {isMissing && <p role="status">That is done, or not there any more. Choose from what there is.</p>}
+      {part !== null && (
+        <section aria-label="This part">
+          <h2>{part}</h2>
+          {of.length === 0 && <p>Nothing of its own is to be done to it here; all tasks are below.</p>}
+          {of.map((task) => (
+            <TaskButton key={task.key} {...{ task, ticks, onBegin }} withKind />
+          ))}
+        </section>
+      )}
       {begun && (
         <section aria-label="Begun">
           <h2>Go on with</h2>
@@ -55,6 +67,8 @@ export function TaskList({ projectId, boat, chapters, ticks, isMissing, isLeft, 
     </div>
   );
 }
+
+const namedAs = ({ name, hand }: ShopTask): string => [name, hand].filter(Boolean).join(', ');
 
 type KindOf = { readonly kind: string; readonly tasks: readonly ShopTask[] };
 
