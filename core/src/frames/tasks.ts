@@ -16,7 +16,7 @@ const SHARES = [0, 0.25, 0.5, 0.75, 1];
 export const framesTasks = ({ project: { notation }, values: { frames } }: FramesWhole): Task[] =>
   frames.frames.flatMap((frame) => {
     const { points, isHalf, board } = plotOf(frame);
-    const hands = isHalf || frame.hand === 'pair' ? (['starboard', 'port'] as const) : [undefined];
+    const hands = handsOf(frame, isHalf);
     const least = `At least ${formatWithUnit(board.longMm, notation)} by ${formatWithUnit(board.broadMm, notation)}.`;
     const first: TaskStep = {
       ...{ id: 'board', say: `Square a centreline up from the board's lower edge`, figures: [] },
@@ -37,6 +37,12 @@ export const framesTasks = ({ project: { notation }, values: { frames } }: Frame
     }));
     return [...plots, ...(points.some(({ other }) => other) ? [bevelTask(frame, notation)] : [])];
   });
+
+/** A half that is plotted twice, one of each hand, or the one that there is; of one that is unlike, all of it at once. */
+function handsOf({ hand }: Frame, isHalf: boolean): readonly Task['hand'][] {
+  if (hand === 'port' || hand === 'starboard') return [hand];
+  return isHalf || hand === 'pair' ? ['starboard', 'port'] : [undefined];
+}
 
 /** As one sees the face that is drawn: on the forward one starboard lies to the left. */
 const seenOn =

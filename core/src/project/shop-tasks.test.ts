@@ -70,6 +70,17 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the shop’s tasks of %s', (
   });
 });
 
+it('a frame of one hand is plotted out to that hand, once', () => {
+  const project = demoProject('tamsel', 'x');
+  const made = applyEdits(project, [{ path: ['frames', 'frames', 'frame.1', 'bounds', 'hand'], value: 'port' }]);
+  if (!made.ok) throw new Error(made.reason);
+  const own = named(chaptersOf(made.project), 'frames').filter((task) => task.name === 'Bulkhead 1');
+  const plots = own.filter((task) => task.steps.some((step) => step.id.startsWith('point')));
+  expect(plots.map((task) => task.hand)).toEqual(['port']);
+  for (const { id, figures } of plots.flatMap((task) => task.steps))
+    if (id.startsWith('point')) expect(figures[0]!.label).toBe('out to port');
+});
+
 describe('what a tick and a reading change', () => {
   const project = demoProject('tamsel', 'x');
   const chapters = chaptersOf(project);

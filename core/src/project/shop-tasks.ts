@@ -1,4 +1,4 @@
-/** What there is to do in the shop, of all stages in their order; and what a tick or a reading changes in the project. */
+/** What there is to do in the shop, of all stages in their order; and what a tick or a reading changes. */
 import type { Edit } from '../findings';
 import type { Task, TaskRead } from '../stage';
 import type { StageName, Whole } from './chain';

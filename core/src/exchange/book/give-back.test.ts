@@ -2,7 +2,8 @@
 import { describe, expect, it } from 'vitest';
 import { latin } from '../../formats/letters';
 import { formatField } from '../../measure';
-import { applyEdits, createDerive, DEMO_IDS, demoProject, shopTasks, wholeOf } from '../../project';
+import { drawnHull } from '../../panels/fixtures/drawn-hulls';
+import { applyEdits, createDerive, DEMO_IDS, demoProject, newProject, shopTasks, wholeOf } from '../../project';
 import { bookOf } from './book';
 import { isGivenBackOf, readGivenBack, takeBack, type GivenBack } from './give-back';
 import { htmlBook } from './html';
@@ -45,6 +46,19 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the book of %s for a browser
     const sheets = bookOf(work).pages.slice(3);
     for (const said of sheets.flatMap((page) => page.texts.map((one) => latin(one.text))))
       expect(words).toContain(said);
+  });
+});
+
+describe.each([1, 2, 3, 4, 5, 6])('the books of a hull drawn by chance (seed %i)', (seed) => {
+  it('are there whatever the hull is, and every figure in them is one', () => {
+    const { table } = drawnHull(seed);
+    const notation = seed % 2 === 0 ? 'ft-in-8ths' : 'mm';
+    const begun = newProject({ id: 'x', name: 'By chance', notation });
+    const project = { ...begun, lines: { ...begun.lines, ...table } };
+    const work = { project, derived: derive(project), found: {} };
+    expect(htmlBook(work).text).not.toMatch(/NaN|Infinity|undefined/);
+    const points = bookOf(work).pages.flatMap(({ paths }) => paths.flatMap((path) => path.points));
+    expect(points.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y))).toBe(true);
   });
 });
 

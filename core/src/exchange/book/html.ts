@@ -32,7 +32,7 @@ export function htmlBook(work: Work): HtmlBook {
     `<title>${escaped(head)}: the book</title><style>${STYLE}</style></head><body>`,
     `<header><h1>${escaped(project.name)}</h1>`,
     `<p>${escaped(saidBefore(whole))}</p></header><main>`,
-    `<section><h2>Before you begin</h2><ol>${CAUTIONS.map((one) => `<li>${escaped(one)}</li>`).join('')}</ol></section>`,
+    `<section><h2>Before you begin</h2><ol>${CAUTIONS.map(itemHtml).join('')}</ol></section>`,
     `<section><h2>To do</h2>${kindsOf(shopTasks(whole)).map(kindHtml).join('')}</section>`,
     `<section><h2>The sheets</h2>${sheetsHtml(book, whole)}</section>`,
     NOTE_HTML,
@@ -44,6 +44,8 @@ export function htmlBook(work: Work): HtmlBook {
   ].join('\n');
   return { file: `${word}-book.html`, text };
 }
+
+const itemHtml = (words: string): string => `<li>${escaped(words)}</li>`;
 
 function saidBefore({ sheetHead: { revision, notation, date } }: Whole<Project>): string {
   const printed = date === '' ? '' : `, of ${date}`;
@@ -74,7 +76,8 @@ function kindsOf(chapters: readonly ShopChapter[]): Kind[] {
 }
 
 const kindHtml = ({ kind, tasks }: Kind): string =>
-  `<details class="kind"><summary>${escaped(kind)} <span>${tasks.length}</span></summary>${tasks.map(taskHtml).join('')}</details>`;
+  `<details class="kind"><summary>${escaped(kind)} <span>${tasks.length}</span></summary>` +
+  `${tasks.map(taskHtml).join('')}</details>`;
 
 // one at a time is open: what is for port and what is for starboard never both
 const taskHtml = ({ key, task }: Kind['tasks'][number]): string =>
@@ -116,7 +119,8 @@ const pageHtml = (page: Drawing, number: number, { width, height }: Book['size']
   `<details name="page"><summary>${escaped(page.name)} <span>page ${number}</span></summary><div class="page">` +
   `<button type="button" class="zoom">Larger</button><div>` +
   `<svg viewBox="0 0 ${width} ${height}" role="img" aria-label="${escaped(page.name)}, page ${number}">` +
-  `${page.paths.map((path) => pathSvg(path, height)).join('')}${page.texts.map((text) => textSvg(text, height)).join('')}` +
+  page.paths.map((path) => pathSvg(path, height)).join('') +
+  page.texts.map((text) => textSvg(text, height)).join('') +
   '</svg></div></div></details>';
 
 function pathSvg({ points, isClosed, widthMm }: DrawnPath, height: number): string {
@@ -127,7 +131,8 @@ function pathSvg({ points, isClosed, widthMm }: DrawnPath, height: number): stri
 const ANCHORS = { left: '', center: ' text-anchor="middle"', right: ' text-anchor="end"' } as const;
 
 const textSvg = ({ at: [x, y], text, heightMm, align = 'left' }: DrawnText, height: number): string =>
-  `<text x="${figure(x)}" y="${figure(height - y)}" font-size="${heightMm}"${ANCHORS[align]}>${escaped(latin(text))}</text>`;
+  `<text x="${figure(x)}" y="${figure(height - y)}" font-size="${heightMm}"${ANCHORS[align]}>` +
+  `${escaped(latin(text))}</text>`;
 
 const figure = (value: number): string => String(Number(value.toFixed(2)));
 
@@ -147,11 +152,13 @@ summary span{color:var(--quiet);font-weight:400}
 details{margin:4px 0}ol{padding-left:26px;margin:8px 0}li{margin:0 0 14px}
 label{display:flex;align-items:center;gap:12px;min-height:44px;font-weight:600}
 input[type=checkbox]{width:32px;height:32px;flex:none;accent-color:var(--main)}
-input[type=text],textarea{font:inherit;width:100%;min-height:48px;padding:8px;border:1px solid var(--quiet);border-radius:3px;background:#fff;color:inherit}
+input[type=text],textarea{font:inherit;width:100%;min-height:48px;padding:8px;color:inherit;background:#fff}
+input[type=text],textarea{border:1px solid var(--quiet);border-radius:3px}
 .read{font-weight:400}
 dl{margin:0;display:flex;flex-wrap:wrap;gap:6px 28px}dt{color:var(--quiet)}
 dd{margin:0;font:600 34px/1.1 "Atkinson Hyperlegible Mono",monospace}
-button{font:inherit;min-height:48px;padding:8px 16px;border:2px solid var(--main);border-radius:3px;background:#fff;color:var(--main);font-weight:600}
+button{font:inherit;font-weight:600;min-height:48px;padding:8px 16px;background:#fff;color:var(--main)}
+button{border:2px solid var(--main);border-radius:3px}
 :focus-visible{outline:3px solid #B9501B;outline-offset:2px}
 .page>div{overflow:auto;background:#fff;border:1px solid var(--line);margin-top:6px}
 .page svg{display:block;width:100%}.page.large svg{width:1500px}

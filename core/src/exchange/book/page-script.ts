@@ -7,11 +7,15 @@
 export const PAGE_SCRIPT = `
 'use strict';
 (() => {
-  const book = JSON.parse(document.getElementById('book').textContent);
+  const page = document;
+  let store = null;
+  // some browsers keep nothing for a file
+  try { store = self.localStorage; } catch (error) { store = null; }
+  const book = JSON.parse(page.getElementById('book').textContent);
   const key = 'kalotrope-book ' + book.project + ' ' + book.revision;
   const empty = { ticks: {}, readings: {}, note: '' };
   let state = empty;
-  try { state = { ...empty, ...JSON.parse(localStorage.getItem(key) || '{}') }; } catch (error) { state = empty; }
+  try { state = { ...empty, ...JSON.parse(store?.getItem(key) || '{}') }; } catch (error) { state = empty; }
   const today = () => {
     const now = new Date();
     const two = (n) => String(n).padStart(2, '0');
@@ -24,14 +28,14 @@ export const PAGE_SCRIPT = `
     note: state.note,
   }, null, 1);
   const keep = () => {
-    try { localStorage.setItem(key, JSON.stringify(state)); } catch (error) { /* it stays in the page */ }
-    for (const task of document.querySelectorAll('[data-task]')) {
+    try { store?.setItem(key, JSON.stringify(state)); } catch (error) { /* it stays in the page */ }
+    for (const task of page.querySelectorAll('[data-task]')) {
       const count = (state.ticks[task.dataset.task] || []).length;
       task.querySelector('.count').textContent = count === 0 ? '' : count + ' of ' + task.dataset.steps + ' ticked';
     }
-    document.getElementById('text').value = given();
+    page.getElementById('text').value = given();
   };
-  for (const row of document.querySelectorAll('[data-step]')) {
+  for (const row of page.querySelectorAll('[data-step]')) {
     const { task } = row.closest('[data-task]').dataset;
     const { step } = row.dataset;
     const box = row.querySelector('input[type=checkbox]');
@@ -53,16 +57,16 @@ export const PAGE_SCRIPT = `
       keep();
     });
   }
-  const note = document.getElementById('note');
+  const note = page.getElementById('note');
   note.value = state.note;
   note.addEventListener('input', () => { state.note = note.value; keep(); });
-  document.getElementById('give').addEventListener('click', () => {
-    const link = document.createElement('a');
+  page.getElementById('give').addEventListener('click', () => {
+    const link = page.createElement('a');
     link.href = URL.createObjectURL(new Blob([given()], { type: 'application/json' }));
     link.download = book.file;
     link.click();
   });
-  for (const zoom of document.querySelectorAll('.zoom'))
+  for (const zoom of page.querySelectorAll('.zoom'))
     zoom.addEventListener('click', () => {
       const isLarge = zoom.parentElement.classList.toggle('large');
       zoom.textContent = isLarge ? 'Whole page' : 'Larger';

@@ -21,9 +21,10 @@ type Props = {
 
 export function TaskList({ projectId, boat, chapters, ticks, part, isMissing, isLeft, onLeft, onBegin }: Props) {
   const kinds = kindsOf(chapters);
+  const begun = chapters.flatMap(({ tasks }) => tasks).find((task) => isBegun(ticks, task));
+  const next = begun ?? chapters.find(({ areJobs }) => areJobs)?.tasks[0];
   const of = chapters.flatMap(({ tasks }) => tasks).filter((task) => namedAs(task) === part || task.name === part);
   const [open, setOpen] = useState<string | null>(null);
-  const begun = chapters.flatMap(({ tasks }) => tasks).find((task) => isBegun(ticks, task));
   return (
     <div className="shop-list">
       <h1>{boat}</h1>
@@ -37,10 +38,10 @@ export function TaskList({ projectId, boat, chapters, ticks, part, isMissing, is
           ))}
         </section>
       )}
-      {begun && (
-        <section aria-label="Begun">
-          <h2>Go on with</h2>
-          <TaskButton task={begun} ticks={ticks} onBegin={onBegin} withKind />
+      {next && (
+        <section aria-label={begun ? 'Begun' : 'Next'}>
+          <h2>{begun ? 'Go on with' : 'Next'}</h2>
+          <TaskButton task={next} ticks={ticks} onBegin={onBegin} withKind />
         </section>
       )}
       {kinds.length === 0 && <p>Nothing to do yet: type the table of offsets first.</p>}

@@ -1,4 +1,4 @@
-/** What a book gave back, put into the open boat: its log, its ticks, and what a reading or a job that is done changes. */
+/** What a book gave back, put into the open boat: its log, its ticks, and what a reading or a done job changes. */
 import { isGivenBackOf, takeBack, type GivenBack } from '@kalotrope/core/exchange';
 import { NO_RECORDS } from '@kalotrope/core/log';
 import { shopTasks, wholeOf } from '@kalotrope/core/project';

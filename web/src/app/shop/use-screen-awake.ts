@@ -1,4 +1,4 @@
-/** Keeps the screen lit while the page is looked at, where the browser can; it is asked again whenever it comes back. */
+/** Keeps the screen lit while the page is looked at, where the browser can; asked again whenever it comes back. */
 import { useEffect } from 'react';
 
 export function useScreenAwake(): void {
