@@ -100,6 +100,6 @@ await shoot('log');
 // on a tablet
 await page.setViewportSize({ width: 1024, height: 768 });
 await page.goto(`${base}/project/demo-tamsel/shop?task=${encodeURIComponent('panels/chine-sheer.port')}&step=6`);
-await page.getByRole('main', { name: 'Shop view' }).getByText('upper edge').waitFor();
+await page.getByRole('main', { name: 'Shop view' }).getByText('upper edge', { exact: true }).waitFor();
 await shoot('shop');
 await browser.close();

@@ -10,5 +10,6 @@ export { ANSWERS_KEPT, asItIs, createMemory, makeAnew, oncePer } from './remembe
 export type { Memory, Remember } from './remember';
 export { isSame } from './same';
 export { defineStage } from './stage';
+export { readFigure } from './read-figure';
 export type { KeepsTasks, Task, TaskFigure, TaskRead, TaskReading, TaskStep } from './task';
 export type { FindingOf, Marks } from './stage';

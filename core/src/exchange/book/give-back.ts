@@ -9,9 +9,9 @@ import { z } from 'zod';
 import type { Edit } from '../../findings';
 import { hashOf } from '../../geometry';
 import { logEntrySchema, type LogEntry } from '../../log';
-import { NOTATIONS, parseLength, type Notation } from '../../measure';
+import { NOTATIONS } from '../../measure';
 import { applyEdits, doneEdits, readEdits, type Project, type ShopChapter, type StageName } from '../../project';
-import { firstProblem, type Task, type TaskStep } from '../../stage';
+import { firstProblem, readFigure, type Task, type TaskStep } from '../../stage';
 
 const id = z.string().min(1).max(200);
 const givenSchema = z.object({
@@ -93,15 +93,16 @@ export function takeBack(given: GivenBack, { project, chapters, entries, now }: 
   };
   for (const { task: key, step: stepId, text, day } of given.readings) {
     const at = placeOf(chapters, key, stepId);
-    const value = at?.step.reading && valueOf(text, at.step.reading.kind, given.notation);
+    const reading = at?.step.reading;
+    const figure = reading && readFigure(text, reading.kind, given.notation);
     const says = [key, stepId, text, day];
-    if (!at?.step.reading || value === undefined) {
+    if (!at || !reading || !figure?.ok) {
       unplaced += 1;
       write({ ...base, day, kind: 'note', words: `From the book: ${key}, ${stepId}, read "${text}"` }, says);
       continue;
     }
     placed += 1;
-    const { reading } = at.step;
+    const { value } = figure;
     const isNew = write(
       reading.kind === 'length'
         ? { ...base, ...measured(at), day, drawn: reading.should, found: value }
@@ -140,16 +141,3 @@ function placeOf(chapters: readonly ShopChapter[], key: string, stepId: string):
 const wordsOf = ({ task, step }: Found): string => `${[task.name, task.hand].filter(Boolean).join(', ')}: ${step.say}`;
 
 const measured = (at: Found) => ({ kind: 'measured' as const, words: wordsOf(at), parts: [at.task.name] });
-
-/** As far off as anything in a shop, mm, and as anything leans. */
-const FAR_MM = 100_000;
-const MOST_DEG = 90;
-
-function valueOf(text: string, kind: 'length' | 'degrees', notation: Notation): number | undefined {
-  if (kind === 'degrees') {
-    const degrees = Number(text.replace(',', '.').replace('°', ''));
-    return Number.isFinite(degrees) && Math.abs(degrees) <= MOST_DEG ? degrees : undefined;
-  }
-  const read = parseLength(text, notation);
-  return read.ok && Math.abs(read.mm) <= FAR_MM ? read.mm : undefined;
-}

@@ -1,7 +1,7 @@
 /** Figures typed with a glove: a pad of large keys, and the same from a keyboard. */
 import { useEffect, useRef, useState } from 'react';
-import { formatWithUnit, isImperial, parseLength, type Notation } from '@kalotrope/core/measure';
-import type { TaskReading } from '@kalotrope/core/stage';
+import { isImperial } from '@kalotrope/core/measure';
+import { readFigure, type TaskReading } from '@kalotrope/core/stage';
 import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 
@@ -14,7 +14,7 @@ export function NumberPad({ reading, onRead }: Props) {
   const [typed, setTyped] = useState('');
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
-  const read = readFigure(typed, reading, notation);
+  const read = readFigure(typed, reading.kind, notation);
   const keep = () => read.ok && onRead(read.value);
   const put = (sign: string) => setTyped(typed + sign);
   return (
@@ -38,7 +38,11 @@ export function NumberPad({ reading, onRead }: Props) {
         />
       </label>
       <p id="shop-understood" role="status">
-        {typed === '' ? `Should be ${reading.expects}` : read.ok ? `Understood: ${read.words}` : read.expected}
+        {typed === ''
+          ? `Should be ${reading.expects}`
+          : read.ok
+            ? `Understood: ${read.words}`
+            : `Expected ${read.expected}`}
       </p>
       <div className="shop-keys">
         {DIGITS.map((digit) => (
@@ -71,29 +75,4 @@ export function NumberPad({ reading, onRead }: Props) {
       </div>
     </form>
   );
-}
-
-type Read =
-  | { readonly ok: true; readonly value: number; readonly words: string }
-  | { readonly ok: false; readonly expected: string };
-
-/** As far off as anything in a shop, mm. */
-const FAR_MM = 100_000;
-const MOST_DEG = 90;
-
-function readFigure(typed: string, { kind }: TaskReading, notation: Notation): Read {
-  const text = typed.trim().replace('−', '-');
-  if (text === '') return { ok: false, expected: '' };
-  if (kind === 'degrees') {
-    const value = Number(text.replace(',', '.'));
-    if (Number.isFinite(value) && Math.abs(value) <= MOST_DEG) return { ok: true, value, words: `${value}°` };
-    return { ok: false, expected: `Expected degrees, from −${MOST_DEG} to ${MOST_DEG}` };
-  }
-  const parsed = parseLength(text, notation);
-  if (parsed.ok && Math.abs(parsed.mm) <= FAR_MM)
-    return { ok: true, value: parsed.mm, words: formatWithUnit(parsed.mm, notation) };
-  return {
-    ok: false,
-    expected: parsed.ok ? `Expected up to ${formatWithUnit(FAR_MM, notation)}` : `Expected ${parsed.expected}`,
-  };
 }

@@ -58,8 +58,8 @@ export const shopStyles = (c: Colours, figures: string) => ({
   },
   '.shop-figure': {
     ...{ display: 'flex', flexDirection: 'column', lineHeight: 1.1 },
-    '& > .figure': { textAlign: 'left', fontSize: 'clamp(52px, 15vmin, 110px)', fontWeight: 600 },
-    '& > .figure.is-long': { fontSize: 'clamp(38px, 10vmin, 80px)' },
+    '& > .figure': { textAlign: 'left', fontSize: 'clamp(52px, 10.5vmin, 96px)', fontWeight: 600 },
+    '& > .figure.is-long': { fontSize: 'clamp(38px, 8vmin, 72px)' },
     '.is-read &': { flexDirection: 'row', alignItems: 'baseline', gap: 12 },
     '.is-read & > .figure': { fontSize: 'clamp(34px, 9vmin, 60px)' },
   },
