@@ -38,7 +38,7 @@ export const framesTasks = ({ project: { notation }, values: { frames } }: Frame
     return [...plots, ...(points.some(({ other }) => other) ? [bevelTask(frame, notation)] : [])];
   });
 
-/** A half that is plotted twice, one of each hand, or the one that there is; of one that is unlike, all of it at once. */
+/** A half plotted twice, once a hand, or the one that there is; of one whose halves are unlike all of it at once. */
 function handsOf({ hand }: Frame, isHalf: boolean): readonly Task['hand'][] {
   if (hand === 'port' || hand === 'starboard') return [hand];
   return isHalf || hand === 'pair' ? ['starboard', 'port'] : [undefined];
