@@ -11,7 +11,7 @@ export { plainEdits } from './plain-words';
 export { isAsDrawn, redrawn } from './redraw';
 export { readProject } from './read-project';
 export type { ReadProject } from './read-project';
-export { backTo, changesBetween } from './revisions';
+export { backTo, changesBetween, isOtherPlanOf, newerPlan } from './revisions';
 export type { CountChange, PartChanged, RevisionChanges } from './revisions';
 export { sentence } from './sentences';
 export { buyingStages, costOf, shoppingList, type ShoppingGroup } from './shopping-list';

@@ -6,18 +6,25 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useRef, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useRef, useState, type ReactNode } from 'react';
 import { useDropzone } from 'react-dropzone';
+import { isOtherPlanOf, type Project } from '@kalotrope/core/project';
 import type { Taken, TakenProject } from '../engine/take';
 import { addRecords } from '../storage/log';
 import { addPictures } from '../storage/pictures';
 import { keepRevision } from '../storage/revisions';
 import { takeFile } from '../files/files';
 import { said } from '../state/screen-slice';
-import { useAppDispatch } from '../state/store';
+import { selectProject } from '../state/selectors';
+import { useAppDispatch, useAppStore } from '../state/store';
+import { projectPath } from './paths';
 import { takeGivenBack } from './shop/take-given-back';
 import { useOpenNew } from './use-open-new';
 
+/** Comes when it is first wanted. */
+const NewerPlanDialog = lazy(() => import('./NewerPlanDialog'));
+
+type OtherPlan = { readonly file: string; readonly taken: TakenProject; readonly present: Project };
 type Refused = Extract<Taken, { ok: false }>;
 /** Reading that is done sooner is not worth a word. */
 const WORTH_SAYING_MS = 400;
@@ -59,7 +66,9 @@ export function ImportFrom({ label, endings, look }: Props) {
   const [refused, setRefused] = useState<Refused | null>(null);
   const [reading, setReading] = useState<string | null>(null);
   const stopping = useRef<AbortController | null>(null);
+  const [other, setOther] = useState<OtherPlan | null>(null);
   const dispatch = useAppDispatch();
+  const store = useAppStore();
   const openNew = useOpenNew();
   const take = async (files: readonly File[]) => {
     const [file] = files;
@@ -82,6 +91,15 @@ export function ImportFrom({ label, endings, look }: Props) {
       else setRefused({ ok: false, title: file.name, problems: [told.said] });
       return;
     }
+    const present = selectProject(store.getState());
+    // of the boat that one is looking at
+    if (present && location.pathname.startsWith(projectPath(present.id)) && isOtherPlanOf(taken.project, present)) {
+      setOther({ file: file.name, taken, present });
+      return;
+    }
+    await openTaken(taken);
+  };
+  const openTaken = async (taken: TakenProject) => {
     await addPictures(taken.pictures ?? []);
     // before the project is there: what was done on it is with it from the first
     const isKept = await keptBeside(taken);
@@ -99,6 +117,18 @@ export function ImportFrom({ label, endings, look }: Props) {
       <input {...getInputProps()} aria-label={label} accept={endings?.join(',')} />
       {look(open)}
       <ReadingDialog name={reading} onStop={() => stopping.current?.abort()} />
+      {other && (
+        <Suspense fallback={null}>
+          <NewerPlanDialog
+            {...{ file: other.file, came: other.taken.project, present: other.present }}
+            onOpenOther={() => {
+              setOther(null);
+              void openTaken(other.taken);
+            }}
+            onClose={() => setOther(null)}
+          />
+        </Suspense>
+      )}
       <RefusedDialog refused={refused} onClose={() => setRefused(null)} />
     </span>
   );
