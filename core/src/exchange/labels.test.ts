@@ -56,6 +56,18 @@ describe('labels', () => {
     const address = `${HOME}/project/${project.id}/shop?part=${asked}`;
     expect(fieldsOf(inside)).toEqual(encode(address, { ecc: 'L', border: 0 }).data);
   });
+  it('have no square larger than the label, however long a name is', () => {
+    const [first] = whole.values.panels.panels;
+    const long = { ...first!, name: 'Ж'.repeat(60) };
+    const panels = { ...whole.values.panels, panels: [long, ...whole.values.panels.panels.slice(1)] };
+    for (const home of [HOME, undefined, `http://${'a'.repeat(400)}`]) {
+      const { pages, size } = partLabels({ ...whole, values: { ...whole.values, panels } }, home)!;
+      for (const [x, y] of pages.flatMap(({ paths }) => paths.flatMap(({ points }) => [...points])))
+        expect(x > 12 - 0.01 && x < size.width - 12 + 0.01 && y > 12 - 0.01 && y < size.height - 12 + 0.01).toBe(true);
+      for (const { points, widthMm } of pages[0]!.paths)
+        if (widthMm === FIELD_MM && points.length === 2) expect(points[1]![0] - points[0]![0]).toBeLessThan(32);
+    }
+  });
   it('without an address say in the square whose they are; of nothing there are none', () => {
     expect(partLabels(whole, undefined)!.pages.length).toBe(sheets.pages.length);
     const nothing = { ...whole, values: { ...whole.values, sheets: { ...whole.values.sheets, parts: [] } } };

@@ -69,7 +69,7 @@ const handsOf = (part: CutPart): Labelled[] =>
 
 function labelAt({ part, hand }: Labelled, [x, y]: Vec2, whole: Whole<Project>, home: string | undefined): Content {
   const { project } = whole;
-  const square = squareOf(addressOf(askedOf({ part, ...(hand && { hand }) }, whole), project, home));
+  const square = squareFor(askedOf({ part, ...(hand && { hand }) }, whole), project, home);
   const left = x + LABEL.width - LABEL.margin - square.size;
   const room = left - x - 2 * LABEL.margin;
   const lines = [
@@ -107,12 +107,21 @@ const FORE_MM = 6;
 const askedOf = ({ part, hand }: Labelled, { values }: Whole<Project>): string =>
   [panelOf(part.id, values)?.name ?? part.name, hand].filter(Boolean).join(', ');
 
-const addressOf = (asked: string, { id, name, revision }: Project, home: string | undefined): string =>
-  home === undefined
-    ? `${name}, rev ${revision}, ${asked}`
-    : `${home}/project/${encodeURIComponent(id)}/shop?part=${encodeURIComponent(asked)}`;
+/** The first that a label has room for as a square: the part, its boat, or nothing. */
+const squareFor = (asked: string, project: Project, home: string | undefined): Square =>
+  addressesOf(asked, project, home)
+    .map(squareOf)
+    .find(({ size }) => size <= LABEL.height - 2 * LABEL.margin) ?? NO_SQUARE;
+
+function addressesOf(asked: string, { id, name, revision }: Project, home: string | undefined): string[] {
+  if (home === undefined) return [`${name}, rev ${revision}, ${asked}`, `${name}, rev ${revision}`];
+  const shop = `${home}/project/${encodeURIComponent(id)}/shop`;
+  return [`${shop}?part=${encodeURIComponent(asked)}`, shop];
+}
 
 type Square = { readonly size: number; readonly paths: (corner: Vec2) => DrawnPath[] };
+
+const NO_SQUARE: Square = { size: 0, paths: () => [] };
 
 /** Runs of dark fields as strokes. */
 function squareOf(words: string): Square {

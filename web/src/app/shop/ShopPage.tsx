@@ -72,7 +72,9 @@ function Shop({ projectId, chapters, isLeft, onLeft }: ShopProps) {
     );
   useEffect(() => {
     const back = (event: KeyboardEvent) => {
-      if (event.key === 'Escape') setParams({});
+      if (event.key !== 'Escape') return;
+      setFinished(null);
+      setParams({});
     };
     window.addEventListener('keydown', back);
     return () => window.removeEventListener('keydown', back);
