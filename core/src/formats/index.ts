@@ -1,6 +1,7 @@
 export { csv, lengthCell, lengthHead, safeCell } from './csv';
 export { carried, closedPath, CURVE_MM, hole, layerWord, openPath, stamped, straightPath, TEXT_MM } from './drawing';
 export type { Drawing, DrawnPath, DrawnText } from './drawing';
+export { escapeXml } from './escape-xml';
 export { boatWord, fileNames } from './file';
 export type { ExportFile, ExportTable } from './file';
 export { readDxf } from './read-dxf';

@@ -44,6 +44,11 @@ export function tablePages(
       const wide = widths.reduce((sum, width) => sum + width, 0);
       const across = Math.max(1, Math.floor((room.maxX - room.minX + BESIDE_MM) / (wide + BESIDE_MM)));
       const high = Math.max(1, Math.floor((top - room.minY) / rowMm) - heads.length);
+      // a row for which there is no room here has some on the next page
+      if (top < room.maxY && !lines.slice(0, high).some(({ isLast }) => isLast)) {
+        turn();
+        continue;
+      }
       const count = Math.min(lines.length, across * high);
       const each = Math.ceil(count / Math.ceil(count / high));
       let [taken, most] = [0, 0];

@@ -9,7 +9,7 @@ import {
   type SheetHead,
   type SheetTable,
 } from '../formats';
-import { at, boundsOf, type Vec2 } from '../geometry';
+import { at, type Vec2 } from '../geometry';
 import {
   formatDeg,
   formatFine,
@@ -19,7 +19,8 @@ import {
   unitLabel,
   type Notation,
 } from '../measure';
-import { faceCurves, fittedLines, OVER_TOP_MM, toCut, type FramesWhole } from './drawings';
+import { faceCurves, fittedLines, toCut, type FramesWhole } from './drawings';
+import { edgePlaces } from './edge-places';
 import { asSeen, cutAsSeen, isSolid, netAsSeen, type Frame } from './frame';
 import { frameMaterial } from './material';
 import { plotOf } from './plotting';
@@ -28,8 +29,6 @@ import type { Timber } from './timber/timbers';
 import { endCells, ORDER_OF_WORK } from './timber/words';
 
 const TABLE_MM = 104;
-/** Points of an edge listed: its ends and three between. */
-const SHARES = [0, 0.25, 0.5, 0.75, 1];
 
 export const framesSheets = ({ values: { frames }, sheetHead }: FramesWhole): PaperSheets[] => [
   ...frames.frames.map((frame) => frameSheet(frame, sheetHead)),
@@ -210,18 +209,13 @@ const onDrawnSide = (frame: Frame, [y, z]: Vec2): Vec2 =>
   frame.hand === 'across' ? [y, z] : asSeen(frame, [frame.hand === 'port' ? -y : y, z]);
 
 /** Bevel from square; plus: the other face is smaller. */
-const edgesTable = ({ edges, cut }: Frame, notation: Notation): SheetTable => ({
+const edgesTable = (frame: Frame, notation: Notation): SheetTable => ({
   columns: [
     { head: `in ${unitLabel(notation)}, on` },
     ...['out', 'up', 'bevel', 'other face in'].map((head) => ({ head, isFigure: true })),
   ],
-  rows: edges.flatMap((edge) =>
-    SHARES.flatMap((share) => {
-      const { y, z, bevelDeg, otherFaceOffset } = at(edge.points, Math.round(share * (edge.points.length - 1)));
-      // of a part that ends lower than the sheer not what lies over it
-      if (z > boundsOf(cut.outline).maxY + OVER_TOP_MM) return [];
-      const figures = [y, z].map((mm) => formatFine(mm, notation));
-      return [[edge.panelName, ...figures, formatDeg(bevelDeg), formatFine(otherFaceOffset, notation)]];
-    }),
-  ),
+  rows: edgePlaces(frame).map(({ panelName, y, z, bevelDeg, otherFaceOffset }) => [
+    ...[panelName, ...[y, z].map((mm) => formatFine(mm, notation))],
+    ...[formatDeg(bevelDeg), formatFine(otherFaceOffset, notation)],
+  ]),
 });

@@ -1,8 +1,9 @@
 /** Sections plotted point by point, half by half, and the bevels along a frame's edges. */
-import { at, type Vec2 } from '../geometry';
+import type { Vec2 } from '../geometry';
 import { formatDeg, formatFine, formatWithUnit, type Notation } from '../measure';
 import type { Task, TaskFigure, TaskStep } from '../stage';
 import type { FramesWhole } from './drawings';
+import { edgePlaces } from './edge-places';
 import type { Frame } from './frame';
 import { plotOf, type PlotPoint } from './plotting';
 
@@ -10,8 +11,6 @@ const FACES = { fore: 'forward face', aft: 'after face' } as const;
 const OTHER = { fore: 'after', aft: 'forward' } as const;
 /** The other face's point as near is the same one. */
 const AS_GOOD_AS_MM = 0.5;
-/** Places along an edge at which its bevel is told. */
-const SHARES = [0, 0.25, 0.5, 0.75, 1];
 
 export const framesTasks = ({ project: { notation }, values: { frames } }: FramesWhole): Task[] =>
   frames.frames.flatMap((frame) => {
@@ -69,18 +68,13 @@ function pointStep({ number, out, up, other }: PlotPoint, { hand, frame, notatio
 
 const bevelTask = (frame: Frame, notation: Notation): Task => ({
   ...{ id: `${frame.id}.bevels`, name: frame.name, kind: 'Bevel the edges' },
-  steps: frame.edges.flatMap(({ panelName, points }) =>
-    SHARES.map((share, i): TaskStep => {
-      const { y, z, bevelDeg, otherFaceOffset } = at(points, Math.round(share * (points.length - 1)));
-      return {
-        id: `${panelName} ${i}`,
-        say: `Under ${panelName}, ${formatFine(y, notation)} out, ${formatFine(z, notation)} up`,
-        figures: [
-          { label: 'off square', value: formatDeg(bevelDeg) },
-          { label: 'other face in', value: formatFine(otherFaceOffset, notation), isLength: true },
-        ],
-        hint: 'The same on both sides. Plus: the other face is smaller, the saw tilts inward.',
-      };
-    }),
-  ),
+  steps: edgePlaces(frame).map(({ panelName, share, y, z, bevelDeg, otherFaceOffset }): TaskStep => ({
+    id: `${panelName} ${share}`,
+    say: `Under ${panelName}, ${formatFine(y, notation)} out, ${formatFine(z, notation)} up`,
+    figures: [
+      { label: 'off square', value: formatDeg(bevelDeg) },
+      { label: 'other face in', value: formatFine(otherFaceOffset, notation), isLength: true },
+    ],
+    hint: 'The same on both sides. Plus: the other face is smaller, the saw tilts inward.',
+  })),
 });

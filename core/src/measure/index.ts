@@ -22,6 +22,7 @@ export type { Notation } from './length';
 export { marksIn } from './marks';
 export type { Marks } from './marks';
 export { plainText } from './plain-text';
+export { unbroken } from './unbroken';
 export {
   areaFigure,
   areaUnit,

@@ -81,6 +81,23 @@ it('a frame of one hand is plotted out to that hand, once', () => {
     if (id.startsWith('point')) expect(figures[0]!.label).toBe('out to port');
 });
 
+it('of a frame that ends lower than the sheer no bevel is told over its top', () => {
+  const orrin = demoProject('orrin', 'x');
+  const [frame] = orrin.frames.frames;
+  const made = applyEdits(orrin, [
+    { path: ['frames', 'frames', frame!.id, 'top', 'below'], value: 150 },
+    { path: ['notation'], value: 'mm' },
+  ]);
+  if (!made.ok) throw new Error(made.reason);
+  const cut = derive(made.project).frames.value.frames.find(({ id }) => id === frame!.id)!;
+  const bevels = named(chaptersOf(made.project), 'frames').find((task) => task.id === `${frame!.id}.bevels`)!;
+  const top = Math.max(...cut.cut.outline.map(([, z]) => z));
+  const ups = bevels.steps.map((step) => Number(/([-\d.]+) up$/.exec(step.say)![1]));
+  expect(ups.length).toBeGreaterThan(3);
+  expect(Math.max(...cut.edges.flatMap(({ points }) => points.map(({ z }) => z)))).toBeGreaterThan(top + 100);
+  for (const up of ups) expect(up).toBeLessThan(top + 50);
+});
+
 describe('what a tick and a reading change', () => {
   const project = demoProject('tamsel', 'x');
   const chapters = chaptersOf(project);

@@ -6,7 +6,7 @@ export { readSetupJob } from './job';
 export { CHECKS } from './schema';
 export type { CheckName, FloorPlace, SetupPart, SidePlace } from './schema';
 export { allTrueEdit, forgottenEdit, readingEdit } from './readings';
-export { shouldWords } from './sheets';
+export { shouldWords, WAY_WORDS } from './sheets';
 export { setupStage } from './stage';
 export { standOfThing, standThing } from './things';
 export * as setupConstants from './constants';

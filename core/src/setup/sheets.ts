@@ -43,7 +43,7 @@ export function setupSheets(whole: SetupOnPaper): PaperSheets[] {
   const { way, tolerance } = project.setup;
   const sheet = {
     ...{ name: 'setup-sheet', title: 'Set-up, to print', part: 'Set-up', hand: 'both sides' },
-    material: WAYS[way],
+    material: WAY_WORDS[way],
     scale: `true within ${formatWithUnit(tolerance, head.notation)}`,
   };
   const { noJig } = setup;
@@ -62,7 +62,8 @@ function orderPage({ project, values, sheetHead }: SetupOnPaper, inner: LabelBox
   return [numberedSteps(steps, { left: inner.minX, right: inner.maxX, top: inner.maxY })];
 }
 
-const WAYS: Readonly<Record<SetupPart['way'], string>> = {
+/** How she stands while she is built. */
+export const WAY_WORDS: Readonly<Record<SetupPart['way'], string>> = {
   'upside-down': 'upside down on a strongback',
   upright: 'the right way up in cradles',
   'no-jig': 'with no jig',

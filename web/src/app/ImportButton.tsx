@@ -91,6 +91,8 @@ export function ImportFrom({ label, endings, look }: Props) {
       else setRefused({ ok: false, title: file.name, problems: [told.said] });
       return;
     }
+    // its drawings' pictures go with it, whatever becomes of it
+    await addPictures(taken.pictures ?? []);
     const present = selectProject(store.getState());
     // of the boat that one is looking at
     if (present && location.pathname.startsWith(projectPath(present.id)) && isOtherPlanOf(taken.project, present)) {
@@ -100,7 +102,6 @@ export function ImportFrom({ label, endings, look }: Props) {
     await openTaken(taken);
   };
   const openTaken = async (taken: TakenProject) => {
-    await addPictures(taken.pictures ?? []);
     // before the project is there: what was done on it is with it from the first
     const isKept = await keptBeside(taken);
     dispatch(said(isKept ? taken.said : `${taken.said}. What was kept beside it did not fit here: keep the file`));

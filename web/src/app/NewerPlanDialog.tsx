@@ -41,7 +41,7 @@ export default function NewerPlanDialog({ file, came, present, onOpenOther, onCl
       <DialogContent tabIndex={0} role="region" aria-label="What would change">
         <Typography sx={{ mb: 1 }}>
           {file} has a boat of the name of the one that is open. What would change, from the open one to the file’s;
-          your readings, hours, jobs that are done and log stay.
+          your readings, hours, jobs that are done and log stay, and a log in the file stays in the file.
         </Typography>
         <RevisionChangesView was={present} now={came} />
       </DialogContent>

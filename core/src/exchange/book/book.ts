@@ -25,6 +25,7 @@ import { writePages, type PageMarks } from '../../formats/writers';
 import { formatThickness, formatWithUnit } from '../../measure';
 import { hoursWords } from '../../plan';
 import { CHAIN, sheetsOfStage, wholeOf, type Project, type Values, type Whole } from '../../project';
+import { WAY_WORDS } from '../../setup';
 import type { Work } from '../export-files';
 import { CAUTIONS } from './cautions';
 import { hullPicture } from './hull-picture';
@@ -118,11 +119,6 @@ function coverSheet(whole: Whole<Project>): PaperSheets {
 }
 
 const SCHOOLS = { filleted: 'filleted and taped', framed: 'on timber, every edge bevelled' } as const;
-const WAYS = {
-  'upside-down': 'upside down, on a strongback',
-  upright: 'the right way up, in cradles',
-  'no-jig': 'with no jig',
-} as const;
 
 type Particulars = { readonly head: string; readonly rows: readonly (readonly string[])[]; readonly box: LabelBox };
 
@@ -141,7 +137,7 @@ function boatOf({ project }: Whole<Project>): string[][] {
 
 const workOf = ({ project, values }: Whole<Project>): string[][] => [
   ['edges', SCHOOLS[project.school]],
-  ['set up', WAYS[project.setup.way]],
+  ['set up', WAY_WORDS[project.setup.way]],
   ['cut from sheets', countsOf(values)],
   ['work left', hoursWords(values.plan.workMin)],
 ];

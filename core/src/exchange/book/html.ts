@@ -4,8 +4,8 @@
  *
  * A step's ids are those of the application's own tasks, so that what comes back finds its place.
  */
-import { boatWord, latin, type Drawing, type DrawnPath, type DrawnText } from '../../formats';
-import { unitLabel } from '../../measure';
+import { boatWord, escapeXml, latin, type Drawing, type DrawnPath, type DrawnText } from '../../formats';
+import { unbroken, unitLabel } from '../../measure';
 import { shopTasks, wholeOf, type ShopChapter, type Whole, type Project } from '../../project';
 import type { Task, TaskStep } from '../../stage';
 import type { Work } from '../export-files';
@@ -29,9 +29,9 @@ export function htmlBook(work: Work): HtmlBook {
     '<!doctype html>',
     '<html lang="en"><head><meta charset="utf-8">',
     '<meta name="viewport" content="width=device-width, initial-scale=1">',
-    `<title>${escaped(head)}: the book</title><style>${STYLE}</style></head><body>`,
-    `<header><h1>${escaped(project.name)}</h1>`,
-    `<p>${escaped(saidBefore(whole))}</p></header><main>`,
+    `<title>${escapeXml(head)}: the book</title><style>${STYLE}</style></head><body>`,
+    `<header><h1>${escapeXml(project.name)}</h1>`,
+    `<p>${escapeXml(saidBefore(whole))}</p></header><main>`,
     `<section><h2>Before you begin</h2><ol>${CAUTIONS.map(itemHtml).join('')}</ol></section>`,
     `<section><h2>To do</h2>${kindsOf(shopTasks(whole)).map(kindHtml).join('')}</section>`,
     `<section><h2>The sheets</h2>${sheetsHtml(book, whole)}</section>`,
@@ -45,7 +45,7 @@ export function htmlBook(work: Work): HtmlBook {
   return { file: `${word}-book.html`, text };
 }
 
-const itemHtml = (words: string): string => `<li>${escaped(words)}</li>`;
+const itemHtml = (words: string): string => `<li>${escapeXml(words)}</li>`;
 
 function saidBefore({ sheetHead: { revision, notation, date } }: Whole<Project>): string {
   const printed = date === '' ? '' : `, of ${date}`;
@@ -76,25 +76,27 @@ function kindsOf(chapters: readonly ShopChapter[]): Kind[] {
 }
 
 const kindHtml = ({ kind, tasks }: Kind): string =>
-  `<details class="kind"><summary>${escaped(kind)} <span>${tasks.length}</span></summary>` +
+  `<details class="kind"><summary>${escapeXml(kind)} <span>${tasks.length}</span></summary>` +
   `${tasks.map(taskHtml).join('')}</details>`;
 
 // one at a time is open: what is for port and what is for starboard never both
 const taskHtml = ({ key, task }: Kind['tasks'][number]): string =>
-  `<details name="task" data-task="${escaped(key)}" data-steps="${task.steps.length}">` +
-  `<summary>${escaped([task.name, task.hand].filter(Boolean).join(', '))} <span class="count"></span></summary>` +
+  `<details name="task" data-task="${escapeXml(key)}" data-steps="${task.steps.length}">` +
+  `<summary>${escapeXml([task.name, task.hand].filter(Boolean).join(', '))} <span class="count"></span></summary>` +
   `<ol>${task.steps.map(stepHtml).join('')}</ol></details>`;
+
+const shown = (words: string): string => unbroken(escapeXml(words));
 
 function stepHtml({ id, say, figures, hint, reading, minutes }: TaskStep): string {
   const clock = minutes === undefined ? '' : ` (${minutes} min by the clock)`;
-  const rows = figures.map(({ label, value }) => `<div><dt>${escaped(label)}</dt><dd>${escaped(value)}</dd></div>`);
+  const rows = figures.map(({ label, value }) => `<div><dt>${escapeXml(label)}</dt><dd>${shown(value)}</dd></div>`);
   return [
-    `<li data-step="${escaped(id)}"><label><input type="checkbox"> <span>${escaped(say + clock)}</span></label>`,
+    `<li data-step="${escapeXml(id)}"><label><input type="checkbox"> <span>${shown(say + clock)}</span></label>`,
     rows.length > 0 ? `<dl>${rows.join('')}</dl>` : '',
-    hint === undefined ? '' : `<p>${escaped(hint)}</p>`,
+    hint === undefined ? '' : `<p>${shown(hint)}</p>`,
     reading
       ? `<label class="read">reads <input type="text" maxlength="40" autocomplete="off"` +
-        ` aria-label="${escaped(`${say}: reads`)}"></label>`
+        ` aria-label="${escapeXml(`${say}: reads`)}"></label>`
       : '',
     '</li>',
   ].join('');
@@ -116,9 +118,9 @@ function sheetsHtml({ pages, size }: Book, whole: Whole<Project>): string {
 }
 
 const pageHtml = (page: Drawing, number: number, { width, height }: Book['size']): string =>
-  `<details name="page"><summary>${escaped(page.name)} <span>page ${number}</span></summary><div class="page">` +
+  `<details name="page"><summary>${escapeXml(page.name)} <span>page ${number}</span></summary><div class="page">` +
   `<button type="button" class="zoom">Larger</button><div>` +
-  `<svg viewBox="0 0 ${width} ${height}" role="img" aria-label="${escaped(page.name)}, page ${number}">` +
+  `<svg viewBox="0 0 ${width} ${height}" role="img" aria-label="${escapeXml(page.name)}, page ${number}">` +
   page.paths.map((path) => pathSvg(path, height)).join('') +
   page.texts.map((text) => textSvg(text, height)).join('') +
   '</svg></div></div></details>';
@@ -132,12 +134,9 @@ const ANCHORS = { left: '', center: ' text-anchor="middle"', right: ' text-ancho
 
 const textSvg = ({ at: [x, y], text, heightMm, align = 'left' }: DrawnText, height: number): string =>
   `<text x="${figure(x)}" y="${figure(height - y)}" font-size="${heightMm}"${ANCHORS[align]}>` +
-  `${escaped(latin(text))}</text>`;
+  `${escapeXml(latin(text))}</text>`;
 
 const figure = (value: number): string => String(Number(value.toFixed(2)));
-
-const escaped = (text: string): string =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 
 const STYLE = `
 :root{color-scheme:light;--ink:#1D2C36;--quiet:#4E5D67;--line:#D9D3C4;--main:#0E5A61}

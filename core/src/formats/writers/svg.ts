@@ -1,6 +1,6 @@
 /** Writes a drawing as SVG at true scale: one user unit is one millimetre, and the page is as large as the drawing. */
-import { plainText } from '../../measure';
 import { type Drawing, drawingBounds, inFiles } from '../drawing';
+import { escapeXml } from '../escape-xml';
 
 /** Room around the drawing, and the check square beside it that anyone can lay a rule on. */
 const BORDER_MM = 20;
@@ -39,6 +39,3 @@ export function writeSvg(whole: Drawing): string {
 }
 
 const figure = (value: number): string => String(Number(value.toFixed(4)));
-
-const escapeXml = (text: string): string =>
-  plainText(text).replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');

@@ -1,5 +1,6 @@
 /** One step: what to do, its figures as large as they go, one thing to tick; the next by a tap anywhere on it. */
 import { useEffect, useRef } from 'react';
+import { unbroken } from '@kalotrope/core/measure';
 import type { TaskStep } from '@kalotrope/core/stage';
 import { NumberPad } from './NumberPad';
 import { StepClock } from './StepClock';
@@ -90,15 +91,15 @@ function StepWords({ step: { say, figures, hint, places }, unit, picture }: Word
   return (
     <>
       {picture && places && <StepPicture outline={picture} places={places} />}
-      <span className={say.length > 60 ? 'shop-say is-long' : 'shop-say'}>{say}</span>
+      <span className={say.length > 60 ? 'shop-say is-long' : 'shop-say'}>{unbroken(say)}</span>
       {figures.map(({ label, value }) => (
         <span key={label} className="shop-figure">
           <span>{label}</span>
-          <span className={`figure${value.length > LONG ? ' is-long' : ''}`}>{value}</span>
+          <span className={`figure${value.length > LONG ? ' is-long' : ''}`}>{unbroken(value)}</span>
         </span>
       ))}
       {figures.some(({ isLength }) => isLength) && <span className="shop-unit">lengths in {unit}</span>}
-      {hint && <span className="shop-hint">{hint}</span>}
+      {hint && <span className="shop-hint">{unbroken(hint)}</span>}
     </>
   );
 }
