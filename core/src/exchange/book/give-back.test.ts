@@ -33,8 +33,8 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the book of %s for a browser
       );
   });
   it('breaks no length over two lines', () => {
-    const [, todo = ''] = text.split('<h2>To do</h2>');
-    const [steps = ''] = todo.split('<h2>The sheets</h2>');
+    const [, after = ''] = text.split('<h2>To do</h2>');
+    const [steps = ''] = after.split('<h2>The sheets</h2>');
     for (const said of steps.matchAll(/>([^<]+)</g)) expect(said[1]).not.toMatch(/\d-\d/);
   });
   it('has every step of every task, and every word of every sheet', () => {
