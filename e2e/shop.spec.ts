@@ -111,6 +111,7 @@ test.describe('by keys alone', () => {
     await press(page, page.getByRole('button', { name: /^Mix a pot/ }));
     await press(page, page.getByRole('button', { name: /pot 1 of/ }).first());
     await expect(shop(page)).toContainText('Gloves on');
+    await expect(page.getByRole('button', { name: /Tap anywhere here/ })).toBeFocused();
     await page.keyboard.press('Space');
     await expect(shop(page)).toContainText('the scale shows, g');
     await page.keyboard.press('Enter');
@@ -131,6 +132,8 @@ test.describe('by keys alone', () => {
     const first = page.locator('.shop-task').filter({ hasText: '1 step' }).first();
     const name = (await first.locator('span').first().textContent()) ?? '';
     await press(page, first);
+    // a key pressed before the step is there would go nowhere
+    await expect(page.getByRole('button', { name: /Tap anywhere here/ })).toBeFocused();
     await page.keyboard.press('Enter');
     await expect(shop(page)).toContainText(`${name}: done`);
     await press(page, page.getByRole('button', { name: 'All tasks' }));

@@ -25,10 +25,12 @@ export function usePots(project: string | undefined) {
   const add = useStable((record: NewRecord) => {
     if (project === undefined) return;
     const whole = { ...record, project };
-    setRecords((before) => [...before, whole]);
-    addPotRecord(whole).catch(() =>
-      dispatch(said('This browser does not keep the record of pots: write it down before you close the page.')),
-    );
+    const show = () => setRecords((before) => [...before, whole]);
+    // seen when it is on the disk: a page that is gone a moment later has it all the same
+    addPotRecord(whole).then(show, () => {
+      show();
+      dispatch(said('This browser does not keep the record of pots: write it down before you close the page.'));
+    });
   });
   return { records, add };
 }
