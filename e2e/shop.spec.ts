@@ -106,21 +106,26 @@ test.describe('by keys alone', () => {
     await page.keyboard.press('Enter');
   };
 
+  /** A key pressed before the step is there would go nowhere. */
+  const onStep = async (page: Page, key: string) => {
+    await expect(page.locator('.shop-next')).toBeFocused();
+    await page.keyboard.press(key);
+  };
+
   test('a pot is weighed with its clock running on, a job is ticked and taken back', async ({ page }) => {
     await openDemo(page, 'demo-tamsel', 'shop');
     await press(page, page.getByRole('button', { name: /^Mix a pot/ }));
     await press(page, page.getByRole('button', { name: /pot 1 of/ }).first());
     await expect(shop(page)).toContainText('Gloves on');
-    await expect(page.getByRole('button', { name: /Tap anywhere here/ })).toBeFocused();
-    await page.keyboard.press('Space');
+    await onStep(page, 'Space');
     await expect(shop(page)).toContainText('the scale shows, g');
-    await page.keyboard.press('Enter');
+    await onStep(page, 'Enter');
     await expect(shop(page)).toContainText('Hardener');
     await page.keyboard.press('ArrowLeft');
     await expect(shop(page)).toContainText('step 2 of');
-    await page.keyboard.press('Enter');
+    await onStep(page, 'Enter');
     await expect(shop(page)).toContainText('step 3 of');
-    await page.keyboard.press('Enter');
+    await onStep(page, 'Enter');
     await expect(shop(page)).toContainText('Stir');
     await press(page, page.getByRole('button', { name: /^Start the clock/ }));
     await expect(page.getByRole('timer')).toContainText(/^1:/);
@@ -133,9 +138,7 @@ test.describe('by keys alone', () => {
     const first = jobs.locator('.shop-task').filter({ hasText: '1 step' }).first();
     const name = (await first.locator('span').first().textContent()) ?? '';
     await press(page, first);
-    // a key pressed before the step is there would go nowhere
-    await expect(page.getByRole('button', { name: /Tap anywhere here/ })).toBeFocused();
-    await page.keyboard.press('Enter');
+    await onStep(page, 'Enter');
     await expect(shop(page)).toContainText(`${name}: done`);
     await press(page, page.getByRole('button', { name: 'All tasks' }));
     await press(page, page.getByRole('button', { name: /^Do a job \d/ }));
