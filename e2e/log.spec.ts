@@ -92,7 +92,7 @@ test('what did it take: hours, a receipt, a mistake put right; the plan follows;
     ...{ name: 'kept.kalotrope.json', mimeType: 'application/json', buffer: readFileSync(path) },
   });
   await expect(page).not.toHaveURL(/demo-tamsel/);
-  await page.keyboard.press('l');
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Log' }).click();
   await expect(list(page)).toContainText('9 h 15 min');
   await expect(list(page)).toContainText('(put right)');
   await expect(list(page)).not.toContainText('412.80');
