@@ -30,4 +30,5 @@ export {
   type Resin,
   type Weather,
 } from './windows';
+export { coldCures, type ColdCure } from './cold-cure';
 export { readForecast, type ClockOf } from './forecast';

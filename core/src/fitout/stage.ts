@@ -36,6 +36,7 @@ import {
   type StemPlan,
   type WallPlan,
 } from './schema';
+import { insideTasks } from './tasks';
 import { insideSheets, type InsideOnPaper } from './sheets';
 import { judgeStems } from './stems/judge-stems';
 import { stemOf, type FittedStem, type StemBoat } from './stems/stem';
@@ -106,6 +107,7 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper & 
   },
   drawings: insideDrawings,
   sheets: insideSheets,
+  tasks: insideTasks,
   marksOn: (panel, { values }) => insideOnPanel(panel, values.fitout.parts),
   tables: insideTables,
   buys: insideToBuy,

@@ -10,6 +10,7 @@ import { JOINTS_FINDINGS } from './findings';
 import { planJoints, sheetForSkin, type StockForJoints } from './joint';
 import { planingStack } from './planing';
 import { jointsAtFirst, jointsSchema } from './schema';
+import { jointsTasks } from './tasks';
 import { jointsSheets, type JointsWhole } from './sheets';
 
 type Before = {
@@ -44,6 +45,7 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole & Bu
     return stack ? [stack] : [];
   },
   sheets: jointsSheets,
+  tasks: jointsTasks,
   marksOn: (panel, whole) => jointsOnPanel(panel, whole.values.joints, strapScrewsOf(whole)),
   buys: jointsToBuy,
 });

@@ -158,7 +158,7 @@ describe('what is said of the log', () => {
     const entries = plywood.map(({ id, name, minutes }) =>
       entry(id, { job: id, jobName: name, group: 'plywood', minutes: 2 * minutes }),
     );
-    const done = plywood.map(({ id }) => ({ id, hours: null, notBefore: '', isDone: true }));
+    const done = plywood.map(({ id }) => ({ id, hours: null, notBefore: '', after: '', isDone: true }));
     const first = { ...tamsel, plan: { ...tamsel.plan, jobs: done } };
     const records = { ...NO_RECORDS, entries };
     const found = (project: typeof tamsel) =>
@@ -182,7 +182,7 @@ describe('what is said of the log', () => {
       hoursByGroup(
         [entry('a', { job: at(plywood, 0).id, minutes: 500, group: 'hull' })],
         { jobs: plan.jobs, done: isDone ? plywood.map(({ id }) => id) : [] },
-        own.map((one) => ({ ...one, notBefore: '', isDone })),
+        own.map((one) => ({ ...one, notBefore: '', after: '', isDone })),
       ).find(({ group }) => group === 'plywood');
     expect(hoursOf([], true)).toMatchObject({ logged: 500, done: { jobs: 1, logged: 500 } });
     expect(hoursOf([{ id: at(plywood, 0).id, hours: 3 }], true)?.done.jobs).toBe(0);

@@ -15,6 +15,11 @@ export const PLAN_FINDINGS = {
     ({ job, hands }) => `${job} wants ${hands} pairs of hands, and no day has so many: name a day with help.`,
     { job: 'Turn her over', hands: 2 },
   ),
+  'plan-order-circle': entry(
+    { job: word },
+    ({ job }) => `${job} was put after what itself waits for it: it stands as it comes.`,
+    { job: 'Saw the timber' },
+  ),
   'plan-runs-over': entry(
     { job: word, minutes: figure, longest: figure },
     ({ job, minutes, longest }) =>

@@ -2,7 +2,7 @@
 import type { FindingsOf } from '../findings';
 import type { PLAN_FINDINGS } from './findings';
 import { workThing } from './things';
-import type { PlanValue } from './value';
+import type { Planned } from './value';
 
 type PlanFinding = FindingsOf<typeof PLAN_FINDINGS>;
 const where = { stage: 'plan' };
@@ -13,8 +13,8 @@ const NEAR_BOUND = 0.1;
 /** Less waiting is none worth a word, minutes. */
 const WAIT_MIN = 60;
 
-export function judgePlan(value: PlanValue, warmth: { readonly shop: number; readonly least: number }): PlanFinding[] {
-  const { jobs, planned, left, lacksHands, longestMin, done } = value;
+export function judgePlan(value: Planned, warmth: { readonly shop: number; readonly least: number }): PlanFinding[] {
+  const { jobs, planned, left, lacksHands, longestMin, done, against } = value;
   if (jobs.length === 0 || done.length === jobs.length) return [];
   if (longestMin === 0) return [{ severity: 'stop', code: 'plan-no-hours', where, data: {} }];
   const nameOf = (id: string) => jobs.find((job) => job.id === id)?.name ?? id;
@@ -24,6 +24,11 @@ export function judgePlan(value: PlanValue, warmth: { readonly shop: number; rea
       ? [{ severity: 'stop', code: 'plan-not-ended', where, data: { jobs: left.length } } as const]
       : []),
     ...(isCold ? [{ severity: 'check', code: 'plan-too-cold', where, data: { ...warmth } } as const] : []),
+    ...jobs
+      .filter(({ id }) => against.includes(id) && !done.includes(id))
+      .map(({ id, name }): PlanFinding => ({
+        ...{ severity: 'check', code: 'plan-order-circle', where: at(id), data: { job: name } },
+      })),
     ...jobs
       .filter(({ id }) => lacksHands.includes(id))
       .map(({ id, name, hands }): PlanFinding => ({
@@ -46,7 +51,7 @@ export function judgePlan(value: PlanValue, warmth: { readonly shop: number; rea
 }
 
 /** Where it ends much later than it must, and hours of the builder's own go by. */
-function waits({ end, bound, idleMin, left }: PlanValue): PlanFinding[] {
+function waits({ end, bound, idleMin, left }: Planned): PlanFinding[] {
   if (left.length > 0 || end <= bound * (1 + NEAR_BOUND) || idleMin < WAIT_MIN) return [];
   return [{ severity: 'note', code: 'plan-waits', where, data: { minutes: idleMin } }];
 }

@@ -125,7 +125,7 @@ describe('in evenings of two hours and a weekend', () => {
         { id: 'h', date: '2027-03-02', from: 19, hours: 0, hands: 1 },
         { id: 'e', date: '2027-03-03', from: 18, hours: 1, hands: 2 },
       ],
-      jobs: [{ id: 'b', hours: null, notBefore: '2027-03-06', isDone: false }],
+      jobs: [{ id: 'b', hours: null, notBefore: '2027-03-06', after: '', isDone: false }],
     });
     const { planned } = planOf([job('a', 90), job('b', 60)], own);
     expect(at(planned, 0).sessions).toEqual([
@@ -138,9 +138,9 @@ describe('in evenings of two hours and a weekend', () => {
   it('the builder’s own hours and pace rule, and what is done is planned no more', () => {
     const jobs = [job('a', 60), job('b', 60, { needs: [{ job: 'a', leastH: 20 }] })];
     expect(planOf(jobs, part({ pace: 2 })).workMin).toBe(240);
-    const own = [{ id: 'a', hours: 0.5, notBefore: '', isDone: false }];
+    const own = [{ id: 'a', hours: 0.5, notBefore: '', after: '', isDone: false }];
     expect(planOf(jobs, part({ pace: 2, jobs: own })).workMin).toBe(150);
-    const done = planOf(jobs, part({ jobs: [{ id: 'a', hours: null, notBefore: '', isDone: true }] }));
+    const done = planOf(jobs, part({ jobs: [{ id: 'a', hours: null, notBefore: '', after: '', isDone: true }] }));
     expect(done.planned.map((one) => [one.job.id, one.start])).toEqual([['b', on(1, 19)]]);
   });
   it('the longest chain is told from what may slip', () => {
@@ -211,7 +211,7 @@ describe('the plan of each demo', () => {
   it('goes round what is ticked as done: cut panels are cut no more, and what is left keeps all', () => {
     const project = demoProject('tamsel', 'x');
     const { jobs } = derive(project).plan.value;
-    const done = jobs.slice(0, 8).map(({ id }) => ({ id, hours: null, notBefore: '', isDone: true }));
+    const done = jobs.slice(0, 8).map(({ id }) => ({ id, hours: null, notBefore: '', after: '', isDone: true }));
     const plan = { ...project.plan, jobs: done };
     const value = planOf(jobs, plan);
     expect(faultsOfPlan(jobs, value.planned, plan)).toEqual([]);
@@ -239,8 +239,8 @@ describe('told', () => {
     const sessions = planned.reduce((sum, one) => sum + one.sessions.length, 0);
     const [table] = planTables(whole);
     expect(table!.csv.trim().split(/\r?\n/)).toHaveLength(sessions + 1);
-    expect(planSheets(whole)).toHaveLength(1);
-    expect(planTables({ ...whole, values: { plan: planOf([], project.plan) } })).toEqual([]);
+    expect(planSheets(whole).map(({ name }) => name)).toEqual(['plan-sheet', 'plan-wants']);
+    expect(planTables({ ...whole, values: { plan: { ...planOf([], project.plan), wants: {} } } })).toEqual([]);
   });
   it('in hours, times and days', () => {
     expect([hoursWords(45), hoursWords(60), hoursWords(135)]).toEqual(['45 min', '1 h', '2 h 15 min']);

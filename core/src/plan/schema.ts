@@ -44,6 +44,8 @@ export const planSchema = z.object({
         /** The builder's own; null: as they are reckoned. */
         hours: hour('Hours for it', 1000).nullable(),
         notBefore: dateOrNone,
+        /** Done after another, by its id, as the builder likes it; empty: as it comes. */
+        after: z.string().max(120),
         isDone: z.boolean(),
       }),
     )
@@ -60,7 +62,7 @@ export const PLAN_DAYS_PATH = ['plan', 'days'] as const;
 
 /** The list with something decided of a job; it is put into it when something of it is first decided. */
 export function jobsWith(jobs: readonly JobPlan[], id: string, given: Partial<JobPlan>): JobPlan[] {
-  const own = jobs.find((job) => job.id === id) ?? { id, hours: null, notBefore: '', isDone: false };
+  const own = jobs.find((job) => job.id === id) ?? { id, hours: null, notBefore: '', after: '', isDone: false };
   const next = { ...own, ...given };
   return jobs.includes(own) ? jobs.map((job) => (job.id === id ? next : job)) : [...jobs, next];
 }

@@ -12,6 +12,7 @@ import {
 import { daysOf, dayWords, momentWords } from './days-of-plan';
 import type { PlanPart } from './schema';
 import type { PlanValue } from './value';
+import { wantLines } from './want-words';
 import { clockWords, hoursWords } from './words';
 
 export type PlanWhole = {
@@ -22,7 +23,7 @@ export type PlanOnPaper = PlanWhole & { readonly sheetHead: SheetHead };
 
 const partWords = (part: number, parts: number): string => (parts > 1 ? `${part} of ${parts}` : '');
 
-export function planTables({ project, values }: PlanWhole): ExportTable[] {
+export function planTables({ project, values, sheetHead }: PlanOnPaper): ExportTable[] {
   const days = daysOf(values.plan.planned, project.plan);
   if (days.length === 0) return [];
   const rows = days.flatMap((day) =>
@@ -32,7 +33,20 @@ export function planTables({ project, values }: PlanWhole): ExportTable[] {
     ]),
   );
   const heads = ['day', 'from', 'to', 'minutes', 'job', 'part', 'of', 'hands', 'the end hangs on it'];
-  return [{ name: 'plan', title: 'Plan, day by day (CSV)', csv: csv(heads, rows) }];
+  const wanted = values.plan.jobs.map(({ id, name, hands, minutes, needs }) => {
+    const wants = values.plan.wants[id];
+    const after = needs.map(({ job }) => values.plan.jobs.find((one) => one.id === job)?.name ?? job);
+    const lines = wants ? wantLines(wants, sheetHead.notation) : [];
+    return [
+      ...[name, hoursWords(minutes), hands, after.join('; ')],
+      ...[lines.map(({ what, value }) => `${what}: ${value}`).join('; '), (wants?.tools ?? []).join('; ')],
+    ];
+  });
+  const wantHeads = ['job', 'takes', 'hands', 'after', 'wants', 'tools'];
+  return [
+    { name: 'plan', title: 'Plan, day by day (CSV)', csv: csv(heads, rows) },
+    { name: 'jobs', title: 'What each job wants (CSV)', csv: csv(wantHeads, wanted) },
+  ];
 }
 
 export function planSheets({ project, values, sheetHead: head }: PlanOnPaper): PaperSheets[] {
@@ -52,5 +66,22 @@ export function planSheets({ project, values, sheetHead: head }: PlanOnPaper): P
     ...{ name: 'plan-sheet', title: 'Plan, day by day', part: 'Plan', hand: 'all work, in your own hours' },
     ...{ material: `ends ${momentWords(values.plan.end, project.plan)}`, scale: 'no drawing' },
   };
-  return [sheetsOf(head, sheet, tablePages([table], { first: inner, later: inner }))];
+  return [
+    sheetsOf(head, sheet, tablePages([table], { first: inner, later: inner })),
+    sheetsOf(head, { ...sheet, ...WANTED }, tablePages([wantTable(values.plan, head)], { first: inner, later: inner })),
+  ];
+}
+
+const WANTED = { name: 'plan-wants', title: 'What each job wants', part: 'Jobs', hand: 'what is got ready for each' };
+
+/** In the order of the plan: what is left to do. */
+function wantTable({ planned, wants }: PlanValue, { notation }: SheetHead) {
+  return {
+    columns: [{ head: 'job' }, { head: 'wants' }, { head: 'tools' }],
+    rows: planned.map(({ job }) => {
+      const own = wants[job.id];
+      const lines = own ? wantLines(own, notation).map(({ what, value }) => `${what} ${value}`) : [];
+      return [job.name, lines.join('; '), (own?.tools ?? []).join('; ')];
+    }),
+  };
 }

@@ -1,11 +1,20 @@
 /** The plan of a boat: its jobs, when each is done, and what no plan can beat. */
 import { dayOfDate, DAY_MIN, enoughDays, stretchesOf } from './calendar';
+import { inOwnOrder } from './own-order';
 import { schedule, type Schedule } from './schedule';
 import type { PlanPart } from './schema';
 import type { WorkJob } from './work/job';
+import type { Wants } from './work/wants';
 
-export type PlanValue = Schedule & {
+export type PlanValue = Planned & {
+  /** By the job's id. */
+  readonly wants: Readonly<Record<string, Wants>>;
+};
+
+export type Planned = Schedule & {
   readonly jobs: readonly WorkJob[];
+  /** Put after what itself waits for them: their wish is left out. */
+  readonly against: readonly string[];
   /** Ticked as done. */
   readonly done: readonly string[];
   /** Of all that is left, minutes. */
@@ -39,7 +48,8 @@ export const paced = (
     };
   });
 
-export function planOfPaced(jobs: readonly WorkJob[], part: PlanPart): PlanValue {
+export function planOfPaced(work: readonly WorkJob[], part: PlanPart): Planned {
+  const { jobs, against } = inOwnOrder(work, part);
   const done = jobs.filter(({ id }) => part.jobs.some((own) => own.id === id && own.isDone)).map(({ id }) => id);
   const notBefore = new Map(
     part.jobs.flatMap(({ id, notBefore: date }): [string, number][] => {
@@ -57,7 +67,7 @@ export function planOfPaced(jobs: readonly WorkJob[], part: PlanPart): PlanValue
     ...made,
     // for JSON: where there are no hours at all nothing ends
     bound: Number.isFinite(made.bound) ? made.bound : made.end,
-    ...{ jobs, done, workMin },
+    ...{ jobs, against, done, workMin },
     longestMin: Math.max(0, ...stretches.map(({ from, to }) => to - from)),
   };
 }

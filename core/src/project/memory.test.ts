@@ -203,7 +203,7 @@ function filled(demo: DemoId): Project {
       ...plan,
       starts: '2027-03-01',
       days: [{ id: 'd', date: '2027-03-06', from: 10, hours: 3, hands: 2 }],
-      jobs: [{ id: 'turn', hours: 2, notBefore: '2027-03-20', isDone: false }],
+      jobs: [{ id: 'turn', hours: 2, notBefore: '2027-03-20', after: 'saw', isDone: false }],
     },
     timber: {
       ...timber,

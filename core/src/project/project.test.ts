@@ -29,6 +29,7 @@ import version17 from './old-versions/version-17.json';
 import version18 from './old-versions/version-18.json';
 import version19 from './old-versions/version-19.json';
 import version20 from './old-versions/version-20.json';
+import version21 from './old-versions/version-21.json';
 import { insideAtFirst } from '../fitout/schema';
 import { planAtFirst } from '../plan/schema';
 import { logAtFirst } from '../log/schema';
@@ -89,7 +90,7 @@ describe('derive', () => {
       return derive.lastComputed();
     };
     expect(derive(project) && derive.lastComputed()).toEqual([]);
-    expect(after([{ path: ['epoxy', 'waste'], value: 0.2 }])).toEqual(['epoxy', 'plan']);
+    expect(after([{ path: ['epoxy', 'waste'], value: 0.2 }])).toEqual(['epoxy', 'wants', 'wanted', 'plan']);
     expect(after([{ path: ['lines', 'plotted'], value: ['3|port|chine|449.6|192.0'] }])).toEqual([]);
     expect(after([{ path: ['lines', 'fairingTolerance'], value: 5 }])).toEqual([]);
     expect(after([{ path: ['sheets', 'gap'], value: 7 }])).not.toContain('panels');
@@ -377,6 +378,13 @@ describe('readProject', () => {
     const read = readProject(version20);
     const plan = { ...version20.plan, rates: planAtFirst().rates };
     expect(read.ok && read.project).toEqual({ ...version20, version: PROJECT_VERSION, plan, log: logAtFirst() });
+  });
+  it('brings the frozen twenty-first version up: no job is put after another, and all else is as it was', () => {
+    const read = readProject(version21);
+    expect(read.ok && read.project).toEqual({ ...version21, version: PROJECT_VERSION });
+    const job = { id: 'turn', hours: 2, notBefore: '', isDone: true };
+    const own = readProject({ ...version21, plan: { ...version21.plan, jobs: [job] } });
+    expect(own.ok && own.project.plan.jobs).toEqual([{ ...job, after: '' }]);
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

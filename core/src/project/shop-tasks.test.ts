@@ -1,5 +1,6 @@
 /** What is done in the shop, held against what the stages worked out. */
 import { describe, expect, it } from 'vitest';
+import { area, boundsOf, polylineLength, type Outline } from '../geometry';
 import { formatFine } from '../measure';
 import { markOut } from '../panels';
 import { DEMO_IDS, demoProject } from './demos';
@@ -12,6 +13,7 @@ const derive = createDerive();
 const chaptersOf = (project: ReturnType<typeof demoProject>) => shopTasks(wholeOf(project, derive(project), {}));
 const named = (chapters: readonly ShopChapter[], stage: string) =>
   chapters.find((chapter) => chapter.stage === stage)?.tasks ?? [];
+const perimeterOf = (outline: Outline) => polylineLength([...outline, outline[0]!]);
 const areUnlike = (ids: readonly string[]) => expect(new Set(ids).size).toBe(ids.length);
 
 describe.each(DEMO_IDS.map((id) => [id] as const))('the shop’s tasks of %s', (id) => {
@@ -58,6 +60,45 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the shop’s tasks of %s', (
         expect(
           steps.filter((step) => step.id.startsWith('at ')).map((step) => step.figures.map(({ value }) => value)),
         ).toEqual(rows.map(({ lower, upper }) => [lower, upper].map((mm) => formatFine(mm, project.notation))));
+    }
+  });
+
+  it('plot every part inside so that its points give its outline back, each hand the mirror image of the other', () => {
+    if (project.notation !== 'mm') return;
+    const tasks = named(chapters, 'fitout');
+    for (const part of derived.fitout.value.all)
+      for (const piece of part.pieces) {
+        const own = tasks.filter(({ id: task }) => task === piece.id || task.startsWith(`${piece.id}.`));
+        expect(own.length).toBe(part.hand === 'pair' ? 2 : 1);
+        const wide = boundsOf(piece.region.outline);
+        for (const { steps, hand } of own) {
+          const points = steps.flatMap(({ id: step, figures: [out, up] }): [number, number][] =>
+            step.startsWith('point') ? [[Number(out!.value), Number(up!.value)]] : [],
+          );
+          const isMirrored = hand === 'port' && part.hand !== 'port';
+          const back = points.map(([x, y]): [number, number] => [
+            isMirrored ? wide.maxX - x : wide.minX + x,
+            wide.minY + y,
+          ]);
+          // a tenth is what is written down, three tenths how far a batten may lie off
+          const lost = area(piece.region.outline) - area(isMirrored ? [...back].reverse() : back);
+          expect(Math.abs(lost)).toBeLessThan(0.4 * perimeterOf(piece.region.outline));
+        }
+      }
+  });
+
+  it('cut every scarf to its length where the panel has it, and rip and cut all the timber', () => {
+    const joined = derived.joints.value.filter(({ joints }) => joints.length > 0);
+    const joins = named(chapters, 'joints');
+    expect(joins).toHaveLength(joined.reduce((sum, { isPair }) => sum + (isPair ? 2 : 1), 0));
+    for (const { panel, joints } of joined)
+      for (const task of joins.filter(({ id: own }) => own === panel || own.startsWith(`${panel}.`)))
+        expect(task.steps.filter(({ id: step }) => step.endsWith(' lies'))).toHaveLength(joints.length);
+    const { runs, rips } = derived.timber.value;
+    expect(named(chapters, 'timber')).toHaveLength(runs.length + rips.length);
+    for (const run of runs) {
+      const own = named(chapters, 'timber').find(({ id: task }) => task === `run.${run.id}`)!;
+      expect(own.steps[0]!.figures[0]!.value).toBe(formatFine(run.length, project.notation));
     }
   });
 

@@ -11,5 +11,6 @@ export type { Memory, Remember } from './remember';
 export { isSame } from './same';
 export { defineStage } from './stage';
 export { readFigure } from './read-figure';
+export { plotted } from './plotted';
 export type { KeepsTasks, Task, TaskFigure, TaskRead, TaskReading, TaskStep } from './task';
 export type { FindingOf, Marks } from './stage';

@@ -11,6 +11,7 @@ import { judgePlan, judgeRuns } from './judge';
 import { judgeRips, ripsOf, type PlannedMember } from './rips';
 import { timberJob, timberRuns } from './runs';
 import { timberAtFirst, timberSchema } from './schema';
+import { timberTasks } from './tasks';
 import { timberSheets, type TimberOnPaper } from './sheets';
 import { planTimber } from './solve';
 import type { FoundPlan } from './value';
@@ -50,4 +51,5 @@ export const timberStage = defineStage<{ before: Before; whole: TimberOnPaper & 
   tables: timberTables,
   buys: timberToBuy,
   sheets: timberSheets,
+  tasks: timberTasks,
 });

@@ -5,6 +5,7 @@ import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { Terms } from '../controls/Terms';
+import { CureAlarm } from './CureAlarm';
 import { FindBox } from './FindBox';
 import { KeysDialog } from './KeysDialog';
 import { SpacingDialog } from './SpacingDialog';
@@ -42,6 +43,7 @@ export function Shell({ stage, children }: { readonly stage: StageName; readonly
       </Box>
       <Box sx={{ gridColumn: '1 / -1' }}>
         <Notices />
+        <CureAlarm />
       </Box>
       <Rail current={stage} />
       <Box

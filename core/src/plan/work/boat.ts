@@ -21,9 +21,11 @@ export type BoatToBuild = {
   readonly jointed: readonly JointedPanel[];
   readonly cut: readonly CutPart[];
   readonly runs: readonly TimberRun[];
-  readonly takeoff: Pick<Takeoff, 'jobs' | 'seams' | 'coats'>;
+  readonly takeoff: Pick<Takeoff, 'jobs' | 'seams' | 'coats' | 'lines' | 'plan'>;
   readonly hours: Hours;
   readonly paintPace: number;
+  /** Under which epoxy and paint stay soft, °C; over which they blush, per cent. */
+  readonly warmth: { readonly leastC: number; readonly dampest: number; readonly paintLeastC: number };
 };
 
 export const MM_PER_M = 1000;

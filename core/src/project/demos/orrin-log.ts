@@ -22,7 +22,7 @@ const JOBS = {
 /** What is ticked as done after them. */
 const DONE = [JOBS.bottom, JOBS.side, JOBS.joining, JOBS.join, JOBS.bow, JOBS.stern, JOBS.frame1];
 export const ORRIN_DONE: readonly JobPlan[] = DONE.map(({ job: id }) => ({
-  ...{ id, hours: null, notBefore: '', isDone: true },
+  ...{ id, hours: null, notBefore: '', after: '', isDone: true },
 }));
 
 const paid = (cents: number, on: string, words: string): Made => ({ kind: 'money', cents, on, words });

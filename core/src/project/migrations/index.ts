@@ -19,6 +19,7 @@ import { from17To18 } from './17-to-18';
 import { from18To19 } from './18-to-19';
 import { from19To20 } from './19-to-20';
 import { from20To21 } from './20-to-21';
+import { from21To22 } from './21-to-22';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -42,4 +43,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from18To19,
   from19To20,
   from20To21,
+  from21To22,
 ];

@@ -1,5 +1,6 @@
 /** A clock for one step: it runs on through a reload and a sleep, and says aloud when it is up. */
 import { useEffect, useState } from 'react';
+import { alarm } from '../../devices/alarm';
 import { useNow } from '../../controls/use-now';
 
 const MINUTE_MS = 60_000;
@@ -63,22 +64,4 @@ function Left({ until }: { readonly until: number }) {
       <span role="status">{isUp ? 'Time is up' : ''}</span>
     </>
   );
-}
-
-const BEEP = { hertz: 880, seconds: 0.8 } as const;
-
-/** A shake and a tone, where the browser lets them. */
-function alarm(): void {
-  try {
-    navigator.vibrate?.([300, 150, 300]);
-    const sound = new AudioContext();
-    const tone = sound.createOscillator();
-    tone.frequency.value = BEEP.hertz;
-    tone.connect(sound.destination);
-    tone.start();
-    tone.stop(sound.currentTime + BEEP.seconds);
-    tone.onended = () => void sound.close();
-  } catch {
-    // it is seen all the same
-  }
 }

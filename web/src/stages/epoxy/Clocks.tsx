@@ -10,7 +10,8 @@ import { useNow } from '../../controls/use-now';
 import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import type { MixedPot, PotRecord } from '../../storage/pots';
-import { clockWords, countdown } from './shown';
+import { clockWords } from '../../controls/clock-words';
+import { countdown } from './shown';
 import type { NewRecord } from './use-pots';
 
 type Props = { readonly records: readonly PotRecord[]; readonly add: (record: NewRecord) => void };

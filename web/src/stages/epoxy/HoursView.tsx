@@ -20,9 +20,9 @@ import { useNow } from '../../controls/use-now';
 import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import type { MixedPot, PotRecord } from '../../storage/pots';
-import { Forecast } from './Forecast';
-import { clockWords } from './shown';
-import { useForecast } from './use-forecast';
+import { ForecastField } from '../../controls/ForecastField';
+import { clockWords } from '../../controls/clock-words';
+import { useForecast } from '../../devices/use-forecast';
 import { WeatherChart } from './WeatherChart';
 
 type Props = {
@@ -115,7 +115,7 @@ export function HoursView({ project, records, tempC, humidity }: Props) {
             : `A coat may go on ${fit.map(stretchWords(now)).join('; ')}.`}
         </Typography>
       )}
-      <Forecast forecast={forecast} isPast={forecast.weather.length > 0 && ahead.length < 2} />
+      <ForecastField forecast={forecast} isPast={forecast.weather.length > 0 && ahead.length < 2} />
     </Box>
   );
 }

@@ -6,7 +6,7 @@ import { useNow } from '../../controls/use-now';
 import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import type { MixedPot, PotRecord } from '../../storage/pots';
-import { clockWords } from './shown';
+import { clockWords } from '../../controls/clock-words';
 
 export function PotLog({ records }: { readonly records: readonly PotRecord[] }) {
   const notation = useAppSelector(selectNotation);

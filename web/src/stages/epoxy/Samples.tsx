@@ -4,7 +4,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNow } from '../../controls/use-now';
 import type { PotRecord } from '../../storage/pots';
-import { clockWords, samplesDue, softPots } from './shown';
+import { clockWords } from '../../controls/clock-words';
+import { samplesDue, softPots } from './shown';
 import type { NewRecord } from './use-pots';
 
 type Props = {

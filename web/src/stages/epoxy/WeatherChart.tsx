@@ -4,7 +4,7 @@ import type { Weather } from '@kalotrope/core/epoxy';
 import { formatTemperature, shownTemperature } from '@kalotrope/core/measure';
 import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
-import { clockWords } from './shown';
+import { clockWords } from '../../controls/clock-words';
 
 type Props = {
   readonly weather: readonly Weather[];

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { PotRecord } from '../../storage/pots';
-import { clockWords, countdown, samplesDue, scaleFigure, softPots } from './shown';
+import { clockWords } from '../../controls/clock-words';
+import { countdown, samplesDue, scaleFigure, softPots } from './shown';
 
 const HOUR = 3_600_000;
 const NOON = new Date(2026, 5, 10, 12, 0).getTime();

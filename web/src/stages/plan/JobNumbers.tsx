@@ -1,10 +1,23 @@
 /** A job: when it is done, what it waits for, what has to be there; and what the builder decides of it. */
-import { beforeGlue, hoursWords, momentWords, type PlanPart, type PlanValue, type WorkJob } from '@kalotrope/core/plan';
+import {
+  beforeGlue,
+  hoursWords,
+  mayFollow,
+  momentWords,
+  wantLines,
+  type PlanPart,
+  type PlanValue,
+  type WorkJob,
+} from '@kalotrope/core/plan';
+import { useMemo } from 'react';
 import { Act } from '../../controls/Act';
 import { DateField } from '../../controls/DateField';
 import { Figure } from '../../controls/Figure';
 import { numberBetween, NumberField } from '../../controls/NumberField';
+import { SelectField } from '../../controls/SelectField';
 import { Tick } from '../../controls/ViewTabs';
+import { selectNotation } from '../../state/selectors';
+import { useAppSelector } from '../../state/store';
 import { useJobEdit } from './use-job-edit';
 
 type Props = { readonly job: WorkJob; readonly value: PlanValue; readonly part: PlanPart };
@@ -18,6 +31,9 @@ export function JobNumbers({ job, value, part }: Props) {
   const planned = value.planned.find((one) => one.job.id === job.id);
   const nameOf = (id: string) => value.jobs.find((one) => one.id === id)?.name ?? id;
   const checks = beforeGlue(job);
+  const notation = useAppSelector(selectNotation);
+  const wants = value.wants[job.id];
+  const orders = useMemo(() => ordersOf(value.jobs, job.id, own.after), [value.jobs, job.id, own.after]);
   return (
     <>
       <Tick
@@ -37,6 +53,14 @@ export function JobNumbers({ job, value, part }: Props) {
           label="Not before"
           value={own.notBefore}
           onCommit={(notBefore) => change('its date', { notBefore })}
+        />
+      </div>
+      <div className="field-grid no-print" style={{ ...UNDER_TICK, gridTemplateColumns: '1fr' }}>
+        <SelectField
+          label="Done after"
+          value={own.after === '' ? AS_IT_COMES : own.after}
+          names={orders}
+          onChange={(after) => change('its place in the order', { after: after === AS_IT_COMES ? '' : after })}
         />
       </div>
       {own.hours !== null && <Act label="As it is reckoned" onAct={() => change('its hours', { hours: null })} />}
@@ -63,6 +87,15 @@ export function JobNumbers({ job, value, part }: Props) {
           .
         </p>
       )}
+      {wants && (
+        <>
+          <h3 className="plan-day">What it wants</h3>
+          {wantLines(wants, notation).map(({ what, value: much }) => (
+            <Figure key={what} name={what} value={much} />
+          ))}
+          {wants.tools.length > 0 && <p className="quiet">{sentence(wants.tools)}</p>}
+        </>
+      )}
       {!job.isWet && job.parts.length > 1 && <p className="quiet">{job.parts.join('; ')}.</p>}
       {checks.length > 0 && (
         <>
@@ -77,3 +110,21 @@ export function JobNumbers({ job, value, part }: Props) {
     </>
   );
 }
+
+/** Of no job the id: ids have no space. */
+const AS_IT_COMES = 'as it comes';
+
+/** Where it may be put: not after what waits for it; what it is put after already stays in the list. */
+function ordersOf(jobs: readonly WorkJob[], id: string, own: string): Readonly<Record<string, string>> {
+  const may = mayFollow(jobs, id);
+  const kept = jobs.filter((job) => job.id === own && !may.includes(job));
+  return Object.fromEntries([
+    [AS_IT_COMES, 'as it comes'],
+    ...[...may, ...kept].map((job) => [job.id, job.name] as const),
+  ]);
+}
+
+const sentence = (words: readonly string[]): string => {
+  const all = words.join('; ');
+  return `${all.charAt(0).toUpperCase()}${all.slice(1)}.`;
+};

@@ -10,11 +10,13 @@ import { DoneList } from './DoneList';
 import { JobNumbers } from './JobNumbers';
 import { PlanChart } from './PlanChart';
 import { PlanDays } from './PlanDays';
+import { PlanWeather } from './PlanWeather';
 import { YourHours } from './YourHours';
 
 export default function PlanPage() {
   const derived = useAppSelector(selectDerived);
   const part = useAppSelector((state) => selectProject(state)?.plan);
+  const resin = useAppSelector((state) => selectProject(state)?.epoxy.resin);
   const choice = workOfThing(useAppSelector(selectPicked));
   if (!derived || !part) return null;
   const { value } = derived.plan;
@@ -58,6 +60,7 @@ export default function PlanPage() {
       >
         <CalendarButton value={value} part={part} />
         <YourHours part={part} />
+        {resin && <PlanWeather value={value} part={part} resin={resin} />}
         <DoneList value={value} />
       </Slip>
     </>

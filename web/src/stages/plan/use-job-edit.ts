@@ -9,7 +9,13 @@ const NO_JOBS: readonly JobPlan[] = [];
 export function useJobEdit(id: string, name: string) {
   const dispatch = useAppDispatch();
   const jobs = useAppSelector((state) => selectProject(state)?.plan.jobs ?? NO_JOBS);
-  const own: JobPlan = jobs.find((job) => job.id === id) ?? { id, hours: null, notBefore: '', isDone: false };
+  const own: JobPlan = jobs.find((job) => job.id === id) ?? {
+    id,
+    hours: null,
+    notBefore: '',
+    after: '',
+    isDone: false,
+  };
   const change = (what: string, given: Partial<JobPlan>) => {
     const value = jobsWith(jobs, id, given);
     dispatch(edited({ label: `${name}: ${what}`, edits: [{ path: PLAN_JOBS_PATH, value }] }));

@@ -2,14 +2,14 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useRef } from 'react';
 import { temperatureUnit } from '@kalotrope/core/measure';
-import { selectNotation } from '../../state/selectors';
-import { useAppSelector } from '../../state/store';
-import type { Forecasting } from './use-forecast';
+import { selectNotation } from '../state/selectors';
+import { useAppSelector } from '../state/store';
+import type { Forecasting } from '../devices/use-forecast';
 
 type Props = { readonly forecast: Forecasting; readonly isPast: boolean };
 
 /** Typed, or a file of it: a line a time. */
-export function Forecast({ forecast: { text, problem, put }, isPast }: Props) {
+export function ForecastField({ forecast: { text, problem, put }, isPast }: Props) {
   const notation = useAppSelector(selectNotation);
   const file = useRef<HTMLInputElement>(null);
   const help = problem ?? (isPast ? 'All of it is past: the shop is taken to stay as it is.' : undefined);

@@ -2,7 +2,7 @@
 import { useEffect, useState } from 'react';
 import { readForecast, type ClockOf, type Weather } from '@kalotrope/core/epoxy';
 import type { Notation } from '@kalotrope/core/measure';
-import { keepForecast, keptForecast } from '../../storage/pots';
+import { keepForecast, keptForecast } from '../storage/pots';
 
 /** By the clock of this machine. */
 const clockOf: ClockOf = ({ year, month, day, hour, minute }) => {
