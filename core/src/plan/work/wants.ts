@@ -145,7 +145,9 @@ function painted(job: WorkJob, boat: BoatToBuild): Material[] {
 function timberFor({ id }: WorkJob, { runs, setup }: BoatToBuild): Material[] {
   if (id === 'saw') {
     const sum = runs.reduce((all, { length, qty }) => all + length * qty, 0);
-    return [{ what: 'timber', runM: hundredth(sum / 1000), pieces: runs.reduce((all, { qty }) => all + qty, 0) }];
+    return [
+      { what: 'timber to rip', runM: hundredth(sum / 1000), pieces: runs.reduce((all, { qty }) => all + qty, 0) },
+    ];
   }
   if (id !== 'strongback') return [];
   const { pieces } = setup.jig;

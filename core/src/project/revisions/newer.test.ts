@@ -5,7 +5,10 @@ import { isOtherPlanOf, newerPlan } from './newer';
 
 const present = (() => {
   const made = applyEdits(demoProject('tamsel', 'x'), [
-    { path: ['plan', 'jobs'], value: [{ id: 'cut.panel.keel-chine', hours: null, notBefore: '', after: '', isDone: true }] },
+    {
+      path: ['plan', 'jobs'],
+      value: [{ id: 'cut.panel.keel-chine', hours: null, notBefore: '', after: '', isDone: true }],
+    },
     {
       path: ['setup', 'readings'],
       value: [
