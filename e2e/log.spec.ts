@@ -60,7 +60,7 @@ test('what did it take: hours, a receipt, a mistake put right; the plan follows;
     .getByRole('button', { name: /^Plan the rest of plywood at/ })
     .click();
   await expect(slipOf(page)).not.toContainText('times the');
-  await page.keyboard.press('0');
+  await page.keyboard.press('p');
   await expect(slipOf(page).getByRole('region', { name: 'Done' })).toContainText('1 of');
   await page.keyboard.press('l');
 

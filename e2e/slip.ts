@@ -1,7 +1,7 @@
 /** What the tests share of the bench: its stages in their order, and what is done to the slip. */
 import { type Page } from '@playwright/test';
 
-/** The first by the key 1, and so on; the tenth by 0, the last by l. */
+/** The first by the key 1, and so on; the tenth by 0, the last two by their letters. */
 export const STAGES = [
   'Lines',
   'Panels',
@@ -12,12 +12,13 @@ export const STAGES = [
   'Sheets',
   'Timber',
   'Epoxy & glass',
+  'Weights',
   'Plan',
   'Log',
 ] as const;
 
 /** The key that goes to a stage. */
-export const keyOf = (i: number): string => (i === 10 ? 'l' : String((i + 1) % 10));
+export const keyOf = (i: number): string => ['p', 'l'][i - 10] ?? String((i + 1) % 10);
 
 /** Opens sections by their heads. */
 export async function unfold(page: Page, ...titles: readonly string[]): Promise<void> {

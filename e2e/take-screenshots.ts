@@ -34,7 +34,8 @@ for (const [key, name] of [
   ['7', 'sheets'],
   ['8', 'timber'],
   ['9', 'epoxy'],
-  ['0', 'plan'],
+  ['0', 'weights'],
+  ['p', 'plan'],
 ] as const) {
   await page
     .locator('main')

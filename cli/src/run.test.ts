@@ -160,6 +160,23 @@ describe('kalo', () => {
     const undated = kalo('plan', file('undated.json', JSON.stringify(project)), '--calendar', ics);
     expect([undated.code, undated.err]).toEqual([2, expect.stringMatching(/no first day/)]);
   });
+  it('weights: every part with its place, what floats with it, and that it approves nothing', () => {
+    const path = file('weights.json', JSON.stringify(demoProject('tamsel', 'x')));
+    const answer = kalo('weights', path, '--json').json() as unknown as {
+      items: { grams: number; at: number[] }[];
+      loads: { grams: number }[];
+      bare: { grams: number };
+      all: { grams: number };
+      afloat: { volumeMm3: number; draught: number };
+      says: string;
+    };
+    const sum = (all: readonly { grams: number }[]) => all.reduce((total, { grams }) => total + grams, 0);
+    expect(Math.abs(sum(answer.items) - answer.bare.grams)).toBeLessThan(1);
+    expect(Math.abs(answer.bare.grams + sum(answer.loads) - answer.all.grams)).toBeLessThan(1);
+    expect(answer.afloat.volumeMm3 * 0.000999).toBeCloseTo(answer.all.grams, 0);
+    expect(answer.says).toMatch(/approves nothing/);
+    expect(kalo('weights', path).out).toMatch(/approves nothing/);
+  });
   it('prints the time of computing on standard error when asked', () => {
     expect(kalo('lines', tamsel, '--time').err).toMatch(/^computed in 5\.0 ms/);
   });

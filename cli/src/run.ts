@@ -13,6 +13,7 @@ import { projectCommand } from './commands/project';
 import { setupCommand } from './commands/setup';
 import { spacingCommand } from './commands/spacing';
 import { takeoffCommand } from './commands/takeoff';
+import { weightsCommand } from './commands/weights';
 import { timberCommand } from './commands/timber';
 import { Refusal, type Answer, type Io, type Options } from './io';
 import { PROJECT_OPTIONS, PROJECT_USAGE } from './project-of';
@@ -65,6 +66,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   setup: { run: setupCommand, options: [], usage: 'setup FILE.json' },
   mix: { run: mixCommand, options: [], usage: 'mix FILE.json' },
   takeoff: { run: takeoffCommand, options: PROJECT_OPTIONS, usage: `takeoff FILE ${PROJECT_USAGE}` },
+  weights: { run: weightsCommand, options: PROJECT_OPTIONS, usage: `weights FILE ${PROJECT_USAGE}` },
   plan: {
     run: planCommand,
     options: ['calendar', ...PROJECT_OPTIONS],

@@ -45,6 +45,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the paper of %s', (id) => {
       // the demo of slips has no long pieces
       ...(derived.timber.value.runs.length > 0 ? ['timber'] : []),
       'epoxy',
+      'weights',
       'plan',
       // what was done on another boat does here as well
       'log',

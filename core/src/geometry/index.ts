@@ -11,6 +11,7 @@ export {
   differenceOf,
   grownRound,
   intersectionOf,
+  middleOf,
   minkowskiSum,
   mirrored,
   moved,

@@ -36,6 +36,23 @@ export const area = (outline: Outline): number => Math.abs(signedArea(outline));
 export const netArea = ({ outline, holes = [] }: Pick<Region, 'outline'> & Partial<Region>): number =>
   area(outline) - holes.reduce((sum, hole) => sum + area(hole), 0);
 
+/** The centroid, by the shoelace formula's own moments; of one without area its first corner. */
+export function middleOf(outline: Outline): Vec2 {
+  const twice = 2 * signedArea(outline);
+  const [x0, y0] = outline[0] ?? [0, 0];
+  if (twice === 0) return [x0, y0];
+  let [mx, my] = [0, 0];
+  // from the first corner, so that far places lose no figures
+  for (let k = 1; k + 1 < outline.length; k++) {
+    const [ax, ay] = [outline[k]![0] - x0, outline[k]![1] - y0]; // within its length
+    const [bx, by] = [outline[k + 1]![0] - x0, outline[k + 1]![1] - y0];
+    const own = ax * by - bx * ay;
+    mx += (own * (ax + bx)) / 3;
+    my += (own * (ay + by)) / 3;
+  }
+  return [x0 + mx / twice, y0 + my / twice];
+}
+
 export const counterClockwise = (outline: Outline): Outline =>
   signedArea(outline) < 0 ? [...outline].reverse() : outline;
 

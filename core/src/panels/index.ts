@@ -6,7 +6,7 @@ export { MIDDLE_FROM_MM, depthOfInside } from './cut/cut';
 export { panelIdOf, panelInputs } from './inputs';
 export { developPanel, isCutTwice, withFlat } from './panel';
 export type { Panel } from './panel';
-export { levelMarks, markOut, planeMark, stationMarks } from './reading/marking';
+export { levelMarks, markOut, planeMark, stationMarks, waterMarks } from './reading/marking';
 export { markingSteps } from './reading/marking-words';
 export { findRemedies } from './remedies/remedy';
 export type { PanelRemedy } from './remedies/panel-remedy';
@@ -25,6 +25,7 @@ export { isSplitLine, partIdsOf, splitShareAt, straightMiddle } from './cut/spli
 export { transomTriangles } from './transom/transom';
 export type { Transom } from './transom/transom';
 export { SHEET_SIZE } from './constants';
+export { hullTriangles } from './mesh';
 export { leastRadius } from './bending';
 export { markingCsv, panelDrawing, panelsDrawings } from './drawings';
 export { markingSheet } from './marking-sheet';

@@ -20,6 +20,7 @@ import { setupStage } from '../setup';
 import { sheetsStage } from '../sheets';
 import type { BuyLine, Constants, FindingOf, KeepsTasks, Marks, Remember, Task } from '../stage';
 import { timberStage } from '../timber';
+import { weightsStage } from '../weights';
 
 export const STAGES = [
   linesStage,
@@ -31,6 +32,7 @@ export const STAGES = [
   sheetsStage,
   timberStage,
   epoxyStage,
+  weightsStage,
   planStage,
   logStage,
 ] as const;

@@ -11,9 +11,9 @@ import { isSameThing } from '../state/picked';
 import { stagePath } from './paths';
 import { useAppDispatch, useAppStore } from '../state/store';
 
-/** The tenth stage is at the key beside the ninth’s; no figure is left for the eleventh, the log. */
+/** The tenth stage is at the key beside the ninth’s; no figures are left for those after it, plan and log. */
 const NINE = 9;
-const STAGE_KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', 'l'] as const;
+const STAGE_KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', 'p', 'l'] as const;
 const keyOf = (i: number): string => STAGE_KEYS[i] ?? '';
 
 /** The list that `?` shows. */

@@ -12,6 +12,7 @@ import { logEntry } from '../stages/log/entry';
 import { planEntry } from '../stages/plan/entry';
 import { setupEntry } from '../stages/setup/entry';
 import { sheetsEntry } from '../stages/sheets/entry';
+import { weightsEntry } from '../stages/weights/entry';
 import { timberEntry } from '../stages/timber/entry';
 import { makeBench } from '../state/bench';
 import type { StageEntry } from '../state/stage-entry';
@@ -26,6 +27,7 @@ const ENTRIES: readonly StageEntry[] = [
   sheetsEntry,
   timberEntry,
   epoxyEntry,
+  weightsEntry,
   planEntry,
   logEntry,
 ];

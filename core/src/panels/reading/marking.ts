@@ -7,7 +7,18 @@
  * side, or through both ends of the lower edge. Offsets are measured square to it from its forward end, as a builder
  * does with a tape along the line and a square; they are negative below it.
  */
-import { at, boundsOf, contains, crossings, crossLines, distance2, lerp2, type Vec2, type Vec3 } from '../../geometry';
+import {
+  at,
+  boundsOf,
+  contains,
+  crossings,
+  crossLines,
+  distance2,
+  dot3,
+  lerp2,
+  type Vec2,
+  type Vec3,
+} from '../../geometry';
 import type { Panel } from '../panel';
 import type { BaseLine } from '../schema';
 import { cornersOf } from '../cut/set-back';
@@ -200,8 +211,12 @@ export const planeMark = (
     panel.outline,
   );
 
-/** Where the panel passes a height, on the flat: runs of points from forward aft; a waterline leaves and comes back. */
-export function levelMarks(panel: Panel, heightMm: number): Vec2[][] {
+/** Where the panel passes a height, on the flat. */
+export const levelMarks = (panel: Panel, heightMm: number): Vec2[][] =>
+  waterMarks(panel, { normal: [0, 0, 1], level: heightMm });
+
+/** Where it passes the water, however it lies: runs of points from forward aft; a waterline leaves and comes back. */
+export function waterMarks(panel: Panel, water: Plane): Vec2[][] {
   const runs: Vec2[][] = [];
   let run: Vec2[] = [];
   const close = () => {
@@ -210,8 +225,8 @@ export function levelMarks(panel: Panel, heightMm: number): Vec2[][] {
   };
   panel.rulings.forEach((ruling, k) => {
     const before = panel.rulings[k - 1];
-    const ends = before ? (['p', 'q'] as const).flatMap((end) => edgeCrossing(before, ruling, end, heightMm)) : [];
-    const own = crossingOn(ruling, heightMm);
+    const ends = before ? (['p', 'q'] as const).flatMap((end) => edgeCrossing(before, ruling, end, water)) : [];
+    const own = crossingOn(ruling, water);
     // an edge is passed on the way in or on the way out
     if (own && run.length === 0) run.push(...ends, own);
     else if (own) run.push(own);
@@ -249,13 +264,15 @@ function fromEdge(line: readonly Vec2[], outline: readonly Vec2[]): Vec2[] {
 /** A share of a step: a mark that ends on an edge may end a rounding short of it. */
 const TOUCH = 1e-6;
 
-function crossingOn(r: LaidRuling, z: number): Vec2 | undefined {
-  const [a, b] = [r.p[2] - z, r.q[2] - z];
+const over = (p: Vec3, { normal, level }: Plane): number => dot3(p, normal) - level;
+
+function crossingOn(r: LaidRuling, water: Plane): Vec2 | undefined {
+  const [a, b] = [over(r.p, water), over(r.q, water)];
   return a > 0 === b > 0 ? undefined : lerp2(...wholeEnds(r), a / (a - b));
 }
 
-function edgeCrossing(a: LaidRuling, b: LaidRuling, end: 'p' | 'q', z: number): Vec2[] {
-  const [za, zb] = [a[end][2] - z, b[end][2] - z];
+function edgeCrossing(a: LaidRuling, b: LaidRuling, end: 'p' | 'q', water: Plane): Vec2[] {
+  const [za, zb] = [over(a[end], water), over(b[end], water)];
   if (za > 0 === zb > 0) return [];
   const flat = end === 'p' ? 0 : 1;
   return [lerp2(wholeEnds(a)[flat], wholeEnds(b)[flat], za / (za - zb))];

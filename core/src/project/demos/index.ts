@@ -10,6 +10,7 @@ import type { Project } from '../document';
 import { ILVEN_TABLE } from './ilven';
 import { ORRIN_TABLE } from './orrin';
 import { ORRIN_DONE, orrinLog } from './orrin-log';
+import { TAMSEL_LOADS } from './tamsel-loads';
 import { TAMSEL_TABLE } from './tamsel';
 import { VEYRA_TABLE } from './veyra';
 
@@ -207,6 +208,7 @@ function tamsel(id: string): Project {
       ],
     },
     fitout: { ...base.fitout, parts: TAMSEL_INSIDE, walls: TAMSEL_WALLS, people: TAMSEL_PEOPLE, limits: TAMSEL_LIMITS },
+    weights: { ...base.weights, loads: [...TAMSEL_LOADS] },
     // seats and a sole are cut from as much again as what stands in the boat
     sheets: { ...base.sheets, stock: base.sheets.stock.map((sheet) => ({ ...sheet, qty: Math.max(sheet.qty, 5) })) },
     epoxy: { ...base.epoxy, finishes: TAMSEL_FINISHES },

@@ -1,0 +1,48 @@
+/** What is said of how she floats, and what is said with it everywhere. */
+import { formatDeg, formatMass, formatWithUnit, toDeg, type Notation } from '../measure';
+import type { WeightsValue } from './value';
+
+export const NO_APPROVAL =
+  'Worked out for still water. It approves nothing: stability, buoyancy, load and engine limits are for a qualified ' +
+  'designer and the local authority.';
+
+export type FloatLine = { readonly what: string; readonly value: string };
+
+/** Figures in the builder's unit, the most wanted first. */
+export function floatWords(value: WeightsValue, notation: Notation): FloatLine[] {
+  const { afloat, freeboard, rocker, bareGrams, allGrams } = value;
+  const mm = (length: number) => formatWithUnit(length, notation);
+  const turned = (rad: number, [plus, minus]: readonly [string, string]) => {
+    const deg = toDeg(rad);
+    return Math.abs(deg) < EVEN_DEG ? 'none' : `${formatDeg(Math.abs(deg))}, ${deg > 0 ? plus : minus}`;
+  };
+  return [
+    { what: 'Bare weight', value: formatMass(bareGrams, notation) },
+    { what: 'With what is aboard', value: formatMass(allGrams, notation) },
+    ...(afloat
+      ? [
+          { what: 'Draught', value: mm(afloat.draughtMm) },
+          ...(freeboard ? [{ what: 'Least freeboard', value: mm(freeboard.mm) }] : []),
+          ...(freeboard ? [{ what: 'It is, from the stem', value: mm(freeboard.x) }] : []),
+          { what: 'Trim', value: turned(afloat.trimRad, ['bow down', 'stern down']) },
+          { what: 'Heel', value: turned(afloat.heelRad, ['to starboard', 'to port']) },
+          { what: 'Sinks a centimetre with', value: formatMass(afloat.gramsPerCm, notation) },
+          ...(afloat.reach
+            ? [
+                { what: 'Float line, long', value: mm(afloat.reach.x[1] - afloat.reach.x[0]) },
+                { what: 'Float line, broad', value: mm(afloat.reach.y[1] - afloat.reach.y[0]) },
+              ]
+            : []),
+        ]
+      : []),
+    ...(rocker
+      ? [
+          { what: 'Rocker, fore', value: mm(rocker.foreMm) },
+          { what: 'Rocker, aft', value: mm(rocker.aftMm) },
+          { what: 'Run aft, off straight', value: mm(rocker.runMm) },
+        ]
+      : []),
+  ];
+}
+/** What is less is none. */
+const EVEN_DEG = 0.05;
