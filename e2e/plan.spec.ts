@@ -76,7 +76,7 @@ test('what next: one’s own hours, a job ticked, one put off, a calendar file, 
   await expectNoFaults(page);
 });
 
-test('without hours there is no plan, and that is said; the tenth key comes here', async ({ page }) => {
+test('without hours there is no plan, and that is said; its key comes here', async ({ page }) => {
   await openPlan(page, 'demo-orrin');
   await page.keyboard.press('9');
   await expect(page.getByRole('main', { name: 'Epoxy & glass' })).toBeVisible();
@@ -86,4 +86,62 @@ test('without hours there is no plan, and that is said; the tenth key comes here
   for (const day of ['Tue', 'Thu', 'Sat', 'Sun']) await type(page, `${day} hours`, '0');
   await expect(slipOf(page)).toContainText('There are no hours to build in');
   await expect(page.getByRole('main')).toContainText('put some into the week');
+});
+
+test('an order of one’s own, what a job wants, what the weather spoils and what else can be done; a cold cure is told', async ({
+  page,
+}) => {
+  await openPlan(page, 'demo-tamsel');
+  await unfold(page, 'Your hours');
+  await type(page, 'First day', '2026-12-01');
+  await unfold(page, 'Your hours');
+  const job = (name: RegExp) => days(page).getByRole('button', { name }).first();
+  await job(/Sheet joints/).click();
+  await expect(slipOf(page)).toContainText('clamps or weights');
+  await expect(slipOf(page)).toContainText('shop, at least');
+  // after the timber, which waits for nothing: it begins later
+  await job(/Mark out and cut bottom/).click();
+  await slipOf(page).getByLabel('Done after').click();
+  await expect(page.getByRole('option', { name: 'Turn her over' })).toHaveCount(0);
+  await page.getByRole('option', { name: 'Saw the timber' }).click();
+  await expect(slipOf(page)).toContainText('After saw the timber');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(slipOf(page)).not.toContainText('After saw the timber');
+  await page.keyboard.press('Escape');
+
+  await unfold(page, 'The weather for it');
+  const forecast = slipOf(page).getByLabel('The forecast, a line a time');
+  await forecast.fill('2026-12-01 08:00, 14, 60\n2026-12-30 08:00, 14, 60');
+  await expect(slipOf(page)).toContainText('spoils none');
+  await forecast.fill('2026-12-01 08:00, 3, 60\n2026-12-30 08:00, 3, 60');
+  const seal = slipOf(page).getByRole('group', { name: 'Sealing, coat 1 and the weather' });
+  await expect(seal).toContainText('too cold');
+  await seal.getByRole('button').first().click();
+  await expect(slipOf(page)).toContainText('Takes');
+  await page.mouse.move(640, 60);
+  await expectNoFaults(page);
+
+  // something is mixed, and the shop is colder than its hardener bears
+  await page.evaluate(
+    () =>
+      new Promise<void>((done, fail) => {
+        const opening = indexedDB.open('kalotrope');
+        opening.onerror = () => fail(new Error('not opened'));
+        opening.onsuccess = () => {
+          const writing = opening.result.transaction('pots', 'readwrite');
+          const pot = { project: 'demo-tamsel', kind: 'mixed', at: Date.now() - 60_000, job: 'Fillets', number: 1 };
+          const weighed = { a: 100, b: 50, filler: 0, planned: 150, potLife: 60, shopC: 5, by: 'typed' };
+          writing.objectStore('pots').add({ ...pot, ...weighed });
+          writing.oncomplete = () => done();
+        };
+      }),
+  );
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Epoxy & glass' }).click();
+  await unfold(page, 'The shop');
+  await type(page, 'How warm it is, °C', '4');
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Lines' }).click();
+  const alert = page.getByRole('alert').filter({ hasText: 'fillets is not hard' });
+  await expect(alert).toBeVisible();
+  await alert.getByRole('button', { name: 'I see to it' }).click();
+  await expect(alert).toHaveCount(0);
 });

@@ -4,7 +4,6 @@
  */
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from './chromium';
-import { unfold } from './slip';
 
 const base = process.argv[2] ?? 'http://localhost:4173';
 const folder = process.argv[3] ?? 'docs/screenshots';
@@ -67,16 +66,6 @@ for (const [key, name] of [
   }
   await shoot(name);
   if (name !== 'panels') continue;
-  await unfold(page, 'Rounded chines');
-  await page.getByRole('button', { name: 'Round the chine' }).click();
-  const radius = page.getByLabel('Radius, fore');
-  await radius.fill('60');
-  await radius.press('Enter');
-  const rounding = page.getByRole('group', { name: 'Rounding of the chine' });
-  await rounding.evaluate((group) => group.scrollIntoView({ block: 'start' }));
-  await shoot('rounded-chine');
-  await page.getByRole('button', { name: 'Make it sharp' }).click();
-  await page.getByRole('button', { name: 'Rounded chines' }).click(); // folded again: it stays as it is left
   await page.getByRole('tab', { name: 'Card model' }).click();
   await page.getByText(/parts on/).waitFor();
   await shoot('card-model');

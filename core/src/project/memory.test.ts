@@ -126,7 +126,7 @@ const BLOCKS: Project['fitout']['blocks'] = [
 /** A demo with something in every list and at every choice that it leaves empty: its second line is the rounded one. */
 function filled(demo: DemoId): Project {
   const project = demoProject(demo, 'x');
-  const { lines, panels, frames, setup, joints, timber, sheets, epoxy, plan } = project;
+  const { lines, panels, frames, setup, joints, timber, sheets, epoxy, weights, plan } = project;
   const hull = createDerive()(project).lines.value;
   const view = { widthPx: 800, heightPx: 400, left: -100, top: 700, mmPerPx: 6, turnDeg: 0, opacity: 0.5 };
   const rounding = { radiusFore: 60, radiusAft: 90, layers: 2, layerThickness: 3, sag: 5 };
@@ -198,6 +198,11 @@ function filled(demo: DemoId): Project {
       people: PEOPLE,
       limits: LIMITS,
       lengthsAt: 250,
+    },
+    weights: {
+      ...weights,
+      ...{ fittings: 3, onPanels: true },
+      loads: [{ id: 'one', name: 'One', kg: 60, x: 2000, out: 40, up: 250, isAboard: true }],
     },
     plan: {
       ...plan,

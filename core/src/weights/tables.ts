@@ -109,9 +109,10 @@ export function profileView(panels: readonly Panel[], { afloat, size }: WeightsV
     const [a, b] = [low.at(k), lines[lines.length - 1]?.at(k)];
     return a && b ? [[a, b]] : [];
   });
+  // no further than she is long: what is drawn is measured
   const water: Vec2[][] = afloat
     ? [
-        [size.from - BEYOND * (size.to - size.from), size.to + BEYOND * (size.to - size.from)].map((x): Vec2 => {
+        [size.from, size.to].map((x): Vec2 => {
           const { normal, level } = afloat.plane;
           return [x, (level - normal[0] * x) / normal[2]];
         }),
@@ -125,7 +126,6 @@ export function profileView(panels: readonly Panel[], { afloat, size }: WeightsV
     texts: [],
   };
 }
-const BEYOND = 0.04;
 
 /** The float line on a panel, where it is asked for. */
 export function floatMarks(panel: Panel, { project, values }: Pick<WeightsWhole, 'project' | 'values'>): Marks {

@@ -1,5 +1,5 @@
 /** What is said of how she floats, and what is said with it everywhere. */
-import { formatDeg, formatMass, formatWithUnit, toDeg, type Notation } from '../measure';
+import { formatDeg, formatMass, formatWithUnit, isImperial, toDeg, type Notation } from '../measure';
 import type { WeightsValue } from './value';
 
 export const NO_APPROVAL =
@@ -26,7 +26,9 @@ export function floatWords(value: WeightsValue, notation: Notation): FloatLine[]
           ...(freeboard ? [{ what: 'It is, from the stem', value: mm(freeboard.x) }] : []),
           { what: 'Trim', value: turned(afloat.trimRad, ['bow down', 'stern down']) },
           { what: 'Heel', value: turned(afloat.heelRad, ['to starboard', 'to port']) },
-          { what: 'Sinks a centimetre with', value: formatMass(afloat.gramsPerCm, notation) },
+          isImperial(notation)
+            ? { what: 'Sinks an inch with', value: formatMass(CM_PER_INCH * afloat.gramsPerCm, notation) }
+            : { what: 'Sinks a centimetre with', value: formatMass(afloat.gramsPerCm, notation) },
           ...(afloat.reach
             ? [
                 { what: 'Float line, long', value: mm(afloat.reach.x[1] - afloat.reach.x[0]) },
@@ -44,5 +46,6 @@ export function floatWords(value: WeightsValue, notation: Notation): FloatLine[]
       : []),
   ];
 }
+const CM_PER_INCH = 2.54;
 /** What is less is none. */
 const EVEN_DEG = 0.05;

@@ -28,8 +28,10 @@ function usePotsAndNow(projectId: string | undefined): { readonly pots: readonly
       potsOf(projectId).then(
         (all) => {
           const now = Date.now();
+          // whose sample came hard is hard
+          const hard = new Set(all.flatMap((one) => (one.kind === 'sample' && one.isHard ? [one.of] : [])));
           const pots = all.flatMap((one): Pot[] =>
-            one.kind === 'mixed' && now - one.at < PAST_MS ? [{ at: one.at, job: one.job }] : [],
+            one.kind === 'mixed' && now - one.at < PAST_MS && !hard.has(one.at) ? [{ at: one.at, job: one.job }] : [],
           );
           if (!isGone) setState({ pots, now });
         },

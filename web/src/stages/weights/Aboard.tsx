@@ -35,7 +35,10 @@ export function Aboard({ value: { size, allGrams, bareGrams } }: { readonly valu
     dispatch(picked(loadThing(id)));
   };
   return (
-    <Section title={LOADS_SECTION} aside={formatMass(allGrams - bareGrams, notation)}>
+    <Section
+      title={LOADS_SECTION}
+      aside={allGrams > bareGrams ? formatMass(allGrams - bareGrams, notation) : 'nothing'}
+    >
       {loads.map(({ id, name, kg, isAboard }) => (
         <button key={id} type="button" className="plan-entry" onClick={() => dispatch(picked(loadThing(id)))}>
           <span className="figure">{formatMass(1000 * kg, notation)}</span>
