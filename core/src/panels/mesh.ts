@@ -114,6 +114,8 @@ function panelTriangles(panel: Panel, lines: LinePoints, weld: Weld): Triangle[]
  * side to which the first run lies below the second when they go right, they turn clockwise.
  */
 function between(first: readonly Vec3[], second: readonly Vec3[]): Triangle[] {
+  // an edge of a panel of lines in a knot may have no place of its own
+  if (first.length === 0 || second.length === 0) return [];
   const made: Triangle[] = [];
   let [i, j] = [0, 0];
   while (i < first.length - 1 || j < second.length - 1) {

@@ -25,5 +25,5 @@ export const ONE_GO_MOST = house(
   'longer a glue-up in one go wears out who does it: in two parts, or with help',
 );
 export const CLAMP_EVERY = house(200, 'mm', 'of a glued joint, or of a timber let in: a clamp or a weight');
-export const CLAMPS_A_PART = house(2, '', 'a piece held at both its ends');
+export const CLAMPS_A_PART = house(2, 'clamps', 'a piece held at both its ends');
 export const PAINT_DAMPEST = house(85, '%', 'damper air takes the gloss, and dew falls with the first cool hour');

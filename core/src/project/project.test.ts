@@ -32,6 +32,7 @@ import version20 from './old-versions/version-20.json';
 import version21 from './old-versions/version-21.json';
 import { insideAtFirst } from '../fitout/schema';
 import { planAtFirst } from '../plan/schema';
+import { weightsAtFirst } from '../weights/schema';
 import { logAtFirst } from '../log/schema';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { setupAtFirst } from '../setup/schema';
@@ -75,7 +76,7 @@ const NOT_PROUD = {
 };
 
 /** As a boat that had none begins with them. */
-const PLAN_AND_LOG = { plan: planAtFirst(), log: logAtFirst() };
+const PLAN_AND_LOG = { weights: weightsAtFirst(), plan: planAtFirst(), log: logAtFirst() };
 
 describe('derive', () => {
   it('recomputes only what an edit touches', () => {
@@ -90,7 +91,7 @@ describe('derive', () => {
       return derive.lastComputed();
     };
     expect(derive(project) && derive.lastComputed()).toEqual([]);
-    expect(after([{ path: ['epoxy', 'waste'], value: 0.2 }])).toEqual(['epoxy', 'wants', 'wanted', 'plan']);
+    expect(after([{ path: ['epoxy', 'waste'], value: 0.2 }])).toEqual(['epoxy', 'weights', 'wants', 'wanted', 'plan']);
     expect(after([{ path: ['lines', 'plotted'], value: ['3|port|chine|449.6|192.0'] }])).toEqual([]);
     expect(after([{ path: ['lines', 'fairingTolerance'], value: 5 }])).toEqual([]);
     expect(after([{ path: ['sheets', 'gap'], value: 7 }])).not.toContain('panels');
@@ -377,11 +378,11 @@ describe('readProject', () => {
   it('brings the frozen twentieth version up: rates as usual, no budget, and all else is as it was', () => {
     const read = readProject(version20);
     const plan = { ...version20.plan, rates: planAtFirst().rates };
-    expect(read.ok && read.project).toEqual({ ...version20, version: PROJECT_VERSION, plan, log: logAtFirst() });
+    expect(read.ok && read.project).toEqual({ ...version20, version: PROJECT_VERSION, ...PLAN_AND_LOG, plan });
   });
-  it('brings the frozen twenty-first version up: no job is put after another, and all else is as it was', () => {
+  it('brings the frozen twenty-first version up: no job is put after another, she floats bare, and all else is as it was', () => {
     const read = readProject(version21);
-    expect(read.ok && read.project).toEqual({ ...version21, version: PROJECT_VERSION });
+    expect(read.ok && read.project).toEqual({ ...version21, version: PROJECT_VERSION, weights: weightsAtFirst() });
     const job = { id: 'turn', hours: 2, notBefore: '', isDone: true };
     const own = readProject({ ...version21, plan: { ...version21.plan, jobs: [job] } });
     expect(own.ok && own.project.plan.jobs).toEqual([{ ...job, after: '' }]);

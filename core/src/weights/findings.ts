@@ -1,11 +1,11 @@
-/** What is found of how she floats: codes, data and sentences. Lengths mm, masses kg. */
+/** What is found of how she floats: codes, data and sentences. Lengths mm, masses g. */
 import { entry, figure, word } from '../findings';
 
 export const WEIGHTS_FINDINGS = {
   'float-too-heavy': entry(
-    { kg: figure },
-    ({ kg }) => `With ${kg.toFixed(0)} kg she sinks to her sheer: less aboard, or a larger boat.`,
-    { kg: 900 },
+    { grams: figure },
+    ({ grams }, { mass }) => `With ${mass(grams)} she sinks to her sheer: less aboard, or a larger boat.`,
+    { grams: 900_000 },
   ),
   'float-not-settled': entry(
     {},

@@ -12,7 +12,7 @@ const where = { stage: 'weights' };
 
 export function judgeWeights(value: WeightsValue, { loads }: Pick<WeightsPart, 'loads'>): WeightsFinding[] {
   const { notAfloat, afloat, allGrams } = value;
-  if (notAfloat) return [...notFloated(notAfloat, { loads, kg: allGrams / GRAMS_PER_KG })];
+  if (notAfloat) return [...notFloated(notAfloat, { loads, grams: allGrams })];
   if (!afloat) return [];
   const [trim, heel] = [toDeg(afloat.trimRad), toDeg(afloat.heelRad)];
   return [
@@ -28,7 +28,6 @@ export function judgeWeights(value: WeightsValue, { loads }: Pick<WeightsPart, '
       : []),
   ];
 }
-const GRAMS_PER_KG = 1000;
 
 /** Where no weight lies to a side, and yet she leans, she is tender. */
 const EVEN_MM = 1;
@@ -41,14 +40,14 @@ function heeling({ allAt }: WeightsValue, heel: number): WeightsFinding[] {
     : [{ severity: 'check', code: 'float-heels', where, data: { deg, side: heel > 0 ? 'starboard' : 'port' } }];
 }
 
-type Why = { readonly loads: WeightsPart['loads']; readonly kg: number };
+type Why = { readonly loads: WeightsPart['loads']; readonly grams: number };
 
-function notFloated(why: NotAfloat, { loads, kg }: Why): WeightsFinding[] {
+function notFloated(why: NotAfloat, { loads, grams }: Why): WeightsFinding[] {
   switch (why) {
     case 'no hull':
       return [];
     case 'too heavy':
-      return [{ severity: 'stop', code: 'float-too-heavy', where: heaviest(loads), data: { kg } }];
+      return [{ severity: 'stop', code: 'float-too-heavy', where: heaviest(loads), data: { grams } }];
     case 'not settled':
       return [{ severity: 'stop', code: 'float-not-settled', where: heaviest(loads), data: {} }];
     case 'open':
