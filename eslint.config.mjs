@@ -105,7 +105,7 @@ const INLINE_MEMORY = {
 };
 
 /** Words that are a stage's name and mean something else in a folder: frames are of timber, a hull is seen in plan. */
-const OTHER_MEANING = { frames: ['timber'], lines: ['plan'] };
+const OTHER_MEANING = { frames: ['timber'], lines: ['plan'], weights: ['timber'] };
 
 const othersOf = (name) => STAGES.filter((other) => other !== name && !OTHER_MEANING[name]?.includes(other));
 

@@ -88,9 +88,7 @@ test('without hours there is no plan, and that is said; its key comes here', asy
   await expect(page.getByRole('main')).toContainText('put some into the week');
 });
 
-test('an order of one’s own, what a job wants, what the weather spoils and what else can be done; a cold cure is told', async ({
-  page,
-}) => {
+test('an order of one’s own, what a job wants, what the weather spoils; a cold cure is told', async ({ page }) => {
   await openPlan(page, 'demo-tamsel');
   await unfold(page, 'Your hours');
   await type(page, 'First day', '2026-12-01');

@@ -25,7 +25,7 @@ export { isSplitLine, partIdsOf, splitShareAt, straightMiddle } from './cut/spli
 export { transomTriangles } from './transom/transom';
 export type { Transom } from './transom/transom';
 export { SHEET_SIZE } from './constants';
-export { hullTriangles } from './mesh';
+export { hullTriangles, skinTriangles } from './mesh';
 export { leastRadius } from './bending';
 export { markingCsv, panelDrawing, panelsDrawings } from './drawings';
 export { markingSheet } from './marking-sheet';

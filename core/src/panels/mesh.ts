@@ -9,7 +9,7 @@
  * stretch. A panel that could not be developed leaves a hole.
  */
 import type { Triangle } from '../formats';
-import { at, distance3, type Vec3 } from '../geometry';
+import { add3, at, distance3, scale3, type Vec3 } from '../geometry';
 import { CENTRELINE_MM } from '../lines';
 import type { EdgeStretch } from './inputs';
 import { onEdge, onLine, type PanelEnd } from './neighbours';
@@ -165,3 +165,26 @@ const mirrored = ([a, b, c]: Triangle): Triangle => [mirror(a), mirror(c), mirro
 
 const isSamePoint = (a: Vec3, b: Vec3): boolean => a.every((value, k) => value === b[k]);
 const hasCorners = ([a, b, c]: Triangle): boolean => !isSamePoint(a, b) && !isSamePoint(b, c) && !isSamePoint(c, a);
+
+/**
+ * The skin alone, between neighbouring rulings, so far off the lines' surface along its normals (inward negative): of a
+ * pair both sides. Panels do not meet there: what lies between their edges is left open.
+ */
+export function skinTriangles(panels: readonly Panel[], outMm: number): Triangle[] {
+  return panels.flatMap(({ rulings, spansCentreline, only }) => {
+    const places = rulings.map(({ p, q, normal }): readonly [Vec3, Vec3] => [
+      add3(p, scale3(normal, outMm)),
+      add3(q, scale3(normal, outMm)),
+    ]);
+    const own = places.slice(1).flatMap(([b0, b1], k): Triangle[] => {
+      const [a0, a1] = at(places, k);
+      return [
+        [a0, a1, b0],
+        [a1, b1, b0],
+      ];
+    });
+    const port = () => own.map(([a, b, c]): Triangle => [mirror(a), mirror(b), mirror(c)]);
+    if (only === 'port') return port();
+    return spansCentreline || only === 'starboard' ? own : [...own, ...port()];
+  });
+}

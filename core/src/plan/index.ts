@@ -9,7 +9,7 @@ export { mayFollow } from './own-order';
 export { planStage } from './stage';
 export { workOfThing, workThing } from './things';
 export type { PlanValue } from './value';
-export { wantLines, type WantLine } from './want-words';
+export { wantLines } from './want-words';
 export { spoiltBy, type Spoilt } from './weather';
 export { clockWords, hoursWords } from './words';
 export { WORK_GROUPS, type WorkGroup, type WorkJob } from './work/job';

@@ -89,7 +89,7 @@ describe('a forecast', () => {
     for (const weather of [hours(() => 2), hours(() => 20, 95)])
       expect(spoiltBy(value, { ...asked, weather }).map(({ job }) => job.id)).toEqual(wet.map(({ job }) => job.id));
   });
-  it('that cools when the work is done is told with the hour; what is done instead is dry and waits for nothing', () => {
+  it('that cools when the work is done is told with the hour; what is done instead is dry, and ready', () => {
     const one = wet[0]!;
     const end = Math.ceil(one.end / 60);
     const spoilt = spoiltBy(value, { resin, clockOf, weather: hours((hour) => (hour > end ? 3 : 20)) });

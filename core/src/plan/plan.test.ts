@@ -22,6 +22,7 @@ const job = (id: string, minutes: number, given: Partial<WorkJob> = {}): WorkJob
     id,
     name: id,
     group: 'hull',
+    does: 'fit',
     parts: [],
     minutes,
     isOneGo: false,

@@ -380,7 +380,7 @@ describe('readProject', () => {
     const plan = { ...version20.plan, rates: planAtFirst().rates };
     expect(read.ok && read.project).toEqual({ ...version20, version: PROJECT_VERSION, ...PLAN_AND_LOG, plan });
   });
-  it('brings the frozen twenty-first version up: no job is put after another, she floats bare, and all else is as it was', () => {
+  it('brings the frozen twenty-first version up: no job after another, she floats bare, all else as it was', () => {
     const read = readProject(version21);
     expect(read.ok && read.project).toEqual({ ...version21, version: PROJECT_VERSION, weights: weightsAtFirst() });
     const job = { id: 'turn', hours: 2, notBefore: '', isDone: true };

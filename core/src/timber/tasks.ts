@@ -1,4 +1,4 @@
-/** Timber at the saw: each stick with what is cut from it, where it has been laid out; and each piece as it is ripped. */
+/** Timber at the saw: each stick with what is cut from it, where it is laid out; and each piece as it is ripped. */
 import { formatDeg, formatFine, type Notation } from '../measure';
 import type { Task, TaskStep } from '../stage';
 import { planOf } from './judge';

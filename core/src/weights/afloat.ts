@@ -1,6 +1,6 @@
 /**
- * How a hull lies in still water: so deep that it displaces its weight, and turned until the middle of what it displaces
- * is under its own.
+ * How a hull lies in still water: so deep that it displaces its weight, and turned until the middle of what it
+ * displaces is under its own.
  *
  * Method: of all planes under which the hull displaces its weight the one for which weight and water together have the
  * least energy, (G − B)·n: there the two middles stand over one another (the gradient is what they are apart, as the

@@ -15,7 +15,8 @@ export const WEIGHTS_FINDINGS = {
   'float-over-sheer': entry(
     { under: figure, x: figure, side: word },
     ({ under, x, side }, { length }) =>
-      `Water comes over the sheer: its lowest place, ${length(x)} from the stem to ${side}, lies ${length(under)} under.`,
+      `Water comes over the sheer: its lowest place, ${length(x)} from the stem to ${side}, ` +
+      `lies ${length(under)} under.`,
     { under: 20, x: 3000, side: 'starboard' },
   ),
   'float-low': entry(
@@ -31,8 +32,8 @@ export const WEIGHTS_FINDINGS = {
   'float-tender': entry(
     { deg: figure },
     ({ deg }) =>
-      `So light or so loaded she does not stand upright by herself: she lies ${deg.toFixed(1)}° over, to either side. ` +
-      'Weight low down would hold her.',
+      `So light or so loaded she does not stand upright by herself: she lies ${deg.toFixed(1)}° over, ` +
+      'to either side. Weight low down would hold her.',
     { deg: 8 },
   ),
   'float-trims': entry(

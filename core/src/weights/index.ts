@@ -1,7 +1,7 @@
-export { loaded, LOADING_NAMES, LOADINGS, freeId, type Loading } from './loads';
+export { loaded, LOADING_NAMES, LOADINGS, freeId } from './loads';
 export { profileOf } from './figures';
 export type { Item } from './items';
-export { LOADS_PATH, WATERS, type Load, type WeightsPart } from './schema';
+export { LOADS_PATH, type Load, type WeightsPart } from './schema';
 export { weightsStage } from './stage';
 export { loadOfThing, loadThing } from './things';
 export type { WeightsValue } from './value';

@@ -32,12 +32,12 @@ import {
   type Vec2,
   type Vec3,
 } from '../geometry';
-import { isCutTwice, transomTriangles, type PanelsValue } from '../panels';
+import { isCutTwice, skinTriangles, transomTriangles, type PanelsValue } from '../panels';
 import type { JointedPanel } from '../joints';
 import type { CutPart } from '../sheets';
 import type { TimberValue } from '../timber';
 import { PAINT_DRY } from './constants';
-import { middleOfSurface, panelTriangles } from './hull-solid';
+import { middleOfSurface } from './hull-solid';
 import type { WeightsPart } from './schema';
 
 export const ITEM_GROUPS = ['plywood', 'timber', 'epoxy and glass', 'paint', 'fittings'] as const;
@@ -71,12 +71,12 @@ const MM2_PER_M2 = 1e6;
 
 export function itemsOf(boat: Made, part: WeightsPart): Item[] {
   const { panels, transoms } = boat.panels;
-  const skin = middleOfSurface(panelTriangles(panels, boat.skin.middleOutMm)) ?? [0, 0, 0];
+  const skin = middleOfSurface(skinTriangles(panels, boat.skin.middleOutMm)) ?? [0, 0, 0];
   const ply = (areaM2: number, thickness: number) => areaM2 * MM2_PER_M2 * thickness * part.ply * GRAMS;
   const ofPanels = panels.map((panel): Item => ({
     ...{ id: panel.id, name: panel.name, group: 'plywood' },
     grams: ply(panel.areaM2 * (isCutTwice(panel) ? 2 : 1), boat.skin.thickness),
-    at: middleOfSurface(panelTriangles([panel], boat.skin.middleOutMm)) ?? skin,
+    at: middleOfSurface(skinTriangles([panel], boat.skin.middleOutMm)) ?? skin,
   }));
   const ofTransoms = transoms.map((transom): Item => ({
     ...{ id: transom.id, name: transom.name, group: 'plywood' },
@@ -176,7 +176,7 @@ function memberItem({ id, name, rings, isPair }: MemberRun, { timber }: WeightsP
   };
 }
 
-/** Pieces of plywood or solid timber by their area; what is under them, and what is sawn from a board, by its section. */
+/** Pieces of plywood or solid timber by their area; what is under them by its section. */
 function insideItems({ parts, walls, blocks, knees, stems }: Made['inside'], part: WeightsPart, skin: Vec3): Item[] {
   const flat = [...parts, ...walls].map((one) => {
     const place = placesOf(one);
@@ -260,7 +260,7 @@ function epoxyItems({ lines, seams, weight }: Made['takeoff'], items: readonly I
   }));
   const grams = placed.reduce((sum, one) => sum + one.grams, 0);
   return grams > 0
-    ? [{ id: 'epoxy', name: 'Epoxy and glass', group: 'epoxy and glass', grams, at: weighted(placed) ?? skin }]
+    ? [{ id: 'epoxy.glass', name: 'Epoxy and glass', group: 'epoxy and glass', grams, at: weighted(placed) ?? skin }]
     : [];
 }
 

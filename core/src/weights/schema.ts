@@ -16,7 +16,7 @@ const loadSchema = z.object({
   isAboard: z.boolean(),
 });
 
-export const WATERS = ['fresh', 'salt'] as const;
+const WATERS = ['fresh', 'salt'] as const;
 
 export const weightsSchema = z.object({
   ply: density('Plywood, kg/m³'),

@@ -32,7 +32,7 @@ describe('what is under a plane', () => {
     expect(level.middle.map((mm) => Math.round(mm * 1e6) / 1e6)).toEqual([1000, 0, 75]);
     within(level.planeMm2, 2000 * 800, 1e-12);
     expect(level.reach).toEqual({ x: [0, 2000], y: [-400, 400] });
-    // a plane that falls from 200 forward to 100 aft holds the same volume; its middle moves forward by L·(200 − 100)/(12·150)
+    // from 200 forward to 100 aft it holds the same; its middle moves forward by L·(200 − 100)/(12·150)
     const normal = unit3([100 / 2000, 0, 1]);
     const slanted = under(hull, { normal, level: dot3(normal, [0, 0, 200]) });
     within(slanted.volumeMm3, level.volumeMm3, 1e-12);
@@ -100,7 +100,7 @@ describe('at rest', () => {
       within(Math.tan(-portDown.heelRad), tan);
     }
   });
-  it('a wedge floats at the depth whose triangle holds its weight; trimmed by a weight it stands over its middle', () => {
+  it('a wedge floats at the depth whose triangle holds its weight; trimmed, it stands over its middle', () => {
     const v = wedge(3000, 1000, 500);
     const grams3 = (3000 * 200 * 400) / 2 / 1000;
     within(rest(v, grams3, [1500, 0, 100]).draughtMm, 200);
@@ -167,7 +167,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('%s', (id) => {
       );
     const wood = under * project.weights.timber * 1e-6;
     within(weighed - wood, cut - lapped, 0.03);
-    const epoxy = items.find((item) => item.id === 'epoxy')!;
+    const epoxy = items.find((item) => item.id === 'epoxy.glass')!;
     within(epoxy.grams, derived.epoxy.value.weight, 1e-9);
     within(
       bareGrams,
@@ -198,7 +198,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('%s', (id) => {
     expect(out.weights.value.afloat!.heelRad).toBeGreaterThan(0.005);
   });
 
-  it('goes out as a table and a sheet that say what they are not; the float line is on the panels when asked for', () => {
+  it('goes out as a table and a sheet that say what they are not; the float line is on panels if asked for', () => {
     const edits = [{ path: ['weights', 'onPanels'], value: true }];
     const made = applyEdits(project, edits);
     if (!made.ok) throw new Error(made.reason);
@@ -219,7 +219,7 @@ describe('loads', () => {
   const project = demoProject('tamsel', 'x');
   const { size } = derive(project).weights.value;
   const boat = { ...size, people: project.fitout.people };
-  it('of every standard loading are within the boat, take the place of what was aboard, and have ids of their own', () => {
+  it('of every standard loading are within the boat, take the place of what was aboard, each with its id', () => {
     const ashore = load({ id: 'person', name: 'Ashore', isAboard: false });
     for (const loading of LOADINGS) {
       const loads = loaded([ashore, load({})], loading, boat);

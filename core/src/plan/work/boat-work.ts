@@ -88,6 +88,7 @@ export function workOf(boat: BoatToBuild): WorkJob[] {
   put(
     dry({
       id: 'turn',
+      does: 'turn',
       name: 'Turn her over',
       group: 'outside',
       minutes: TURN_OVER.value,
@@ -100,6 +101,7 @@ export function workOf(boat: BoatToBuild): WorkJob[] {
   put(
     dry({
       id: 'turn.back',
+      does: 'turn',
       name: 'Turn her back',
       group: 'inside',
       minutes: TURN_OVER.value,
@@ -156,12 +158,19 @@ function settingUp({ setup, way, frames }: BoatToBuild, needs: readonly Need[]):
   return [
     dry({
       id: 'strongback',
+      does: 'strongback',
       name: 'Build the strongback',
       group: 'setting up',
       minutes: STRONGBACK.value + (SMALL_PART.value * pieces) / 2,
     }),
     dry({
-      ...{ id: 'stand', name: 'Stand the frames', group: 'setting up', minutes: SET_FRAME.value * setup.frames.length },
+      ...{
+        id: 'stand',
+        does: 'stand',
+        name: 'Stand the frames',
+        group: 'setting up',
+        minutes: SET_FRAME.value * setup.frames.length,
+      },
       ...{ parts: setup.frames.map(({ name }) => name), needs: [...needs, ...made, after('strongback')] },
     }),
   ];
@@ -172,7 +181,13 @@ function fittingFrames({ frames }: BoatToBuild, needs: readonly Need[]): WorkJob
   const own = frames.frames.filter(({ kind }) => kind !== 'mould');
   if (own.length === 0) return undefined;
   return dry({
-    ...{ id: 'stand', name: 'Let in the frames', group: 'setting up', minutes: SET_FRAME.value * own.length },
+    ...{
+      id: 'stand',
+      does: 'stand',
+      name: 'Let in the frames',
+      group: 'setting up',
+      minutes: SET_FRAME.value * own.length,
+    },
     ...{ parts: own.map(({ name }) => name), needs: [...needs, ...own.map(({ id }) => after(`cut.frame.${id}`))] },
   });
 }
@@ -181,6 +196,7 @@ const membersIn = ({ frames: { members } }: BoatToBuild, needs: readonly Need[])
   dry({
     ...{
       id: 'members',
+      does: 'members',
       name: 'Let in the timbers along her',
       group: 'setting up',
       needs,
@@ -198,7 +214,13 @@ function hanging(boat: BoatToBuild, panel: PanelsValue['panels'][number], needs:
   const seams = panel.edges.reduce((sum, { length }) => sum + length, 0) / MM_PER_M;
   const how = school === 'filleted' ? 'Tie on' : 'Bend on and fasten';
   return dry({
-    ...{ id: `hang.${panel.id}`, name: `${how} ${lower(panel.name)}`, group: 'hull', parts: [panel.name] },
+    ...{
+      does: 'hang',
+      id: `hang.${panel.id}`,
+      name: `${how} ${lower(panel.name)}`,
+      group: 'hull',
+      parts: [panel.name],
+    },
     minutes: (HANG_PANEL.value + HANG_M.value * seams) * hands,
     needs: [...needs, after(`cut.panel.${panel.id}`), ...(isJoined ? [hardAfter('join', hours)] : [])],
   });
@@ -217,6 +239,7 @@ function outside(boat: BoatToBuild, jobs: WorkJob[]): Need[] {
     jobs.push(
       dry({
         id: 'round',
+        does: 'round',
         name: 'Plane the outside seams round',
         group: 'outside',
         minutes: ROUND_SEAM_M.value * seamM,
@@ -234,7 +257,14 @@ function outside(boat: BoatToBuild, jobs: WorkJob[]): Need[] {
   before = chained(boat, jobs, 'fill', before);
   const hard = before.map((need) => (isWetIn(jobs, need.job) ? hardAfter(need.job, hours) : need));
   jobs.push(
-    dry({ id: 'fair', name: 'Fair the outside', group: 'outside', minutes: FAIR_M2.value * area, needs: hard }),
+    dry({
+      id: 'fair',
+      does: 'fair',
+      name: 'Fair the outside',
+      group: 'outside',
+      minutes: FAIR_M2.value * area,
+      needs: hard,
+    }),
   );
   const painted = coatJobs(takeoff.coats, { pace: paintPace, needs: [after('fair')], areaM2: area, where: OUTER });
   jobs.push(...painted.jobs);

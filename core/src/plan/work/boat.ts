@@ -30,7 +30,7 @@ export type BoatToBuild = {
 
 export const MM_PER_M = 1000;
 
-type Dry = Pick<WorkJob, 'id' | 'name' | 'group' | 'minutes'> & Partial<WorkJob>;
+type Dry = Pick<WorkJob, 'id' | 'name' | 'group' | 'does' | 'minutes'> & Partial<WorkJob>;
 export const dry = (given: Dry): WorkJob => ({
   ...{ parts: [], isOneGo: false, hands: 1, needs: [], isWet: false, isPaint: false },
   ...given,

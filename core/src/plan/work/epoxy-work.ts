@@ -31,9 +31,13 @@ const COAT_GROUPS: Readonly<Record<NonNullable<EpoxyJob['coatOf']>, WorkGroup>> 
   ...{ seal: 'plywood', fill: 'outside', 'flat.fill': 'framework' },
 };
 
+const SHEET_JOINTS = 'join';
+
 /** The minutes of a job of epoxy: what is mixed at its rate, and to lay out and clean up. */
 export const wetJob = (job: EpoxyJob, needs: readonly Need[]): WorkJob => ({
   ...{ id: job.id, name: job.name, needs },
+  // sheets are joined flat, everything else is glued where it stands
+  does: job.id === SHEET_JOINTS ? 'join' : job.work,
   group: job.coatOf ? COAT_GROUPS[job.coatOf] : (GROUPS[job.id] ?? 'hull'),
   parts: [...new Set(job.covers.map(({ item }) => item))],
   minutes: READY.value + job.grams / job.gramsPerMinute,
@@ -55,7 +59,8 @@ export function coatJobs(
     jobs.push({
       ...{ id, name: `${finish.name}, coat ${number}`, group: 'finish', parts: [], needs: before },
       minutes: READY.value + (COAT_M2.value * ml * finish.covers) / 1000,
-      ...{ isOneGo: true, hands: 1, isWet: true, isPaint: true },
+      ...{ does: 'paint', isOneGo: true, hands: 1, isWet: true, isPaint: true },
+      coat: { finish: finish.name, ml, fromHours: finish.fromHours },
     });
     before = [finishAfter(id, finish, pace, areaM2)];
   }

@@ -14,7 +14,7 @@ export function insideFitted({ inside, plans }: BoatToBuild, jobs: WorkJob[]): s
     const underM = supports.reduce((sum, { lengthMm }) => sum + lengthMm, 0) / MM_PER_M;
     const on = onto(plan);
     return dry({
-      ...{ id: `fit.${id}`, name: `Fit ${lower(name)}`, group: 'inside', parts: [name] },
+      ...{ does: 'fit', id: `fit.${id}`, name: `Fit ${lower(name)}`, group: 'inside', parts: [name] },
       minutes: (FIT_PART.value + FIT_PART_M.value * (skinM + underM)) * (hand === 'pair' ? 2 : 1),
       needs: [
         after('turn.back'),

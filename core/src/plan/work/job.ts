@@ -4,6 +4,11 @@
 export const WORK_GROUPS = ['plywood', 'framework', 'setting up', 'hull', 'outside', 'inside', 'finish'] as const;
 export type WorkGroup = (typeof WORK_GROUPS)[number];
 
+/** What is done in it: what tools and what room it takes follow from that. */
+export type WorkKind =
+  | ('cut' | 'sawn frame' | 'sheet joints' | 'saw' | 'strongback' | 'stand' | 'members' | 'hang' | 'turn' | 'round')
+  | ('fair' | 'fit' | 'paint' | 'join' | 'seal' | 'glue' | 'fillet' | 'tape' | 'sheathe' | 'tack');
+
 /** Hours after another job's end. */
 export type Need = {
   readonly job: string;
@@ -16,6 +21,7 @@ export type WorkJob = {
   readonly id: string;
   readonly name: string;
   readonly group: WorkGroup;
+  readonly does: WorkKind;
   /** By name: what has to be there. */
   readonly parts: readonly string[];
   readonly minutes: number;
@@ -26,4 +32,6 @@ export type WorkJob = {
   /** Wet work: epoxy, glue or paint. */
   readonly isWet: boolean;
   readonly isPaint: boolean;
+  /** Of paint and varnish: what, and how many hours until the next coat of it at its maker's warmth. */
+  readonly coat?: { readonly finish: string; readonly ml: number; readonly fromHours: number };
 };

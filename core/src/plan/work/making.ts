@@ -31,7 +31,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
     const own = cut.filter(({ id }) => pieceIds(panel.id).includes(id));
     const isJoined = joined.some((one) => one.panel === panel.id);
     return dry({
-      ...{ id: `cut.panel.${panel.id}`, name: `Mark out and cut ${lower(panel.name)}`, group: 'plywood' },
+      ...{ does: 'cut', id: `cut.panel.${panel.id}`, name: `Mark out and cut ${lower(panel.name)}`, group: 'plywood' },
       ...{ parts: own.map(({ name }) => name), minutes: MARK_CUT_M.value * edgeM(own) },
       needs: isBlank && isJoined && join ? [hardAfter('join', hours)] : [],
     });
@@ -40,7 +40,13 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
     joinM > 0
       ? [
           dry({
-            ...{ id: 'joining', name: 'Cut the joints of sheets', group: 'plywood', minutes: JOINT_M.value * joinM },
+            ...{
+              id: 'joining',
+              does: 'sheet joints',
+              name: 'Cut the joints of sheets',
+              group: 'plywood',
+              minutes: JOINT_M.value * joinM,
+            },
             // pieces are cut to shape before they are joined, blanks after
             needs: isBlank ? [] : joined.map(({ panel }) => after(`cut.panel.${panel}`)),
           }),
@@ -58,6 +64,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
     dry({
       ...{
         id,
+        does: 'cut',
         name: `Mark out and cut ${lower(part.name)}`,
         group,
         parts: [part.name],
@@ -71,6 +78,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
     const own = cut.filter(({ id }) => id === frame.id);
     const small = frame.cleats.length + frame.rims.length;
     return dry({
+      does: own.length > 0 ? 'cut' : 'sawn frame',
       ...{ id: `cut.frame.${frame.id}`, name: `Make ${lower(frame.name)}`, group: 'framework', parts: [frame.name] },
       minutes: (own.length > 0 ? MARK_CUT_M.value * edgeM(own) : TIMBER_FRAME.value) + SMALL_PART.value * small,
     });
@@ -81,6 +89,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
     return dry({
       ...{
         id: `cut.girder.${girder.id}`,
+        does: 'cut',
         name: `Make ${lower(girder.name)}`,
         group: 'framework',
         parts: [girder.name],
@@ -94,6 +103,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
       ? [
           dry({
             id: 'saw',
+            does: 'saw',
             name: 'Saw the timber',
             group: 'framework',
             minutes: SAW_STICK.value * sticks,
@@ -108,6 +118,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
       dry({
         ...{
           id: `cut.inside.${id}`,
+          does: 'cut',
           name: `Mark out and cut ${lower(name)}`,
           group: 'inside',
           parts: own.map((part) => part.name),

@@ -6,7 +6,7 @@ import { boundsOf } from '../../geometry';
 import type { CutPart } from '../../sheets';
 import { CLAMP_EVERY, CLAMPS_A_PART, PAINT_DAMPEST } from '../constants';
 import type { BoatToBuild } from './boat';
-import type { WorkJob } from './job';
+import type { WorkJob, WorkKind } from './job';
 
 export type Material = {
   readonly what: string;
@@ -48,34 +48,29 @@ const CUTTING = ['fine saw for plywood', 'sharp block plane', 'mask, ears and ey
 const FITTING = ['pencil and bevel gauge', 'sharp block plane', 'saw', 'spirit level'];
 const MIXING = ['scale or pumps', 'pots and sticks', 'gloves, eyes covered', 'rags and a bin with a lid'];
 
-/** A frame of sawn timber is put together on the drawing of its section. */
-const SAWN = ['board with the section drawn on it', 'saw', 'sharp block plane', 'bevel gauge', 'drill and driver'];
-
-/** By what an id begins with, the longest first. */
-const TOOLS: readonly (readonly [string, readonly string[]])[] = [
-  ['cut.', [...MARKING, ...CUTTING]],
-  ['joining', ['sharp plane or router', 'long straight edge', 'clamps', 'mask']],
-  ['saw', ['rip saw or table saw', 'plane', 'mask, ears and eyes covered', 'push stick']],
-  ['strongback', ['saw', 'drill and driver', 'spirit level', 'taut string', 'long straight edge']],
-  ['stand', ['plumb line', 'spirit level', 'taut string', 'tape', 'drill and driver']],
-  ['members', [...FITTING, 'batten', 'drill and driver']],
-  ['hang.', ['drill', 'pliers and ties, or driver and screws', 'clamps', 'tape for the diagonals']],
-  ['turn', ['pads and blankets', 'strong helpers with gloves']],
-  ['round', ['block plane', 'sanding block', 'mask']],
-  ['fair', ['long sanding board', 'low lamp', 'filling knife', 'mask']],
-  ['fit.', [...FITTING, 'drill and driver']],
-  ['coat.', ['roller and brush', 'tray', 'tack cloth', 'mask for fumes, fresh air']],
-  ['fillets', [...MIXING, 'fillet tool of its radius', 'bag to squeeze from', 'masking tape']],
-  ['tack', [...MIXING, 'bag to squeeze from']],
-  ['tape', [...MIXING, 'scissors', 'brush and small roller']],
-  ['tabs', [...MIXING, 'scissors', 'brush']],
-  ['sheathe', [...MIXING, 'scissors', 'squeegee', 'roller', 'knife for the trim']],
-  ['flat', [...MIXING, 'scissors', 'squeegee', 'roller']],
-  ['seal', [...MIXING, 'foam roller and tray']],
-  ['fill', [...MIXING, 'squeegee', 'foam roller and tray']],
-  ['join', [...MIXING, 'film that does not stick', 'weights or clamps with straight bars']],
-  ['glue', [...MIXING, 'film that does not stick', 'clamps', 'spreader']],
-];
+const TOOLS: Readonly<Record<WorkKind, readonly string[]>> = {
+  cut: [...MARKING, ...CUTTING],
+  // a frame of sawn timber is put together on the drawing of its section
+  'sawn frame': ['board with the section drawn on it', 'saw', 'sharp block plane', 'bevel gauge', 'drill and driver'],
+  'sheet joints': ['sharp plane or router', 'long straight edge', 'clamps', 'mask'],
+  saw: ['rip saw or table saw', 'plane', 'mask, ears and eyes covered', 'push stick'],
+  strongback: ['saw', 'drill and driver', 'spirit level', 'taut string', 'long straight edge'],
+  stand: ['plumb line', 'spirit level', 'taut string', 'tape', 'drill and driver'],
+  members: [...FITTING, 'batten', 'drill and driver'],
+  hang: ['drill', 'pliers and ties, or driver and screws', 'clamps', 'tape for the diagonals'],
+  turn: ['pads and blankets', 'strong helpers with gloves'],
+  round: ['block plane', 'sanding block', 'mask'],
+  fair: ['long sanding board', 'low lamp', 'filling knife', 'mask'],
+  fit: [...FITTING, 'drill and driver'],
+  paint: ['roller and brush', 'tray', 'tack cloth', 'mask for fumes, fresh air'],
+  join: [...MIXING, 'film that does not stick', 'weights or clamps with straight bars'],
+  seal: [...MIXING, 'squeegee', 'foam roller and tray'],
+  glue: [...MIXING, 'film that does not stick', 'clamps', 'spreader'],
+  fillet: [...MIXING, 'fillet tool of its radius', 'bag to squeeze from', 'masking tape'],
+  tack: [...MIXING, 'bag to squeeze from'],
+  tape: [...MIXING, 'scissors', 'brush and small roller'],
+  sheathe: [...MIXING, 'scissors', 'squeegee', 'roller', 'knife for the trim'],
+};
 
 const MM2_PER_M2 = 1e6;
 const hundredth = (value: number): number => Math.round(value * 100) / 100;
@@ -86,20 +81,19 @@ export function wantsOf(job: WorkJob, boat: BoatToBuild): Wants {
   const wet = boat.takeoff.jobs.find(({ id }) => id === job.id);
   const bench = benchFor(own);
   const cure = job.isPaint ? paintCure(job, boat) : job.isWet ? epoxyCure(job, boat) : undefined;
-  const isSawn = job.id.startsWith('cut.frame.') && own.length === 0;
   return {
-    tools: isSawn ? SAWN : (TOOLS.find(([begins]) => job.id.startsWith(begins))?.[1] ?? []),
-    materials: wet ? mixed(wet, boat) : [...plywood(own), ...painted(job, boat), ...timberFor(job, boat)],
+    tools: TOOLS[job.does],
+    materials: wet ? mixed(wet, boat) : [...plywood(own), ...painted(job), ...timberFor(job, boat)],
     ...(bench && { bench }),
     clamps: clampsFor(job, boat),
-    moulds: job.id === 'stand' || job.id.startsWith('hang.') ? mouldsIn(boat) : [],
+    moulds: job.does === 'stand' || job.does === 'hang' ? mouldsIn(boat) : [],
     ...(cure && { cure }),
   };
 }
 
 /** What is cut in it. */
-const piecesOf = ({ id, parts }: WorkJob, { cut }: BoatToBuild): readonly CutPart[] =>
-  id.startsWith('cut.') ? cut.filter(({ name }) => parts.includes(name)) : [];
+const piecesOf = ({ does, parts }: WorkJob, { cut }: BoatToBuild): readonly CutPart[] =>
+  does === 'cut' ? cut.filter(({ name }) => parts.includes(name)) : [];
 
 function plywood(own: readonly CutPart[]): Material[] {
   const by = new Map<number, number>();
@@ -134,22 +128,16 @@ function goesOnIn(id: string, { group, from }: BoatToBuild['takeoff']['lines'][n
   return id === { tabs: 'tabs', sheathing: 'sheathe', flat: 'flat' }[group as 'tabs' | 'sheathing' | 'flat'];
 }
 
-const coatOf = ({ id }: WorkJob, { takeoff: { coats } }: BoatToBuild) =>
-  coats.find(({ finish, number }) => id.startsWith('coat.') && id.endsWith(`.${finish.id}.${number}`));
+const painted = ({ coat }: WorkJob): Material[] => (coat ? [{ what: coat.finish, ml: tens(coat.ml) }] : []);
 
-function painted(job: WorkJob, boat: BoatToBuild): Material[] {
-  const coat = coatOf(job, boat);
-  return coat ? [{ what: coat.finish.name, ml: tens(coat.ml) }] : [];
-}
-
-function timberFor({ id }: WorkJob, { runs, setup }: BoatToBuild): Material[] {
-  if (id === 'saw') {
+function timberFor({ does }: WorkJob, { runs, setup }: BoatToBuild): Material[] {
+  if (does === 'saw') {
     const sum = runs.reduce((all, { length, qty }) => all + length * qty, 0);
     return [
       { what: 'timber to rip', runM: hundredth(sum / 1000), pieces: runs.reduce((all, { qty }) => all + qty, 0) },
     ];
   }
-  if (id !== 'strongback') return [];
+  if (does !== 'strongback') return [];
   const { pieces } = setup.jig;
   const sum = pieces.reduce((all, { qty, lengthMm }) => all + qty * lengthMm, 0);
   return [{ what: 'straight timber', runM: hundredth(sum / 1000), pieces: pieces.reduce((all, p) => all + p.qty, 0) }];
@@ -170,17 +158,17 @@ const BENCH_STEP = 50;
 
 const along = (mm: number): number => Math.ceil(mm / CLAMP_EVERY.value);
 
-function clampsFor({ id, parts }: WorkJob, { jointed, frames, school }: BoatToBuild): number {
-  if (id === 'join')
+function clampsFor({ does, parts }: WorkJob, { jointed, frames, school }: BoatToBuild): number {
+  if (does === 'join')
     return jointed.reduce(
       (sum, { joints, isPair }) => sum + joints.reduce((all, { depth }) => all + along(depth), 0) * (isPair ? 2 : 1),
       0,
     );
-  if (id === 'glue')
+  if (does === 'glue')
     return CLAMPS_A_PART.value * Math.max(0, ...frames.frames.map((f) => f.cleats.length + f.rims.length));
-  if (id === 'members') return Math.max(0, ...frames.members.map(({ lengthMm }) => along(lengthMm)));
-  if (id.startsWith('hang.')) return school === 'filleted' ? 0 : CLAMPS_A_PART.value * (frames.frames.length + 2);
-  return id.startsWith('fit.') ? CLAMPS_A_PART.value * parts.length : 0;
+  if (does === 'members') return Math.max(0, ...frames.members.map(({ lengthMm }) => along(lengthMm)));
+  if (does === 'hang') return school === 'filleted' ? 0 : CLAMPS_A_PART.value * (frames.frames.length + 2);
+  return does === 'fit' ? CLAMPS_A_PART.value * parts.length : 0;
 }
 
 const mouldsIn = ({ frames }: BoatToBuild): string[] =>
@@ -195,10 +183,10 @@ function epoxyCure({ name }: WorkJob, { takeoff, hours, warmth }: BoatToBuild): 
   };
 }
 
-function paintCure(job: WorkJob, boat: BoatToBuild): Cure {
-  const dries = Math.ceil((coatOf(job, boat)?.finish.fromHours ?? 0) / boat.paintPace);
+function paintCure({ coat }: WorkJob, { paintPace, warmth }: BoatToBuild): Cure {
+  const dries = Math.ceil((coat?.fromHours ?? 0) / paintPace);
   return {
-    ...{ leastC: boat.warmth.paintLeastC, dampest: PAINT_DAMPEST.value, pots: 0 },
+    ...{ leastC: warmth.paintLeastC, dampest: PAINT_DAMPEST.value, pots: 0 },
     ...{ hardH: dries, curedH: dries },
   };
 }

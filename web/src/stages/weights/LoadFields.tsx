@@ -1,6 +1,5 @@
 /** One load: what it weighs and where its middle is. */
 import Button from '@mui/material/Button';
-import { isImperial } from '@kalotrope/core/measure';
 import { LOADS_PATH, type Load } from '@kalotrope/core/weights';
 import { LengthField } from '../../controls/LengthField';
 import { NameField } from '../../controls/NameField';
@@ -8,17 +7,16 @@ import { NumberField } from '../../controls/NumberField';
 import { Tick } from '../../controls/ViewTabs';
 import { selectNotation } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
+import { heavyUnit, kgPerShown } from './shown';
 import { useLoads } from './use-loads';
 
-/** Avoirdupois, exact. */
-const KG_PER_LB = 0.45359237;
 const WHOLE_ROW = { gridColumn: '1 / 3' };
 const UNDER = { marginTop: 10 };
 
 export function LoadFields({ load }: { readonly load: Load }) {
   const { loads, put, change } = useLoads();
-  const isInPounds = isImperial(useAppSelector(selectNotation));
-  const unit = isInPounds ? KG_PER_LB : 1;
+  const notation = useAppSelector(selectNotation);
+  const unit = kgPerShown(notation);
   const path = (key: keyof Load) => [...LOADS_PATH, load.id, key];
   const length = (key: 'x' | 'out' | 'up', label: string) => (
     <LengthField
@@ -46,7 +44,7 @@ export function LoadFields({ load }: { readonly load: Load }) {
           />
         </div>
         <NumberField
-          label={isInPounds ? 'It weighs, lb' : 'It weighs, kg'}
+          label={`It weighs, ${heavyUnit(notation)}`}
           value={load.kg / unit}
           unit={unit}
           onCommit={(shown) => change(load.id, 'weight', { kg: shown * unit })}

@@ -1,5 +1,4 @@
 /** What a cubic metre of each weighs, the water, and what is drawn nowhere. */
-import { isImperial } from '@kalotrope/core/measure';
 import type { WeightsPart } from '@kalotrope/core/weights';
 import { NumberField } from '../../controls/NumberField';
 import { Section } from '../../controls/Section';
@@ -8,16 +7,14 @@ import { Tick } from '../../controls/ViewTabs';
 import { edited } from '../../state/document-slice';
 import { selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
+import { densityPerShown, densityUnit, heavyUnit, kgPerShown } from './shown';
 import { MATERIAL_SECTION } from './words';
 
 const WATER_NAMES = { fresh: 'fresh', salt: 'salt' } as const;
-/** kg/m³ in a pound a cubic foot, and kg in a pound. */
-const PER_LB_FT3 = 16.018463;
-const KG_PER_LB = 0.45359237;
 
 export function Materials({ part }: { readonly part: WeightsPart }) {
   const dispatch = useAppDispatch();
-  const isInPounds = isImperial(useAppSelector(selectNotation));
+  const notation = useAppSelector(selectNotation);
   const set = (key: keyof WeightsPart, label: string, value: string | number | boolean) =>
     dispatch(edited({ label, edits: [{ path: ['weights', key], value }] }));
   const figure = (key: 'ply' | 'timber' | 'fittings', label: string, unit: number) => (
@@ -29,14 +26,13 @@ export function Materials({ part }: { readonly part: WeightsPart }) {
       path={['weights', key]}
     />
   );
-  const dense = isInPounds ? PER_LB_FT3 : 1;
-  const per = isInPounds ? 'lb/ft³' : 'kg/m³';
+  const [dense, per] = [densityPerShown(notation), densityUnit(notation)];
   return (
     <Section title={MATERIAL_SECTION}>
       <div className="field-grid no-print">
         {figure('ply', `Plywood, ${per}`, dense)}
         {figure('timber', `Timber, ${per}`, dense)}
-        {figure('fittings', isInPounds ? 'Fittings, lb' : 'Fittings, kg', isInPounds ? KG_PER_LB : 1)}
+        {figure('fittings', `Fittings, ${heavyUnit(notation)}`, kgPerShown(notation))}
         <SelectField
           label="Water"
           value={part.water}

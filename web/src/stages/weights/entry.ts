@@ -6,7 +6,8 @@ import { loadOfThing, loadThing, weightsStage } from '@kalotrope/core/weights';
 import { selectProject } from '../../state/selectors';
 import type { StageEntry } from '../../state/stage-entry';
 import { waitsForLines } from '../../state/waits';
-import { LOADS_SECTION, MATERIAL_SECTION } from './words';
+import { densityUnit, heavyUnit } from './shown';
+import { MATERIAL_SECTION } from './words';
 
 const selectSteps = createSelector([(state) => selectProject(state)?.weights.loads], (loads) =>
   (loads ?? []).map(({ id }) => loadThing(id)),
@@ -17,12 +18,16 @@ export const weightsEntry: StageEntry = {
   title: weightsStage.title,
   question: 'Will she float as drawn?',
   Page: lazy(() => import('./WeightsPage')),
-  settings: () => [
-    ...['Plywood, kg/m³', 'Timber, kg/m³', 'Fittings, kg', 'Water'].map((label) => ({
+  settings: ({ notation }) => [
+    ...[
+      `Plywood, ${densityUnit(notation)}`,
+      `Timber, ${densityUnit(notation)}`,
+      `Fittings, ${heavyUnit(notation)}`,
+      'Water',
+    ].map((label) => ({
       label,
       section: MATERIAL_SECTION,
     })),
-    { label: 'Put aboard', section: LOADS_SECTION },
   ],
   steps: selectSteps,
   pickAt: ({ part }) => (part && loadOfThing(part) !== undefined ? part : undefined),
