@@ -138,7 +138,10 @@ test('an order of one’s own, what a job wants, what the weather spoils; a cold
   await unfold(page, 'The shop');
   await type(page, 'How warm it is, °C', '4');
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Lines' }).click();
-  const alert = page.getByRole('alert').filter({ hasText: 'fillets is not hard' });
+  const alert = page.getByRole('alert').filter({ hasText: 'for fillets is not hard' });
+  await expect(alert).toBeVisible();
+  await page.goto('/project/demo-tamsel/shop');
+  await expect(page.getByRole('main', { name: 'Shop view' })).toBeVisible();
   await expect(alert).toBeVisible();
   await alert.getByRole('button', { name: 'I see to it' }).click();
   await expect(alert).toHaveCount(0);

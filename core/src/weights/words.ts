@@ -1,5 +1,5 @@
 /** What is said of how she floats, and what is said with it everywhere. */
-import { formatDeg, formatMass, formatWithUnit, isImperial, toDeg, type Notation } from '../measure';
+import { formatDeg, formatMass, formatVolume, formatWithUnit, isImperial, toDeg, type Notation } from '../measure';
 import type { WeightsValue } from './value';
 
 export const NO_APPROVAL =
@@ -21,6 +21,7 @@ export function floatWords(value: WeightsValue, notation: Notation): FloatLine[]
     { what: 'With what is aboard', value: formatMass(allGrams, notation) },
     ...(afloat
       ? [
+          { what: 'Water pushed away', value: formatVolume(afloat.volumeMm3 / MM3_PER_ML, notation) },
           { what: 'Draught', value: mm(afloat.draughtMm) },
           ...(freeboard ? [{ what: 'Least freeboard', value: mm(freeboard.mm) }] : []),
           ...(freeboard ? [{ what: 'It is, from the stem', value: mm(freeboard.x) }] : []),
@@ -47,5 +48,6 @@ export function floatWords(value: WeightsValue, notation: Notation): FloatLine[]
   ];
 }
 const CM_PER_INCH = 2.54;
+const MM3_PER_ML = 1000;
 /** What is less is none. */
 const EVEN_DEG = 0.05;

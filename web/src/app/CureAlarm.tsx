@@ -47,7 +47,8 @@ function usePotsAndNow(projectId: string | undefined): { readonly pots: readonly
   return state;
 }
 
-export function CureAlarm() {
+/** @param isLarge for hands in gloves, at arm's length */
+export function CureAlarm({ isLarge = false }: { readonly isLarge?: boolean }) {
   const project = useAppSelector(selectProject);
   const { pots, now } = usePotsAndNow(project?.id);
   const notation = useAppSelector(selectNotation);
@@ -70,17 +71,20 @@ export function CureAlarm() {
   return (
     <Alert
       severity="warning"
-      variant="outlined"
+      variant={isLarge ? 'filled' : 'outlined'}
       className="no-print"
+      sx={isLarge ? LARGE : undefined}
       action={<Button onClick={() => setSeen(key)}>I see to it</Button>}
     >
       {isNow ? 'The shop is' : `From ${clockWords(cold.from, now)} the shop is`} at{' '}
-      {formatTemperature(cold.tempC, notation)}, and {cold.job.toLowerCase()} is not hard: under {least} it does not
-      cure. Warm it with what has no flame, cover it, or clamp it longer
+      {formatTemperature(cold.tempC, notation)}, and what was mixed for {cold.job.toLowerCase()} is not hard: under{' '}
+      {least} it does not cure. Warm it with what has no flame, cover it, or clamp it longer
       {cold.hardAt === null ? '.' : `; in this weather it is hard ${clockWords(cold.hardAt, now)}.`}
     </Alert>
   );
 }
 
-/** The same cold of the same thing is told once. */
+const LARGE = { fontSize: 18, '& .MuiButton-root': { fontSize: 18, minHeight: 44 } };
+
+/** The same cold of the same thing is told once; one that lasts, again every hour. */
 const keyOf = ({ job, from, tempC }: ColdCure): string => `${job} ${Math.round(from / HOUR_MS)} ${Math.round(tempC)}`;

@@ -3,6 +3,8 @@ const BEEP = { hertz: 880, seconds: 0.8 } as const;
 /** A shake and a tone, where the browser lets them. */
 export function alarm(): void {
   try {
+    // before anything was tapped a browser does neither, and says so
+    if (!navigator.userActivation.hasBeenActive) return;
     navigator.vibrate?.([300, 150, 300]);
     const sound = new AudioContext();
     const tone = sound.createOscillator();

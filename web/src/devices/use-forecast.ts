@@ -1,5 +1,5 @@
 /** The forecast as it was pasted, kept for the workshop, and read. */
-import { useEffect, useState } from 'react';
+import { useEffect, useSyncExternalStore } from 'react';
 import { readForecast, type ClockOf, type Weather } from '@kalotrope/core/epoxy';
 import type { Notation } from '@kalotrope/core/measure';
 import { keepForecast, keptForecast } from '../storage/pots';
@@ -18,17 +18,28 @@ export type Forecasting = {
   readonly put: (text: string) => void;
 };
 
+/** One for all that look at it: what is typed on one screen is seen by the others at once. Null until it is read. */
+let shared: string | null = null;
+const watchers = new Set<() => void>();
+
+function share(text: string): void {
+  shared = text;
+  watchers.forEach((tell) => tell());
+}
+
+function watch(tell: () => void): () => void {
+  watchers.add(tell);
+  return () => watchers.delete(tell);
+}
+
 export function useForecast(notation: Notation): Forecasting {
-  const [text, setText] = useState('');
+  const text = useSyncExternalStore(watch, () => shared ?? '');
   useEffect(() => {
-    let isGone = false;
+    if (shared !== null) return;
     void keptForecast().then(
-      (kept) => !isGone && setText((typed) => typed || kept),
+      (kept) => shared === null && share(kept),
       () => undefined,
     );
-    return () => {
-      isGone = true;
-    };
   }, []);
   const read = text.trim() === '' ? null : readForecast(text, { notation, clockOf });
   return {
@@ -36,7 +47,7 @@ export function useForecast(notation: Notation): Forecasting {
     weather: read?.ok ? read.weather : [],
     problem: read && !read.ok ? read.problem : null,
     put: (next) => {
-      setText(next);
+      share(next);
       keepForecast(next).catch(() => undefined); // a browser that keeps nothing shows it all the same
     },
   };

@@ -5,6 +5,7 @@ import { unitLabel } from '@kalotrope/core/measure';
 import { selectNotation, selectProject } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { CannotOpen } from '../CannotOpen';
+import { CureAlarm } from '../CureAlarm';
 import { useOpenProject } from '../use-open-project';
 import { FinishedTask } from './FinishedTask';
 import { StepView } from './StepView';
@@ -23,6 +24,7 @@ export default function ShopPage() {
   if (reason) return <CannotOpen reason={reason} />;
   return (
     <main className={`shop${isLeft ? ' left-handed' : ''}`} aria-label="Shop view">
+      <CureAlarm isLarge />
       {isOpen && chapters ? (
         <Shop
           projectId={projectId}

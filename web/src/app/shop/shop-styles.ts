@@ -9,13 +9,15 @@ type Colours = (typeof COLOURS)[keyof typeof COLOURS];
 
 export const shopStyles = (c: Colours, figures: string) => ({
   '.shop': {
-    ...{ height: '100dvh', overflow: 'auto', backgroundColor: c.paper, fontSize: LETTERS, lineHeight: 1.35 },
+    ...{ height: '100dvh', overflow: 'auto', display: 'flex', flexDirection: 'column' },
+    ...{ backgroundColor: c.paper, fontSize: LETTERS, lineHeight: 1.35 },
     '& button': { font: 'inherit', color: 'inherit', cursor: 'pointer', minHeight: TOUCH, minWidth: TOUCH },
     '& button:disabled': { color: c.quiet, cursor: 'default' },
     '& h1, & h2': { fontSize: 22, margin: 0, fontWeight: 650 },
   },
   '.shop-list': {
-    ...{ maxWidth: 760, margin: '0 auto', padding: 12, display: 'grid', gap: 10 },
+    ...{ width: 'min(100%, 760px)', boxSizing: 'border-box', margin: '0 auto', padding: 12 },
+    ...{ display: 'grid', gap: 10 },
     '& > section': { display: 'grid', gap: 6 },
     '& p': { margin: 0 },
   },
@@ -33,7 +35,9 @@ export const shopStyles = (c: Colours, figures: string) => ({
     '& button[aria-pressed=true]': { borderColor: c.main, borderWidth: 3 },
   },
   '.shop-step': {
-    ...{ minHeight: '100%', maxWidth: 900, margin: '0 auto', padding: 12, display: 'flex', gap: 8 },
+    // all the room that is left under what is told over it
+    ...{ flex: '1 0 auto', width: 'min(100%, 900px)', boxSizing: 'border-box', margin: '0 auto', padding: 12 },
+    ...{ display: 'flex', gap: 8 },
     flexDirection: 'column',
     '& > p': { margin: 0 },
     '& progress': { width: '100%', height: 8, accentColor: c.main },
