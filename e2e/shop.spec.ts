@@ -48,7 +48,7 @@ test.describe('by touch alone', () => {
     await expectLarge(page);
     await expectNoFaults(page);
 
-    await page.getByRole('button', { name: /^Mark out/ }).tap();
+    await page.getByRole('button', { name: /^Mark out \d/ }).tap();
     await page.getByRole('button', { name: /^Side, port/ }).tap();
     await expect(shop(page)).toContainText('the fore end to your right');
     await expect(shop(page)).not.toContainText('STARBOARD');
@@ -135,14 +135,18 @@ test.describe('by keys alone', () => {
 
     await press(page, page.getByRole('button', { name: /^Do a job \d/ }));
     const jobs = page.getByRole('region', { name: 'Do a job', exact: true });
-    const first = jobs.locator('.shop-task').filter({ hasText: '1 step' }).first();
+    const first = jobs.locator('.shop-task').filter({ hasText: '2 steps' }).first();
     const name = (await first.locator('span').first().textContent()) ?? '';
     await press(page, first);
+    // what is got ready, then the work itself
+    await expect(shop(page)).toContainText('Have it ready');
+    await onStep(page, 'Enter');
+    await expect(shop(page)).toContainText('step 2 of 2');
     await onStep(page, 'Enter');
     await expect(shop(page)).toContainText(`${name}: done`);
     await press(page, page.getByRole('button', { name: 'All tasks' }));
     await press(page, page.getByRole('button', { name: /^Do a job \d/ }));
-    await expect(page.getByRole('button', { name: `${name} 1 step` })).toHaveCount(0);
+    await expect(page.getByRole('button', { name: `${name} 2 steps` })).toHaveCount(0);
     await page.goto('/project/demo-tamsel/plan');
     await expect(page.getByRole('main', { name: 'Plan' })).toContainText(/Done\s*1 of/);
   });
