@@ -103,6 +103,7 @@ export function floats(hull: HullSolid, weight: Weighed, density: number): Float
     slopes = next;
     here = there;
   }
+  if (Math.hypot(...here.gradient) >= RESTS_MM) return { ok: false, why: 'not settled' };
   const { normal, level, state } = here;
   const plane = { normal, level };
   return {
