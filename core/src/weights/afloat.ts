@@ -140,7 +140,8 @@ function stepFrom(slopes: Slopes, g: Slopes, gradientAt: (near: Slopes) => Slope
   // the smaller of the two principal values
   const least = (xx + yy) / 2 - Math.hypot((xx - yy) / 2, xy);
   const size = Math.max(Math.abs(xx), Math.abs(yy), 1e-6);
-  if (least < -1e-9 * size && Math.hypot(...g) < NEAR_MM) return [0, -RIDGE_STEP];
+  // on a ridge she does not stay: over to the side to which she leans
+  if (least < -RIDGE_SHARE * size && Math.hypot(...g) < RESTS_MM) return [0, g[1] < 0 ? RIDGE_STEP : -RIDGE_STEP];
   const added = least > 1e-3 * size ? 0 : 1e-2 * size - least;
   const [p, q] = [xx + added, yy + added];
   const det = p * q - xy * xy;
@@ -149,3 +150,5 @@ function stepFrom(slopes: Slopes, g: Slopes, gradientAt: (near: Slopes) => Slope
   return long > MOST_STEP ? [(step[0] * MOST_STEP) / long, (step[1] * MOST_STEP) / long] : step;
 }
 const RIDGE_STEP = 0.02;
+/** Curved down by less than that of the other way is level. */
+const RIDGE_SHARE = 1e-4;

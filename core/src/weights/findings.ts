@@ -9,7 +9,8 @@ export const WEIGHTS_FINDINGS = {
   ),
   'float-not-settled': entry(
     {},
-    () => 'She finds no place of rest: so loaded she would roll on her side. Put weight lower, or nearer her middle.',
+    () =>
+      'She finds no place of rest near upright: as she is she rolls on her side. Put weight low, or nearer her middle.',
     {},
   ),
   'float-over-sheer': entry(

@@ -23,6 +23,10 @@ const rest = (hull: HullSolid, grams: number, at: Vec3) => {
 };
 const upright = { normal: [0, 0, 1] as Vec3 };
 
+const derive = createDerive();
+/** Over the base line, mm. */
+const LOW = 100;
+
 describe('what is under a plane', () => {
   it('of a box is its length, breadth and draught, and the middle of them; of a cut aslant as by hand', () => {
     const hull = box(2000, 800, 400);
@@ -115,6 +119,14 @@ describe('at rest', () => {
     const { heelRad } = rest(box(2000, 300, 600), 90_000, [1000, 0, up]);
     within(Math.tan(Math.abs(heelRad)), tan);
   });
+  it('a slender hull with nothing low in her is not said to stand upright', () => {
+    // of the two hulls of a carrier one: her weight too high for her breadth
+    const project = demoProject('ilven', 'x');
+    const bare = derive({ ...project, weights: { ...project.weights, loads: [] } }).weights;
+    const heel = bare.value.afloat?.heelRad ?? Infinity;
+    expect(Math.abs(heel)).toBeGreaterThan(0.05);
+    expect(bare.findings.map(({ code }) => code)).toContain(bare.value.afloat ? 'float-tender' : 'float-not-settled');
+  });
   it('what is heavier than the water that it can push away sinks, and is told', () => {
     expect(floats(hull, { grams: 700_000, at: [1000, 0, 100] }, 1000)).toEqual({ ok: false, why: 'too heavy' });
   });
@@ -128,7 +140,6 @@ describe('at rest', () => {
   });
 });
 
-const derive = createDerive();
 const load = (given: Partial<Load>): Load => ({
   ...{ id: 'one', name: 'One', kg: 80, x: 2300, out: 0, up: 400, isAboard: true },
   ...given,
@@ -181,9 +192,10 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('%s', (id) => {
 
   it('rests with the two middles over one another and her weight of water pushed away; heavier she lies deeper', () => {
     const laden = (kg: number) =>
-      derive({ ...project, weights: { ...project.weights, loads: [load({ kg, x: bareAt[0], up: 150 })] } }).weights
+      derive({ ...project, weights: { ...project.weights, loads: [load({ kg, x: bareAt[0], up: LOW })] } }).weights
         .value;
-    const [light, heavy] = [laden(20), laden(60)];
+    // low enough that the slenderest of them stands
+    const [light, heavy] = [laden(60), laden(100)];
     for (const value of [light, heavy]) {
       const { plane, middle, volumeMm3 } = value.afloat!;
       within(volumeMm3, value.allGrams / 0.000999, 1e-6);
@@ -193,7 +205,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('%s', (id) => {
     expect(heavy.afloat!.draughtMm).toBeGreaterThan(light.afloat!.draughtMm);
     const out = derive({
       ...project,
-      weights: { ...project.weights, loads: [load({ kg: 20, x: bareAt[0], out: 120, up: 150 })] },
+      weights: { ...project.weights, loads: [load({ kg: 60, x: bareAt[0], out: 40, up: LOW })] },
     });
     expect(out.weights.value.afloat!.heelRad).toBeGreaterThan(0.005);
   });

@@ -10,7 +10,7 @@ import type { Project } from '../document';
 import { ILVEN_TABLE } from './ilven';
 import { ORRIN_TABLE } from './orrin';
 import { ORRIN_DONE, orrinLog } from './orrin-log';
-import { TAMSEL_LOADS } from './tamsel-loads';
+import { ILVEN_LOADS, TAMSEL_LOADS } from './loads';
 import { TAMSEL_TABLE } from './tamsel';
 import { VEYRA_TABLE } from './veyra';
 
@@ -427,6 +427,7 @@ function ilven(id: string): Project {
       ],
     },
     fitout: { ...base.fitout, parts: ILVEN_INSIDE },
+    weights: { ...base.weights, loads: [...ILVEN_LOADS] },
   };
 }
 
