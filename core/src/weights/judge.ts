@@ -10,10 +10,14 @@ import type { NotAfloat, WeightsValue } from './value';
 type WeightsFinding = FindingsOf<typeof WEIGHTS_FINDINGS>;
 const where = { stage: 'weights' };
 
+/** A boat with nothing in her yet is not judged by how she lies: only that she would not lie upright is said. */
+const isLaden = (loads: WeightsPart['loads']): boolean => loads.some(({ isAboard, kg }) => isAboard && kg > 0);
+
 export function judgeWeights(value: WeightsValue, { loads }: Pick<WeightsPart, 'loads'>): WeightsFinding[] {
   const { notAfloat, afloat, allGrams } = value;
-  if (notAfloat) return [...notFloated(notAfloat, { loads, grams: allGrams })];
+  if (notAfloat) return notFloated(notAfloat, { loads, grams: allGrams });
   if (!afloat) return [];
+  if (!isLaden(loads)) return tender(value);
   const [trim, heel] = [toDeg(afloat.trimRad), toDeg(afloat.heelRad)];
   return [
     ...overSheer(value, loads),
@@ -32,12 +36,17 @@ export function judgeWeights(value: WeightsValue, { loads }: Pick<WeightsPart, '
 /** Where no weight lies to a side, and yet she leans, she is tender. */
 const EVEN_MM = 1;
 
-function heeling({ allAt }: WeightsValue, heel: number): WeightsFinding[] {
+function heeling(value: WeightsValue, heel: number): WeightsFinding[] {
   const deg = Math.abs(heel);
   if (deg < HEEL_TOLD.value) return [];
-  return Math.abs(allAt[1]) < EVEN_MM
-    ? [{ severity: 'check', code: 'float-tender', where, data: { deg } }]
+  return Math.abs(value.allAt[1]) < EVEN_MM
+    ? tender(value, 'check')
     : [{ severity: 'check', code: 'float-heels', where, data: { deg, side: heel > 0 ? 'starboard' : 'port' } }];
+}
+
+function tender({ afloat }: WeightsValue, severity: 'check' | 'note' = 'note'): WeightsFinding[] {
+  const deg = Math.abs(toDeg(afloat?.heelRad ?? 0));
+  return deg < HEEL_TOLD.value ? [] : [{ severity, code: 'float-tender', where, data: { deg } }];
 }
 
 type Why = { readonly loads: WeightsPart['loads']; readonly grams: number };
@@ -49,11 +58,13 @@ function notFloated(why: NotAfloat, { loads, grams }: Why): WeightsFinding[] {
     case 'too heavy':
       return [{ severity: 'stop', code: 'float-too-heavy', where: heaviest(loads), data: { grams } }];
     case 'not settled':
-      return [{ severity: 'stop', code: 'float-not-settled', where: heaviest(loads), data: {} }];
+      return [
+        { severity: isLaden(loads) ? 'stop' : 'note', code: 'float-not-settled', where: heaviest(loads), data: {} },
+      ];
     case 'open':
-      return [{ severity: 'note', code: 'float-open', where, data: {} }];
+      return isLaden(loads) ? [{ severity: 'note', code: 'float-open', where, data: {} }] : [];
     case 'unlike':
-      return [{ severity: 'note', code: 'float-unlike', where, data: {} }];
+      return isLaden(loads) ? [{ severity: 'note', code: 'float-unlike', where, data: {} }] : [];
   }
 }
 

@@ -242,6 +242,16 @@ describe('loads', () => {
       for (const { x } of loads.slice(1)) expect(x >= size.from && x <= size.to).toBe(true);
     }
   });
+  it('with nothing aboard she is not judged by how she lies, whatever the trim', () => {
+    const bare = derive({ ...project, weights: { ...project.weights, loads: [] } }).weights;
+    expect(Math.abs(bare.value.afloat!.trimRad)).toBeGreaterThan(0.02);
+    expect(bare.findings).toEqual([]);
+    const empty = { ...bare.value, afloat: undefined };
+    for (const notAfloat of ['open', 'unlike'] as const) {
+      expect(judgeWeights({ ...empty, notAfloat }, { loads: [] })).toEqual([]);
+      expect(judgeWeights({ ...empty, notAfloat }, project.weights)).toHaveLength(1);
+    }
+  });
   it('too many of them are told, from a low sheer to sinking', () => {
     const codes = [200, 500, 2000].map((kg) => {
       const weights = { ...project.weights, loads: [load({ kg, x: 2500, up: 200 })] };
@@ -250,9 +260,10 @@ describe('loads', () => {
     expect(codes[2]).toEqual(['float-too-heavy']);
     const value = derive(project).weights.value;
     const freeboard = { mm: 90, x: 4000, side: 'port' } as const;
-    expect(judgeWeights({ ...value, freeboard }, { loads: [] }).map(({ code }) => code)).toContain('float-low');
+    const { loads } = project.weights;
+    expect(judgeWeights({ ...value, freeboard }, { loads }).map(({ code }) => code)).toContain('float-low');
     expect(
-      judgeWeights({ ...value, freeboard: { ...freeboard, mm: -5 } }, { loads: [] }).map(({ code }) => code),
+      judgeWeights({ ...value, freeboard: { ...freeboard, mm: -5 } }, { loads }).map(({ code }) => code),
     ).toContain('float-over-sheer');
   });
 });

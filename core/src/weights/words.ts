@@ -1,6 +1,6 @@
 /** What is said of how she floats, and what is said with it everywhere. */
 import { formatDeg, formatMass, formatVolume, formatWithUnit, isImperial, toDeg, type Notation } from '../measure';
-import type { WeightsValue } from './value';
+import type { NotAfloat, WeightsValue } from './value';
 
 export const NO_APPROVAL =
   'Worked out for still water. It approves nothing: stability, buoyancy, load and engine limits are for a qualified ' +
@@ -10,7 +10,7 @@ export type FloatLine = { readonly what: string; readonly value: string };
 
 /** Figures in the builder's unit, the most wanted first. */
 export function floatWords(value: WeightsValue, notation: Notation): FloatLine[] {
-  const { afloat, freeboard, rocker, bareGrams, allGrams } = value;
+  const { afloat, freeboard, notAfloat, rocker, bareGrams, allGrams } = value;
   const mm = (length: number) => formatWithUnit(length, notation);
   const turned = (rad: number, [plus, minus]: readonly [string, string]) => {
     const deg = toDeg(rad);
@@ -19,6 +19,7 @@ export function floatWords(value: WeightsValue, notation: Notation): FloatLine[]
   return [
     { what: 'Bare weight', value: formatMass(bareGrams, notation) },
     { what: 'With what is aboard', value: formatMass(allGrams, notation) },
+    ...(notAfloat ? [{ what: 'Afloat', value: NOT_AFLOAT[notAfloat] }] : []),
     ...(afloat
       ? [
           { what: 'Water pushed away', value: formatVolume(afloat.volumeMm3 / MM3_PER_ML, notation) },
@@ -47,6 +48,11 @@ export function floatWords(value: WeightsValue, notation: Notation): FloatLine[]
       : []),
   ];
 }
+const NOT_AFLOAT: Readonly<Record<NotAfloat, string>> = {
+  ...{ 'no hull': 'no hull yet', open: 'a panel is missing', unlike: 'sides are unlike' },
+  ...{ 'too heavy': 'she sinks', 'not settled': 'she rolls over' },
+};
+
 const CM_PER_INCH = 2.54;
 const MM3_PER_ML = 1000;
 /** What is less is none. */
