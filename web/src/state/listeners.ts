@@ -19,7 +19,7 @@ import {
 import { closed, edited, historyToKeep, opened, redone, saveEnded, undone, type DocumentState } from './document-slice';
 import { createSaver } from './saver';
 import { keepSlip } from '../storage/last-choices';
-import { isOffered, remedyWaits, selectIsBehind } from './take-remedy';
+import { offeredNow, remedyWaits, selectIsBehind } from './take-remedy';
 import { said, sectionTurned, slipFolded, slipSized, type ScreenState } from './screen-slice';
 
 export const listener = createListenerMiddleware();
@@ -61,7 +61,8 @@ listener.startListening({
       return;
     }
     const findings = allFindings(derived.derived, { project: document.project, found: derived.found });
-    if (isOffered(remedy, findings)) api.dispatch(edited({ label: remedy.label, edits: [...remedy.edits] }));
+    const edits = offeredNow(remedy, findings);
+    if (edits) api.dispatch(edited({ label: remedy.label, edits: [...edits] }));
     else api.dispatch(said(`“${remedy.label}” is no longer offered: the boat has changed`));
   },
 });
