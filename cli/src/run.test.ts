@@ -160,6 +160,30 @@ describe('kalo', () => {
     const undated = kalo('plan', file('undated.json', JSON.stringify(project)), '--calendar', ics);
     expect([undated.code, undated.err]).toEqual([2, expect.stringMatching(/no first day/)]);
   });
+  it('gaps: every seam with what it keeps within, the same for the same seed, and what would halve it', () => {
+    const path = file('gaps.json', JSON.stringify(demoProject('tamsel', 'x')));
+    type Within = { half: number; nineteen: number };
+    const ask = (...more: string[]) =>
+      kalo('gaps', path, '--builds', '40', ...more, '--json').json() as unknown as {
+        seams: { line: string; worst: Within; widest: Within; alone: Record<string, number>; places: Within[] }[];
+        edges: { edge: string; nails: { mm: number }[] }[];
+        disagreement: number;
+        hint: { say: string };
+      };
+    const { seams, edges, disagreement, hint } = ask();
+    expect(seams.map(({ line }) => line)).toEqual(['keel', 'chine']);
+    for (const { worst, alone, places } of seams) {
+      expect(Math.max(...places.map(({ nineteen }) => nineteen))).toBe(worst.nineteen);
+      expect(worst.half).toBeLessThan(worst.nineteen);
+      for (const mm of Object.values(alone)) expect(mm).toBeLessThanOrEqual(worst.nineteen);
+    }
+    expect(edges.flatMap(({ nails }) => nails).every(({ mm }) => mm > 0)).toBe(true);
+    expect(disagreement).toBeLessThan(0.3); // of forty builds
+    expect(hint.say).toMatch(/\.$/);
+    expect(ask().seams).toEqual(seams);
+    expect(ask('--seed', '2').seams.map(({ widest }) => widest)).not.toEqual(seams.map(({ widest }) => widest));
+    expect(kalo('gaps', path, '--builds', '3').err).toMatch(/builds/);
+  });
   it('weights: every part with its place, what floats with it, and that it approves nothing', () => {
     const path = file('weights.json', JSON.stringify(demoProject('tamsel', 'x')));
     const answer = kalo('weights', path, '--json').json() as unknown as {

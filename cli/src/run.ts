@@ -14,6 +14,7 @@ import { setupCommand } from './commands/setup';
 import { spacingCommand } from './commands/spacing';
 import { takeoffCommand } from './commands/takeoff';
 import { weightsCommand } from './commands/weights';
+import { gapsCommand } from './commands/gaps';
 import { timberCommand } from './commands/timber';
 import { Refusal, type Answer, type Io, type Options } from './io';
 import { PROJECT_OPTIONS, PROJECT_USAGE } from './project-of';
@@ -66,6 +67,11 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   setup: { run: setupCommand, options: [], usage: 'setup FILE.json' },
   mix: { run: mixCommand, options: [], usage: 'mix FILE.json' },
   takeoff: { run: takeoffCommand, options: PROJECT_OPTIONS, usage: `takeoff FILE ${PROJECT_USAGE}` },
+  gaps: {
+    run: gapsCommand,
+    options: ['builds', 'seed', ...PROJECT_OPTIONS],
+    usage: `gaps FILE [--builds N] [--seed N] ${PROJECT_USAGE}`,
+  },
   weights: { run: weightsCommand, options: PROJECT_OPTIONS, usage: `weights FILE ${PROJECT_USAGE}` },
   plan: {
     run: planCommand,

@@ -51,4 +51,5 @@ export type { SeenSurface } from './hidden-lines';
 export { setOut } from './set-out';
 export { bracketedRoot } from './root';
 export { solveDense } from './dense';
+export { laidOn } from './laid-on';
 export { hashOf } from './hash';

@@ -37,6 +37,8 @@ export const logEntrySchema = z.object({
   /** Of a measure, mm: as it is drawn, and as it was found. */
   drawn: z.number().min(-1e6).max(1e6),
   found: z.number().min(-1e6).max(1e6),
+  /** Of a measure of how two edges meet: the line that they meet along, and how far from its fore end, mm. */
+  gap: z.object({ line: z.string().min(1).max(60), along: z.number().min(0).max(1e6) }).optional(),
   /** Ids of pictures. */
   pictures: z.array(z.string().min(1).max(60)).max(40),
   /** An earlier entry that this one stands for; empty: none. */

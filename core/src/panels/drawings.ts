@@ -28,7 +28,7 @@ import type { PanelsValue } from './develop';
 import { faceOf, handOf, markingSheet } from './marking-sheet';
 import { hullTriangles } from './mesh';
 import type { Panel } from './panel';
-import { levelMarks, markOut, stationMarks } from './reading/marking';
+import { levelMarks, markingOf, stationMarks, type MarkingAsked } from './reading/marking';
 import { stitchesOf } from './reading/seams';
 import type { PanelsPart } from './schema';
 import type { Transom } from './transom/transom';
@@ -202,14 +202,10 @@ export const panelsTables = ({ project, values }: PanelsWhole): ExportTable[] =>
 ];
 
 /** Offsets from the base line that the builder chose; negative is below it. */
-export const markingCsv = (
-  panel: Panel,
-  { markingStep, markingBase }: Pick<PanelsPart, 'markingStep' | 'markingBase'>,
-  notation: Notation,
-): string =>
+export const markingCsv = (panel: Panel, part: MarkingAsked, notation: Notation): string =>
   csv(
     [...['along', 'lower_edge', 'upper_edge'].map((name) => lengthHead(name, notation)), 'corner'],
-    markOut(panel, markingStep, markingBase).rows.map((row) => [
+    markingOf(panel, part).rows.map((row) => [
       ...[row.u, row.lower, row.upper].map((mm) => lengthCell(mm, notation)),
       row.corner ?? '',
     ]),

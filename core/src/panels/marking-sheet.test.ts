@@ -5,7 +5,7 @@ import { readPdf } from '../formats/writers/fixtures/read-pdf';
 import { at, polylineLength, type Vec2 } from '../geometry';
 import { formatFine } from '../measure';
 import { createDerive, DEMO_IDS, demoProject, type Project } from '../project';
-import { markOut } from './reading/marking';
+import { markingOf, markOut } from './reading/marking';
 
 const derive = createDerive();
 const workOf = (project: Project) => ({ project, derived: derive(project), found: {} });
@@ -24,7 +24,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the marking-out sheets of %s
       const panel = at(panels, i);
       const pages = readPdf(writeSheets(item));
       const words = pages.flatMap((page) => page.words.split('\n'));
-      const { rows, diagonals } = markOut(panel, project.panels.markingStep, project.panels.markingBase);
+      const { rows, diagonals } = markingOf(panel, project.panels);
       const wanted = rows.flatMap((row) => [row.u, row.lower, row.upper].map((mm) => formatFine(mm, project.notation)));
       const left = [...words];
       for (const figure of wanted) {

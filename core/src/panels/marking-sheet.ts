@@ -30,13 +30,20 @@ import type { Station } from '../lines';
 import { formatFine, formatThickness, isImperial, type Notation } from '../measure';
 import { cutLineOf } from './cut/cut-line';
 import type { Panel } from './panel';
-import { inFrame, markOut, stationMarks, type MarkingOut, type MarkingRow } from './reading/marking';
+import {
+  inFrame,
+  markingOf,
+  stationMarks,
+  type MarkingAsked,
+  type MarkingOut,
+  type MarkingRow,
+} from './reading/marking';
 import { markingSteps } from './reading/marking-words';
 import type { PanelsPart } from './schema';
 
 export type MarkingSheetOf = {
   readonly head: SheetHead;
-  readonly part: Pick<PanelsPart, 'markingStep' | 'markingBase' | 'thickness' | 'proud' | 'ownProud'>;
+  readonly part: MarkingAsked & Pick<PanelsPart, 'thickness' | 'proud' | 'ownProud'>;
   readonly stations: readonly Station[];
 };
 
@@ -61,7 +68,7 @@ export function markingSheet(panel: Panel, of: MarkingSheetOf): PaperSheets {
   const { head, part } = of;
   const { notation } = head;
   const inner = innerBox(pageOnItsSide(head.paper));
-  const out = markOut(panel, part.markingStep, part.markingBase);
+  const out = markingOf(panel, part);
   const drawn = drawPanel(panel, out, inner, of);
   // on the first page tables under the drawing, with the steps beside them; the rest on pages of their own
   const tables = tablePages([offsetsTable(out.rows, notation)], {

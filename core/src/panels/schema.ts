@@ -3,11 +3,19 @@ import { z } from 'zod';
 import { isImperial, MM_PER_INCH, usualIn, type Notation } from '../measure';
 import { countField, lengthField, lengthOrNone, shareField } from '../stage';
 import {
+  CUT_WITHIN,
+  FRAMES_WITHIN,
+  MARKED_WITHIN,
   MARKING_STEP,
   MARKING_STEP_INCHES,
+  MARKING_STRAY,
+  PLANED_OVER,
+  RULE_READ,
+  RULE_READ_INCHES,
   SKIN_THICKNESS,
   STITCH_INSET,
   STITCH_SPACING,
+  THICKNESS_WITHIN,
   TRANSOM_THICKNESS,
 } from './constants';
 
@@ -63,6 +71,17 @@ const ownProudSchema = z.object({ id: z.string().min(1).max(130), ...proudFields
 /** Nearer to one another holes are a tear-off line. */
 const CLOSEST_HOLES_MM = 20;
 
+const accuracySchema = z.object({
+  marks: lengthField('Nails at the marks within', 0, 10),
+  /** Of the figures on the table; 0: none. */
+  rule: lengthOrNone('Rule read to', 0.05, 20),
+  cut: lengthField('Cut and planed within', 0, 10),
+  /** How far along an edge a plane carries on what it does: its ups and downs are about so far apart. */
+  planed: lengthField('Planed fair over', 20, 2000),
+  thickness: lengthField('Sheet’s thickness within', 0, 5),
+  framesOff: lengthField('Frames set within', 0, 50),
+});
+
 export const panelsSchema = z.object({
   /** Of the skin: sides and bottom. */
   thickness: lengthField('Skin thickness', 1, 40),
@@ -71,6 +90,10 @@ export const panelsSchema = z.object({
   /** Step of the marking-out table. */
   markingStep: lengthField('Marking step', 10, 1000),
   markingBase: z.enum(BASE_LINES),
+  /** How far a batten round the nails may lie off an edge before the table has rows between; 0: even steps only. */
+  markingStray: lengthOrNone('Batten strays by at most', 0.05, 20),
+  /** How true the builder marks, cuts and sets up: nineteen times of twenty within these. */
+  accuracy: accuracySchema,
   linesTo: z.enum(LINES_TO),
   meeting: z.enum(MEETINGS),
   /** Holes along the seams; a spacing of 0 is none. Inset: from the edge to the middle of the hole. */
@@ -99,11 +122,21 @@ export const panelsSchema = z.object({
 export type PanelsPart = z.infer<typeof panelsSchema>;
 export type RoundedChine = z.infer<typeof roundedChineSchema>;
 export type PanelProud = z.infer<typeof proudSchema>;
+export type Accuracy = z.infer<typeof accuracySchema>;
 export type PanelSplit = z.infer<typeof splitSchema>;
 
 /** What a builder need not have decided yet. */
 export const PANEL_DEFAULTS = {
   markingBase: 'under',
+  markingStray: MARKING_STRAY.value,
+  accuracy: {
+    marks: MARKED_WITHIN.value,
+    rule: RULE_READ.value,
+    cut: CUT_WITHIN.value,
+    planed: PLANED_OVER.value,
+    thickness: THICKNESS_WITHIN.value,
+    framesOff: FRAMES_WITHIN.value,
+  },
   linesTo: 'outside',
   meeting: 'stitched',
   stitches: { spacing: STITCH_SPACING.value, inset: STITCH_INSET.value },
@@ -124,6 +157,10 @@ export const panelsAtFirst = (_others: object, notation: Notation): PanelsPart =
   transomThickness: TRANSOM_THICKNESS.value,
   ...PANEL_DEFAULTS,
   markingStep: isImperial(notation) ? MARKING_STEP_INCHES.value * MM_PER_INCH : MARKING_STEP.value,
+  accuracy: {
+    ...PANEL_DEFAULTS.accuracy,
+    ...(isImperial(notation) && { rule: RULE_READ_INCHES.value * MM_PER_INCH }),
+  },
   stitches: {
     spacing: usualIn(STITCH_SPACING.value, notation),
     inset: usualIn(STITCH_INSET.value, notation),

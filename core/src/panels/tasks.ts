@@ -5,7 +5,7 @@ import { formatFine, formatSmall, formatWithUnit, type Notation } from '../measu
 import type { Task, TaskStep } from '../stage';
 import type { PanelsWhole } from './drawings';
 import { isCutTwice, type Panel } from './panel';
-import { inFrame, markOut, stationMarks, type MarkingOut } from './reading/marking';
+import { inFrame, markingOf, stationMarks, type MarkingOut } from './reading/marking';
 import { markingSteps } from './reading/marking-words';
 
 type Hand = 'port' | 'starboard';
@@ -16,7 +16,7 @@ const SEEN_MM = 2;
 export const panelsTasks = ({ project, values }: PanelsWhole): Task[] =>
   values.panels.panels.flatMap((panel) => {
     const { notation } = project;
-    const out = markOut(panel, project.panels.markingStep, project.panels.markingBase);
+    const out = markingOf(panel, project.panels);
     const said = markingSteps(panel, project.panels, out, notation);
     return handsOf(panel).map((hand): Task => {
       const seen = asLies(panel, hand);

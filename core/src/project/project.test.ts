@@ -30,13 +30,14 @@ import version18 from './old-versions/version-18.json';
 import version19 from './old-versions/version-19.json';
 import version20 from './old-versions/version-20.json';
 import version21 from './old-versions/version-21.json';
+import version22 from './old-versions/version-22.json';
 import { insideAtFirst } from '../fitout/schema';
 import { planAtFirst } from '../plan/schema';
 import { weightsAtFirst } from '../weights/schema';
 import { logAtFirst } from '../log/schema';
 import { findRemedies, needsRemedy, seamsOf, standingOf } from '../panels';
 import { setupAtFirst } from '../setup/schema';
-import { PANEL_DEFAULTS } from '../panels/schema';
+import { PANEL_DEFAULTS, panelsAtFirst } from '../panels/schema';
 
 describe.each(['tamsel', 'orrin'] as const)('the demo %s', (id) => {
   const project = demoProject(id, 'demo');
@@ -74,6 +75,12 @@ const BEFORE_GLASS = { ...epoxyAtFirst({}, 'mm'), glass: atEdge(epoxyAtFirst({},
 const NOT_PROUD = {
   ...{ proud: { lower: 0, upper: 0, fore: 0, aft: 0 }, ownProud: [], transomProud: { skin: 0, top: 0 } },
 };
+
+/** Marked at even steps, as before there were others, by one who works as most do. */
+const evenly = <T extends object>(panels: T) => ({
+  ...panels,
+  ...{ markingStray: 0, accuracy: PANEL_DEFAULTS.accuracy },
+});
 
 /** As a boat that had none begins with them. */
 const PLAN_AND_LOG = { weights: weightsAtFirst(), plan: planAtFirst(), log: logAtFirst() };
@@ -226,13 +233,13 @@ describe('readProject', () => {
   it('brings the frozen third version up: what panels had to be told is at its usual value', () => {
     const read = readProject(version3);
     expect(read.ok && [read.fromVersion, read.project.version]).toEqual([3, PROJECT_VERSION]);
-    expect(read.ok && read.project.panels).toEqual({ ...version3.panels, ...PANEL_DEFAULTS });
+    expect(read.ok && read.project.panels).toEqual(evenly({ ...version3.panels, ...PANEL_DEFAULTS }));
   });
   it('brings the frozen fifth version up: transoms cap, the bottom is sheathed to the uppermost chine', () => {
     const read = readProject(version5);
     expect(read.ok && [read.fromVersion, read.project.version]).toEqual([5, PROJECT_VERSION]);
     expect(read.ok && read.project.panels).toEqual({
-      ...{ ...version5.panels, transomFit: 'caps', transomEnds: 'inner' },
+      ...{ ...evenly(version5.panels), transomFit: 'caps', transomEnds: 'inner' },
       ...NOT_PROUD,
     });
     expect(read.ok && read.project.epoxy).toEqual({ ...BEFORE_GLASS, ...BEFORE_RESIN, ...version5.epoxy });
@@ -307,7 +314,7 @@ describe('readProject', () => {
       stock: version11.sheets.stock.map((sheet) => ({ ...sheet, ...PLAIN_SHEET })),
       ...{ kinds: nothing, scribed: [], spares: [], laid: [] },
     });
-    expect(read.ok && read.project.panels).toEqual({ ...version11.panels, ...NOT_PROUD });
+    expect(read.ok && read.project.panels).toEqual({ ...evenly(version11.panels), ...NOT_PROUD });
   });
   it('brings the frozen twelfth version up: fillets by radius, tapes of one width, a usual resin', () => {
     const read = readProject(version12);
@@ -354,6 +361,7 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version16,
       version: PROJECT_VERSION,
+      panels: evenly(version16.panels),
       fitout: insideAtFirst(),
       ...PLAN_AND_LOG,
     });
@@ -361,31 +369,70 @@ describe('readProject', () => {
   it('brings the frozen seventeenth version up: nothing stands over the deck, and all else is as it was', () => {
     const read = readProject(version17);
     const fitout = { ...insideAtFirst(), parts: version17.fitout.parts.map((part) => ({ ...part, ...PLAIN_PART })) };
-    expect(read.ok && read.project).toEqual({ ...version17, version: PROJECT_VERSION, fitout, ...PLAN_AND_LOG });
+    expect(read.ok && read.project).toEqual({
+      ...version17,
+      version: PROJECT_VERSION,
+      panels: evenly(version17.panels),
+      fitout,
+      ...PLAN_AND_LOG,
+    });
   });
   it('brings the frozen eighteenth version up: no one is in the boat, no edge is hollowed, all else as it was', () => {
     const read = readProject(version18);
     const { walls, blocks } = version18.fitout;
     const parts = version18.fitout.parts.map((part) => ({ ...part, ...PLAIN_PART }));
     const fitout = { ...insideAtFirst(), parts, walls, blocks };
-    expect(read.ok && read.project).toEqual({ ...version18, version: PROJECT_VERSION, fitout, ...PLAN_AND_LOG });
+    expect(read.ok && read.project).toEqual({
+      ...version18,
+      version: PROJECT_VERSION,
+      panels: evenly(version18.panels),
+      fitout,
+      ...PLAN_AND_LOG,
+    });
   });
   it('brings the frozen nineteenth version up: no knee hangs in the boat, and all else is as it was', () => {
     const read = readProject(version19);
     const fitout = { ...version19.fitout, knees: [] };
-    expect(read.ok && read.project).toEqual({ ...version19, version: PROJECT_VERSION, fitout, ...PLAN_AND_LOG });
+    expect(read.ok && read.project).toEqual({
+      ...version19,
+      version: PROJECT_VERSION,
+      panels: evenly(version19.panels),
+      fitout,
+      ...PLAN_AND_LOG,
+    });
   });
   it('brings the frozen twentieth version up: rates as usual, no budget, and all else is as it was', () => {
     const read = readProject(version20);
     const plan = { ...version20.plan, rates: planAtFirst().rates };
-    expect(read.ok && read.project).toEqual({ ...version20, version: PROJECT_VERSION, ...PLAN_AND_LOG, plan });
+    expect(read.ok && read.project).toEqual({
+      ...version20,
+      version: PROJECT_VERSION,
+      panels: evenly(version20.panels),
+      ...PLAN_AND_LOG,
+      plan,
+    });
   });
   it('brings the frozen twenty-first version up: no job after another, she floats bare, all else as it was', () => {
     const read = readProject(version21);
-    expect(read.ok && read.project).toEqual({ ...version21, version: PROJECT_VERSION, weights: weightsAtFirst() });
+    expect(read.ok && read.project).toEqual({
+      ...version21,
+      version: PROJECT_VERSION,
+      panels: evenly(version21.panels),
+      weights: weightsAtFirst(),
+    });
     const job = { id: 'turn', hours: 2, notBefore: '', isDone: true };
     const own = readProject({ ...version21, plan: { ...version21.plan, jobs: [job] } });
     expect(own.ok && own.project.plan.jobs).toEqual([{ ...job, after: '' }]);
+  });
+  it('brings the frozen twenty-second version up: marked at even steps as before, in its own rule', () => {
+    const read = readProject(version22);
+    expect(read.ok && read.project).toEqual({
+      ...version22,
+      version: PROJECT_VERSION,
+      panels: evenly(version22.panels),
+    });
+    const inches = readProject({ ...version22, notation: 'in-16' });
+    expect(inches.ok && inches.project.panels.accuracy.rule).toBe(panelsAtFirst({}, 'in-16').accuracy.rule);
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;
@@ -405,7 +452,8 @@ describe('readProject', () => {
     const read = readProject(version4);
     expect(read.ok && [read.fromVersion, read.project.version, read.project.revision]).toEqual([4, PROJECT_VERSION, 1]);
     expect(read.ok && read.project.panels).toEqual({
-      ...version4.panels,
+      ...evenly(version4.panels),
+      accuracy: panelsAtFirst({}, 'in').accuracy, // a boat of inches
       roundedChines: [],
       splits: [],
       transomRadius: null,

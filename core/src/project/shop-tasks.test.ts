@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { area, boundsOf, polylineLength, type Outline } from '../geometry';
 import { formatFine } from '../measure';
-import { markOut } from '../panels';
+import { markingOf } from '../panels';
 import { DEMO_IDS, demoProject } from './demos';
 import { createDerive } from './derive';
 import { applyEdits } from './edits';
@@ -55,7 +55,7 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the shop’s tasks of %s', (
       expect(own.map(({ hand }) => hand)).toEqual(
         panel.spansCentreline ? [undefined] : panel.only ? [panel.only] : ['starboard', 'port'],
       );
-      const { rows } = markOut(panel, project.panels.markingStep, project.panels.markingBase);
+      const { rows } = markingOf(panel, project.panels);
       for (const { steps } of own)
         expect(
           steps.filter((step) => step.id.startsWith('at ')).map((step) => step.figures.map(({ value }) => value)),

@@ -4,7 +4,7 @@
  * Method: the one laid on the other by the turn and the move that bring their edges nearest, place by place at even
  * shares of each edge's length (least squares; closed form in the plane), and what lies off, square to the edge.
  */
-import { at, distance2, pointAtLength, polylineLength, type Vec2 } from '../geometry';
+import { at, distance2, laidOn, pointAtLength, polylineLength, type Vec2 } from '../geometry';
 import type { Panel } from '../panels';
 
 export type EdgeChange = {
@@ -44,24 +44,6 @@ const sampled = ({ edges }: Edged): Vec2[][] =>
     const long = polylineLength(line);
     return Array.from({ length: PLACES + 1 }, (_, i) => pointAtLength(line, (i / PLACES) * long));
   });
-
-/** The rigid move of the plane that brings points nearest to others, pair by pair. */
-function laidOn(points: readonly Vec2[], onto: readonly Vec2[]): (p: Vec2) => Vec2 {
-  const middle = (all: readonly Vec2[]): Vec2 => [
-    all.reduce((sum, [x]) => sum + x, 0) / all.length,
-    all.reduce((sum, [, y]) => sum + y, 0) / all.length,
-  ];
-  const [a, b] = [middle(points), middle(onto)];
-  let [cos, sin] = [0, 0];
-  points.forEach(([x, y], i) => {
-    const [u, v] = at(onto, i);
-    cos += (x - a[0]) * (u - b[0]) + (y - a[1]) * (v - b[1]);
-    sin += (x - a[0]) * (v - b[1]) - (y - a[1]) * (u - b[0]);
-  });
-  const long = Math.hypot(cos, sin) || 1;
-  const [c, s] = [cos / long, sin / long];
-  return ([x, y]) => [b[0] + c * (x - a[0]) - s * (y - a[1]), b[1] + s * (x - a[0]) + c * (y - a[1])];
-}
 
 /** How far a point lies outward of an edge at its i-th place: to the right of the lower one as it runs aft. */
 function outward(edge: readonly Vec2[], i: number, isUpper: boolean, [x, y]: Vec2): number {

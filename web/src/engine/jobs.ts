@@ -9,7 +9,8 @@ import {
 import { cardModel, type CardModel, type CardOptions } from '@kalotrope/core/exchange';
 import type { LinesTable } from '@kalotrope/core/lines';
 import { movedParts } from '@kalotrope/core/log';
-import { findRemedies, type PanelRemedy } from '@kalotrope/core/panels';
+import { planeOf } from '@kalotrope/core/frames';
+import { findRemedies, gapsOfBoat, type Gaps, type PanelRemedy } from '@kalotrope/core/panels';
 import {
   cutFileOf,
   faultsOf,
@@ -54,6 +55,15 @@ export const JOBS = {
   /** What would cure a panel that does not develop. */
   remedies: ({ lines, panel }: { readonly lines: LinesTable; readonly panel: string }): PanelRemedy[] =>
     findRemedies(lines, panel),
+  /** How well the panels will meet. */
+  gaps: (project: Project): Gaps => {
+    const { lines, panels, frames } = createDerive()(project);
+    const held = frames.value.frames.map((frame) => ({ id: frame.id, plane: planeOf(frame) }));
+    return gapsOfBoat(
+      { project, hull: lines.value, value: panels.value, frames: held },
+      { builds: BUILDS, seed: BUILDS_SEED },
+    );
+  },
   card: ({ project, options }: { readonly project: Project; readonly options: CardOptions }): CardModel =>
     cardModel(project, createDerive()(project), options),
   exportList: async (from: ExportFrom): Promise<ExportList> => (await import('./exports')).listExports(from),
@@ -115,6 +125,10 @@ export const JOBS = {
     return planTimber(job, { solve, seconds, rounds: TIMBER_ROUNDS, gone });
   },
 };
+
+/** Boats built by chance, always the same ones. */
+const BUILDS = 200;
+const BUILDS_SEED = 1;
 
 const TIMBER_ROUNDS = 20_000;
 

@@ -22,6 +22,9 @@ it('keeps each revision whole through a closing of the store, the last first, of
 it('reads one of an older version as the present has it, and says of one that is none that it cannot', () => {
   const told = { project: 'revised', name: 'old', note: '', keptAt: 0 };
   const { log: _log, weights: _weights, ...older } = { ...boat, version: 20 };
-  expect(docOf({ ...told, doc: older as never })).toEqual({ ...boat, weights: { ...boat.weights, loads: [] } });
+  expect(docOf({ ...told, doc: older as never })).toEqual({
+    ...boat,
+    ...{ weights: { ...boat.weights, loads: [] }, panels: { ...boat.panels, markingStray: 0 } },
+  });
   expect(docOf({ ...told, doc: { format: 'other' } as never })).toBeUndefined();
 });

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { latin } from '../../formats/letters';
 import { readPdf, type ReadPage } from '../../formats/writers/fixtures/read-pdf';
 import { formatFine } from '../../measure';
-import { markOut } from '../../panels';
+import { markingOf } from '../../panels';
 import { createDerive, DEMO_IDS, demoProject, demoRecords, newProject, searchAll } from '../../project';
 import { outgoingSheets, writeSheets } from '../export-files';
 import { nothingOver, widths, within } from '../fixtures/on-paper';
@@ -62,10 +62,9 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the book of %s', (id) => {
   });
 
   it('has every figure of the marking tables, row by row', () => {
-    const { markingStep, markingBase } = project.panels;
     for (const panel of derived.panels.value.panels) {
       const own = pages.filter((page) => wordsOf(page).some((text) => text.startsWith(latin(`${panel.name}, `))));
-      const { rows } = markOut(panel, markingStep, markingBase);
+      const { rows } = markingOf(panel, project.panels);
       expect(rows.length).toBeGreaterThan(2);
       for (const { u, lower, upper } of rows) {
         const words = [u, lower, upper].map((mm) => latin(formatFine(mm, project.notation)));

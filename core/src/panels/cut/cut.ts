@@ -152,6 +152,22 @@ function setbackOf(ruling: LaidRuling, end: PanelEnd, panel: Panel, mate: Mate |
   return (laps ? inner - skin.thickness : depth) * Math.tan(corner.turnRad / 2);
 }
 
+/**
+ * How much further an edge should stand back for each mm that the sheet is thicker than it was drawn, its inside where
+ * it was: nothing where inner corners touch.
+ */
+export function setbackByThickness(
+  ruling: LaidRuling,
+  panel: Panel,
+  { end, mate, meeting }: { readonly end: PanelEnd; readonly mate: Mate | undefined; readonly meeting: Meeting },
+): number {
+  const corner = cornerAt(ruling, mate);
+  if (!corner || corner.turnRad > SHARPEST_RAD) return 0;
+  const share = Math.tan(corner.turnRad / 2);
+  if (corner.isHollow) return share;
+  return meeting === 'lapped' && end === 'P' && !corner.isKeel && !panel.spansCentreline ? -share : 0;
+}
+
 /** Over a softer corner a log on one panel does not lie on the other. */
 const SOFTEST_FOR_LOG_RAD = Math.PI / 9;
 

@@ -78,11 +78,12 @@ type Node = { readonly flat: Vec2; readonly value: number };
 
 /**
  * The panel cut up by the field: for each band from one limit to the next, and the last beyond them all, polygons on
- * the flat that cover it once. `limits` rise; the first band begins at nought.
+ * the flat that cover it once. `limits` rise; the first band begins at nought. A field of another kind is given by its
+ * reader, and runs evenly from edge to edge.
  */
 export function fieldBands(
   panel: Panel,
-  field: Field,
+  field: Field | FieldReader,
   { thickness, limits }: { readonly thickness: number; readonly limits: readonly number[] },
 ): Vec2[][][] {
   const even = field === 'bend' ? reciprocal : (share: number) => share;
@@ -92,7 +93,8 @@ export function fieldBands(
     const band = levels.findIndex((level) => value <= level);
     return band < 0 ? levels.length : band;
   };
-  const grid = nodesOf(panel, field, fieldReader(panel, field, thickness), even);
+  const read = typeof field === 'function' ? field : fieldReader(panel, field, thickness);
+  const grid = nodesOf(panel, field, read, even);
   for (let i = 1; i < grid.length; i++)
     for (let j = 1; j < at(grid, i).length; j++) {
       const [before, here] = [at(grid, i - 1), at(grid, i)];
@@ -121,7 +123,12 @@ const NO_BEND = 0.01;
 const reciprocal = (share: number): number => -1 / Math.max(share, NO_BEND);
 
 /** The places at which a field is read: on the strain's own mesh, or on even rulings. */
-function nodesOf(panel: Panel, field: Field, read: FieldReader, even: (share: number) => number): Node[][] {
+function nodesOf(
+  panel: Panel,
+  field: Field | FieldReader,
+  read: FieldReader,
+  even: (share: number) => number,
+): Node[][] {
   const { strainField, rulings } = panel;
   const last = rulings.length - 1;
   const columns =

@@ -3,7 +3,7 @@ import { formatWithUnit, unitLabel, type Notation } from '../../measure';
 import { proudOf } from '../cut/proud';
 import type { Panel } from '../panel';
 import type { BaseLine, PanelProud, PanelsPart } from '../schema';
-import type { MarkingOut } from './marking';
+import { closerRuns, type MarkingOut } from './marking';
 
 const WHERE: Readonly<Record<BaseLine, string>> = {
   under: 'Strike a straight line and hook the tape at its forward end; the panel stands clear above it.',
@@ -25,6 +25,7 @@ export function markingSteps(
   return [
     WHERE[markingBase],
     `Tick every ${say(markingStep)} along the tape; square across at each tick.`,
+    ...closerWords(out, markingStep, say),
     `Measure along each square to both edges (in ${unitLabel(notation)}), a nail at each; spring a batten round the ` +
       'nails from corner to corner.',
     `Check: forward lower corner to after upper ${say(out.diagonals[0])}, after lower to forward upper ` +
@@ -33,6 +34,14 @@ export function markingSteps(
     ...(panel.proud ? [`This is the net line. Cut outside it: ${leftOn(proudOf(panel.id, left), say)}.`] : []),
     'Mark the stations, the face and FORE before it is cut.',
   ];
+}
+
+/** Where a batten round the nails would stray, the table has ticks between. */
+function closerWords({ rows }: MarkingOut, step: number, say: (mm: number) => string): string[] {
+  const runs = closerRuns(rows, step);
+  if (runs.length === 0) return [];
+  const where = runs.map(({ from, to }) => `from ${say(from)} to ${say(to)}`).join(' and ');
+  return [`Closer ${where}, as the table has it: between ticks so far apart the batten would leave the edge there.`];
 }
 
 const EDGES: Readonly<Record<keyof PanelProud, string>> = {

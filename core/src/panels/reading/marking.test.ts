@@ -3,9 +3,10 @@ import { at, distance2, type Vec3 } from '../../geometry';
 import { bendLines } from '../../lines';
 import { bendShare, fieldBands, FIELDS, fieldReader } from './fields';
 import { leastRadius } from '../bending';
-import { obliqueCylinder, tableOf } from '../fixtures/exact-shapes';
+import { obliqueCylinder, tableOf, tangentDevelopable } from '../fixtures/exact-shapes';
 import { chineOnStem } from '../fixtures/run-out-hulls';
-import { fromFrame, inFrame, levelMarks, markOut } from './marking';
+import { battenOff, edgeLine, placeOnEdge } from './edge-line';
+import { closerRuns, fromFrame, inFrame, levelMarks, markOut, nailsOfRows } from './marking';
 import { developPanels } from '../develop';
 import type { Panel } from '../panel';
 import { BASE_LINES } from '../schema';
@@ -160,5 +161,57 @@ describe('fields on a panel', () => {
     // a sheet that is in balance stretches somewhere and is pressed elsewhere
     expect(Math.min(...twisted.strainField.cells)).toBeLessThan(0);
     expect(Math.max(...twisted.strainField.cells)).toBeGreaterThan(0);
+  });
+});
+
+describe('rows between the steps', () => {
+  // its flat edges are arcs, marked at eight tenths of a metre: a batten leaves them
+  const STEP = 800;
+  const round = tangentDevelopable({ radius: 1200, pitch: 2500, turnRad: 1.6, near: 900, far: 1500 });
+  const arched = side([round.p, round.q]);
+  const worst = (stray: number): number => {
+    const out = markOut(arched, STEP, 'under', stray);
+    return Math.max(
+      ...(['P', 'Q'] as const).flatMap((end) => {
+        const line = edgeLine(arched, end);
+        return nailsOfRows(line, out).flatMap((nails) => {
+          const [from, to] = [at(nails, 0).along, at(nails, -1).along];
+          const places = Array.from({ length: 200 }, (_, k) => {
+            const along = from + ((to - from) * (k + 0.5)) / 200;
+            return { along, place: placeOnEdge(line, along) };
+          });
+          const stands = nails.map((nail) => nail.at);
+          return battenOff(nails, stands, places).map(Math.abs);
+        });
+      }),
+    );
+  };
+  it('come where the batten would stray, until it does not, and only there', () => {
+    expect(worst(0)).toBeGreaterThan(0.4);
+    for (const stray of [0.4, 0.1, 0.05]) expect(worst(stray)).toBeLessThan(1.1 * stray); // between looks a little more
+    expect(markOut(plate, 400, 'under', 0.05).rows).toEqual(markOut(plate, 400, 'under').rows);
+  });
+  it('leave every even step where it is', () => {
+    const [even, closer] = [markOut(arched, STEP, 'through'), markOut(arched, STEP, 'through', 0.1)];
+    expect(closer.rows.length).toBeGreaterThan(even.rows.length);
+    for (const row of even.rows) expect(closer.rows).toContainEqual(row);
+    expect(closer.rows.map(({ u }) => u)).toEqual([...closer.rows.map(({ u }) => u)].sort((a, b) => a - b));
+  });
+  it('are told as stretches with their own step', () => {
+    const row = (u: number) => ({ u, lower: 0, upper: 1 });
+    expect(closerRuns([0, 200, 400, 600].map(row), 200)).toEqual([]);
+    expect(closerRuns([0, 50, 100, 200, 400, 600, 700, 800, 1000].map(row), 200)).toEqual([
+      { from: 0, to: 200, step: 50 },
+      { from: 600, to: 800, step: 100 },
+    ]);
+  });
+  it('of an edge know a place by its length, by its parameter and by what is nearest', () => {
+    const line = edgeLine(arched, 'Q');
+    const { point, forward, outward } = placeOnEdge(line, line.length / 3);
+    expect(Math.hypot(...forward)).toBeCloseTo(1, 9);
+    expect(forward[0] * outward[0] + forward[1] * outward[1]).toBeCloseTo(0, 9);
+    expect(outward[1]).toBeGreaterThan(0); // up, off the upper edge
+    expect(line.along.length).toBe(line.points.length);
+    expect(Math.min(...arched.outline.map((p) => distance2(p, point)))).toBeLessThan(12);
   });
 });

@@ -5,7 +5,8 @@
  *
  * The base line is straight: clear under the panel (along u), through it with the least greatest offset to either
  * side, or through both ends of the lower edge. Offsets are measured square to it from its forward end, as a builder
- * does with a tape along the line and a square; they are negative below it.
+ * does with a tape along the line and a square; they are negative below it. Where a batten sprung round nails at these
+ * places would stray from an edge, rows come between, at half the step, a quarter, an eighth.
  */
 import {
   at,
@@ -20,8 +21,9 @@ import {
   type Vec3,
 } from '../../geometry';
 import type { Panel } from '../panel';
-import type { BaseLine } from '../schema';
+import type { BaseLine, PanelsPart } from '../schema';
 import { cornersOf } from '../cut/set-back';
+import { battenOff, edgeLine, nailsAlong, placeOnEdge, type EdgeLine, type Nail } from './edge-line';
 import { sectionBy, wholeEnds, type LaidRuling, type Plane } from '../../surface';
 
 /**
@@ -47,14 +49,16 @@ export type MarkingOut = {
   readonly reach: number;
 };
 
-export function markOut(panel: Panel, step: number, base: BaseLine): MarkingOut {
+/** @param stray how far a batten round the nails may lie off the edges before rows come between, mm; 0: none do */
+export function markOut(panel: Panel, step: number, base: BaseLine, stray = 0): MarkingOut {
   const frame = baseFrame(panel, base);
   const outline = panel.outline.map((p) => inFrame(frame, p));
-  const rows = withCorners(
+  const even = withCorners(
     rowsOf(outline, step),
     outline,
     cornersOn(panel).map((p) => inFrame(frame, p)),
   );
+  const rows = stray > 0 ? closer(even, { panel, frame, step, stray, read: rowReader(outline) }) : even;
   const [first, last] = [at(panel.rulings, 0), at(panel.rulings, -1)];
   return {
     frame,
@@ -63,6 +67,12 @@ export function markOut(panel: Panel, step: number, base: BaseLine): MarkingOut 
     reach: Math.max(...rows.flatMap((row) => [Math.abs(row.lower), Math.abs(row.upper)])),
   };
 }
+
+/** As the project asks for it. */
+export const markingOf = (panel: Panel, part: MarkingAsked): MarkingOut =>
+  markOut(panel, part.markingStep, part.markingBase, part.markingStray);
+
+export type MarkingAsked = Pick<PanelsPart, 'markingStep' | 'markingBase' | 'markingStray'>;
 
 /** A place of the panel as distance along the base line and offset from it. */
 export const inFrame = ({ origin, direction: [c, s] }: BaseFrame, [u, v]: Vec2): Vec2 => [
@@ -182,6 +192,99 @@ function withCorners(rows: readonly MarkingRow[], outline: readonly Vec2[], corn
     all.splice(k, isNew ? 0 : 1, { ...row, ...(row.upper - row.lower > SAME_ROW_MM && { [side]: v }), corner });
   }
   return all;
+}
+
+/** The nails of one edge that rows of the table give. */
+export const nailsOfRows = (
+  line: EdgeLine,
+  { frame, rows }: Pick<MarkingOut, 'frame' | 'rows'>,
+): readonly (readonly Nail[])[] => {
+  const edge = line.end === 'P' ? 'lower' : 'upper';
+  return nailsAlong(
+    line,
+    rows.map((row) => ({
+      at: fromFrame(frame, [row.u, row[edge]]),
+      isCorner: row.corner === edge || row.corner === 'both',
+    })),
+  );
+};
+
+/** A stretch along the base line in which rows stand closer than the step, mm. */
+export type CloserRun = { readonly from: number; readonly to: number; readonly step: number };
+
+/** Two stretches with fewer steps between them are told as one. */
+const RUN_ON_STEPS = 1;
+
+export function closerRuns(rows: readonly MarkingRow[], step: number): CloserRun[] {
+  const plain = rows.filter(({ corner }) => corner === undefined);
+  const runs: CloserRun[] = [];
+  plain.slice(1).forEach(({ u: to }, k) => {
+    const from = at(plain, k).u;
+    if (to - from > 0.75 * step) return;
+    const before = runs[runs.length - 1];
+    if (before && from - before.to < RUN_ON_STEPS * step)
+      runs[runs.length - 1] = { from: before.from, to, step: Math.min(before.step, to - from) };
+    else runs.push({ from, to, step: to - from });
+  });
+  return runs;
+}
+
+type Closer = {
+  readonly panel: Panel;
+  readonly frame: BaseFrame;
+  readonly step: number;
+  readonly stray: number;
+  readonly read: (u: number) => MarkingRow | undefined;
+};
+
+/** A step is halved so often at most, and not to less than a hand's breadth of squares. */
+const HALVINGS = 3;
+const LEAST_STEP_MM = 20;
+/** Between two nails the batten is looked at there. */
+const LOOKS = [0.25, 0.5, 0.75];
+
+/** The rows with others between them, wherever the batten round the nails would stray too far off either edge. */
+function closer(rows: readonly MarkingRow[], { panel, frame, step, stray, read }: Closer): MarkingRow[] {
+  const lines = (['P', 'Q'] as const).map((end) => edgeLine(panel, end)).filter(({ points }) => points.length > 1);
+  const all = [...rows];
+  for (let k = 1; k <= HALVINGS && step / 2 ** k >= LEAST_STEP_MM; k++) {
+    const grid = step / 2 ** k;
+    const wanted = lines.flatMap((line) =>
+      nailsOfRows(line, { frame, rows: all }).flatMap((piece) =>
+        straying(line, piece, stray).map(([a, b]) => {
+          const [from, to] = [inFrame(frame, a.at)[0], inFrame(frame, b.at)[0]];
+          const onGrid = Math.round((from + to) / 2 / grid) * grid;
+          const isBetween = Math.min(onGrid - from, to - onGrid) > (to - from) / 4;
+          return isBetween ? onGrid : (from + to) / 2;
+        }),
+      ),
+    );
+    const fresh = wanted.filter((u, i) => wanted.findIndex((other) => Math.abs(other - u) < LEAST_STEP_MM / 2) === i);
+    const added = fresh.flatMap((u) =>
+      all.some((row) => Math.abs(row.u - u) < LEAST_STEP_MM / 2) ? [] : (read(u) ?? []),
+    );
+    if (added.length === 0) break;
+    all.push(...added);
+    all.sort((a, b) => a.u - b.u);
+  }
+  return all;
+}
+
+/** Pairs of neighbouring nails between which the batten strays by more. */
+function straying(line: EdgeLine, nails: readonly Nail[], by: number): (readonly [Nail, Nail])[] {
+  const bays = nails.slice(1).map((to, k) => [at(nails, k), to] as const);
+  const places = bays.flatMap(([a, b]) =>
+    LOOKS.map((share) => {
+      const along = a.along + share * (b.along - a.along);
+      return { along, place: placeOnEdge(line, along) };
+    }),
+  );
+  const off = battenOff(
+    nails,
+    nails.map((nail) => nail.at),
+    places,
+  );
+  return bays.filter((_, k) => LOOKS.some((__, i) => Math.abs(at(off, k * LOOKS.length + i)) > by));
 }
 
 export type StationMark = { readonly label: string; readonly x: number; readonly curve: readonly Vec2[] };

@@ -20,6 +20,7 @@ import { from18To19 } from './18-to-19';
 import { from19To20 } from './19-to-20';
 import { from20To21 } from './20-to-21';
 import { from21To22 } from './21-to-22';
+import { from22To23 } from './22-to-23';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -44,4 +45,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from19To20,
   from20To21,
   from21To22,
+  from22To23,
 ];

@@ -2,7 +2,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { doneEdits, readEdits, shopTasks, wholeOf, type ShopChapter, type StageName } from '@kalotrope/core/project';
 import type { Task, TaskStep } from '@kalotrope/core/stage';
-import { entryNow } from '../../stages/log/entry-now';
+import { entryNow } from '../../storage/entry-now';
 import { edited } from '../../state/document-slice';
 import { said } from '../../state/screen-slice';
 import { selectDerived, selectFound, selectProject } from '../../state/selectors';

@@ -25,7 +25,8 @@ export function PickedEntry({ entry, jobs, notation }: Props) {
   const dispatch = useAppDispatch();
   const { first: _first, before, ...plain } = entry;
   const putRight = async () => {
-    if (await write({ ...entryOf(draft, jobs, entry), corrects: entry.id })) setOpen(false);
+    if (await write({ ...entryOf(draft, jobs, entry), ...(entry.gap && { gap: entry.gap }), corrects: entry.id }))
+      setOpen(false);
   };
   const takeBack = async () => {
     if (!(await write({ ...plain, corrects: entry.id, isTakenBack: true }))) return;

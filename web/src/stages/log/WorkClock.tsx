@@ -10,7 +10,7 @@ import { useAppDispatch, useAppStore } from '../../state/store';
 import { startClock, stopClock } from '../../storage/log';
 import { dayOf } from '../../storage/day';
 import { JobChoice } from './JobChoice';
-import { entryNow } from './entry-now';
+import { entryNow } from '../../storage/entry-now';
 
 const MINUTE_MS = 60_000;
 /** The longest that an entry holds. */

@@ -3,7 +3,7 @@ import { LOG_KINDS, type LogEntry } from '@kalotrope/core/log';
 import { demoProject, createDerive } from '@kalotrope/core/project';
 import { potRows, moneyRows } from './chart-rows';
 import { draftOf, emptyDraft, entryOf, missing } from './draft';
-import { entryNow } from './entry-now';
+import { entryNow } from '../../storage/entry-now';
 
 const NOON = new Date(2027, 2, 6, 12).getTime();
 const { jobs } = createDerive()(demoProject('tamsel', 'x')).plan.value;

@@ -11,7 +11,7 @@ import { db } from '../../storage/database';
 import { addEntry, recordsOf, startClock, stopClock } from '../../storage/log';
 import { addPotRecord } from '../../storage/pots';
 import { emptyDraft, entryOf, missing, type Draft } from './draft';
-import { entryNow } from './entry-now';
+import { entryNow } from '../../storage/entry-now';
 
 const ID = 'whole-build';
 const START = new Date(2027, 2, 1, 19).getTime();

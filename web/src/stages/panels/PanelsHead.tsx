@@ -4,9 +4,10 @@ import { memo } from 'react';
 import type { Field } from '@kalotrope/core/panels';
 import { Tick, ViewTabs } from '../../controls/ViewTabs';
 
-export type PanelsView = 'flat' | 'fold' | 'card';
+export type PanelsView = 'flat' | 'gaps' | 'fold' | 'card';
 const VIEW_NAMES: Readonly<Record<PanelsView, string>> = {
   flat: 'Flat shapes',
+  gaps: 'Will they meet?',
   fold: 'Fold it up',
   card: 'Card model',
 };
@@ -27,7 +28,12 @@ type Props = {
 /** Which view of the panels, and how the flat shapes are drawn. */
 export const PanelsHead = memo(function PanelsHead({ view, onView, look, onLook }: Props) {
   return (
-    <ViewTabs label="Panels flat, folded up or as a card model" names={VIEW_NAMES} view={view} onView={onView}>
+    <ViewTabs
+      label="Panels flat, how they meet, folded up or as a card model"
+      names={VIEW_NAMES}
+      view={view}
+      onView={onView}
+    >
       {view === 'flat' && (
         <>
           <TextField

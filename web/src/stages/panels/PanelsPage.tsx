@@ -12,7 +12,8 @@ import { useAppSelector } from '../../state/store';
 import { CardPages } from './CardPages';
 import { CutInTwo } from './CutInTwo';
 import { CutProud } from './CutProud';
-import { FieldLegend } from './FieldLegend';
+import { FIELD_WHAT, FieldLegend } from './FieldLegend';
+import { GapsPage } from './gaps/GapsPage';
 import { MarkingTable } from './MarkingTable';
 import { PanelNumbers } from './PanelNumbers';
 import { PanelsDrawing } from './PanelsDrawing';
@@ -33,12 +34,14 @@ export default function PanelsPage() {
   const [folded, setFolded] = useState(0);
   const field = look.field === 'none' ? undefined : look.field;
   if (!isThere) return null;
+  const head = <PanelsHead view={view} onView={setView} look={look} onLook={setLook} />;
+  if (view === 'gaps') return <GapsPage head={head} />;
   return (
     <>
       <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
-        <PanelsHead view={view} onView={setView} look={look} onLook={setLook} />
+        {head}
         {view === 'flat' && <FlatView look={look} preview={preview} />}
-        {view === 'flat' && field && <FieldLegend field={field} />}
+        {view === 'flat' && field && <FieldLegend what={FIELD_WHAT[field]} />}
         {view === 'card' && <CardPages />}
         {view === 'fold' && <Folding share={folded} onShare={setFolded} />}
       </Box>

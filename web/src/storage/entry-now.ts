@@ -1,6 +1,6 @@
 /** An entry of the log as it is written now. */
 import type { LogEntry } from '@kalotrope/core/log';
-import { dayOf } from '../../storage/day';
+import { dayOf } from './day';
 
 /** An entry without what is the same for every one that is written now. */
 export type NewEntry = Partial<LogEntry> & Pick<LogEntry, 'kind'>;
