@@ -31,6 +31,7 @@ const CORE = [
   'surface',
   'formats',
   'stage',
+  'bend',
   ...STAGES,
   'project',
   'exchange',

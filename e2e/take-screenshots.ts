@@ -71,11 +71,9 @@ for (const [key, name] of [
   await shoot('card-model');
 }
 await page.goto(`${base}/project/demo-veyra/panels`);
-await page.getByRole('button', { name: 'Find the smallest change', exact: true }).click();
-await page.getByRole('button', { name: 'Show' }).first().click();
-await page.getByLabel('Show', { exact: true }).click();
-await page.getByRole('option', { name: 'the bend' }).click();
-await shoot('remedy');
+await page.getByRole('tab', { name: 'Will they meet?' }).click();
+await page.getByText('What would halve it').waitFor();
+await shoot('gaps');
 await page.goto(`${base}/project/demo-orrin/panels`);
 await page.getByRole('button', { name: 'Make the hull large' }).click();
 await page.getByRole('slider', { name: 'Taken apart' }).focus();

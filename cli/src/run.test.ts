@@ -160,6 +160,34 @@ describe('kalo', () => {
     const undated = kalo('plan', file('undated.json', JSON.stringify(project)), '--calendar', ics);
     expect([undated.code, undated.err]).toEqual([2, expect.stringMatching(/no first day/)]);
   });
+  it('bend: a sheet in, a hull out, with what its holds take; nonsense is refused by name', () => {
+    const side = {
+      lower: [
+        [0, 0],
+        [3000, 0],
+      ],
+      upper: [
+        [-80, 350],
+        [3050, 350],
+      ],
+      ...{ stern: { lower: 300, upper: 380 }, frames: [{ x: 1500, lower: 380, upper: 480 }], spans: 16 },
+    };
+    const answer = kalo('bend', file('side.json', JSON.stringify(side)), '--json').json() as unknown as {
+      settled: boolean;
+      lengthOverAll: number;
+      lower: [number, number, number][];
+      holds: { offMm: number; feel: string }[];
+    };
+    expect(answer.settled).toBe(true);
+    expect(answer.lengthOverAll).toBeLessThan(3130);
+    expect(Math.min(...answer.lower.map(([, , z]) => z))).toBe(0);
+    for (const { offMm, feel } of answer.holds) {
+      expect(Math.abs(offMm)).toBeLessThan(0.05);
+      expect(feel).toMatch(/hand|clamp|people/);
+    }
+    const wrong = kalo('bend', file('wrong.json', JSON.stringify({ ...side, frames: [{ x: 1500 }] })));
+    expect([wrong.code, wrong.err]).toEqual([2, expect.stringMatching(/frames\.0: expected a half-breadth/)]);
+  });
   it('gaps: every seam with what it keeps within, the same for the same seed, and what would halve it', () => {
     const path = file('gaps.json', JSON.stringify(demoProject('tamsel', 'x')));
     type Within = { half: number; nineteen: number };

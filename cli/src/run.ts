@@ -14,6 +14,7 @@ import { setupCommand } from './commands/setup';
 import { spacingCommand } from './commands/spacing';
 import { takeoffCommand } from './commands/takeoff';
 import { weightsCommand } from './commands/weights';
+import { bendCommand } from './commands/bend';
 import { gapsCommand } from './commands/gaps';
 import { timberCommand } from './commands/timber';
 import { Refusal, type Answer, type Io, type Options } from './io';
@@ -67,6 +68,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   setup: { run: setupCommand, options: [], usage: 'setup FILE.json' },
   mix: { run: mixCommand, options: [], usage: 'mix FILE.json' },
   takeoff: { run: takeoffCommand, options: PROJECT_OPTIONS, usage: `takeoff FILE ${PROJECT_USAGE}` },
+  bend: { run: bendCommand, options: [], usage: 'bend FILE.json' },
   gaps: {
     run: gapsCommand,
     options: ['builds', 'seed', ...PROJECT_OPTIONS],

@@ -2,8 +2,8 @@
  * The hull built so many times by chance: the check on what is foretold, and how wide the widest gap of a seam becomes.
  *
  * Each build: every nail of every sheet set off along and across, a batten really bent round the nails where they
- * stand, planed ups and downs, a thickness for each sheet, each frame off along, up and aside; the sheets pushed to where they
- * fit best; what is left is the gap. The same seed gives the same builds.
+ * stand, planed ups and downs, a thickness for each sheet, each frame off along, up and aside; the sheets pushed to
+ * where they fit best; what is left is the gap. The same seed gives the same builds.
  */
 import { at, random, type Vec2 } from '../../geometry';
 import { battenOff } from '../reading/edge-line';

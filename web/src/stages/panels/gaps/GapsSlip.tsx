@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { formatSmall } from '@kalotrope/core/measure';
 import { GAP_SOURCES, hintWords, mostOf, SOURCE_NAMES, withHint, type Gaps } from '@kalotrope/core/panels';
@@ -71,14 +72,14 @@ function Told({ gaps, seam, onSeam }: ToldProps) {
     <>
       <section className="slip-part" aria-label="How well they meet">
         <h2>How well they meet</h2>
-        <div className="field-grid">
+        <Box className="field-grid" sx={{ mt: 1.5 }}>
           <SelectField
             label="Seam"
             value={String(seam)}
             names={isPlain ? short : names}
             onChange={(key) => onSeam(Number(key))}
           />
-        </div>
+        </Box>
         {worst && (
           <>
             <Figure name="At its worst place, half the time" value={small(worst.half)} />

@@ -22,6 +22,7 @@ export const HowTrue = memo(function HowTrue() {
   const stray = useAppSelector((state) => selectProject(state)?.panels.markingStray ?? 0);
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
+  const most = formatSmall(stray, notation);
   if (!accuracy) return null;
   const set = (label: string, path: readonly string[], value: number) =>
     dispatch(edited({ label, edits: [{ path: ['panels', ...path], value }] }));
@@ -47,7 +48,7 @@ export const HowTrue = memo(function HowTrue() {
       </div>
       <p className="quiet">
         {stray > 0
-          ? `Where a batten round the nails would stray from an edge by more than ${formatSmall(stray, notation)}, the ` +
+          ? `Where a batten round the nails would stray from an edge by more than ${most}, the ` +
             'marking-out table has rows between its steps.'
           : 'The marking-out table has even steps only, however far a batten strays between them.'}
       </p>

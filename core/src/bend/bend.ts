@@ -1,0 +1,259 @@
+/**
+ * A flat side bent to a hull: sheet in, lines out.
+ *
+ * Method: plate.ts and settle.ts. The edges on the flat are the interpolating splines through their points, the sheet
+ * between them is ruled; the bow's end lies on the centreline or on the stem, frames and the stern hold half-breadths,
+ * the foot of the bow stands at x = 0, the after foot as much higher as is asked. Then the lowest point of the lower
+ * edge is set to height 0. Millimetres outside, metres within.
+ */
+import { at, evaluateTangent, fitSpline, random, uEnd, type Vec2, type Vec3 } from '../geometry';
+import { FEEL, PLY_MODULUS, STRAIN_SAID } from './constants';
+import type { BendFrame, BendJob } from './job';
+import { plateOf, readSheet, sheetPlace, type Plate } from './plate';
+import { settle, type Hold } from './settle';
+
+export type Feel = 'hand' | 'clamp' | 'two people' | 'more than two people';
+export type Held = {
+  /** bow, stern, or the frame's number. */
+  readonly at: 'bow' | 'stern' | number;
+  readonly edge: 'lower' | 'upper';
+  /** How far from being kept, mm, and what it takes, N; pressed outward positive. */
+  readonly offMm: number;
+  readonly pullN: number;
+  readonly feel: Feel;
+};
+
+export type Bent = {
+  readonly isSettled: boolean;
+  /** Why its shape is not to be trusted, in words; absent: nothing is wrong. */
+  readonly problem?: string;
+  readonly steps: number;
+  /** From the bow aft, mm: x aft, y out, z up. */
+  readonly lower: readonly Vec3[];
+  readonly upper: readonly Vec3[];
+  readonly lengthMm: number;
+  readonly strain: { readonly most: number; readonly rms: number; readonly is: 'ordinary' | 'clamped' | 'stretched' };
+  /** The tightest bend of the sheet, and how far along it from the bow. */
+  readonly tightest: { readonly radiusMm: number; readonly alongMm: number };
+  readonly held: readonly Held[];
+  /** How far the lower edge stands above its lowest point, at the bow and at the stern, mm. */
+  readonly rocker: { readonly fore: number; readonly aft: number };
+  /** How far the upper edge stands above the straight line between its ends least, mm: negative is hollow. */
+  readonly sheerMm: number;
+  /** Lean outward of the side where it is greatest, degrees from upright. */
+  readonly flareDeg: number;
+  readonly shape: Float64Array;
+};
+
+const MM = 1000;
+const PLACES = 60;
+/** The end of the sheet at the bow is held at so many places of its height. */
+const BOW_PLACES = [0, 0.25, 0.5, 0.75, 1];
+
+/** @param from a shape to begin with; `stir`: a start set off by chance, mm, for the proof that it does not matter */
+export function bendSheet(
+  job: BendJob,
+  { from, stir }: { readonly from?: Float64Array; readonly stir?: { readonly seed: number; readonly mm: number } } = {},
+): Bent {
+  const edges = [job.lower, job.upper].map(edgeReader);
+  const [lower, upper] = [at(edges, 0), at(edges, 1)];
+  const flatAt = (a: number, b: number): Vec2 => {
+    const [low, high] = [lower.at(a), upper.at(a)];
+    return [(low[0] + b * (high[0] - low[0])) / MM, (low[1] + b * (high[1] - low[1])) / MM];
+  };
+  const plate = plateOf(flatAt, job.spans);
+  const { holds, names } = holdsOf(job, [lower.length, upper.length]);
+  const start = from ?? coldStart(plate, job, [lower.length, upper.length]);
+  if (stir) {
+    const next = random(stir.seed);
+    for (let k = 0; k < start.length; k++) start[k] = start[k]! + ((next() - 0.5) * 2 * stir.mm) / MM; // in bounds
+  }
+  const settled = settle(plate, holds, start, from !== undefined);
+  const { shape } = settled;
+  const read = (a: number, b: number): Vec3 => {
+    const { points, value } = sheetPlace(plate, a, b);
+    const [x, y, z] = readSheet(shape, points, value);
+    return [MM * x, MM * y, MM * z];
+  };
+  const line = (b: number): Vec3[] => Array.from({ length: PLACES + 1 }, (_, k) => read(k / PLACES, b));
+  const [low, high] = [line(0), line(1)];
+  const base = Math.min(...low.map(([, , z]) => z));
+  const onBase = (points: readonly Vec3[]) => points.map(([x, y, z]): Vec3 => [x, y, z - base]);
+  const stiffness = ((PLY_MODULUS.value * 1e9) / 12) * (job.thickness / MM) ** 3;
+  const held = names.flatMap((name, k): Held[] => {
+    if (!name) return [];
+    const { off, pull } = at(settled.holds, k);
+    const pullN = -pull * stiffness;
+    return [{ ...name, offMm: MM * off, pullN, feel: feelOf(Math.abs(pullN)) }];
+  });
+  const strain = strainOf(plate, shape);
+  const problem = wrongWith(plate, shape, { isSettled: settled.isSettled, held, strain: strain.most });
+  const [bow, stern] = [at(high, 0), at(high, -1)];
+  return {
+    ...{ isSettled: settled.isSettled, steps: settled.steps, ...(problem !== undefined && { problem }) },
+    ...{ lower: onBase(low), upper: onBase(high) },
+    lengthMm: Math.max(...[...low, ...high].map(([x]) => x)) - Math.min(...[...low, ...high].map(([x]) => x)),
+    ...{ strain, tightest: tightestOf(plate, shape, lower.length), held },
+    rocker: { fore: at(low, 0)[2] - base, aft: at(low, -1)[2] - base },
+    sheerMm: Math.min(
+      ...high.map(([x, , z]) => z - (bow[2] + ((x - bow[0]) / (stern[0] - bow[0])) * (stern[2] - bow[2]))),
+    ),
+    flareDeg: Math.max(
+      ...low.map((p, k) => (Math.atan2(at(high, k)[1] - p[1], at(high, k)[2] - p[2]) * 180) / Math.PI),
+    ),
+    shape,
+  };
+}
+
+/** An edge through its points, by the share of its length. */
+function edgeReader(points: readonly Vec2[]) {
+  const spline = fitSpline(points.map(([u, v]) => [u, v, 0]));
+  const length = uEnd(spline);
+  return {
+    length,
+    at: (share: number): Vec2 => {
+      const [u, v] = evaluateTangent(spline, share * length).position;
+      return [u, v];
+    },
+  };
+}
+
+const bowOf = ({ bow, stem }: BendJob) => bow ?? { lower: stem / 2, upper: stem / 2 };
+
+type Name = Pick<Held, 'at' | 'edge'>;
+
+function holdsOf(job: BendJob, lengths: readonly [number, number]) {
+  const holds: Hold[] = [];
+  const names: (Name | undefined)[] = [];
+  const put = (hold: Hold, name?: Name) => {
+    holds.push(hold);
+    names.push(name);
+  };
+  const bow = bowOf(job);
+  for (const b of BOW_PLACES)
+    put({ kind: 'point', a: 0, b, axis: 1, to: (bow.lower + b * (bow.upper - bow.lower)) / MM });
+  put({ kind: 'point', a: 0, b: 0, axis: 0, to: 0 });
+  put({ kind: 'point', a: 0, b: 0, axis: 2, to: 0 });
+  put({ kind: 'point', a: 1, b: 0, axis: 2, to: job.rise / MM });
+  const ofEdge = (frame: BendFrame, where: number, b: 0 | 1) => {
+    const to = b === 0 ? frame.lower : frame.upper;
+    if (to === undefined) return;
+    const name: Name = { at: where, edge: b === 0 ? 'lower' : 'upper' };
+    if (frame.x !== undefined) put({ kind: 'frame', b, x: frame.x / MM, to: to / MM }, name);
+    else put({ kind: 'point', a: (frame.along ?? 0) / lengths[b], b, axis: 1, to: to / MM }, name);
+  };
+  job.frames.forEach((frame, k) => ([0, 1] as const).forEach((b) => ofEdge(frame, k, b)));
+  if (job.stern)
+    for (const b of [0, 1] as const)
+      put(
+        { kind: 'point', a: 1, b, axis: 1, to: (b === 0 ? job.stern.lower : job.stern.upper) / MM },
+        { at: 'stern', edge: b === 0 ? 'lower' : 'upper' },
+      );
+  return { holds, names };
+}
+
+/** Upright, straight from hold to hold, drawn together so far that it is about as long as it is flat. */
+function coldStart(plate: Plate, job: BendJob, lengths: readonly [number, number]): Float64Array {
+  const known = ([0, 1] as const).map((b) => {
+    const of = (frame: BendFrame) => (b === 0 ? frame.lower : frame.upper);
+    const first = at(b === 0 ? job.lower : job.upper, 0)[0] - at(job.lower, 0)[0];
+    const places = job.frames.flatMap((frame) => {
+      const y = of(frame);
+      const share = (frame.x === undefined ? (frame.along ?? 0) : frame.x - first) / lengths[b];
+      return y === undefined ? [] : [{ share: Math.min(1, Math.max(0, share)), y }];
+    });
+    const stern = job.stern && [{ share: 1, y: b === 0 ? job.stern.lower : job.stern.upper }];
+    const bow = bowOf(job);
+    const foremost = b === 0 ? bow.lower : bow.upper;
+    const all = [{ share: 0, y: foremost }, ...places, ...(stern ?? [])].sort((one, two) => one.share - two.share);
+    return all.length > 1 ? all : [...all, { share: 1, y: foremost }];
+  });
+  const breadthAt = (b: 0 | 1, share: number): number => {
+    const places = at(known, b);
+    const next = places.findIndex((place) => place.share > share);
+    if (next < 0) return at(places, -1).y;
+    const [from, to] = [at(places, Math.max(0, next - 1)), at(places, next)];
+    const part = to.share > from.share ? (share - from.share) / (to.share - from.share) : 0;
+    return from.y + part * (to.y - from.y);
+  };
+  const lowest = plate.flat.map(([u]) => u);
+  const [fore, aft] = [Math.min(...lowest), Math.max(...lowest)];
+  const high = Math.max(...plate.flat.map(([, v]) => v));
+  const low = Math.min(...plate.flat.map(([, v]) => v));
+  const shape = new Float64Array(plate.size);
+  plate.flat.forEach(([u, v], k) => {
+    const share = (u - fore) / (aft - fore);
+    const up = (v - low) / (high - low);
+    const y = (1 - up) * breadthAt(0, share) + up * breadthAt(1, share);
+    shape.set([u - fore, y / MM, v - low], 3 * k);
+  });
+  return shape;
+}
+
+function strainOf(plate: Plate, shape: Float64Array): Bent['strain'] {
+  let [most, sum, area] = [0, 0, 0];
+  for (const { points, du, dv, weight } of plate.stretched) {
+    const [u, v] = [readSheet(shape, points, du), readSheet(shape, points, dv)];
+    const [uu, vv, uv] = [(dot(u, u) - 1) / 2, (dot(v, v) - 1) / 2, dot(u, v) / 2];
+    // the greater of its two main ones
+    const middle = (uu + vv) / 2;
+    const reach = Math.hypot((uu - vv) / 2, uv);
+    most = Math.max(most, Math.abs(middle) + reach);
+    sum += weight * (uu * uu + vv * vv + 2 * uv * uv);
+    area += weight;
+  }
+  const { ordinary, most: limit } = STRAIN_SAID.value;
+  return {
+    ...{ most, rms: Math.sqrt(sum / area) },
+    is: most <= ordinary ? 'ordinary' : most <= limit ? 'clamped' : 'stretched',
+  };
+}
+
+const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, x, k) => sum + x * (b[k] ?? 0), 0);
+
+/** By the greatest of the two main curvatures, whichever way it runs. */
+function tightestOf(plate: Plate, shape: Float64Array, lengthMm: number): Bent['tightest'] {
+  let best = { curvature: 0, share: 0 };
+  plate.bendPlaces.forEach(({ points, duu, duv, dvv }, k) => {
+    const [uu, uv, vv] = [duu, duv, dvv].map((by) => readSheet(shape, points, by));
+    // of a sheet that does not stretch the seconds all point along its normal
+    const size = (one: readonly number[] = []) => Math.hypot(...one);
+    const curvature = Math.sqrt(size(uu) ** 2 + 2 * size(uv) ** 2 + size(vv) ** 2);
+    if (curvature > best.curvature) best = { curvature, share: k / plate.bendPlaces.length };
+  });
+  return { radiusMm: best.curvature > 0 ? MM / best.curvature : Infinity, alongMm: best.share * lengthMm };
+}
+
+function feelOf(newton: number): Feel {
+  const { hand, clamp, people } = FEEL.value;
+  if (newton <= hand) return 'hand';
+  if (newton <= clamp) return 'clamp';
+  return newton <= people ? 'two people' : 'more than two people';
+}
+
+/** Holds are kept so well, mm. */
+const KEPT_MM = 0.05;
+/** A sheet that would have to stretch by more is torn. */
+const TORN = 0.02;
+
+type Judged = { readonly isSettled: boolean; readonly held: readonly Held[]; readonly strain: number };
+
+function wrongWith(plate: Plate, shape: Float64Array, { isSettled, held, strain }: Judged): string | undefined {
+  if (!shape.every(Number.isFinite)) return 'no shape was found: change what holds it';
+  if (strain > TORN) return 'the sheet would tear: what holds it is further apart than it reaches';
+  if (held.some(({ offMm }) => Math.abs(offMm) > KEPT_MM)) return 'it does not reach what should hold it';
+  if (turnedOver(plate, shape)) return 'it came out inside out or on its head: add a hold';
+  return isSettled ? undefined : 'it did not settle: add a hold, or move one';
+}
+
+/** Whether the sheet’s inside looks outward, or its upper edge stands under its lower one, over most of it. */
+function turnedOver(plate: Plate, shape: Float64Array): boolean {
+  let [over, all] = [0, 0];
+  for (const { points, du, dv, weight } of plate.stretched) {
+    const [u, v] = [readSheet(shape, points, du), readSheet(shape, points, dv)];
+    const out = u[2] * v[0] - u[0] * v[2]; // athwart part of the normal: outward is to starboard, −u × v
+    if (out > 0 || v[2] <= 0) over += weight;
+    all += weight;
+  }
+  return over > all / 2;
+}

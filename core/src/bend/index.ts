@@ -1,0 +1,2 @@
+export { bendSheet, type Bent } from './bend';
+export { readBendJob } from './job';
