@@ -6,7 +6,7 @@ export { MIDDLE_FROM_MM, depthOfInside } from './cut/cut';
 export { panelIdOf, panelInputs } from './inputs';
 export { developPanel, isCutTwice, withFlat } from './panel';
 export type { Panel } from './panel';
-export { levelMarks, markingOf, markOut, planeMark, stationMarks, waterMarks } from './reading/marking';
+export { levelMarks, markingOf, planeMark, stationMarks, waterMarks } from './reading/marking';
 export { markingSteps } from './reading/marking-words';
 export { findRemedies } from './remedies/remedy';
 export type { PanelRemedy } from './remedies/panel-remedy';

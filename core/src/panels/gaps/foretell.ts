@@ -103,13 +103,10 @@ export function foretell({ facings: all, squares, middles }: Spread, accuracy: A
 /** How far a seam is off at its worst place, nineteen times of twenty, mm. */
 export const mostOf = ({ places, worst }: Pick<ForetoldSeam, 'places' | 'worst'>): number => at(places, worst).nineteen;
 
-/** The same of all seams; nothing where nothing meets. */
-export const worstOf = (seams: readonly ForetoldSeam[]): number => Math.max(0, ...seams.map(mostOf));
-
 /** Nineteen of twenty lie within the middle's size and so many deviations, between one tail and two. */
 const [ONE_TAIL, TWO_TAILS] = [1.6448, 1.96];
 
-/** What worstOf gives, without the seams: most places need no looking at. */
+/** The same of all seams, without foretelling them: most places need no looking at. Nothing where nothing meets. */
 export function worstWithin({ facings: all, squares, middles }: Spread, accuracy: Accuracy): number {
   const variances = GAP_SOURCES.map((source) => [deviationOf(source, accuracy) ** 2, squares[source]] as const);
   const rows = all.places.map((_, row) => ({

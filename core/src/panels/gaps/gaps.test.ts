@@ -8,7 +8,7 @@ import { drawnHull } from '../fixtures/drawn-hulls';
 import { tableOf } from '../fixtures/exact-shapes';
 import { PANEL_DEFAULTS, type Accuracy } from '../schema';
 import { skinAsked } from '../skin';
-import { foretell, spreadOf, worstOf, worstWithin, type GapsPart, type Spread } from './foretell';
+import { foretell, mostOf, spreadOf, worstWithin, type ForetoldSeam, type GapsPart, type Spread } from './foretell';
 import { gapsOfBoat } from './ask';
 import { fitter } from './fitted';
 import { framesOff, gapsWhere } from './frames-off';
@@ -17,6 +17,7 @@ import { below, NINETEEN, normals, sizeWithin } from './normal';
 import { disagreement, simulate } from './simulate';
 
 const derive = createDerive();
+const worstOf = (seams: readonly ForetoldSeam[]): number => Math.max(0, ...seams.map(mostOf));
 const PERFECT: Accuracy = { marks: 0, rule: 0, cut: 0, planed: 150, thickness: 0, framesOff: 0 };
 const PART: GapsPart = { ...PANEL_DEFAULTS, markingStep: 200 };
 

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { markingSteps, markOut, type BaseLine, type Panel, type PanelsPart } from '@kalotrope/core/panels';
+import { markingOf, markingSteps, type BaseLine, type Panel, type PanelsPart } from '@kalotrope/core/panels';
 import { edited } from '../../state/document-slice';
 import { LengthField } from '../../controls/LengthField';
 import { PlainTable } from '../../controls/PlainTable';
@@ -21,8 +21,11 @@ const BASES: Readonly<Record<BaseLine, string>> = {
 export function MarkingTable({ panel, part }: { readonly panel: Panel; readonly part: PanelsPart }) {
   const notation = useAppSelector(selectNotation);
   const dispatch = useAppDispatch();
-  const { markingStep, markingBase } = part;
-  const out = useMemo(() => markOut(panel, markingStep, markingBase), [panel, markingStep, markingBase]);
+  const { markingStep, markingBase, markingStray } = part;
+  const out = useMemo(
+    () => markingOf(panel, { markingStep, markingBase, markingStray }),
+    [panel, markingStep, markingBase, markingStray],
+  );
   const lines = useMemo(
     () =>
       out.rows.map((row, i) => ({
