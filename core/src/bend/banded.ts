@@ -32,8 +32,20 @@ export function factor({ size, half, rows }: Band, shift = 0): Band | undefined 
     out[row + i] = out[row + i]! * (1 + shift); // all in bounds, here and below
     for (let j = from; j <= i; j++) {
       const other = j * wide + half - j;
+      // four sums side by side: one would wait for itself at each step
       let sum = out[row + j]!;
-      for (let k = Math.max(from, j - half); k < j; k++) sum -= out[row + k]! * out[other + k]!;
+      let a = 0;
+      let b = 0;
+      let c = 0;
+      let k = Math.max(from, j - half);
+      for (; k + 3 < j; k += 4) {
+        sum -= out[row + k]! * out[other + k]!;
+        a += out[row + k + 1]! * out[other + k + 1]!;
+        b += out[row + k + 2]! * out[other + k + 2]!;
+        c += out[row + k + 3]! * out[other + k + 3]!;
+      }
+      for (; k < j; k++) sum -= out[row + k]! * out[other + k]!;
+      sum -= a + b + c;
       if (j < i) out[row + j] = sum / out[other + j]!;
       else {
         if (!(sum > 0)) return undefined;

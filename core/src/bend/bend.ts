@@ -6,8 +6,9 @@
  * the foot of the bow stands at x = 0, the after foot as much higher as is asked. Then the lowest point of the lower
  * edge is set to height 0. Millimetres outside, metres within.
  */
-import { at, evaluateTangent, fitSpline, random, uEnd, type Vec2, type Vec3 } from '../geometry';
+import { at, random, type Vec3 } from '../geometry';
 import { FEEL, PLY_MODULUS, STRAIN_SAID } from './constants';
+import { edgeReader } from './edges';
 import type { BendFrame, BendJob } from './job';
 import { plateOf, readSheet, sheetPlace, type Plate } from './plate';
 import { settle, type Hold } from './settle';
@@ -50,18 +51,46 @@ const PLACES = 60;
 /** The end of the sheet at the bow is held at so many places of its height. */
 const BOW_PLACES = [0, 0.25, 0.5, 0.75, 1];
 
-/** @param from a shape to begin with; `stir`: a start set off by chance, mm, for the proof that it does not matter */
-export function bendSheet(
-  job: BendJob,
-  { from, stir }: { readonly from?: Float64Array; readonly stir?: { readonly seed: number; readonly mm: number } } = {},
-): Bent {
-  const edges = [job.lower, job.upper].map(edgeReader);
-  const [lower, upper] = [at(edges, 0), at(edges, 1)];
-  const flatAt = (a: number, b: number): Vec2 => {
+type How = {
+  /** A shape to begin with, of the same number of spans. */
+  readonly from?: Float64Array;
+  /** A start set off by chance, mm, for the proof that it does not matter. */
+  readonly stir?: { readonly seed: number; readonly mm: number };
+  /** Places along each edge that are given, less one. */
+  readonly places?: number;
+};
+
+export const bendSheet = (job: BendJob, how: How = {}): Bent => bendOn(plateOfJob(job), job, how);
+
+/**
+ * Bends one sheet after another, each much like the last: keeps the plate while the sheet is cut alike, and begins with
+ * the last shape; from nothing where that leads to one not to be trusted.
+ */
+export function createBender(): (job: BendJob) => Bent {
+  let kept: { readonly cut: string; readonly plate: Plate } | undefined;
+  let last: Float64Array | undefined;
+  return (job) => {
+    const cut = JSON.stringify([job.lower, job.upper, job.spans]);
+    if (kept?.cut !== cut) kept = { cut, plate: plateOfJob(job) };
+    const near = last?.length === kept.plate.size ? bendOn(kept.plate, job, { from: last }) : undefined;
+    const bent = near && near.problem === undefined ? near : bendOn(kept.plate, job, {});
+    last = bent.problem === undefined ? bent.shape : undefined;
+    return bent;
+  };
+}
+
+const edgesOf = (job: BendJob) => [edgeReader(job.lower), edgeReader(job.upper)] as const;
+
+function plateOfJob(job: BendJob): Plate {
+  const [lower, upper] = edgesOf(job);
+  return plateOf((a, b) => {
     const [low, high] = [lower.at(a), upper.at(a)];
     return [(low[0] + b * (high[0] - low[0])) / MM, (low[1] + b * (high[1] - low[1])) / MM];
-  };
-  const plate = plateOf(flatAt, job.spans);
+  }, job.spans);
+}
+
+function bendOn(plate: Plate, job: BendJob, { from, stir, places = PLACES }: How): Bent {
+  const [lower, upper] = edgesOf(job);
   const { holds, names } = holdsOf(job, [lower.length, upper.length]);
   const start = from ?? coldStart(plate, job, [lower.length, upper.length]);
   if (stir) {
@@ -75,7 +104,7 @@ export function bendSheet(
     const [x, y, z] = readSheet(shape, points, value);
     return [MM * x, MM * y, MM * z];
   };
-  const line = (b: number): Vec3[] => Array.from({ length: PLACES + 1 }, (_, k) => read(k / PLACES, b));
+  const line = (b: number): Vec3[] => Array.from({ length: places + 1 }, (_, k) => read(k / places, b));
   const [low, high] = [line(0), line(1)];
   const base = Math.min(...low.map(([, , z]) => z));
   const onBase = (points: readonly Vec3[]) => points.map(([x, y, z]): Vec3 => [x, y, z - base]);
@@ -102,19 +131,6 @@ export function bendSheet(
       ...low.map((p, k) => (Math.atan2(at(high, k)[1] - p[1], at(high, k)[2] - p[2]) * 180) / Math.PI),
     ),
     shape,
-  };
-}
-
-/** An edge through its points, by the share of its length. */
-function edgeReader(points: readonly Vec2[]) {
-  const spline = fitSpline(points.map(([u, v]) => [u, v, 0]));
-  const length = uEnd(spline);
-  return {
-    length,
-    at: (share: number): Vec2 => {
-      const [u, v] = evaluateTangent(spline, share * length).position;
-      return [u, v];
-    },
   };
 }
 
@@ -240,6 +256,8 @@ type Judged = { readonly isSettled: boolean; readonly held: readonly Held[]; rea
 
 function wrongWith(plate: Plate, shape: Float64Array, { isSettled, held, strain }: Judged): string | undefined {
   if (!shape.every(Number.isFinite)) return 'no shape was found: change what holds it';
+  if (!isSettled && held.every(({ offMm }) => Math.abs(offMm) <= KEPT_MM))
+    return 'it did not settle: add a hold, or move one';
   if (strain > TORN) return 'the sheet would tear: what holds it is further apart than it reaches';
   if (held.some(({ offMm }) => Math.abs(offMm) > KEPT_MM)) return 'it does not reach what should hold it';
   if (turnedOver(plate, shape)) return 'it came out inside out or on its head: add a hold';

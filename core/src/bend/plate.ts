@@ -8,7 +8,7 @@
  */
 import { at, solveDense, type Vec2 } from '../geometry';
 import { addTo, emptyBand, type Band } from './banded';
-import { basisAt, controlCount, greville } from './b-spline';
+import { basisAt, controlCount, greville, type Basis } from './b-spline';
 
 const ACROSS = 2;
 /** Control points across. */
@@ -16,7 +16,7 @@ export const ROWS = controlCount(ACROSS);
 
 /** A place of the sheet: the control points that have a say there, and how much, by the flat sheet's coordinates. */
 export type SheetPlace = {
-  /** Numbers of control points, sixteen. */
+  /** Numbers of control points, sixteen, in rising order. */
   readonly points: readonly number[];
   readonly value: readonly number[];
   readonly du: readonly number[];
@@ -35,8 +35,18 @@ export type Plate = {
   /** Control points of the flat sheet, m. */
   readonly flat: readonly Vec2[];
   readonly stretched: readonly (SheetPlace & { readonly weight: number })[];
+  /** The same, packed for the solver: sixteen figures a place. */
+  readonly packed: Packed;
   readonly bending: Band;
   readonly bendPlaces: readonly (SheetPlace & { readonly weight: number })[];
+};
+
+export type Packed = {
+  readonly points: Int32Array;
+  readonly du: Float64Array;
+  readonly dv: Float64Array;
+  /** One a place. */
+  readonly weight: Float64Array;
 };
 
 const GAUSS2 = [-1, 1].map((side) => ({ x: side / Math.sqrt(3), weight: 1 }));
@@ -51,29 +61,42 @@ export function plateOf(flatAt: (a: number, b: number) => Vec2, spans: number): 
   const flat = flatControls(flatAt, spans);
   const size = 3 * controlCount(spans) * ROWS;
   const half = 3 * (3 * ROWS + 3) + 2;
-  const bare = { spans, flat };
-  const gauss = (rule: typeof GAUSS3) =>
-    Array.from({ length: spans * ACROSS }, (_, cell) => {
-      const [i, j] = [Math.floor(cell / ACROSS), cell % ACROSS];
-      return rule.flatMap((one) =>
-        rule.map((other) => {
-          const [a, b] = [(i + (1 + one.x) / 2) / spans, (j + (1 + other.x) / 2) / ACROSS];
-          const place = sheetPlace(bare, a, b);
-          return { ...place, weight: (place.area * one.weight * other.weight) / (4 * spans * ACROSS) };
-        }),
+  const gauss = (rule: typeof GAUSS3) => {
+    const of = (count: number) =>
+      Array.from({ length: count }, (_, cell) =>
+        rule.map(({ x, weight }) => ({ basis: basisAt(count, (cell + (1 + x) / 2) / count), weight: weight / count })),
       );
-    }).flat();
+    const up = of(ACROSS);
+    return of(spans).flatMap((alongs) =>
+      up.flatMap((ups) =>
+        alongs.flatMap((one) =>
+          ups.map((other) => {
+            const place = placeOf(flat, one.basis, other.basis);
+            return { ...place, weight: (place.area * one.weight * other.weight) / 4 };
+          }),
+        ),
+      ),
+    );
+  };
   const bendPlaces = gauss(GAUSS3);
   const bending = emptyBand(size, half);
   for (const { points, duu, duv, dvv, weight } of bendPlaces)
-    points.forEach((p, m) =>
-      points.forEach((q, n) => {
-        if (q > p) return;
-        const by = weight * (duu[m]! * duu[n]! + 2 * duv[m]! * duv[n]! + dvv[m]! * dvv[n]!); // sixteen each
+    for (let m = 0; m < COUNT; m++)
+      // in rising order
+      for (let n = 0; n <= m; n++) {
+        const p = points[m]!; // sixteen each
+        const q = points[n]!;
+        const by = weight * (duu[m]! * duu[n]! + 2 * duv[m]! * duv[n]! + dvv[m]! * dvv[n]!);
         for (let d = 0; d < 3; d++) addTo(bending, 3 * p + d, 3 * q + d, by);
-      }),
-    );
-  return { ...bare, size, half, stretched: gauss(GAUSS2), bending, bendPlaces };
+      }
+  const stretched = gauss(GAUSS2);
+  const packed = {
+    points: Int32Array.from(stretched.flatMap(({ points }) => points)),
+    du: Float64Array.from(stretched.flatMap(({ du }) => du)),
+    dv: Float64Array.from(stretched.flatMap(({ dv }) => dv)),
+    weight: Float64Array.from(stretched.map(({ weight }) => weight)),
+  };
+  return { spans, flat, size, half, stretched, packed, bending, bendPlaces };
 }
 
 /** The flat sheet in the same basis, through its own points where each control point has most say. */
@@ -107,44 +130,51 @@ function flatControls(flatAt: (a: number, b: number) => Vec2, spans: number): Ve
 }
 
 /** What control points do at a place of the sheet. */
-export function sheetPlace({ spans, flat }: Pick<Plate, 'spans' | 'flat'>, a: number, b: number): SheetPlace {
-  const [along, up] = [basisAt(spans, a), basisAt(ACROSS, b)];
-  const points: number[] = [];
-  const by: { readonly n: number; a: number; b: number; aa: number; ab: number; bb: number }[] = [];
-  for (let i = 0; i < 4; i++)
-    for (let j = 0; j < 4; j++) {
-      points.push((along.first + i) * ROWS + up.first + j);
-      const [u, v] = [at(along.value, i), at(up.value, j)];
-      const [us, vs] = [at(along.slope, i), at(up.slope, j)];
-      by.push({
-        ...{ n: u * v, a: us * v, b: u * vs, aa: at(along.second, i) * v, ab: us * vs, bb: u * at(up.second, j) },
-      });
-    }
-  const sum = (axis: 0 | 1, of: (one: (typeof by)[number]) => number) =>
-    by.reduce((total, one, k) => total + of(one) * at(flat, at(points, k))[axis], 0);
-  const [ua, ub, va, vb] = [sum(0, (n) => n.a), sum(0, (n) => n.b), sum(1, (n) => n.a), sum(1, (n) => n.b)];
+export const sheetPlace = (sheet: Pick<Plate, 'spans' | 'flat'>, a: number, b: number): SheetPlace =>
+  placeOf(sheet.flat, basisAt(sheet.spans, a), basisAt(ACROSS, b));
+
+/** Control points with a say at a place. */
+export const COUNT = 16;
+function column(of: (k: number) => number): number[] {
+  const out = new Array<number>(COUNT);
+  for (let k = 0; k < COUNT; k++) out[k] = of(k);
+  return out;
+}
+
+function placeOf(flat: readonly Vec2[], along: Basis, up: Basis): SheetPlace {
+  const i = (k: number) => k >> 2;
+  const j = (k: number) => k & 3;
+  const product = (one: readonly number[], other: readonly number[]) => column((k) => one[i(k)]! * other[j(k)]!); // four
+  const points = column((k) => (along.first + i(k)) * ROWS + up.first + j(k));
+  const value = product(along.value, up.value);
+  const [na, nb] = [product(along.slope, up.value), product(along.value, up.slope)];
+  const [aa, ab, bb] = [
+    product(along.second, up.value),
+    product(along.slope, up.slope),
+    product(along.value, up.second),
+  ];
+  const sum = (axis: 0 | 1, by: readonly number[]) => {
+    let total = 0;
+    for (let k = 0; k < COUNT; k++) total += by[k]! * flat[points[k]!]![axis]; // sixteen
+    return total;
+  };
+  const [ua, ub, va, vb] = [sum(0, na), sum(0, nb), sum(1, na), sum(1, nb)];
   const area = ua * vb - ub * va;
-  const seconds = ([0, 1] as const).map((axis) => [
-    sum(axis, (n) => n.aa),
-    sum(axis, (n) => n.ab),
-    sum(axis, (n) => n.bb),
-  ]);
   // da/du, da/dv, db/du, db/dv
   const [au, av, bu, bv] = [vb / area, -ub / area, -va / area, ua / area];
-  const du = by.map((n) => n.a * au + n.b * bu);
-  const dv = by.map((n) => n.a * av + n.b * bv);
+  const du = column((k) => na[k]! * au + nb[k]! * bu);
+  const dv = column((k) => na[k]! * av + nb[k]! * bv);
   // second derivatives by the parameters, less what the map itself bends, turned into those by the flat coordinates
-  const left = by.map((n, k) => {
-    const less = (own: number, which: number) =>
-      own - at(du, k) * at(at(seconds, 0), which) - at(dv, k) * at(at(seconds, 1), which);
-    return [less(n.aa, 0), less(n.ab, 1), less(n.bb, 2)] as const;
-  });
+  const less = (own: readonly number[]) => {
+    const [u, v] = [sum(0, own), sum(1, own)];
+    return column((k) => own[k]! - du[k]! * u - dv[k]! * v);
+  };
+  const [laa, lab, lbb] = [less(aa), less(ab), less(bb)];
   return {
-    ...{ points, area, du, dv },
-    value: by.map(({ n }) => n),
-    duu: left.map(([aa, ab, bb]) => aa * au * au + 2 * ab * au * bu + bb * bu * bu),
-    duv: left.map(([aa, ab, bb]) => aa * au * av + ab * (au * bv + av * bu) + bb * bu * bv),
-    dvv: left.map(([aa, ab, bb]) => aa * av * av + 2 * ab * av * bv + bb * bv * bv),
+    ...{ points, area, du, dv, value },
+    duu: column((k) => laa[k]! * au * au + 2 * lab[k]! * au * bu + lbb[k]! * bu * bu),
+    duv: column((k) => laa[k]! * au * av + lab[k]! * (au * bv + av * bu) + lbb[k]! * bu * bv),
+    dvv: column((k) => laa[k]! * av * av + 2 * lab[k]! * av * bv + lbb[k]! * bv * bv),
   };
 }
 

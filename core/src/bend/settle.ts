@@ -9,8 +9,8 @@
  */
 import { at } from '../geometry';
 import { addTo, emptyBand, factor, solveFactored, type Band } from './banded';
-import { basisAt } from './b-spline';
-import { readSheet, ROWS, sheetPlace, type Plate, type SheetPlace } from './plate';
+import { basisAt, type Basis } from './b-spline';
+import { COUNT, readSheet, ROWS, sheetPlace, type Packed, type Plate, type SheetPlace } from './plate';
 
 /** Keeps a place of the sheet to a height, a breadth or a distance, m; by number: 0 x aft, 1 y out, 2 z up. */
 export type PointHold = {
@@ -45,6 +45,18 @@ const MOST_STEPS = 60;
 const STILL = 2e-7;
 const SHIFTS = [0, 1e-9, 1e-6, 1e-4, 1e-2, 1];
 const HALVINGS = 12;
+/**
+ * Steps tried one after another until one lowers the energy. With the stress that the last step foresaw few are needed,
+ * but it can point uphill; without it the tangent has no negative direction, and the step leads down, surely so when it
+ * is short.
+ */
+const TRIALS = [
+  { isForeseen: true, shift: 0 },
+  { isForeseen: false, shift: 0 },
+  { isForeseen: false, shift: 1e-4 },
+  { isForeseen: false, shift: 1e-2 },
+  { isForeseen: false, shift: 1 },
+] as const;
 
 /** @param from where there is a shape near by, as after a handle was dragged: only the last stage is gone through */
 export function settle(plate: Plate, holds: readonly Hold[], from: Float64Array, isWarm = false): Settled {
@@ -67,67 +79,119 @@ type State = { readonly stage: Stage; readonly shape: Float64Array };
 function newton(plate: Plate, holds: readonly Hold[], { stage, shape: start }: State) {
   let shape = start;
   const stiff = 12 / (stage.thickness / 1000) ** 2;
-  const stress = new Float64Array(3 * plate.stretched.length);
+  const stress = new Float64Array(3 * plate.packed.weight.length);
   let energy = energyOf(plate, holds, { stage, shape });
-  plate.stretched.forEach((place, k) => stressAt(place, shape).forEach((e, i) => (stress[3 * k + i] = stiff * e)));
+  foresee(stress, plate.packed, { shape, way: new Float64Array(shape.length), share: 0, stiff });
+  const none = new Float64Array(stress.length);
   for (let step = 1; step <= MOST_STEPS; step++) {
-    const { band, slope } = tangent(plate, holds, { stage, shape, stress });
-    const way = solved(band, slope);
-    if (!way) return { shape, steps: step, isSettled: false };
-    const longest = way.reduce((most, by) => Math.max(most, Math.abs(by)), 0);
-    let share = 1;
-    let taken: { shape: Float64Array; energy: number } | undefined;
-    for (let k = 0; k < HALVINGS && !taken; k++, share /= 2) {
-      const next = shape.map((x, i) => x - share * way[i]!); // as long
-      const own = energyOf(plate, holds, { stage, shape: next });
-      if (own <= energy + Math.abs(energy) * 1e-12) taken = { shape: next, energy: own };
+    let taken: Taken | undefined;
+    let longest = 0;
+    for (let k = 0; k < TRIALS.length && !taken; k++) {
+      const { isForeseen, shift } = at(TRIALS, k);
+      const { band, slope } = tangent(plate, holds, { stage, shape, stress: isForeseen ? stress : none });
+      const way = solved(band, slope, shift);
+      if (!way) continue;
+      longest = way.reduce((most, by) => Math.max(most, Math.abs(by)), 0);
+      // less than this no energy can tell
+      if (longest < STILL) return { shape, steps: step, isSettled: true };
+      taken = downhill(plate, holds, { stage, shape, energy, way });
     }
     if (!taken) return { shape, steps: step, isSettled: longest < 50 * STILL };
-    // the stress as the step foresaw it
-    const went = 2 * share;
-    plate.stretched.forEach((place, k) => {
-      const foreseen = stressAlong(place, shape, way, went);
-      foreseen.forEach((e, i) => (stress[3 * k + i] = stiff * e));
-    });
+    const { way, share } = taken;
+    foresee(stress, plate.packed, { shape, way, share, stiff });
     ({ shape, energy } = taken);
-    if (longest * went < STILL) return { shape, steps: step, isSettled: true };
+    if (longest * share < STILL) return { shape, steps: step, isSettled: true };
   }
   return { shape, steps: MOST_STEPS, isSettled: false };
 }
 
-function solved(band: Band, slope: Float64Array): Float64Array | undefined {
+type Taken = {
+  readonly way: Float64Array;
+  readonly share: number;
+  readonly shape: Float64Array;
+  readonly energy: number;
+};
+
+/** The longest share of a step that does not raise the energy, by halving; undefined where none does. */
+function downhill(
+  plate: Plate,
+  holds: readonly Hold[],
+  { stage, shape, energy, way }: State & { readonly energy: number; readonly way: Float64Array },
+): Taken | undefined {
+  for (let k = 0, share = 1; k < HALVINGS; k++, share /= 2) {
+    const next = shape.map((x, i) => x - share * way[i]!); // as long
+    const own = energyOf(plate, holds, { stage, shape: next });
+    if (own <= energy + Math.abs(energy) * 1e-12) return { way, share, shape: next, energy: own };
+  }
+  return undefined;
+}
+
+function solved(band: Band, slope: Float64Array, least: number): Float64Array | undefined {
   for (const shift of SHIFTS) {
+    if (shift < least) continue;
     const made = factor(band, shift);
     if (made) return solveFactored(made, slope);
   }
   return undefined;
 }
 
-/** Along, up, and both: ½(FᵀF − 1). */
-function stressAt({ points, du, dv }: SheetPlace, shape: Float64Array): [number, number, number] {
-  const [u, v] = [readSheet(shape, points, du), readSheet(shape, points, dv)];
-  return [(dot(u, u) - 1) / 2, (dot(v, v) - 1) / 2, dot(u, v) / 2];
+/** The first derivatives of a shape at a Gauss point, by the flat coordinates: put where asked, as all below. */
+function slopesAt({ points, du, dv }: Packed, k: number, shape: Float64Array, out: Float64Array): void {
+  out.fill(0);
+  for (let m = COUNT * k; m < COUNT * (k + 1); m++) {
+    const p = 3 * points[m]!; // all in bounds, here and below
+    const u = du[m]!;
+    const v = dv[m]!;
+    for (let d = 0; d < 3; d++) {
+      const x = shape[p + d]!;
+      out[d] = out[d]! + u * x;
+      out[3 + d] = out[3 + d]! + v * x;
+    }
+  }
 }
 
-function stressAlong({ points, du, dv }: SheetPlace, shape: Float64Array, way: Float64Array, share: number) {
-  const [u, v] = [readSheet(shape, points, du), readSheet(shape, points, dv)];
-  const [su, sv] = [readSheet(way, points, du), readSheet(way, points, dv)];
-  return [
-    (dot(u, u) - 1) / 2 - share * dot(u, su),
-    (dot(v, v) - 1) / 2 - share * dot(v, sv),
-    dot(u, v) / 2 - (share * (dot(u, sv) + dot(v, su))) / 2,
-  ];
+/** Of the first derivatives: along with along, up with up, along with up. */
+function productsOf(one: Float64Array, other: Float64Array, out: Float64Array): void {
+  let [uu, vv, uv] = [0, 0, 0];
+  for (let d = 0; d < 3; d++) {
+    uu += one[d]! * other[d]!;
+    vv += one[3 + d]! * other[3 + d]!;
+    uv += (one[d]! * other[3 + d]! + one[3 + d]! * other[d]!) / 2;
+  }
+  out[0] = uu;
+  out[1] = vv;
+  out[2] = uv;
 }
 
-/** Of three each. */
-const dot = (a: readonly number[], b: readonly number[]): number => a[0]! * b[0]! + a[1]! * b[1]! + a[2]! * b[2]!;
+type Foreseen = {
+  readonly shape: Float64Array;
+  readonly way: Float64Array;
+  readonly share: number;
+  readonly stiff: number;
+};
+
+/** The stress after a share of a step, as the step foresees it: ½(FᵀF − 1) and what it changes at the first. */
+function foresee(stress: Float64Array, packed: Packed, { shape, way, share, stiff }: Foreseen): void {
+  const [own, by] = [new Float64Array(6), new Float64Array(6)];
+  const [square, change] = [new Float64Array(3), new Float64Array(3)];
+  for (let k = 0; k < packed.weight.length; k++) {
+    slopesAt(packed, k, shape, own);
+    slopesAt(packed, k, way, by);
+    productsOf(own, own, square);
+    productsOf(own, by, change);
+    for (let d = 0; d < 3; d++) stress[3 * k + d] = stiff * ((square[d]! - (d < 2 ? 1 : 0)) / 2 - share * change[d]!);
+  }
+}
 
 function energyOf(plate: Plate, holds: readonly Hold[], { stage, shape }: State): number {
   const stiff = 12 / (stage.thickness / 1000) ** 2;
+  const [own, square] = [new Float64Array(6), new Float64Array(3)];
   let sum = 0;
-  for (const place of plate.stretched) {
-    const [a, b, c] = stressAt(place, shape);
-    sum += (place.weight * stiff * (a * a + b * b + 2 * c * c)) / 2;
+  for (let k = 0; k < plate.packed.weight.length; k++) {
+    slopesAt(plate.packed, k, shape, own);
+    productsOf(own, own, square);
+    const [a, b, c] = [(square[0]! - 1) / 2, (square[1]! - 1) / 2, square[2]! / 2];
+    sum += (plate.packed.weight[k]! * stiff * (a * a + b * b + 2 * c * c)) / 2;
   }
   sum += bendingEnergy(plate.bending, shape);
   for (const { off } of holdRows(plate, holds, shape)) sum += (stage.stiffness * off * off) / 2;
@@ -201,34 +265,54 @@ function edgeAt(plate: Plate, shape: Float64Array, a: number, b: 0 | 1) {
 }
 
 const LOOKS = 40;
-const CUTS = 40;
+const CUTS = 60;
+/** Along the edge, as a share of it. */
+const SAME_PLACE = 1e-13;
 
-/** Where an edge first passes x, by halving; its nearer end where it does not. */
+/** What each control point of an edge does at each of the places looked at, by the number of spans. */
+const looksOf = new Map<number, readonly Basis[]>();
+function looks(spans: number): readonly Basis[] {
+  const made = looksOf.get(spans) ?? Array.from({ length: LOOKS + 1 }, (_, k) => basisAt(spans, k / LOOKS));
+  looksOf.set(spans, made);
+  return made;
+}
+
+/** Where an edge first passes x, by looking, then by secants between the ends of what is left; or its nearer end. */
 function alongAtX(plate: Plate, shape: Float64Array, { b, x }: FrameHold): number {
-  const read = (a: number) => edgeAt(plate, shape, a, b).position[0] - x;
-  let low = 0;
-  if (read(0) >= 0) return 0;
-  for (let k = 1; k <= LOOKS; k++) {
-    const next = read(k / LOOKS);
-    if (next >= 0) {
-      let high = k / LOOKS;
-      for (let i = 0; i < CUTS; i++) {
-        const middle = (low + high) / 2;
-        if (read(middle) < 0) low = middle;
-        else high = middle;
-      }
-      return (low + high) / 2;
+  const row = b === 0 ? 0 : ROWS - 1;
+  const read = ({ first, value }: Basis) => {
+    let sum = -x;
+    for (let k = 0; k < 4; k++) sum += value[k]! * shape[3 * ((first + k) * ROWS + row)]!;
+    return sum;
+  };
+  const all = looks(plate.spans).map(read);
+  const next = all.findIndex((off) => off >= 0);
+  if (next <= 0) return next === 0 ? 0 : 1;
+  let [low, high] = [(next - 1) / LOOKS, next / LOOKS];
+  let [under, over] = [at(all, next - 1), at(all, next)];
+  // Illinois: an end that stays twice counts half
+  let side = 0;
+  for (let k = 0; k < CUTS && high - low > SAME_PLACE && over > 0; k++) {
+    const between = low + ((high - low) * -under) / (over - under);
+    const off = read(basisAt(plate.spans, between));
+    if (Math.abs(off) < SAME_PLACE) return between;
+    if (off < 0) {
+      [low, under] = [between, off];
+      if (side === -1) over /= 2;
+      side = -1;
+    } else {
+      [high, over] = [between, off];
+      if (side === 1) under /= 2;
+      side = 1;
     }
-    low = k / LOOKS;
   }
-  return 1;
+  return high;
 }
 
 type Pulled = State & { readonly stress: Float64Array };
 
 /** The tangent and the slope of the energy at a shape. */
 function tangent(plate: Plate, holds: readonly Hold[], { stage, shape, stress }: Pulled) {
-  const stiff = 12 / (stage.thickness / 1000) ** 2;
   const band = emptyBand(plate.size, plate.half);
   band.rows.set(plate.bending.rows);
   const slope = new Float64Array(plate.size);
@@ -241,43 +325,7 @@ function tangent(plate: Plate, holds: readonly Hold[], { stage, shape, stress }:
       slope[i] = slope[i]! + by * shape[j]!;
       if (j < i) slope[j] = slope[j]! + by * shape[i]!;
     }
-  const rowUu = new Float64Array(48);
-  const rowVv = new Float64Array(48);
-  const rowUv = new Float64Array(48);
-  plate.stretched.forEach(({ points, du, dv, weight }, k) => {
-    const [u, v] = [readSheet(shape, points, du), readSheet(shape, points, dv)];
-    const [euu, evv, euv] = [(dot(u, u) - 1) / 2, (dot(v, v) - 1) / 2, dot(u, v) / 2];
-    for (let m = 0; m < 16; m++)
-      for (let d = 0; d < 3; d++) {
-        rowUu[3 * m + d] = u[d]! * du[m]!; // sixteen points of three
-        rowVv[3 * m + d] = v[d]! * dv[m]!;
-        rowUv[3 * m + d] = (u[d]! * dv[m]! + v[d]! * du[m]!) / 2;
-      }
-    const by = weight * stiff;
-    const [suu, svv, suv] = [weight * stress[3 * k]!, weight * stress[3 * k + 1]!, weight * stress[3 * k + 2]!];
-    for (let m = 0; m < 16; m++) {
-      const p = points[m]!;
-      for (let d = 0; d < 3; d++) {
-        const i = 3 * m + d;
-        slope[3 * p + d] = slope[3 * p + d]! + by * (euu * rowUu[i]! + evv * rowVv[i]! + 2 * euv * rowUv[i]!);
-      }
-      for (let n = 0; n < 16; n++) {
-        const q = points[n]!;
-        if (q > p) continue;
-        const geometric = suu * du[m]! * du[n]! + svv * dv[m]! * dv[n]! + suv * (du[m]! * dv[n]! + dv[m]! * du[n]!);
-        for (let d = 0; d < 3; d++) {
-          const i = 3 * m + d;
-          const row = (3 * p + d) * half + half + 3 * q; // where the band has this row and column 0 of q
-          const last = p === q ? d : 2;
-          for (let e = 0; e <= last; e++) {
-            const j = 3 * n + e;
-            const own = rowUu[i]! * rowUu[j]! + rowVv[i]! * rowVv[j]! + 2 * rowUv[i]! * rowUv[j]!;
-            band.rows[row + e] = band.rows[row + e]! + by * own + (d === e ? geometric : 0);
-          }
-        }
-      }
-    }
-  });
+  stretchingIn(band, slope, plate.packed, { stage, shape, stress });
   for (const { off, points, value, by } of holdRows(plate, holds, shape))
     points.forEach((p, m) => {
       by.forEach((own, d) => {
@@ -295,3 +343,56 @@ function tangent(plate: Plate, holds: readonly Hold[], { stage, shape, stress }:
     });
   return { band, slope };
 }
+
+/** Adds what stretching pulls, and how that changes, to slope and band. */
+function stretchingIn(band: Band, slope: Float64Array, packed: Packed, { stage, shape, stress }: Pulled): void {
+  const stiff = 12 / (stage.thickness / 1000) ** 2;
+  const { half, rows } = band;
+  const { points, du, dv, weight } = packed;
+  const [own, square] = [new Float64Array(6), new Float64Array(3)];
+  const [rowUu, rowVv, rowUv] = [0, 0, 0].map(() => new Float64Array(3 * COUNT)) as [Rows, Rows, Rows];
+  for (let k = 0; k < weight.length; k++) {
+    slopesAt(packed, k, shape, own);
+    productsOf(own, own, square);
+    const [euu, evv, euv] = [(square[0]! - 1) / 2, (square[1]! - 1) / 2, square[2]! / 2];
+    const [by, first] = [weight[k]! * stiff, COUNT * k];
+    for (let m = 0; m < COUNT; m++) {
+      const [p, u, v] = [3 * points[first + m]!, du[first + m]!, dv[first + m]!];
+      for (let d = 0; d < 3; d++) {
+        const i = 3 * m + d;
+        rowUu[i] = own[d]! * u;
+        rowVv[i] = own[3 + d]! * v;
+        rowUv[i] = (own[d]! * v + own[3 + d]! * u) / 2;
+        slope[p + d] = slope[p + d]! + by * (euu * rowUu[i]! + evv * rowVv[i]! + 2 * euv * rowUv[i]!);
+      }
+    }
+    const [suu, svv, suv] = [
+      weight[k]! * stress[3 * k]!,
+      weight[k]! * stress[3 * k + 1]!,
+      weight[k]! * stress[3 * k + 2]!,
+    ];
+    for (let m = 0; m < COUNT; m++)
+      // points come in rising order
+      for (let n = 0; n <= m; n++) {
+        const p = points[first + m]!;
+        const q = points[first + n]!;
+        const mu = du[first + m]!;
+        const mv = dv[first + m]!;
+        const nu = du[first + n]!;
+        const nv = dv[first + n]!;
+        const geometric = suu * mu * nu + svv * mv * nv + suv * (mu * nv + mv * nu);
+        for (let d = 0; d < 3; d++) {
+          const i = 3 * m + d;
+          const row = (3 * p + d) * half + half + 3 * q; // where the band has this row and column 0 of q
+          const last = p === q ? d : 2;
+          for (let e = 0; e <= last; e++) {
+            const j = 3 * n + e;
+            const sum = rowUu[i]! * rowUu[j]! + rowVv[i]! * rowVv[j]! + 2 * rowUv[i]! * rowUv[j]!;
+            rows[row + e] = rows[row + e]! + by * sum + (d === e ? geometric : 0);
+          }
+        }
+      }
+  }
+}
+
+type Rows = Float64Array;

@@ -1,5 +1,6 @@
 /** The lines' part of a project: what the builder took from the plan. Lengths mm, axes of the contract. */
 import { z } from 'zod';
+import { cardSchema } from '../bend';
 import { figureField, lengthField } from '../stage';
 import { DIMENSION_KEYS, STARTER_KINDS, type DimensionKey } from './starter-kinds';
 import { DRAWING_SCALE, FAIRING_TOLERANCE, PENCIL_WIDTH } from './constants';
@@ -101,6 +102,8 @@ export const linesSchema = z.object({
   plotted: z.array(z.string().max(200)).max(5000).optional(),
   /** Of a table drawn from a few dimensions; it may have been changed by hand since. */
   starter: starterSchema.optional(),
+  /** A card that is bent to draw a table from. */
+  card: cardSchema.optional(),
 });
 
 /** A table of lines with every setting at its usual value. */

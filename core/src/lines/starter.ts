@@ -11,8 +11,9 @@
  * that `dimensionsOf` gives (starter.test.ts tries their corners).
  */
 import { at, type Vec3 } from '../geometry';
-import { type Longitudinal, linesOf, type LinesPart } from './schema';
+import { linesOf, type LinesPart } from './schema';
 import type { DimensionKey, Dimensions, StarterKind } from './starter-kinds';
+import { tableFrom, type Traced } from './traced';
 
 export const STARTER_NAMES: Readonly<Record<StarterKind, string>> = {
   skiff: 'Flat-bottomed skiff',
@@ -204,7 +205,7 @@ export function startLines(kind: StarterKind, given: Dimensions): Started {
       ok: false,
       problems: [{ key: 'beamSheer', nearest: Math.round(beam), isByOthers: true }],
     };
-  return { ok: true, lines: linesOf(tableOf(traced, FAMILIES[kind])) };
+  return { ok: true, lines: linesOf(tableFrom(traced, FAMILIES[kind])) };
 }
 
 /** A pointed bow limits the flare, and so the beam; this far off is said. */
@@ -216,7 +217,6 @@ const left = (w: number): number => Math.max(0, 1 - w);
 
 type Value = (key: DimensionKey) => number;
 type Curve = (w: number) => number;
-type Traced = { readonly id: string; readonly name: string; readonly points: readonly Vec3[] };
 
 function traceHull(family: Family, value: Value): Traced[] {
   const isDouble = family.stern === 'pointed';
@@ -407,58 +407,4 @@ function slopeAt(line: readonly Vec3[], i: number): Vec3 {
   const by = i - k; // −1, 0, 1
   const slope = (axis: 0 | 1 | 2) => ((c[axis] - a[axis]) / 2 + by * (a[axis] - 2 * b[axis] + c[axis])) * STEPS;
   return [slope(0), slope(1), slope(2)];
-}
-
-/** Stations about this far apart, as builders set them. */
-const STATION_MM = 420;
-
-/**
- * The traced lines as a table: even stations where all lines run, and each line's own ends; the lowest point at
- * nought.
- */
-function tableOf(lines: readonly Traced[], family: Family): Longitudinal[] {
-  const from = Math.max(...lines.map(({ points }) => at(points, 0)[0]));
-  const to = Math.min(...lines.map(({ points }) => at(points, -1)[0]));
-  const stations = stationsBetween(from, to, family);
-  const low = Math.min(...lines.flatMap(({ points }) => points.map((p) => p[2])));
-  const fore = Math.min(...lines.map(({ points }) => at(points, 0)[0]));
-  return lines.map(({ id, name, points }) => {
-    const rows: [string, Vec3][] = [
-      [family.bow === 'pointed' ? 'stem' : 'bow', at(points, 0)],
-      ...stations.map(({ label, x }): [string, Vec3] => [label, atX(points, x)]),
-      [family.stern === 'pointed' ? 'sternpost' : 'transom', at(points, -1)],
-    ];
-    return {
-      id,
-      name,
-      points: rows.map(([station, [x, y, z]]) => ({
-        station,
-        x: tenth(x - fore),
-        halfBreadth: tenth(y),
-        height: tenth(z - low),
-      })),
-    };
-  });
-}
-
-/** Even stations, with a half one towards a pointed end, where the lines curve most. */
-function stationsBetween(from: number, to: number, family: Family): { label: string; x: number }[] {
-  const count = Math.max(7, Math.round((to - from) / STATION_MM));
-  const step = (to - from) / count;
-  const stations = Array.from({ length: count - 1 }, (_, i) => ({ label: String(i + 1), x: from + (i + 1) * step }));
-  if (family.bow === 'pointed') stations.unshift({ label: '½', x: from + step / 2 });
-  if (family.stern === 'pointed') stations.push({ label: `${count - 1}½`, x: to - step / 2 });
-  return stations.map(({ label, x }) => ({ label, x: Math.round(x) }));
-}
-
-const tenth = (mm: number): number => Math.round(mm * 10) / 10;
-
-function atX(points: readonly Vec3[], x: number): Vec3 {
-  const next = Math.max(
-    1,
-    points.findIndex((p) => p[0] >= x),
-  );
-  const [p, q] = [at(points, next - 1), at(points, next)];
-  const w = (x - p[0]) / (q[0] - p[0]);
-  return [x, p[1] + w * (q[1] - p[1]), p[2] + w * (q[2] - p[2])];
 }

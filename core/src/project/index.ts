@@ -8,7 +8,7 @@ export type { Project } from './document';
 export { applyEdits, refusalOf, resolvePath } from './edits';
 export { withFollowing } from './following';
 export { plainEdits } from './plain-words';
-export { isAsDrawn, redrawn } from './redraw';
+export { cardTaken, isAsDrawn, redrawn } from './redraw';
 export { readProject } from './read-project';
 export type { ReadProject } from './read-project';
 export { backTo, changesBetween, isOtherPlanOf, newerPlan } from './revisions';

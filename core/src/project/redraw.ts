@@ -1,7 +1,7 @@
-/** A boat drawn from a few dimensions, drawn anew from others. */
+/** A boat drawn from a few dimensions, or from a card, drawn anew from others. */
 import type { Edit } from '../findings';
 import { FRAMES_PATH } from '../frames';
-import { linesStage, startLines, type Starter, type StarterProblem } from '../lines';
+import { linesStage, startLines, type Longitudinal, type Starter, type StarterProblem } from '../lines';
 import { isSame } from '../stage';
 import { newProject } from './defaults';
 import type { Project } from './document';
@@ -31,11 +31,27 @@ export function redrawn(project: Project, starter: Starter): Redrawn {
   const { stations = [], openCells = [] } = project.lines;
   if (stations.length > 0) edits.push({ path: [linesStage.name, 'stations'], value: [] });
   if (openCells.length > 0) edits.push({ path: [linesStage.name, 'openCells'], value: [] });
-  const framesOf = (lines: Project['lines']) => newProject({ ...NAMELESS, notation: project.notation, lines }).frames;
   const before = project.lines.starter && startLines(project.lines.starter.kind, project.lines.starter.dimensions);
-  if (before?.ok && isSame(framesOf(before.lines).frames, project.frames.frames))
-    edits.push({ path: FRAMES_PATH, value: framesOf(started.lines).frames });
+  if (before?.ok && isSame(framesFor(project, before.lines), project.frames.frames))
+    edits.push({ path: FRAMES_PATH, value: framesFor(project, started.lines) });
   return { ok: true, edits };
 }
+
+/**
+ * What puts the lines of a card in the place of those that are there. Frames go with them where they still stand as
+ * they were put with a table; others stay.
+ */
+export function cardTaken(project: Project, longitudinals: readonly Longitudinal[]): Edit[] {
+  const { starter: _starter, ...kept } = project.lines;
+  const lines = { ...kept, longitudinals: [...longitudinals], stations: [], openCells: [] };
+  const edits: Edit[] = [{ path: [linesStage.name], value: lines }];
+  if (isSame(framesFor(project, project.lines), project.frames.frames))
+    edits.push({ path: FRAMES_PATH, value: framesFor(project, lines) });
+  return edits;
+}
+
+/** The frames that a new boat of these lines is given. */
+const framesFor = ({ notation }: Project, lines: Project['lines']) =>
+  newProject({ ...NAMELESS, notation, lines }).frames.frames;
 
 const NAMELESS = { id: 'x', name: 'x' };

@@ -34,6 +34,15 @@ const perMm3 = (density: number): number => (density * G_PER_KG) / MM3_PER_M3;
 const normalOf = ([a, b]: Slopes): Vec3 => unit3([a, b, 1]);
 type Slopes = readonly [number, number];
 
+/** The volume of a hull that is all under, whichever way it lies: the same for all that is asked of it. */
+const wholes = new WeakMap<HullSolid, number>();
+function wholeOf(hull: HullSolid): number {
+  const normal: Vec3 = [0, 0, 1];
+  const whole = wholes.get(hull) ?? under(hull, { normal, level: span(hull, normal)[1] }).volumeMm3;
+  wholes.set(hull, whole);
+  return whole;
+}
+
 /** The level at which so much is under; undefined where all of the hull is not so much. */
 export function levelFor(
   hull: HullSolid,
@@ -41,9 +50,9 @@ export function levelFor(
   volumeMm3: number,
   guess?: number,
 ): { level: number; state: Under } | undefined {
+  if (wholeOf(hull) < volumeMm3) return undefined;
   let [low, high] = span(hull, normal);
   const size = high - low;
-  if (under(hull, { normal, level: high }).volumeMm3 < volumeMm3) return undefined;
   let level = guess !== undefined && guess > low && guess < high ? guess : low + size / 4;
   let state = under(hull, { normal, level });
   for (let step = 0; step < STEPS; step++) {

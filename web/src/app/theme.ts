@@ -115,6 +115,13 @@ export function makeTheme(shade: Shade): Theme {
           '.quiet': { ...typography.body2, color: c.quiet, margin: 0 },
           '.steps': { paddingLeft: 20, margin: 0 },
           '.plan-day': { ...typography.body2, fontWeight: 650, margin: '8px 0 2px' },
+          '.card-scroll': { overflowX: 'auto', overflowY: 'hidden' },
+          '.card-handle': { outline: 'none' },
+          '.card-handle:focus-visible > :last-child': {
+            stroke: c.ink,
+            strokeWidth: '3px',
+            vectorEffect: 'non-scaling-stroke',
+          },
           '.plan-entry': {
             ...typography.body2,
             ...{ display: 'flex', gap: 12, width: '100%', padding: '3px 6px', border: 0, textAlign: 'left' },

@@ -6,8 +6,9 @@ import {
   type Project,
   type RevisionChanges,
 } from '@kalotrope/core/project';
+import { bendCard, type Card, type CardProblem } from '@kalotrope/core/bend';
 import { cardModel, type CardModel, type CardOptions } from '@kalotrope/core/exchange';
-import type { LinesTable } from '@kalotrope/core/lines';
+import { tableOfCard, type LinesTable, type Longitudinal } from '@kalotrope/core/lines';
 import { movedParts } from '@kalotrope/core/log';
 import { planeOf } from '@kalotrope/core/frames';
 import { findRemedies, gapsOfBoat, type Gaps, type PanelRemedy } from '@kalotrope/core/panels';
@@ -46,6 +47,9 @@ export type CutSheet = { readonly run: CutRun; readonly parts: readonly string[]
 export type CutFileRun = { readonly ok: true; readonly run: CutRun } | { readonly ok: false; readonly problem: string };
 export type TimberAsk = { readonly job: TimberJob; readonly seconds: number };
 
+export type CardTable =
+  { readonly ok: true; readonly longitudinals: Longitudinal[] } | { readonly ok: false; readonly problem: CardProblem };
+
 const derive = createDerive();
 
 export const JOBS = {
@@ -63,6 +67,14 @@ export const JOBS = {
       { project, hull: lines.value, value: panels.value, frames: held },
       { builds: BUILDS, seed: BUILDS_SEED },
     );
+  },
+  /** The table of a boat that is a card bent on either hand. */
+  cardTable: (card: Card): CardTable => {
+    const made = bendCard(card);
+    if (!made.ok) return made;
+    const { problem, lower, upper } = made.bent;
+    if (problem !== undefined) return { ok: false, problem: { why: 'other', words: problem } };
+    return { ok: true, longitudinals: tableOfCard({ lower, upper }, card) };
   },
   card: ({ project, options }: { readonly project: Project; readonly options: CardOptions }): CardModel =>
     cardModel(project, createDerive()(project), options),

@@ -52,18 +52,21 @@ const BEHIND_MM = -1e-6;
 /** So near to its edges is in a triangle: no line slips between two of them. */
 const EDGE_SHARE = 1e-9;
 
+/** Without a vector a step: nearly all triangles are missed, and there are thousands. */
 function farTo([a, b, c]: Triangle, from: Vec3, way: Vec3): number | undefined {
-  const [e1, e2] = [sub3(b, a), sub3(c, a)];
-  const across = cross3(way, e2);
-  const size = dot3(e1, across);
+  const [e1x, e1y, e1z] = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
+  const [e2x, e2y, e2z] = [c[0] - a[0], c[1] - a[1], c[2] - a[2]];
+  const [wx, wy, wz] = way;
+  const [px, py, pz] = [wy * e2z - wz * e2y, wz * e2x - wx * e2z, wx * e2y - wy * e2x];
+  const size = e1x * px + e1y * py + e1z * pz;
   if (size === 0) return undefined; // along it, or it has no area
-  const off = sub3(from, a);
-  const u = dot3(off, across) / size;
+  const [ox, oy, oz] = [from[0] - a[0], from[1] - a[1], from[2] - a[2]];
+  const u = (ox * px + oy * py + oz * pz) / size;
   if (u < -EDGE_SHARE || u > 1 + EDGE_SHARE) return undefined;
-  const turned = cross3(off, e1);
-  const v = dot3(way, turned) / size;
+  const [qx, qy, qz] = [oy * e1z - oz * e1y, oz * e1x - ox * e1z, ox * e1y - oy * e1x];
+  const v = (wx * qx + wy * qy + wz * qz) / size;
   if (v < -EDGE_SHARE || u + v > 1 + EDGE_SHARE) return undefined;
-  const far = dot3(e2, turned) / size;
+  const far = (e2x * qx + e2y * qy + e2z * qz) / size;
   return far > BEHIND_MM ? far : undefined;
 }
 

@@ -33,12 +33,13 @@ function endLine(front: readonly CutRuling[], side: readonly CutRuling[], gap: n
 type At = { readonly w: number; readonly gap: number };
 
 function endAt(front: readonly CutRuling[], side: readonly CutRuling[], { w, gap }: At): Vec2 | undefined {
+  const outAt = innerOut(side);
   // how far each ruling stands out beyond the side, the face that does by most
   const beyond = ({ outer, inner }: CutRuling) =>
     Math.max(
       ...[outer, inner].map((face) => {
         const [x, y, z] = lerp3(...face, w);
-        return Math.abs(y) - innerOut(side, x, z);
+        return Math.abs(y) - outAt(x, z);
       }),
     ) + gap;
   // from the other end: of a plane the rulings may fan out from a corner, and then none of them is the middle one
@@ -54,15 +55,24 @@ function endAt(front: readonly CutRuling[], side: readonly CutRuling[], { w, gap
 
 const flatAt = ({ net, flat }: CutRuling, w: number): Vec2 => lerp2(net, flat[1], w);
 
-/** How far out the inner face of a side is at a place along the boat and a height. */
-function innerOut(side: readonly CutRuling[], x: number, z: number): number {
-  const places = side.map(({ inner: [foot, top] }): Vec3 => {
-    const rise = top[2] - foot[2];
-    return lerp3(foot, top, Math.abs(rise) > 1e-6 ? (z - foot[2]) / rise : 0);
-  });
-  const after = places.findIndex((place) => place[0] > x);
-  const k = after < 0 ? places.length - 1 : Math.max(1, after);
-  const [a, b] = [at(places, k - 1), at(places, k)];
-  const long = b[0] - a[0];
-  return Math.abs(long) > 1e-9 ? a[1] + ((x - a[0]) / long) * (b[1] - a[1]) : b[1];
+/**
+ * How far out the inner face of a side is at a place along the boat and a height. Places asked for one after another
+ * mostly lie near one another: each is first looked for between the rulings of the last.
+ */
+function innerOut(side: readonly CutRuling[]): (x: number, z: number) => number {
+  let last = 1;
+  return (x, z) => {
+    const placeOf = (k: number): Vec3 => {
+      const [foot, top] = at(side, k).inner;
+      const rise = top[2] - foot[2];
+      return lerp3(foot, top, Math.abs(rise) > 1e-6 ? (z - foot[2]) / rise : 0);
+    };
+    let k = last;
+    let [a, b] = [placeOf(k - 1), placeOf(k)];
+    while (b[0] <= x && k < side.length - 1) [k, a, b] = [k + 1, b, placeOf(k + 1)];
+    while (a[0] > x && k > 1) [k, b, a] = [k - 1, a, placeOf(k - 2)];
+    last = k;
+    const long = b[0] - a[0];
+    return Math.abs(long) > 1e-9 ? a[1] + ((x - a[0]) / long) * (b[1] - a[1]) : b[1];
+  };
 }

@@ -21,6 +21,7 @@ import { from19To20 } from './19-to-20';
 import { from20To21 } from './20-to-21';
 import { from21To22 } from './21-to-22';
 import { from22To23 } from './22-to-23';
+import { from23To24 } from './23-to-24';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -46,4 +47,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from20To21,
   from21To22,
   from22To23,
+  from23To24,
 ];

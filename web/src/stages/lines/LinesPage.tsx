@@ -8,6 +8,7 @@ import { Slip } from '../../controls/Slip';
 import { useAppSelector } from '../../state/store';
 import { Tick, ViewTabs } from '../../controls/ViewTabs';
 import { InTheRound } from '../../drawing/hull/InTheRound';
+import { CardPage } from './card/CardPage';
 import { DrawnFrom } from './DrawnFrom';
 import { Fairing } from './Fairing';
 import { LinesDrawing, type LinesLook } from './LinesDrawing';
@@ -19,7 +20,7 @@ import { Underlays, useClicked, type Tool } from './Underlays';
 
 const HULL = <InTheRound />;
 
-type Show = 'drawing' | 'table' | 'board';
+type Show = 'drawing' | 'table' | 'board' | 'card';
 
 /**
  * The stage: one of three views, and the slip. What follows every change of the lines is kept apart from what does not:
@@ -35,16 +36,20 @@ export default function LinesPage() {
   const isUnfilled = useAppSelector(
     (state) => selectProject(state)?.lines.longitudinals.every(({ points }) => points.length < 2) ?? false,
   );
-  const [view, setView] = useState<Show>(isUnfilled ? 'table' : 'drawing');
+  // and so is a card that the boat is drawn from
+  const hasCard = useAppSelector((state) => selectProject(state)?.lines.card !== undefined);
+  const [view, setView] = useState<Show>(hasCard ? 'card' : isUnfilled ? 'table' : 'drawing');
   const lineId = useAppSelector(({ screen: { picked: choice } }) => lineOf(choice));
   const lineName = useAppSelector(
     (state) => selectProject(state)?.lines.longitudinals.find((other) => other.id === lineId)?.name,
   );
   if (!hasHull) return null;
+  const head = <Head view={view} onView={setView} look={look} onLook={setLook} />;
+  if (view === 'card') return <CardPage head={head} />;
   return (
     <>
       <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
-        <Head view={view} onView={setView} look={look} onLook={setLook} />
+        {head}
         {view === 'drawing' && <LinesWithPictures look={look} tool={tool} onTool={setTool} />}
         {view === 'table' && (
           <WithLines of={({ part }) => <OffsetsTable part={part} station={station} onStation={setStation} />} />
@@ -101,11 +106,16 @@ function LinesWithPictures({ look, tool, onTool }: PictureProps) {
 
 type HeadProps = LookProps & { readonly view: Show; readonly onView: (view: Show) => void };
 
-const VIEW_NAMES: Readonly<Record<Show, string>> = { drawing: 'Three views', table: 'The table', board: 'Mark out' };
+const VIEW_NAMES: Readonly<Record<Show, string>> = {
+  drawing: 'Three views',
+  table: 'The table',
+  board: 'Mark out',
+  card: 'Bend a card',
+};
 
 const Head = memo(function Head({ view, onView, look, onLook }: HeadProps) {
   return (
-    <ViewTabs label="Lines as a drawing, a table or a board" names={VIEW_NAMES} view={view} onView={onView}>
+    <ViewTabs label="Lines as a drawing, a table, a board or a card" names={VIEW_NAMES} view={view} onView={onView}>
       {view === 'drawing' && <Looks look={look} onLook={onLook} />}
     </ViewTabs>
   );

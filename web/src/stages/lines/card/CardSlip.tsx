@@ -1,0 +1,275 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { cardProblemWords, sheetLength, STERN, type Card, type CardFrame } from '@kalotrope/core/bend';
+import { linesStage } from '@kalotrope/core/lines';
+import { formatLength, unitLabel } from '@kalotrope/core/measure';
+import { cardTaken } from '@kalotrope/core/project';
+import { Act } from '../../../controls/Act';
+import { Figure } from '../../../controls/Figure';
+import { LengthField } from '../../../controls/LengthField';
+import { numberBetween, NumberField } from '../../../controls/NumberField';
+import { OptionalLength } from '../../../controls/OptionalLength';
+import { Section } from '../../../controls/Section';
+import { Tick } from '../../../controls/ViewTabs';
+import { engine } from '../../../engine/client';
+import { edited } from '../../../state/document-slice';
+import { said } from '../../../state/screen-slice';
+import { selectNotation } from '../../../state/selectors';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../../state/store';
+import { straightened, withFrame, withFrameMore, withPointMore } from './change-card';
+import type { CardTold } from './use-bending';
+
+type Props = {
+  readonly card: Card;
+  readonly told: CardTold;
+  readonly onChange: (card: Card, label: string) => void;
+};
+
+const MOST_POINTS = 24;
+const MOST_FRAMES = 12;
+const SHEETS = numberBetween(1, 8, true);
+const CARD = [linesStage.name, 'card'];
+
+/** What the card makes, the way into the table, and the card’s own figures. */
+export function CardSlip({ card, told, onChange }: Props) {
+  const notation = useAppSelector(selectNotation);
+  const length = (mm: number) => `${formatLength(mm, notation)} ${unitLabel(notation)}`;
+  const field = (key: 'sheetLong' | 'sheetWide' | 'joint' | 'thickness' | 'stem' | 'rise', label: string) => (
+    <LengthField
+      label={label}
+      mm={card[key]}
+      path={[...CARD, key]}
+      onCommit={(mm) => onChange({ ...card, [key]: mm }, label)}
+    />
+  );
+  return (
+    <>
+      <IntoTable card={card} told={told} />
+      <Makes card={card} told={told} length={length} />
+      <Section title="Frames on the card" aside={card.frames.length === 0 ? 'none' : String(card.frames.length)}>
+        {card.frames.map((frame, k) => (
+          <FrameFields
+            key={frame.id}
+            frame={frame}
+            name={`Frame ${k + 1}`}
+            onFrame={(change, what) => onChange(withFrame(card, frame.id, change), `Frame ${k + 1}: ${what}`)}
+            onRemove={() =>
+              onChange({ ...card, frames: card.frames.filter(({ id }) => id !== frame.id) }, `Frame ${k + 1} taken out`)
+            }
+          />
+        ))}
+        {card.frames.length < MOST_FRAMES && (
+          <Act
+            label="Put a frame in"
+            onAct={() => onChange(withFrameMore(card, told.bent?.lowerLongMm ?? sheetLength(card)), 'A frame put in')}
+          />
+        )}
+      </Section>
+      <Section title="Her ends">
+        {field('stem', 'Stem between the sides')}
+        <Tick
+          label="Transom"
+          hint="Without one the after ends come together as the bow does"
+          isTicked={card.hasTransom}
+          onTick={(hasTransom) => onChange({ ...card, hasTransom }, 'Transom')}
+        />
+        {card.hasTransom &&
+          (['lower', 'upper'] as const).map((edge) => (
+            <LengthField
+              key={edge}
+              label={edge === 'lower' ? 'Transom, chine' : 'Transom, sheer'}
+              mm={card.transom[edge]}
+              path={[...CARD, 'transom', edge]}
+              onCommit={(mm) => onChange({ ...card, transom: { ...card.transom, [edge]: mm } }, 'Transom')}
+            />
+          ))}
+        {field('rise', 'After foot higher by')}
+        <p className="quiet">Breadths are from the centreline.</p>
+      </Section>
+      <Section title="The sheet" aside={length(sheetLength(card))}>
+        <NumberField
+          label="Sheets end to end"
+          value={card.sheets}
+          read={SHEETS}
+          path={[...CARD, 'sheets']}
+          onCommit={(sheets) => onChange({ ...card, sheets }, 'Sheets end to end')}
+        />
+        {field('sheetLong', 'A sheet is long')}
+        {field('sheetWide', 'A sheet is wide')}
+        {field('joint', 'Each joint takes')}
+        {field('thickness', 'The card is thick')}
+      </Section>
+      <Section title="Its edges">
+        {(['upper', 'lower'] as const).map((edge) => {
+          const name = edge === 'upper' ? 'sheer' : 'chine';
+          return (
+            <div key={edge}>
+              {card[edge].length < MOST_POINTS && (
+                <Act
+                  label={`A point more on the ${name}`}
+                  onAct={() => onChange(withPointMore(card, edge), `A point more on the ${name}`)}
+                />
+              )}
+              {card[edge].length > 2 && (
+                <Act
+                  label={`Straighten the ${name}`}
+                  onAct={() => onChange(straightened(card, edge), `The ${name} straight`)}
+                />
+              )}
+            </div>
+          );
+        })}
+      </Section>
+    </>
+  );
+}
+
+type FrameProps = {
+  readonly frame: CardFrame;
+  readonly name: string;
+  readonly onFrame: (change: Partial<CardFrame>, what: string) => void;
+  readonly onRemove: () => void;
+};
+
+function FrameFields({ frame, name, onFrame, onRemove }: FrameProps) {
+  const path = (key: keyof CardFrame) => [...CARD, 'frames', frame.id, key];
+  return (
+    <div role="group" aria-label={name}>
+      <h3>{name}</h3>
+      <LengthField
+        label="Along the chine"
+        mm={frame.along}
+        path={path('along')}
+        onCommit={(along) => onFrame({ along }, 'along the chine')}
+      />
+      {(['lower', 'upper'] as const).map((edge) => {
+        const line = edge === 'lower' ? 'chine' : 'sheer';
+        // one of the two holds it
+        const mayGo = frame[edge === 'lower' ? 'upper' : 'lower'] !== null;
+        return frame[edge] !== null && !mayGo ? (
+          <LengthField
+            key={edge}
+            label={`Out at the ${line}`}
+            mm={frame[edge]}
+            path={path(edge)}
+            onCommit={(mm) => onFrame({ [edge]: mm }, `out at the ${line}`)}
+          />
+        ) : (
+          <OptionalLength
+            key={edge}
+            label={`Out at the ${line}`}
+            offer={`Hold it at the ${line}`}
+            remove={`Leave the ${line} free`}
+            mm={frame[edge]}
+            start={frame.upper ?? frame.lower ?? 0}
+            path={path(edge)}
+            onChange={(mm) => onFrame({ [edge]: mm }, mm === null ? `${line} free` : `out at the ${line}`)}
+          />
+        );
+      })}
+      <Act label={`Take ${name.toLowerCase()} out`} onAct={onRemove} />
+    </div>
+  );
+}
+
+type MakesProps = Pick<Props, 'card' | 'told'> & { readonly length: (mm: number) => string };
+
+const FEELS = { hand: 'a hand', clamp: 'a clamp', 'two people': 'two people', 'more than two people': 'more than two' };
+const STRAINS = {
+  ordinary: 'it bends without stretching',
+  clamped: 'it has to stretch a little: clamps draw it in',
+  stretched: 'it would have to stretch: plywood will not',
+};
+
+function Makes({ card, told: { bent: made }, length }: MakesProps) {
+  if (!made) return null;
+  const { bent, held, bare } = made;
+  const nameOf = (frame: string) => {
+    const k = card.frames.findIndex(({ id }) => id === frame);
+    return frame === STERN ? 'Transom' : `Frame ${k + 1}`;
+  };
+  return (
+    <section className="slip-part" aria-label="What it makes">
+      <h2>What it makes</h2>
+      <Figure name="Length over all" value={length(bent.lengthMm)} />
+      <Figure
+        name="Rocker, bow"
+        value={length(bent.rocker.fore)}
+        why="How far the foot of the bow stands over the lowest of the chine"
+      />
+      <Figure
+        name="Rocker, stern"
+        value={length(bent.rocker.aft)}
+        why="How far the after foot stands over the lowest of the chine"
+      />
+      <Figure
+        name="Hollow of the sheer"
+        value={length(Math.max(0, -bent.sheerMm))}
+        why="Under a straight line from bow to stern, seen from the side"
+      />
+      <Figure
+        name="Flare at most"
+        value={`${bent.flareDeg.toFixed(1)}°`}
+        why="From upright, where the side leans out most"
+      />
+      <Figure
+        name="Tightest bend"
+        value={length(bent.tightest.radiusMm)}
+        why="The least radius to which the sheet is bent"
+      />
+      {held.map((one) => (
+        <Figure
+          key={`${one.frame} ${one.edge}`}
+          name={`${nameOf(one.frame)}, ${one.edge === 'lower' ? 'chine' : 'sheer'}`}
+          value={FEELS[one.feel]}
+          why={`${one.pullN > 0 ? 'Presses the sheet out' : 'Draws the sheet in'} with about ${Math.round(Math.abs(one.pullN) / 10) * 10} N; as bent by hand, of common plywood`}
+        />
+      ))}
+      <p className={bent.strain.is === 'stretched' ? undefined : 'quiet'}>
+        {`As for stretching: ${STRAINS[bent.strain.is]}.`}
+      </p>
+      {bare.length > 0 && (
+        <p className="quiet">
+          {`Nothing holds it ${bare.map(({ from, to }) => `from ${length(from)} to ${length(to)}`).join(' and ')} along the chine: there it runs as it likes. Another frame would settle it.`}
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** The card’s lines put into the table, as one edit. */
+function IntoTable({ card, told }: Pick<Props, 'card' | 'told'>) {
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const notation = useAppSelector(selectNotation);
+  const [isBusy, setIsBusy] = useState(false);
+  const canBe = told.isNow && told.bent !== null && told.bent.bent.problem === undefined;
+  const put = async () => {
+    setIsBusy(true);
+    const answer = await engine.run('cardTable', card);
+    setIsBusy(false);
+    const { project } = store.getState().document;
+    // the card may have been changed while it was bent
+    if (!project || project.lines.card !== card) return;
+    if (answer.kind === 'ok' && answer.value.ok)
+      dispatch(
+        edited({ label: 'The card’s lines put into the table', edits: cardTaken(project, answer.value.longitudinals) }),
+      );
+    else if (answer.kind === 'ok' && !answer.value.ok)
+      dispatch(
+        said(cardProblemWords(answer.value.problem, (mm) => `${formatLength(mm, notation)} ${unitLabel(notation)}`)),
+      );
+    else if (answer.kind === 'failed') dispatch(said(`The card could not be bent: ${answer.message}`));
+  };
+  return (
+    <section className="slip-part" aria-label="Into the table">
+      <Button variant="contained" fullWidth disabled={!canBe || isBusy} onClick={() => void put()}>
+        {isBusy ? 'Bending it…' : 'Put its lines into the table'}
+      </Button>
+      <p className="quiet">
+        Chine and sheer, at stations; the bottom is laid across the chines. It takes the place of the lines that are
+        there.
+      </p>
+    </section>
+  );
+}
