@@ -1,5 +1,6 @@
 /** What is derived with a memory is what is derived without one, whatever was changed: every leaf of every project. */
 import { describe, expect, it } from 'vitest';
+import { emptyCard } from '../bend';
 import { faultOf } from '../findings/catalogue';
 import { plainGirder, type FramePlan } from '../frames';
 import { at, random } from '../geometry';
@@ -145,6 +146,7 @@ function filled(demo: DemoId): Project {
         kind: 'two-chine',
         dimensions: Object.fromEntries(DIMENSION_KEYS.map((key) => [key, 100])),
       },
+      card: emptyCard(),
       openCells: [{ line: 'chine', column: '7', quantity: 'height', mm: 150, text: '15o' }],
     },
     frames: {

@@ -31,6 +31,8 @@ import version19 from './old-versions/version-19.json';
 import version20 from './old-versions/version-20.json';
 import version21 from './old-versions/version-21.json';
 import version22 from './old-versions/version-22.json';
+import version23 from './old-versions/version-23.json';
+import { emptyCard } from '../bend';
 import { insideAtFirst } from '../fitout/schema';
 import { planAtFirst } from '../plan/schema';
 import { weightsAtFirst } from '../weights/schema';
@@ -433,6 +435,12 @@ describe('readProject', () => {
     });
     const inches = readProject({ ...version22, notation: 'in-16' });
     expect(inches.ok && inches.project.panels.accuracy.rule).toBe(panelsAtFirst({}, 'in-16').accuracy.rule);
+  });
+  it('brings the frozen twenty-third version up: without a card, and takes one', () => {
+    const read = readProject(version23);
+    expect(read.ok && read.project).toEqual({ ...version23, version: PROJECT_VERSION });
+    const carded = readProject({ ...version23, lines: { ...version23.lines, card: emptyCard() } });
+    expect(carded.ok && carded.project.lines.card).toEqual(emptyCard());
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

@@ -4,7 +4,7 @@ import { newProject } from './defaults';
 import { demoProject } from './demos/index';
 import { projectSchema, type Project } from './document';
 import { applyEdits } from './edits';
-import { isAsDrawn, redrawn } from './redraw';
+import { cardTaken, isAsDrawn, redrawn } from './redraw';
 
 const SKIFF: Starter = { kind: 'skiff', dimensions: { length: 4000 } };
 
@@ -57,4 +57,27 @@ describe('a boat drawn from dimensions', () => {
     });
   });
   it('a boat from a table is none', () => expect(isAsDrawn(demoProject('tamsel', 'x'))).toBe(false));
+});
+
+describe('a card’s lines put into the table', () => {
+  const taken = (project: Project): Project => {
+    const table = startLines('skiff', { length: 4500 });
+    const edited = table.ok && applyEdits(project, cardTaken(project, table.lines.longitudinals));
+    if (!edited || !edited.ok) throw new Error('refused');
+    return edited.project;
+  };
+  it('take the place of those that are there, and of what they were drawn from; frames go with them', () => {
+    const boat = taken(drawnFrom(SKIFF));
+    expect(boat.lines.starter).toBeUndefined();
+    expect(boat.frames).toEqual(drawnFrom({ kind: 'skiff', dimensions: { length: 4500 } }).frames);
+    expect(taken(boat).lines).toEqual(boat.lines);
+  });
+  it('leave frames that were moved, and all else', () => {
+    const boat = drawnFrom(SKIFF);
+    const moved = applyEdits(boat, [{ path: ['frames', 'frames', boat.frames.frames[0]!.id, 'x'], value: 700 }]);
+    if (!moved.ok) throw new Error(moved.reason);
+    const { lines: _lines, ...others } = taken(moved.project);
+    const { lines: _before, ...kept } = moved.project;
+    expect(others).toEqual(kept);
+  });
 });

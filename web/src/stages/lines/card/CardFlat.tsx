@@ -4,7 +4,7 @@ import { cardOutline, sheetLength, type Card, type CardBent } from '@kalotrope/c
 import { pathOf } from '../../../drawing/DrawingSurface';
 import { COLOURS } from '../../../drawing/colours';
 import { useWidth } from '../../../drawing/use-size';
-import { withFrameAt, withPoint, type EdgeName } from './change-card';
+import { withFrameAt, withPointAt, type EdgeName } from './change-card';
 import { Handle, type Moved } from './Handle';
 
 type Props = {
@@ -33,7 +33,7 @@ export function CardFlat({ card, bare, onChange, onCancel }: Props) {
   const text = { fontSize: 12 * px, fill: c.quiet };
   const height = card.sheetWide / px + 2 * ROOM;
   const point = (edge: EdgeName, id: string, name: string) => (moved: Moved) =>
-    onChange(withPoint(card, edge, id, moved.to), { label: name, isOver: moved.isOver });
+    onChange(withPointAt(card, edge, id, moved.to), { label: name, isOver: moved.isOver });
   return (
     <div ref={box} className="card-scroll" role="region" aria-label="The card flat on its sheet" tabIndex={0}>
       <svg

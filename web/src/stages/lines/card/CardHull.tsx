@@ -9,7 +9,7 @@ import { HullSketch } from '../../../drawing/HullSketch';
 import { COLOURS } from '../../../drawing/colours';
 import { useWidth } from '../../../drawing/use-size';
 import { withBreadth } from './change-card';
-import { Handle } from './Handle';
+import { Handle, REACH_PX } from './Handle';
 
 type Props = {
   readonly card: Card;
@@ -24,6 +24,7 @@ type Props = {
 
 const ROOM = 26;
 const LEAST_PX = 340;
+const LEAST_REACH_PX = 7;
 /** Between the two views, px. */
 const BETWEEN = 34;
 
@@ -53,6 +54,11 @@ export function CardHull({ card, made, isNow, isDragged, onChange, onCancel }: P
   const frames = [...card.frames].sort((a, b) => a.along - b.along).map(({ id }) => id);
   const nameOf = (frame: string) => (frame === STERN ? 'the transom' : `frame ${frames.indexOf(frame) + 1}`);
   const held = made.held.filter(({ frame }) => frame !== STERN || card.hasTransom);
+  // two that stand close share the room between them
+  const reachOf = ([x, y]: Vec3) => {
+    const others = held.map(({ place }) => Math.hypot(place[0] - x, place[1] - y)).filter((far) => far > 0);
+    return Math.max(LEAST_REACH_PX, Math.min(REACH_PX, ...others.map((far) => far / 2 / px)));
+  };
   return (
     <Box
       sx={{
@@ -143,6 +149,7 @@ export function CardHull({ card, made, isNow, isDragged, onChange, onCancel }: P
                 place={[place[0], place[1]]}
                 px={px}
                 look="point"
+                reachPx={reachOf(place)}
                 cursor="ns-resize"
                 onMove={({ to, isOver }) =>
                   onChange(withBreadth(card, frame === STERN ? null : frame, edge, to[1]), { label: name, isOver })

@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { cardProblemWords, sheetLength, STERN, type Card, type CardFrame } from '@kalotrope/core/bend';
@@ -16,7 +17,7 @@ import { edited } from '../../../state/document-slice';
 import { said } from '../../../state/screen-slice';
 import { selectNotation } from '../../../state/selectors';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../state/store';
-import { straightened, withFrame, withFrameMore, withPointMore } from './change-card';
+import { straightened, withFrame, withFrameMore, withPoint, withPointMore, type EdgeName } from './change-card';
 import type { CardTold } from './use-bending';
 
 type Props = {
@@ -100,26 +101,50 @@ export function CardSlip({ card, told, onChange }: Props) {
         {field('thickness', 'The card is thick')}
       </Section>
       <Section title="Its edges">
-        {(['upper', 'lower'] as const).map((edge) => {
-          const name = edge === 'upper' ? 'sheer' : 'chine';
-          return (
-            <div key={edge}>
-              {card[edge].length < MOST_POINTS && (
-                <Act
-                  label={`A point more on the ${name}`}
-                  onAct={() => onChange(withPointMore(card, edge), `A point more on the ${name}`)}
-                />
-              )}
-              {card[edge].length > 2 && (
-                <Act
-                  label={`Straighten the ${name}`}
-                  onAct={() => onChange(straightened(card, edge), `The ${name} straight`)}
-                />
-              )}
-            </div>
-          );
-        })}
+        {(['upper', 'lower'] as const).map((edge) => (
+          <EdgeFields key={edge} card={card} edge={edge} onChange={onChange} />
+        ))}
+        <p className="quiet">Along the sheet from its fore end, and up from its lower border.</p>
       </Section>
+    </>
+  );
+}
+
+type EdgeProps = Pick<Props, 'card' | 'onChange'> & { readonly edge: EdgeName };
+
+/** The points of an edge by their figures. */
+function EdgeFields({ card, edge, onChange }: EdgeProps) {
+  const line = edge === 'upper' ? 'Sheer' : 'Chine';
+  const name = line.toLowerCase();
+  return (
+    <>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, pt: 1 }}>
+        {card[edge].map((point, k) =>
+          (['along', 'up'] as const).map((key) => (
+            <LengthField
+              key={`${point.id} ${key}`}
+              label={`${line} ${k + 1} ${key}`}
+              mm={point[key]}
+              path={[...CARD, edge, point.id, key]}
+              onCommit={(mm) =>
+                onChange(withPoint(card, edge, point.id, { [key]: mm }), `Point ${k + 1} of the ${name}`)
+              }
+            />
+          )),
+        )}
+      </Box>
+      {card[edge].length < MOST_POINTS && (
+        <Act
+          label={`A point more on the ${name}`}
+          onAct={() => onChange(withPointMore(card, edge), `A point more on the ${name}`)}
+        />
+      )}
+      {card[edge].length > 2 && (
+        <Act
+          label={`Straighten the ${name}`}
+          onAct={() => onChange(straightened(card, edge), `The ${name} straight`)}
+        />
+      )}
     </>
   );
 }

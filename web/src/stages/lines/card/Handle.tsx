@@ -12,6 +12,8 @@ type Props = {
   readonly px: number;
   /** Drawn as a ring for a point, as a bar for a frame. */
   readonly look: 'point' | 'frame';
+  /** How near to it a press takes it, px; a finger’s breadth unless others stand nearer. */
+  readonly reachPx?: number;
   readonly cursor: 'move' | 'ew-resize' | 'ns-resize';
   readonly onMove: (moved: Moved) => void;
   readonly onCancel: () => void;
@@ -20,7 +22,7 @@ type Props = {
 /** A press that moves less than this, in pixels, drags nothing. */
 const SLACK_PX = 3;
 /** A finger's. */
-const REACH_PX = 22;
+export const REACH_PX = 22;
 /** An arrow moves so far, mm; with Shift ten times. */
 const STEP_MM = 1;
 const ARROWS: Readonly<Record<string, Vec2>> = {
@@ -31,7 +33,7 @@ const ARROWS: Readonly<Record<string, Vec2>> = {
 };
 
 /** Something of the card to drag, or to move by the arrows. */
-export function Handle({ name, place, px, look, cursor, onMove, onCancel }: Props) {
+export function Handle({ name, place, px, look, reachPx = REACH_PX, cursor, onMove, onCancel }: Props) {
   const { palette } = useTheme();
   const drag = useRef<{ readonly from: Vec2; readonly off: Vec2; isMoving: boolean } | null>(null);
   const begin = (event: PointerEvent<SVGGElement>) => {
@@ -77,7 +79,7 @@ export function Handle({ name, place, px, look, cursor, onMove, onCancel }: Prop
       onKeyDown={onKey}
     >
       <title>{name}</title>
-      <circle cx={place[0]} cy={-place[1]} r={REACH_PX * px} fill="transparent" />
+      <circle cx={place[0]} cy={-place[1]} r={reachPx * px} fill="transparent" />
       {look === 'point' ? (
         <circle
           cx={place[0]}

@@ -8,10 +8,16 @@ export type EdgeName = 'lower' | 'upper';
 const whole = (mm: number): number => Math.round(mm);
 const notUnder = (mm: number): number => Math.max(0, whole(mm));
 
-export const withPoint = (card: Card, edge: EdgeName, id: string, [along, up]: Vec2): Card => ({
+type Place = { readonly along: number; readonly up: number };
+
+export const withPoint = (card: Card, edge: EdgeName, id: string, change: Partial<Place>): Card => ({
   ...card,
-  [edge]: card[edge].map((point) => (point.id === id ? { ...point, along: whole(along), up: whole(up) } : point)),
+  [edge]: card[edge].map((point) => (point.id === id ? { ...point, ...change } : point)),
 });
+
+/** A point dragged to a place of the sheet. */
+export const withPointAt = (card: Card, edge: EdgeName, id: string, [along, up]: Vec2): Card =>
+  withPoint(card, edge, id, { along: whole(along), up: whole(up) });
 
 export const withFrame = (card: Card, id: string, change: Partial<CardFrame>): Card => ({
   ...card,

@@ -32,6 +32,6 @@ export function useBending(card: Card, isDragged: boolean): CardTold {
     bent,
     wrong: isOfThis && told.kind === 'bent' && !told.result.ok ? told.result.problem : null,
     failed: isOfThis && told.kind === 'failed' ? told.message : null,
-    isNow: isOfThis && told.asked.spans === SPANS.rested,
+    isNow: isOfThis && told.kind === 'bent' && told.result.ok && told.asked.spans === SPANS.rested,
   };
 }

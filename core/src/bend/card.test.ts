@@ -1,0 +1,138 @@
+import { describe, expect, it } from 'vitest';
+import { polylineLength, type Vec2 } from '../geometry';
+import { drawLines, linesOf, tableOfCard } from '../lines';
+import { developPanels } from '../panels';
+import {
+  alongLower,
+  bendCard,
+  cardOutline,
+  cardProblemWords,
+  cardSchema,
+  createCardBender,
+  emptyCard,
+  sheetLength,
+  SPANS,
+  STERN,
+  type Card,
+} from '.';
+
+const made = (result: ReturnType<typeof bendCard>) => {
+  if (!result.ok) throw new Error(cardProblemWords(result.problem, (mm) => `${mm} mm`));
+  return result;
+};
+const card = emptyCard();
+const whole = made(bendCard(card));
+const apart = (one: typeof whole, other: typeof whole, every = 1) =>
+  Math.max(
+    ...(['lower', 'upper'] as const).flatMap((edge) =>
+      other.bent[edge].map((p, k) => Math.hypot(...p.map((x, d) => x - (one.bent[edge][k * every]?.[d] ?? NaN)))),
+    ),
+  );
+
+describe('a card as it is begun', () => {
+  it('is one that the schema takes, lies on its sheets and bends', () => {
+    expect(cardSchema.parse(card)).toEqual(card);
+    expect(sheetLength(card)).toBe(4830);
+    expect(whole.bent.problem).toBeUndefined();
+    expect(whole.bent.strain.is).toBe('ordinary');
+  });
+  it('is held where it is held: at the frame both edges, one abreast of the other on the card', () => {
+    const [low, high] = (['lower', 'upper'] as const).map((edge) =>
+      whole.held.find((one) => one.edge === edge && one.frame === 'middle'),
+    );
+    expect(low?.place[1]).toBeCloseTo(520, 1);
+    expect(high?.place[1]).toBeCloseTo(690, 1);
+    const at = cardOutline(card)?.frames[0];
+    expect(at && Math.abs(at.low[0] - at.high[0])).toBeLessThan(0.01);
+    // along the edges from their ends to there
+    const to = (edge: 'lower' | 'upper', far: number) => {
+      const line = whole.bent[edge].map(([x, y, z]) => [x, y, z] as const);
+      let sum = 0;
+      for (let k = 1; k < line.length && sum < far; k++) {
+        const [a, b] = [line[k - 1]!, line[k]!];
+        sum += Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]);
+        if (sum >= far) return b;
+      }
+      return undefined;
+    };
+    expect(to('lower', 2300)?.[1]).toBeCloseTo(520, -1);
+    expect(whole.held.filter(({ frame }) => frame === STERN)).toHaveLength(2);
+  });
+  it('says where nothing holds it', () => {
+    expect(whole.bare.map(({ from }) => from)).toEqual([0, 2300]);
+    const more = {
+      ...card,
+      frames: [900, 1800, 2700, 3600].map((along) => ({ id: `f${along}`, along, lower: 450, upper: 600 })),
+    };
+    expect(made(bendCard(more)).bare).toEqual([]);
+  });
+});
+
+describe('cards bent one after another', () => {
+  it('come out as each does by itself, wherever they were before', () => {
+    const bend = createCardBender();
+    const wide: Card = { ...card, frames: [{ id: 'middle', along: 2300, lower: 560, upper: 760 }] };
+    for (const one of [card, wide, { ...card, rise: 60 }, wide, card]) bend(one, SPANS.rested);
+    const alone = made(createCardBender()(card, SPANS.rested));
+    expect(apart(alone, made(bend(card, SPANS.rested)))).toBeLessThan(0.01);
+  });
+  it('while they are dragged nearly so', () => {
+    expect(apart(whole, made(createCardBender()(card, SPANS.dragged)), 10)).toBeLessThan(5);
+  });
+  it('go on after one that cannot be bent', () => {
+    const bend = createCardBender();
+    bend(card, SPANS.dragged);
+    expect(bend({ ...card, sheets: 1 }, SPANS.dragged).ok).toBe(false);
+    expect(bend(card, SPANS.dragged).ok).toBe(true);
+  });
+});
+
+describe('the boat of a card', () => {
+  it('has a side that develops to the card again', () => {
+    const { lower, upper } = whole.bent;
+    const lines = linesOf(tableOfCard({ lower, upper }, card));
+    expect(lines.longitudinals.map(({ id, points }) => [id, points[0]?.station, points.at(-1)?.station])).toEqual([
+      ['chine', 'stem', 'transom'],
+      ['sheer', 'stem', 'transom'],
+    ]);
+    const side = developPanels(drawLines(lines).value, { thickness: 6 }).value.find(({ name }) => name === 'Side');
+    const [low, high] = (['flatP', 'flatQ'] as const).map((key) =>
+      polylineLength((side?.rulings ?? []).map((r): Vec2 => r[key])),
+    );
+    expect(Math.abs((low ?? 0) - whole.lowerLongMm)).toBeLessThan(1.5);
+    expect(Math.abs((high ?? 0) - whole.sheerLongMm)).toBeLessThan(1.5);
+  });
+  it('without a transom comes together aft as it does forward', () => {
+    const canoe = made(bendCard({ ...card, hasTransom: false, stem: 24 }));
+    for (const edge of ['lower', 'upper'] as const) expect(canoe.bent[edge].at(-1)?.[1]).toBeCloseTo(12, 1);
+    const { lower, upper } = canoe.bent;
+    expect(tableOfCard({ lower, upper }, { hasTransom: false })[0]?.points.at(-1)?.station).toBe('sternpost');
+  });
+});
+
+describe('what is wrong with a card is said', () => {
+  const frame = (change: object) => ({ frames: [{ ...card.frames[0]!, ...change }] });
+  it.each<[string, Partial<Card>, RegExp]>([
+    ['a sheet too short', { sheets: 1 }, /^Point 3 of the lower edge lies off the sheet of 2440 by 600\.$/],
+    ['an edge that turns back', { upper: [...card.upper].reverse() }, /^The upper edge turns back: each point/],
+    ['a frame beyond the edge', frame({ along: 4600 }), /^A frame stands 4600 along an edge of 44\d\d\.$/],
+    [
+      'a frame wider apart than the sheet',
+      frame({ lower: 100 }),
+      /^A frame’s half-breadths are 590 apart; the sheet is 44\d wide there\.$/,
+    ],
+    [
+      'nothing that holds it',
+      { frames: [], hasTransom: false, stem: 0, lower: [card.lower[0]!, { id: 'z', along: 160, up: 80 }] },
+      /shorter than 100 mm/,
+    ],
+  ])('%s', (_, change, words) => {
+    const result = bendCard({ ...card, ...change });
+    expect(result.ok ? 'bent' : cardProblemWords(result.problem, (mm) => String(Math.round(mm)))).toMatch(words);
+  });
+  it('an edge that turns back has no outline, but a length along it', () => {
+    expect(cardOutline({ ...card, lower: [...card.lower].reverse() })).toBeUndefined();
+    expect(alongLower(card, 150)).toBeCloseTo(0, 6);
+    expect(alongLower(card, 9000)).toBeCloseTo(whole.lowerLongMm, 6);
+  });
+});
