@@ -62,7 +62,7 @@ describe('a card as it is begun', () => {
     expect(whole.bare.map(({ from }) => from)).toEqual([0, 2300]);
     const more = {
       ...card,
-      frames: [900, 1800, 2700, 3600].map((along) => ({ id: `f${along}`, along, lower: 450, upper: 600 })),
+      spreaders: [900, 1800, 2700, 3600].map((along) => ({ id: `f${along}`, along, lower: 450, upper: 600 })),
     };
     expect(made(bendCard(more)).bare).toEqual([]);
   });
@@ -71,7 +71,7 @@ describe('a card as it is begun', () => {
 describe('cards bent one after another', () => {
   it('come out as each does by itself, wherever they were before', () => {
     const bend = createCardBender();
-    const wide: Card = { ...card, frames: [{ id: 'middle', along: 2300, lower: 560, upper: 760 }] };
+    const wide: Card = { ...card, spreaders: [{ id: 'middle', along: 2300, lower: 560, upper: 760 }] };
     for (const one of [card, wide, { ...card, rise: 60 }, wide, card]) bend(one, SPANS.rested);
     const alone = made(createCardBender()(card, SPANS.rested));
     expect(apart(alone, made(bend(card, SPANS.rested)))).toBeLessThan(0.01);
@@ -82,7 +82,7 @@ describe('cards bent one after another', () => {
   it('go on after one that cannot be bent', () => {
     const bend = createCardBender();
     bend(card, SPANS.dragged);
-    expect(bend({ ...card, sheets: 1 }, SPANS.dragged).ok).toBe(false);
+    expect(bend({ ...card, sheetCount: 1 }, SPANS.dragged).ok).toBe(false);
     expect(bend(card, SPANS.dragged).ok).toBe(true);
   });
 });
@@ -111,9 +111,9 @@ describe('the boat of a card', () => {
 });
 
 describe('what is wrong with a card is said', () => {
-  const frame = (change: object) => ({ frames: [{ ...card.frames[0]!, ...change }] });
+  const frame = (change: object) => ({ spreaders: [{ ...card.spreaders[0]!, ...change }] });
   it.each<[string, Partial<Card>, RegExp]>([
-    ['a sheet too short', { sheets: 1 }, /^Point 3 of the lower edge lies off the sheet of 2440 by 600\.$/],
+    ['a sheet too short', { sheetCount: 1 }, /^Point 3 of the lower edge lies off the sheet of 2440 by 600\.$/],
     ['an edge that turns back', { upper: [...card.upper].reverse() }, /^The upper edge turns back: each point/],
     ['a frame beyond the edge', frame({ along: 4600 }), /^A frame stands 4600 along an edge of 44\d\d\.$/],
     [
@@ -123,7 +123,7 @@ describe('what is wrong with a card is said', () => {
     ],
     [
       'nothing that holds it',
-      { frames: [], hasTransom: false, stem: 0, lower: [card.lower[0]!, { id: 'z', along: 160, up: 80 }] },
+      { spreaders: [], hasTransom: false, stem: 0, lower: [card.lower[0]!, { id: 'z', along: 160, up: 80 }] },
       /shorter than 100 mm/,
     ],
   ])('%s', (_, change, words) => {

@@ -9,8 +9,8 @@ import { bendSheet, createBender, type Bent } from './bend';
 import { edgeReader, lengthAt } from './edges';
 import { readBendJob, type BendJob } from './job';
 
-const MOST_POINTS = 24;
-const MOST_FRAMES = 12;
+/** A sheet is no larger, mm; an edge has no more points, a card no more spreaders. */
+export const CARD_LIMITS = { along: 15_000, wide: 3000, points: 24, spreaders: 24 } as const;
 
 const edgePointSchema = z.object({
   id: z.string().min(1).max(60),
@@ -18,7 +18,8 @@ const edgePointSchema = z.object({
   up: lengthField('Up the sheet', -1000, 5000),
 });
 
-const cardFrameSchema = z.object({
+/** A frame, or what else spreads it. */
+const spreaderSchema = z.object({
   id: z.string().min(1).max(60),
   /** Along the lower edge from its fore end; it stands square to the sheet's length. */
   along: lengthField('Along the lower edge', 0, 20_000),
@@ -29,13 +30,13 @@ const cardFrameSchema = z.object({
 
 export const cardSchema = z.object({
   /** Lengths of sheet end to end, and what each joint takes. */
-  sheets: countField('Sheets end to end', 1, 8),
-  sheetLong: lengthField('A sheet is long', 300, 6000),
-  sheetWide: lengthField('A sheet is wide', 100, 3000),
+  sheetCount: countField('Sheets end to end', 1, 8),
+  sheetLong: lengthField('A sheet is long', 300, CARD_LIMITS.along),
+  sheetWide: lengthField('A sheet is wide', 100, CARD_LIMITS.wide),
   joint: lengthField('A joint takes', 0, 300),
   thickness: lengthField('Thickness', 1, 30),
-  lower: z.array(edgePointSchema).min(2).max(MOST_POINTS),
-  upper: z.array(edgePointSchema).min(2).max(MOST_POINTS),
+  lower: z.array(edgePointSchema).min(2).max(CARD_LIMITS.points),
+  upper: z.array(edgePointSchema).min(2).max(CARD_LIMITS.points),
   /** Of the stem piece between the two sides; 0: they meet. */
   stem: lengthField('Stem is thick', 0, 500),
   /** Half-breadths of a transom; where there is none the after ends meet on the stem's thickness too. */
@@ -46,20 +47,21 @@ export const cardSchema = z.object({
   }),
   /** How much higher the after foot stands than the fore one. */
   rise: lengthField('After foot higher by', -1000, 2000),
-  frames: z.array(cardFrameSchema).max(MOST_FRAMES),
-  /** The lines of the table that its edges are, by their ids. */
-  lines: z.object({ lower: z.string().max(60), upper: z.string().max(60) }),
+  spreaders: z.array(spreaderSchema).max(CARD_LIMITS.spreaders),
+  /** Of a card that is a panel of a boat: the lines that its edges are, by their ids; null: it is a boat by itself. */
+  lines: z.object({ lower: z.string().max(60), upper: z.string().max(60) }).nullable(),
 });
 
 export type Card = z.infer<typeof cardSchema>;
-export type CardFrame = Card['frames'][number];
+export type Spreader = Card['spreaders'][number];
 
 /** So long is what the sheets make, end to end. */
-export const sheetLength = ({ sheets, sheetLong, joint }: Card): number => sheets * sheetLong - (sheets - 1) * joint;
+export const sheetLength = ({ sheetCount, sheetLong, joint }: Card): number =>
+  sheetCount * sheetLong - (sheetCount - 1) * joint;
 
 /** Two sheets end to end, cut at both ends, round a frame in the middle: a skiff of some 4.5 m. */
 export const emptyCard = (): Card => ({
-  ...{ sheets: 2, sheetLong: 2440, sheetWide: 600, joint: 50, thickness: 6 },
+  ...{ sheetCount: 2, sheetLong: 2440, sheetWide: 600, joint: 50, thickness: 6 },
   lower: edgeOf('l', [
     [150, 80],
     [2400, 60],
@@ -71,8 +73,8 @@ export const emptyCard = (): Card => ({
     [4700, 480],
   ]),
   ...{ stem: 0, hasTransom: true, transom: { lower: 380, upper: 500 }, rise: 0 },
-  frames: [{ id: 'middle', along: 2300, lower: 520, upper: 690 }],
-  lines: { lower: 'chine', upper: 'sheer' },
+  spreaders: [{ id: 'middle', along: 2300, lower: 520, upper: 690 }],
+  lines: null,
 });
 
 const edgeOf = (id: string, places: readonly Vec2[]): Card['lower'] =>
@@ -116,9 +118,15 @@ export function cardProblemWords(problem: CardProblem, length: (mm: number) => s
     case 'beyond the edge':
       return `A frame stands ${length(problem.along)} along an edge of ${length(problem.long)}.`;
     case 'too far apart':
-      return `A frame’s half-breadths are ${length(problem.apart)} apart; the sheet is ${length(problem.wide)} wide there.`;
+      return (
+        `A frame’s half-breadths are ${length(problem.apart)} apart; ` +
+        `the sheet is ${length(problem.wide)} wide there.`
+      );
     case 'off the sheet':
-      return `Point ${problem.point} of the ${problem.edge} edge lies off the sheet of ${length(problem.long)} by ${length(problem.wide)}.`;
+      return (
+        `Point ${problem.point} of the ${problem.edge} edge lies off the sheet of ` +
+        `${length(problem.long)} by ${length(problem.wide)}.`
+      );
     case 'other':
       return `${problem.words.charAt(0).toUpperCase()}${problem.words.slice(1)}.`;
   }
@@ -185,7 +193,7 @@ function jobOf(card: Card, spans: number): Asked {
   const frames: BendJob['frames'] = [];
   const ids: string[] = [];
   const shares: number[] = [];
-  for (const frame of card.frames) {
+  for (const frame of card.spreaders) {
     if (frame.along >= low.length)
       return { ok: false, problem: { why: 'beyond the edge', along: frame.along, long: low.length } };
     const abreast = lengthAt(high, low.at(frame.along / low.length)[0]);
@@ -242,7 +250,7 @@ export function cardOutline(card: Card): CardOutline | undefined {
   return {
     lower: along(low),
     upper: along(high),
-    frames: card.frames.map(({ id, along: far }) => {
+    frames: card.spreaders.map(({ id, along: far }) => {
       const foot = low.at(Math.min(1, far / low.length));
       return { id, low: foot, high: high.at(lengthAt(high, foot[0]) / high.length) };
     }),
@@ -265,8 +273,8 @@ function offTheSheet(card: Card): CardProblem | undefined {
 /** Nothing within so much of the whole is long to be without a hold. */
 const BARE_SHARE = 0.4;
 
-function bareOf({ frames }: Card, length: number): Bare[] {
-  const places = [0, ...frames.map(({ along }) => along).sort((a, b) => a - b), length];
+function bareOf({ spreaders }: Card, length: number): Bare[] {
+  const places = [0, ...spreaders.map(({ along }) => along).sort((a, b) => a - b), length];
   return places.slice(1).flatMap((to, k) => {
     const from = at(places, k);
     return to - from > BARE_SHARE * length ? [{ from, to }] : [];

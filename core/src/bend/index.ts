@@ -2,6 +2,7 @@ export { bendSheet, type Bent } from './bend';
 export {
   alongLower,
   bendCard,
+  CARD_LIMITS,
   cardOutline,
   cardProblemWords,
   cardSchema,
@@ -11,5 +12,5 @@ export {
   SPANS,
   STERN,
 } from './card';
-export type { Card, CardBent, CardFrame, CardHeld, CardOutline, CardProblem } from './card';
+export type { Card, CardBent, CardHeld, CardOutline, CardProblem, Spreader } from './card';
 export { readBendJob } from './job';

@@ -144,7 +144,8 @@ function column(of: (k: number) => number): number[] {
 function placeOf(flat: readonly Vec2[], along: Basis, up: Basis): SheetPlace {
   const i = (k: number) => k >> 2;
   const j = (k: number) => k & 3;
-  const product = (one: readonly number[], other: readonly number[]) => column((k) => one[i(k)]! * other[j(k)]!); // four
+  // four of each
+  const product = (one: readonly number[], other: readonly number[]) => column((k) => one[i(k)]! * other[j(k)]!);
   const points = column((k) => (along.first + i(k)) * ROWS + up.first + j(k));
   const value = product(along.value, up.value);
   const [na, nb] = [product(along.slope, up.value), product(along.value, up.slope)];

@@ -1,7 +1,7 @@
 export { linesOf } from './schema';
 export type { LinesPart, LinesTable, Longitudinal, OffsetPoint, Starter, Underlay } from './schema';
 export { battenAt, bendBatten, crossingsOfX } from './batten';
-export { tableOfCard } from './carded';
+export { lineOnCard, tableOfCard } from './carded';
 export { displaced } from './displaced';
 export type { MovedSection } from './displaced';
 export { bendLines, drawLine, drawLines, linesToEnd, pointName } from './hull';

@@ -48,10 +48,10 @@ function stationsBetween(from: number, to: number, ends: Ends): { label: string;
   return stations.map(({ label, x }) => ({ label, x: Math.round(x) }));
 }
 
-const tenth = (mm: number): number => Math.round(mm * 10) / 10;
+export const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 
 /** Where a line passes x, straight between its places. */
-function atX(points: readonly Vec3[], x: number): Vec3 {
+export function atX(points: readonly Vec3[], x: number): Vec3 {
   const next = Math.max(
     1,
     points.findIndex((p) => p[0] >= x),

@@ -8,6 +8,7 @@ export type { Project } from './document';
 export { applyEdits, refusalOf, resolvePath } from './edits';
 export { withFollowing } from './following';
 export { plainEdits } from './plain-words';
+export { cardOfPanel, mayBeCard, ownCardTaken, type CardOfPanel } from './card-of';
 export { cardTaken, isAsDrawn, redrawn } from './redraw';
 export { readProject } from './read-project';
 export type { ReadProject } from './read-project';

@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useState, type MouseEvent } from 'react';
 import { emptyCard } from '@kalotrope/core/bend';
-import { linesOf } from '@kalotrope/core/lines';
+import { linesOf, tableOfCard } from '@kalotrope/core/lines';
 import { DEMO_IDS, DEMO_NAMES, demoProject, newProject, type Project } from '@kalotrope/core/project';
 import { engine } from '../engine/client';
 import { said } from '../state/screen-slice';
@@ -74,10 +74,10 @@ function useFromCard(onBegin: (project: Project) => void) {
     if (isBending) return;
     setIsBending(true);
     const card = emptyCard();
-    const answer = await engine.run('cardTable', card);
+    const answer = await engine.run('cardEdges', card);
     setIsBending(false);
     if (answer.kind === 'ok' && answer.value.ok) {
-      const lines = { ...linesOf(answer.value.longitudinals), card };
+      const lines = { ...linesOf(tableOfCard(answer.value.edges, card)), card };
       onBegin(newProject({ id: crypto.randomUUID(), name: 'Bent from a card', notation, lines }));
     } else dispatch(said(`The card could not be bent${answer.kind === 'failed' ? `: ${answer.message}` : ''}`));
   };

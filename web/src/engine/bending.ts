@@ -16,7 +16,7 @@ export type BendingTold =
   | { readonly kind: 'bent'; readonly asked: Asked; readonly result: CardBent }
   | { readonly kind: 'failed'; readonly asked: Asked; readonly message: string };
 
-/** A sheet takes a second at most, from nothing: on a machine twenty times slower, what has not answered by then will not. */
+/** From nothing a sheet takes a second: on a machine twenty times slower, what has not answered by then will not. */
 const LIMIT_MS = 30_000;
 
 export function startBending(onTold: (told: BendingTold) => void): Bending {

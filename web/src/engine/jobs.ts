@@ -1,14 +1,16 @@
 /** The table of jobs: name → pure core function. What the worker runs, and what tests may run directly. */
 import {
+  cardOfPanel,
   changesBetween,
   createDerive,
+  type CardOfPanel,
   type Derived,
   type Project,
   type RevisionChanges,
 } from '@kalotrope/core/project';
-import { bendCard, type Card, type CardProblem } from '@kalotrope/core/bend';
+import { bendCard, type Bent, type Card, type CardProblem } from '@kalotrope/core/bend';
 import { cardModel, type CardModel, type CardOptions } from '@kalotrope/core/exchange';
-import { tableOfCard, type LinesTable, type Longitudinal } from '@kalotrope/core/lines';
+import type { LinesTable } from '@kalotrope/core/lines';
 import { movedParts } from '@kalotrope/core/log';
 import { planeOf } from '@kalotrope/core/frames';
 import { findRemedies, gapsOfBoat, type Gaps, type PanelRemedy } from '@kalotrope/core/panels';
@@ -47,8 +49,9 @@ export type CutSheet = { readonly run: CutRun; readonly parts: readonly string[]
 export type CutFileRun = { readonly ok: true; readonly run: CutRun } | { readonly ok: false; readonly problem: string };
 export type TimberAsk = { readonly job: TimberJob; readonly seconds: number };
 
-export type CardTable =
-  { readonly ok: true; readonly longitudinals: Longitudinal[] } | { readonly ok: false; readonly problem: CardProblem };
+export type CardEdges =
+  | { readonly ok: true; readonly edges: Pick<Bent, 'lower' | 'upper'> }
+  | { readonly ok: false; readonly problem: CardProblem };
 
 const derive = createDerive();
 
@@ -68,13 +71,19 @@ export const JOBS = {
       { builds: BUILDS, seed: BUILDS_SEED },
     );
   },
-  /** The table of a boat that is a card bent on either hand. */
-  cardTable: (card: Card): CardTable => {
+  /** A panel of the boat as a card. */
+  cardOf: ({ project, panel }: { readonly project: Project; readonly panel: string }): CardOfPanel => {
+    const { lines, frames } = createDerive()(project);
+    const xs = frames.value.frames.map(({ x }) => x).sort((a, b) => a - b);
+    return cardOfPanel(lines.value, { panel, frames: xs, thickness: project.panels.thickness });
+  },
+  /** The edges of a card as it is bent, fine enough for a table. */
+  cardEdges: (card: Card): CardEdges => {
     const made = bendCard(card);
     if (!made.ok) return made;
     const { problem, lower, upper } = made.bent;
     if (problem !== undefined) return { ok: false, problem: { why: 'other', words: problem } };
-    return { ok: true, longitudinals: tableOfCard({ lower, upper }, card) };
+    return { ok: true, edges: { lower, upper } };
   },
   card: ({ project, options }: { readonly project: Project; readonly options: CardOptions }): CardModel =>
     cardModel(project, createDerive()(project), options),

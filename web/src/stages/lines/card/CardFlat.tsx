@@ -5,6 +5,7 @@ import { pathOf } from '../../../drawing/DrawingSurface';
 import { COLOURS } from '../../../drawing/colours';
 import { useWidth } from '../../../drawing/use-size';
 import { withFrameAt, withPointAt, type EdgeName } from './change-card';
+import { useEdgeNames } from './edge-names';
 import { Handle, type Moved } from './Handle';
 
 type Props = {
@@ -19,7 +20,6 @@ const ROOM = 30;
 /** A narrow screen shows it by scrolling: handles must not crowd. */
 const LEAST_PX = 640;
 const EDGES: readonly EdgeName[] = ['lower', 'upper'];
-const EDGE_NAMES: Readonly<Record<EdgeName, string>> = { lower: 'chine', upper: 'sheer' };
 
 /** The sheet with the card drawn on it: its edges by their points, its frames by where they stand. */
 export function CardFlat({ card, bare, onChange, onCancel }: Props) {
@@ -28,6 +28,7 @@ export function CardFlat({ card, bare, onChange, onCancel }: Props) {
   const width = Math.max(useWidth(box), LEAST_PX);
   const long = sheetLength(card);
   const px = long / (width - 2 * ROOM);
+  const names = useEdgeNames(card);
   const outline = cardOutline(card);
   const room = ROOM * px;
   const text = { fontSize: 12 * px, fill: c.quiet };
@@ -43,7 +44,7 @@ export function CardFlat({ card, bare, onChange, onCancel }: Props) {
         role="group"
         aria-label="The card flat, its edges and frames to drag"
       >
-        {Array.from({ length: card.sheets }, (_, k) => (
+        {Array.from({ length: card.sheetCount }, (_, k) => (
           <rect
             key={k}
             x={k * (card.sheetLong - card.joint)}
@@ -101,7 +102,7 @@ export function CardFlat({ card, bare, onChange, onCancel }: Props) {
         ))}
         {EDGES.map((edge) =>
           card[edge].map(({ id, along, up }, k) => {
-            const name = `Point ${k + 1} of the ${EDGE_NAMES[edge]}`;
+            const name = `Point ${k + 1} of the ${names[edge]}`;
             return (
               <Handle
                 key={id}

@@ -9,6 +9,7 @@ import { HullSketch } from '../../../drawing/HullSketch';
 import { COLOURS } from '../../../drawing/colours';
 import { useWidth } from '../../../drawing/use-size';
 import { withBreadth } from './change-card';
+import { useEdgeNames } from './edge-names';
 import { Handle, REACH_PX } from './Handle';
 
 type Props = {
@@ -32,6 +33,7 @@ const BETWEEN = 34;
 export function CardHull({ card, made, isNow, isDragged, onChange, onCancel }: Props) {
   const c = COLOURS[useTheme().palette.mode];
   const box = useRef<HTMLDivElement>(null);
+  const names = useEdgeNames(card);
   const width = Math.max(useWidth(box), LEAST_PX);
   const { lower, upper } = made.bent;
   const longitudinals = useMemo(() => tableOfCard({ lower, upper }, card), [lower, upper, card]);
@@ -51,7 +53,7 @@ export function CardHull({ card, made, isNow, isDragged, onChange, onCancel }: P
     size.to - size.from + 2 * room,
     2 * size.out + between + size.up + 2 * room,
   ];
-  const frames = [...card.frames].sort((a, b) => a.along - b.along).map(({ id }) => id);
+  const frames = card.spreaders.map(({ id }) => id);
   const nameOf = (frame: string) => (frame === STERN ? 'the transom' : `frame ${frames.indexOf(frame) + 1}`);
   const held = made.held.filter(({ frame }) => frame !== STERN || card.hasTransom);
   // two that stand close share the room between them
@@ -141,7 +143,7 @@ export function CardHull({ card, made, isNow, isDragged, onChange, onCancel }: P
             ) : null;
           })}
           {held.map(({ frame, edge, place }) => {
-            const name = `Breadth of ${nameOf(frame)} at the ${edge === 'lower' ? 'chine' : 'sheer'}`;
+            const name = `Breadth of ${nameOf(frame)} at the ${names[edge]}`;
             return (
               <Handle
                 key={`${frame} ${edge}`}

@@ -6,13 +6,18 @@ import { cardProblemWords, emptyCard, type Card } from '@kalotrope/core/bend';
 import { linesStage } from '@kalotrope/core/lines';
 import { formatLength, unitLabel, type Notation } from '@kalotrope/core/measure';
 import type { EditValue } from '@kalotrope/core/findings';
+import type { Panel } from '@kalotrope/core/panels';
+import { mayBeCard } from '@kalotrope/core/project';
 import { Slip } from '../../../controls/Slip';
+import { engine } from '../../../engine/client';
 import { edited } from '../../../state/document-slice';
-import { selectNotation, selectProject } from '../../../state/selectors';
-import { useAppDispatch, useAppSelector } from '../../../state/store';
+import { said } from '../../../state/screen-slice';
+import { selectDerived, selectNotation, selectProject } from '../../../state/selectors';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../../state/store';
 import { CardFlat } from './CardFlat';
 import { CardHull } from './CardHull';
 import { CardSlip } from './CardSlip';
+import { useEdgeNames, type EdgeNames } from './edge-names';
 import { useBending, type CardTold } from './use-bending';
 
 const CARD_PATH = [linesStage.name, 'card'];
@@ -20,22 +25,59 @@ const CARD_PATH = [linesStage.name, 'card'];
 /** A sheet cut and bent: the view, and its slip. A boat that has no card is offered one. */
 export function CardPage({ head }: { readonly head: ReactNode }) {
   const card = useAppSelector((state) => selectProject(state)?.lines.card);
+  return card ? <WithCard head={head} card={card} /> : <NoCard head={head} />;
+}
+
+const NO_PANELS: readonly Panel[] = [];
+const WHY: Readonly<Record<'several lines' | 'bow' | 'shape', string>> = {
+  'several lines': 'It cannot be a card: its edges run along more than one line.',
+  bow: 'It cannot be a card: a card comes together at the bow, and this one ends on a transom there.',
+  shape: 'It cannot be a card: it does not bend from flat between her frames.',
+};
+
+function NoCard({ head }: { readonly head: ReactNode }) {
   const dispatch = useAppDispatch();
-  if (card) return <WithCard head={head} card={card} />;
-  const begin = () =>
-    dispatch(edited({ label: 'A card begun', edits: [{ path: CARD_PATH, value: emptyCard() as EditValue }] }));
+  const store = useAppStore();
+  const panels = useAppSelector((state) => selectDerived(state)?.panels.value.panels) ?? NO_PANELS;
+  const [isBusy, setIsBusy] = useState(false);
+  const begin = (card: Card) =>
+    // a card is plain data
+    dispatch(edited({ label: 'A card begun', edits: [{ path: CARD_PATH, value: card as EditValue }] }));
+  const take = async (panel: string) => {
+    const { project } = store.getState().document;
+    if (!project || isBusy) return;
+    setIsBusy(true);
+    const answer = await engine.run('cardOf', { project, panel });
+    setIsBusy(false);
+    if (store.getState().document.project !== project) return;
+    if (answer.kind === 'ok' && answer.value.ok) begin(answer.value.card);
+    else if (answer.kind === 'ok' && !answer.value.ok) dispatch(said(WHY[answer.value.why]));
+    else if (answer.kind === 'failed') dispatch(said(`No card could be made of it: ${answer.message}`));
+  };
   return (
     <>
       <Box sx={{ flex: { md: 1 }, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
         {head}
-        <Box sx={{ p: 3, maxWidth: '60ch' }}>
+        <Box sx={{ p: 3, maxWidth: '62ch', display: 'grid', gap: 2, justifyItems: 'start' }}>
           <Typography>
             Cut a sheet, bend it round a frame, bring its ends together, and see the boat that it makes. The table stays
             as it is until you put the card’s lines into it.
           </Typography>
-          <Button variant="contained" onClick={begin} sx={{ mt: 2 }}>
+          <Button variant="contained" onClick={() => begin(emptyCard())}>
             Begin with a card
           </Button>
+          {panels.some(mayBeCard) && (
+            <>
+              <Typography>
+                Or take a panel of hers as she is, held where her frames stand, and drag its edges: she bends to follow.
+              </Typography>
+              {panels.filter(mayBeCard).map(({ id, name, only }) => (
+                <Button key={id} variant="outlined" disabled={isBusy} onClick={() => void take(id)}>
+                  {`Take the ${name.toLowerCase()}${only ? ` to ${only}` : ''}`}
+                </Button>
+              ))}
+            </>
+          )}
         </Box>
       </Box>
       <Slip stage={linesStage.name} title="Bend a card" numbers={null} />
@@ -50,6 +92,7 @@ function WithCard({ head, card: kept }: WithCardProps) {
   const notation = useAppSelector(selectNotation);
   const [draft, setDraft] = useState<Card | null>(null);
   const card = draft ?? kept;
+  const names = useEdgeNames(card);
   const told = useBending(card, draft !== null);
   const change = (next: Card, { label, isOver }: { readonly label: string; readonly isOver: boolean }) => {
     setDraft(isOver ? null : next);
@@ -70,7 +113,7 @@ function WithCard({ head, card: kept }: WithCardProps) {
         }}
       >
         {head}
-        <Said told={told} notation={notation} />
+        <Said told={told} names={names} notation={notation} />
         <CardFlat card={card} bare={told.bent?.bare ?? []} onChange={change} onCancel={cancel} />
         {told.bent && (
           <CardHull
@@ -90,8 +133,10 @@ function WithCard({ head, card: kept }: WithCardProps) {
   );
 }
 
+type SaidProps = { readonly told: CardTold; readonly names: EdgeNames; readonly notation: Notation };
+
 /** What the card makes in a line, or why it makes nothing. */
-function Said({ told, notation }: { readonly told: CardTold; readonly notation: Notation }) {
+function Said({ told, names, notation }: SaidProps) {
   const length = (mm: number) => `${formatLength(mm, notation)} ${unitLabel(notation)}`;
   const { bent, wrong, failed } = told;
   const problem = wrong ? cardProblemWords(wrong, length) : failed ? `Not bent: ${failed}.` : undefined;
@@ -103,7 +148,10 @@ function Said({ told, notation }: { readonly told: CardTold; readonly notation: 
       ) : doubt !== undefined ? (
         <span role="alert">{`Not to be trusted: ${doubt}.`}</span>
       ) : bent ? (
-        <span role="status">{`Her sheer is ${length(bent.sheerLongMm)} long on the card and makes a boat of ${length(bent.bent.lengthMm)}.`}</span>
+        <span role="status">
+          {`Her ${names.upper} is ${length(bent.sheerLongMm)} long on the card`}
+          {` and makes a boat of ${length(bent.bent.lengthMm)}.`}
+        </span>
       ) : (
         <span role="status">Bending it…</span>
       )}

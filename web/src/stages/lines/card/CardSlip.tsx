@@ -1,10 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { cardProblemWords, sheetLength, STERN, type Card, type CardFrame } from '@kalotrope/core/bend';
-import { linesStage } from '@kalotrope/core/lines';
+import { CARD_LIMITS, cardProblemWords, sheetLength, STERN, type Card, type Spreader } from '@kalotrope/core/bend';
+import type { Edit } from '@kalotrope/core/findings';
+import { linesStage, tableOfCard } from '@kalotrope/core/lines';
 import { formatLength, unitLabel } from '@kalotrope/core/measure';
-import { cardTaken } from '@kalotrope/core/project';
+import { cardTaken, ownCardTaken, type Project } from '@kalotrope/core/project';
 import { Act } from '../../../controls/Act';
 import { Figure } from '../../../controls/Figure';
 import { LengthField } from '../../../controls/LengthField';
@@ -18,6 +19,7 @@ import { said } from '../../../state/screen-slice';
 import { selectNotation } from '../../../state/selectors';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../state/store';
 import { straightened, withFrame, withFrameMore, withPoint, withPointMore, type EdgeName } from './change-card';
+import { capital, useEdgeNames, type EdgeNames } from './edge-names';
 import type { CardTold } from './use-bending';
 
 type Props = {
@@ -26,13 +28,15 @@ type Props = {
   readonly onChange: (card: Card, label: string) => void;
 };
 
-const MOST_POINTS = 24;
-const MOST_FRAMES = 12;
+const NEW_BOAT =
+  'Chine and sheer, at stations; the bottom is laid across the chines. ' +
+  'It takes the place of the lines that are there.';
 const SHEETS = numberBetween(1, 8, true);
 const CARD = [linesStage.name, 'card'];
 
 /** What the card makes, the way into the table, and the card’s own figures. */
 export function CardSlip({ card, told, onChange }: Props) {
+  const names = useEdgeNames(card);
   const notation = useAppSelector(selectNotation);
   const length = (mm: number) => `${formatLength(mm, notation)} ${unitLabel(notation)}`;
   const field = (key: 'sheetLong' | 'sheetWide' | 'joint' | 'thickness' | 'stem' | 'rise', label: string) => (
@@ -46,20 +50,24 @@ export function CardSlip({ card, told, onChange }: Props) {
   return (
     <>
       <IntoTable card={card} told={told} />
-      <Makes card={card} told={told} length={length} />
-      <Section title="Frames on the card" aside={card.frames.length === 0 ? 'none' : String(card.frames.length)}>
-        {card.frames.map((frame, k) => (
+      <Makes card={card} told={told} length={length} names={names} />
+      <Section title="Frames on the card" aside={card.spreaders.length === 0 ? 'none' : String(card.spreaders.length)}>
+        {card.spreaders.map((frame, k) => (
           <FrameFields
             key={frame.id}
+            names={names}
             frame={frame}
             name={`Frame ${k + 1}`}
             onFrame={(change, what) => onChange(withFrame(card, frame.id, change), `Frame ${k + 1}: ${what}`)}
             onRemove={() =>
-              onChange({ ...card, frames: card.frames.filter(({ id }) => id !== frame.id) }, `Frame ${k + 1} taken out`)
+              onChange(
+                { ...card, spreaders: card.spreaders.filter(({ id }) => id !== frame.id) },
+                `Frame ${k + 1} taken out`,
+              )
             }
           />
         ))}
-        {card.frames.length < MOST_FRAMES && (
+        {card.spreaders.length < CARD_LIMITS.spreaders && (
           <Act
             label="Put a frame in"
             onAct={() => onChange(withFrameMore(card, told.bent?.lowerLongMm ?? sheetLength(card)), 'A frame put in')}
@@ -78,7 +86,7 @@ export function CardSlip({ card, told, onChange }: Props) {
           (['lower', 'upper'] as const).map((edge) => (
             <LengthField
               key={edge}
-              label={edge === 'lower' ? 'Transom, chine' : 'Transom, sheer'}
+              label={`Transom, ${names[edge]}`}
               mm={card.transom[edge]}
               path={[...CARD, 'transom', edge]}
               onCommit={(mm) => onChange({ ...card, transom: { ...card.transom, [edge]: mm } }, 'Transom')}
@@ -90,10 +98,10 @@ export function CardSlip({ card, told, onChange }: Props) {
       <Section title="The sheet" aside={length(sheetLength(card))}>
         <NumberField
           label="Sheets end to end"
-          value={card.sheets}
+          value={card.sheetCount}
           read={SHEETS}
-          path={[...CARD, 'sheets']}
-          onCommit={(sheets) => onChange({ ...card, sheets }, 'Sheets end to end')}
+          path={[...CARD, 'sheetCount']}
+          onCommit={(sheetCount) => onChange({ ...card, sheetCount }, 'Sheets end to end')}
         />
         {field('sheetLong', 'A sheet is long')}
         {field('sheetWide', 'A sheet is wide')}
@@ -106,6 +114,7 @@ export function CardSlip({ card, told, onChange }: Props) {
         ))}
         <p className="quiet">Along the sheet from its fore end, and up from its lower border.</p>
       </Section>
+      <TakeAway />
     </>
   );
 }
@@ -114,8 +123,8 @@ type EdgeProps = Pick<Props, 'card' | 'onChange'> & { readonly edge: EdgeName };
 
 /** The points of an edge by their figures. */
 function EdgeFields({ card, edge, onChange }: EdgeProps) {
-  const line = edge === 'upper' ? 'Sheer' : 'Chine';
-  const name = line.toLowerCase();
+  const name = useEdgeNames(card)[edge];
+  const line = capital(name);
   return (
     <>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, pt: 1 }}>
@@ -133,7 +142,7 @@ function EdgeFields({ card, edge, onChange }: EdgeProps) {
           )),
         )}
       </Box>
-      {card[edge].length < MOST_POINTS && (
+      {card[edge].length < CARD_LIMITS.points && (
         <Act
           label={`A point more on the ${name}`}
           onAct={() => onChange(withPointMore(card, edge), `A point more on the ${name}`)}
@@ -150,25 +159,26 @@ function EdgeFields({ card, edge, onChange }: EdgeProps) {
 }
 
 type FrameProps = {
-  readonly frame: CardFrame;
+  readonly names: EdgeNames;
+  readonly frame: Spreader;
   readonly name: string;
-  readonly onFrame: (change: Partial<CardFrame>, what: string) => void;
+  readonly onFrame: (change: Partial<Spreader>, what: string) => void;
   readonly onRemove: () => void;
 };
 
-function FrameFields({ frame, name, onFrame, onRemove }: FrameProps) {
-  const path = (key: keyof CardFrame) => [...CARD, 'frames', frame.id, key];
+function FrameFields({ names, frame, name, onFrame, onRemove }: FrameProps) {
+  const path = (key: keyof Spreader) => [...CARD, 'spreaders', frame.id, key];
   return (
     <div role="group" aria-label={name}>
       <h3>{name}</h3>
       <LengthField
-        label="Along the chine"
+        label={`Along the ${names.lower}`}
         mm={frame.along}
         path={path('along')}
-        onCommit={(along) => onFrame({ along }, 'along the chine')}
+        onCommit={(along) => onFrame({ along }, `along the ${names.lower}`)}
       />
       {(['lower', 'upper'] as const).map((edge) => {
-        const line = edge === 'lower' ? 'chine' : 'sheer';
+        const line = names[edge];
         // one of the two holds it
         const mayGo = frame[edge === 'lower' ? 'upper' : 'lower'] !== null;
         return frame[edge] !== null && !mayGo ? (
@@ -197,7 +207,10 @@ function FrameFields({ frame, name, onFrame, onRemove }: FrameProps) {
   );
 }
 
-type MakesProps = Pick<Props, 'card' | 'told'> & { readonly length: (mm: number) => string };
+type MakesProps = Pick<Props, 'card' | 'told'> & {
+  readonly length: (mm: number) => string;
+  readonly names: EdgeNames;
+};
 
 const FEELS = { hand: 'a hand', clamp: 'a clamp', 'two people': 'two people', 'more than two people': 'more than two' };
 const STRAINS = {
@@ -206,11 +219,12 @@ const STRAINS = {
   stretched: 'it would have to stretch: plywood will not',
 };
 
-function Makes({ card, told: { bent: made }, length }: MakesProps) {
+function Makes({ card, told: { bent: made }, length, names }: MakesProps) {
   if (!made) return null;
   const { bent, held, bare } = made;
+  const bareWords = bare.map(({ from, to }) => `from ${length(from)} to ${length(to)}`).join(' and ');
   const nameOf = (frame: string) => {
-    const k = card.frames.findIndex(({ id }) => id === frame);
+    const k = card.spreaders.findIndex(({ id }) => id === frame);
     return frame === STERN ? 'Transom' : `Frame ${k + 1}`;
   };
   return (
@@ -220,15 +234,15 @@ function Makes({ card, told: { bent: made }, length }: MakesProps) {
       <Figure
         name="Rocker, bow"
         value={length(bent.rocker.fore)}
-        why="How far the foot of the bow stands over the lowest of the chine"
+        why={`How far the foot of the bow stands over the lowest of the ${names.lower}`}
       />
       <Figure
         name="Rocker, stern"
         value={length(bent.rocker.aft)}
-        why="How far the after foot stands over the lowest of the chine"
+        why={`How far the after foot stands over the lowest of the ${names.lower}`}
       />
       <Figure
-        name="Hollow of the sheer"
+        name={`Hollow of the ${names.upper}`}
         value={length(Math.max(0, -bent.sheerMm))}
         why="Under a straight line from bow to stern, seen from the side"
       />
@@ -245,9 +259,9 @@ function Makes({ card, told: { bent: made }, length }: MakesProps) {
       {held.map((one) => (
         <Figure
           key={`${one.frame} ${one.edge}`}
-          name={`${nameOf(one.frame)}, ${one.edge === 'lower' ? 'chine' : 'sheer'}`}
+          name={`${nameOf(one.frame)}, ${names[one.edge]}`}
           value={FEELS[one.feel]}
-          why={`${one.pullN > 0 ? 'Presses the sheet out' : 'Draws the sheet in'} with about ${Math.round(Math.abs(one.pullN) / 10) * 10} N; as bent by hand, of common plywood`}
+          why={pullWords(one.pullN)}
         />
       ))}
       <p className={bent.strain.is === 'stretched' ? undefined : 'quiet'}>
@@ -255,11 +269,31 @@ function Makes({ card, told: { bent: made }, length }: MakesProps) {
       </p>
       {bare.length > 0 && (
         <p className="quiet">
-          {`Nothing holds it ${bare.map(({ from, to }) => `from ${length(from)} to ${length(to)}`).join(' and ')} along the chine: there it runs as it likes. Another frame would settle it.`}
+          {`Nothing holds it ${bareWords} along the ${names.lower}: there it runs as it likes. `}
+          Another frame would settle it.
         </p>
       )}
     </section>
   );
+}
+
+const pullWords = (pullN: number): string =>
+  `${pullN > 0 ? 'Presses the sheet out' : 'Draws the sheet in'} with about ` +
+  `${Math.round(Math.abs(pullN) / 10) * 10} N; as bent by hand, of common plywood`;
+
+/** Without the card the table is as it is, and another can be begun. */
+function TakeAway() {
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const takeAway = () => {
+    const { project } = store.getState().document;
+    if (project) dispatch(edited({ label: 'The card taken away', edits: [withoutCard(project)] }));
+  };
+  return <Act label="Take the card away" onAct={takeAway} />;
+}
+
+function withoutCard({ lines: { card: _card, ...lines } }: Project): Edit {
+  return { path: [linesStage.name], value: lines };
 }
 
 /** The card’s lines put into the table, as one edit. */
@@ -271,14 +305,19 @@ function IntoTable({ card, told }: Pick<Props, 'card' | 'told'>) {
   const canBe = told.isNow && told.bent !== null && told.bent.bent.problem === undefined;
   const put = async () => {
     setIsBusy(true);
-    const answer = await engine.run('cardTable', card);
+    const answer = await engine.run('cardEdges', card);
     setIsBusy(false);
     const { project } = store.getState().document;
     // the card may have been changed while it was bent
     if (!project || project.lines.card !== card) return;
     if (answer.kind === 'ok' && answer.value.ok)
       dispatch(
-        edited({ label: 'The card’s lines put into the table', edits: cardTaken(project, answer.value.longitudinals) }),
+        edited({
+          label: 'The card’s lines put into the table',
+          edits: card.lines
+            ? ownCardTaken(project, card, answer.value.edges)
+            : cardTaken(project, tableOfCard(answer.value.edges, card)),
+        }),
       );
     else if (answer.kind === 'ok' && !answer.value.ok)
       dispatch(
@@ -292,8 +331,7 @@ function IntoTable({ card, told }: Pick<Props, 'card' | 'told'>) {
         {isBusy ? 'Bending it…' : 'Put its lines into the table'}
       </Button>
       <p className="quiet">
-        Chine and sheer, at stations; the bottom is laid across the chines. It takes the place of the lines that are
-        there.
+        {card.lines ? 'Her own two lines take the shape of the card; the others, and her frames, stay.' : NEW_BOAT}
       </p>
     </section>
   );

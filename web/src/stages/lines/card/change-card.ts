@@ -1,5 +1,5 @@
 /** What dragging and typing make of a card. */
-import { alongLower, type Card, type CardFrame } from '@kalotrope/core/bend';
+import { alongLower, type Card, type Spreader } from '@kalotrope/core/bend';
 import type { Vec2 } from '@kalotrope/core/geometry';
 
 export type EdgeName = 'lower' | 'upper';
@@ -19,9 +19,9 @@ export const withPoint = (card: Card, edge: EdgeName, id: string, change: Partia
 export const withPointAt = (card: Card, edge: EdgeName, id: string, [along, up]: Vec2): Card =>
   withPoint(card, edge, id, { along: whole(along), up: whole(up) });
 
-export const withFrame = (card: Card, id: string, change: Partial<CardFrame>): Card => ({
+export const withFrame = (card: Card, id: string, change: Partial<Spreader>): Card => ({
   ...card,
-  frames: card.frames.map((frame) => (frame.id === id ? { ...frame, ...change } : frame)),
+  spreaders: card.spreaders.map((frame) => (frame.id === id ? { ...frame, ...change } : frame)),
 });
 
 /** A frame put where a place along the sheet is. */
@@ -60,7 +60,7 @@ export const straightened = (card: Card, edge: EdgeName): Card => ({
 
 /** A frame more, in the middle of the longest stretch without one, as broad as its neighbours are. */
 export function withFrameMore(card: Card, length: number): Card {
-  const known = [...card.frames].sort((a, b) => a.along - b.along);
+  const known = [...card.spreaders].sort((a, b) => a.along - b.along);
   const stern = card.hasTransom ? card.transom : { lower: card.stem / 2, upper: card.stem / 2 };
   const bow = { along: 0, lower: card.stem / 2, upper: card.stem / 2 };
   const places = [bow, ...known, { along: length, ...stern }];
@@ -71,14 +71,14 @@ export function withFrameMore(card: Card, length: number): Card {
   // fuller than halfway: a sheet is round between its holds
   const between = (one: number | null, other: number | null) => whole(((one ?? 0) + (other ?? 0)) * FULLER);
   const frame = {
-    id: freeOf(card.frames, 'f'),
+    id: freeOf(card.spreaders, 'f'),
     along: whole((a.along + b.along) / 2),
     lower: between(a.lower, b.lower),
     upper: between(a.upper, b.upper),
   };
   return {
     ...card,
-    frames: [
+    spreaders: [
       ...known.filter(({ along }) => along < frame.along),
       frame,
       ...known.filter(({ along }) => along >= frame.along),
