@@ -12,5 +12,5 @@ export {
   SPANS,
   STERN,
 } from './card';
-export type { Card, CardBent, CardHeld, CardOutline, CardProblem, Spreader } from './card';
+export type { Card, CardBent, CardProblem, Spreader } from './card';
 export { readBendJob } from './job';
