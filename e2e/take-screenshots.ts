@@ -79,7 +79,7 @@ await shoot('projects');
 await page.goto(`${base}/project/demo-orrin/log`);
 await page.getByRole('figure', { name: 'Hours, drawn' }).waitFor();
 await shoot('log');
-await page.goto(`${base}/project/demo-slips/lines`);
+await page.goto(`${base}/project/demo-tamsel/lines`);
 await page.getByRole('tab', { name: 'Bend a card' }).click();
 await page.getByRole('button', { name: 'Begin with a card' }).click();
 await page.getByText(/makes a boat of/).waitFor();

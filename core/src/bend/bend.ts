@@ -10,7 +10,7 @@ import { at, random, type Vec3 } from '../geometry';
 import { FEEL, PLY_MODULUS, STRAIN_SAID } from './constants';
 import { edgeReader } from './edges';
 import type { BendFrame, BendJob } from './job';
-import { plateOf, readSheet, sheetPlace, type Plate } from './plate';
+import { controlPlaces, plateOf, readSheet, sheetPlace, type Plate } from './plate';
 import { settle, type Hold } from './settle';
 
 export type Feel = 'hand' | 'clamp' | 'two people' | 'more than two people';
@@ -48,6 +48,8 @@ export type Bent = {
 
 const MM = 1000;
 const PLACES = 60;
+/** While a handle is dragged this is near enough, m. */
+const ROUGH = 2e-5;
 /** The end of the sheet at the bow is held at so many places of its height. */
 const BOW_PLACES = [0, 0.25, 0.5, 0.75, 1];
 
@@ -58,6 +60,8 @@ type How = {
   readonly stir?: { readonly seed: number; readonly mm: number };
   /** Places along each edge that are given, less one. */
   readonly places?: number;
+  /** For the eye alone. */
+  readonly isRough?: boolean;
 };
 
 export const bendSheet = (job: BendJob, how: How = {}): Bent => bendOn(plateOfJob(job), job, how);
@@ -66,17 +70,34 @@ export const bendSheet = (job: BendJob, how: How = {}): Bent => bendOn(plateOfJo
  * Bends one sheet after another, each much like the last: keeps the plate while the sheet is cut alike, and begins with
  * the last shape; from nothing where that leads to one not to be trusted.
  */
-export function createBender(): (job: BendJob) => Bent {
+export function createBender(): (job: BendJob, isRough: boolean) => Bent {
   let kept: { readonly cut: string; readonly plate: Plate } | undefined;
   let last: Float64Array | undefined;
-  return (job) => {
+  return (job, isRough) => {
     const cut = JSON.stringify([job.lower, job.upper, job.spans]);
+    const before = kept;
     if (kept?.cut !== cut) kept = { cut, plate: plateOfJob(job) };
-    const near = last?.length === kept.plate.size ? bendOn(kept.plate, job, { from: last }) : undefined;
-    const bent = near && near.problem === undefined ? near : bendOn(kept.plate, job, {});
+    const { plate } = kept;
+    const from = before && last?.length === plate.size ? carried(last, before.plate, plate) : undefined;
+    const near = from && bendOn(plate, job, { from, isRough });
+    const bent = near && near.problem === undefined ? near : bendOn(plate, job, { isRough });
     last = bent.problem === undefined ? bent.shape : undefined;
     return bent;
   };
+}
+
+/** A bent shape on a sheet cut a little otherwise: each place goes as far in the sheet as it does on the flat. */
+function carried(shape: Float64Array, was: Plate, now: Plate): Float64Array {
+  if (was === now) return shape;
+  const out = Float64Array.from(shape);
+  controlPlaces(was.spans).forEach(([a, b], k) => {
+    const { points, du, dv } = sheetPlace(was, a, b);
+    const [along, up] = [readSheet(shape, points, du), readSheet(shape, points, dv)];
+    const [from, to] = [at(was.flat, k), at(now.flat, k)];
+    for (const d of [0, 1, 2] as const)
+      out[3 * k + d] = out[3 * k + d]! + (to[0] - from[0]) * along[d] + (to[1] - from[1]) * up[d]; // three of each
+  });
+  return out;
 }
 
 const edgesOf = (job: BendJob) => [edgeReader(job.lower), edgeReader(job.upper)] as const;
@@ -89,7 +110,7 @@ function plateOfJob(job: BendJob): Plate {
   }, job.spans);
 }
 
-function bendOn(plate: Plate, job: BendJob, { from, stir, places = PLACES }: How): Bent {
+function bendOn(plate: Plate, job: BendJob, { from, stir, places = PLACES, isRough = false }: How): Bent {
   const [lower, upper] = edgesOf(job);
   const { holds, names } = holdsOf(job, [lower.length, upper.length]);
   const start = from ?? coldStart(plate, job, [lower.length, upper.length]);
@@ -97,7 +118,7 @@ function bendOn(plate: Plate, job: BendJob, { from, stir, places = PLACES }: How
     const next = random(stir.seed);
     for (let k = 0; k < start.length; k++) start[k] = start[k]! + ((next() - 0.5) * 2 * stir.mm) / MM; // in bounds
   }
-  const settled = settle(plate, holds, start, from !== undefined);
+  const settled = settle(plate, holds, { from: start, isWarm: from !== undefined, ...(isRough && { still: ROUGH }) });
   const { shape } = settled;
   const read = (a: number, b: number): Vec3 => {
     const { points, value } = sheetPlace(plate, a, b);

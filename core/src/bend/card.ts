@@ -144,7 +144,7 @@ export const SPANS = { dragged: 16, rested: 32 } as const;
 /** Bends cards one after another, each from the one before. */
 export function createCardBender(): (card: Card, spans: number) => CardBent {
   const bend = createBender();
-  return (card, spans) => bentBy(card, spans, bend);
+  return (card, spans) => bentBy(card, spans, (job) => bend(job, spans === SPANS.dragged));
 }
 
 function bentBy(card: Card, spans: number, bend: (job: BendJob) => Bent): CardBent {

@@ -129,6 +129,10 @@ function flatControls(flatAt: (a: number, b: number) => Vec2, spans: number): Ve
   return along.flatMap((_, i) => up.map((__, j): Vec2 => [at(at(us, j), i), at(at(vs, j), i)]));
 }
 
+/** Where each control point has most say, by the parameters along and up. */
+export const controlPlaces = (spans: number): Vec2[] =>
+  greville(spans).flatMap((a) => greville(ACROSS).map((b): Vec2 => [a, b]));
+
 /** What control points do at a place of the sheet. */
 export const sheetPlace = (sheet: Pick<Plate, 'spans' | 'flat'>, a: number, b: number): SheetPlace =>
   placeOf(sheet.flat, basisAt(sheet.spans, a), basisAt(ACROSS, b));

@@ -58,13 +58,20 @@ const TRIALS = [
   { isForeseen: false, shift: 1 },
 ] as const;
 
-/** @param from where there is a shape near by, as after a handle was dragged: only the last stage is gone through */
-export function settle(plate: Plate, holds: readonly Hold[], from: Float64Array, isWarm = false): Settled {
+export type Start = {
+  readonly from: Float64Array;
+  /** There is a shape near by, as after a handle was dragged: only the last stage is gone through. */
+  readonly isWarm?: boolean;
+  /** A step that moves nothing further has settled, m. */
+  readonly still?: number;
+};
+
+export function settle(plate: Plate, holds: readonly Hold[], { from, isWarm = false, still = STILL }: Start): Settled {
   let shape: Float64Array = Float64Array.from(from);
   let steps = 0;
   let isSettled = false;
   for (const stage of isWarm ? COLD.slice(-1) : COLD) {
-    const last = newton(plate, holds, { stage, shape });
+    const last = newton(plate, holds, { stage, shape, still });
     shape = last.shape;
     steps += last.steps;
     isSettled = last.isSettled;
@@ -76,7 +83,11 @@ export function settle(plate: Plate, holds: readonly Hold[], from: Float64Array,
 
 type State = { readonly stage: Stage; readonly shape: Float64Array };
 
-function newton(plate: Plate, holds: readonly Hold[], { stage, shape: start }: State) {
+function newton(
+  plate: Plate,
+  holds: readonly Hold[],
+  { stage, shape: start, still }: State & { readonly still: number },
+) {
   let shape = start;
   const stiff = 12 / (stage.thickness / 1000) ** 2;
   const stress = new Float64Array(3 * plate.packed.weight.length);
@@ -93,14 +104,14 @@ function newton(plate: Plate, holds: readonly Hold[], { stage, shape: start }: S
       if (!way) continue;
       longest = way.reduce((most, by) => Math.max(most, Math.abs(by)), 0);
       // less than this no energy can tell
-      if (longest < STILL) return { shape, steps: step, isSettled: true };
+      if (longest < still) return { shape, steps: step, isSettled: true };
       taken = downhill(plate, holds, { stage, shape, energy, way });
     }
-    if (!taken) return { shape, steps: step, isSettled: longest < 50 * STILL };
+    if (!taken) return { shape, steps: step, isSettled: longest < 50 * still };
     const { way, share } = taken;
     foresee(stress, plate.packed, { shape, way, share, stiff });
     ({ shape, energy } = taken);
-    if (longest * share < STILL) return { shape, steps: step, isSettled: true };
+    if (longest * share < still) return { shape, steps: step, isSettled: true };
   }
   return { shape, steps: MOST_STEPS, isSettled: false };
 }

@@ -1,5 +1,5 @@
 import { useTheme } from '@mui/material/styles';
-import { useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import { cardOutline, sheetLength, type Card, type CardBent } from '@kalotrope/core/bend';
 import { pathOf } from '../../../drawing/DrawingSurface';
 import { COLOURS } from '../../../drawing/colours';
@@ -29,7 +29,7 @@ export function CardFlat({ card, bare, onChange, onCancel }: Props) {
   const long = sheetLength(card);
   const px = long / (width - 2 * ROOM);
   const names = useEdgeNames(card);
-  const outline = cardOutline(card);
+  const outline = useMemo(() => cardOutline(card), [card]);
   const room = ROOM * px;
   const text = { fontSize: 12 * px, fill: c.quiet };
   const height = card.sheetWide / px + 2 * ROOM;

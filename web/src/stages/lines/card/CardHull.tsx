@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import { useMemo, useRef, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { STERN, type Card, type CardBent } from '@kalotrope/core/bend';
 import type { Vec2, Vec3 } from '@kalotrope/core/geometry';
 import { tableOfCard } from '@kalotrope/core/lines';
@@ -37,6 +37,8 @@ export function CardHull({ card, made, isNow, isDragged, onChange, onCancel }: P
   const width = Math.max(useWidth(box), LEAST_PX);
   const { lower, upper } = made.bent;
   const longitudinals = useMemo(() => tableOfCard({ lower, upper }, card), [lower, upper, card]);
+  // as she stands there comes after the views that are dragged in
+  const sketched = useDeferredValue(longitudinals);
   const own = useMemo(() => sizeOf(lower, upper), [lower, upper]);
   const [size, setSize] = useState(own);
   if (!isDragged && size !== own) setSize(own);
@@ -163,11 +165,13 @@ export function CardHull({ card, made, isNow, isDragged, onChange, onCancel }: P
         </svg>
       </div>
       <Box sx={{ height: { xs: 170, lg: 260 }, p: 1 }}>
-        <HullSketch longitudinals={longitudinals} />
+        <Sketch longitudinals={sketched} />
       </Box>
     </Box>
   );
 }
+
+const Sketch = memo(HullSketch);
 
 function sizeOf(lower: readonly Vec3[], upper: readonly Vec3[]) {
   const all = [...lower, ...upper];

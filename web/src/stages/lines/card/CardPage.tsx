@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState, type ReactNode } from 'react';
+import { useDeferredValue, useState, type ReactNode } from 'react';
 import { cardProblemWords, emptyCard, type Card } from '@kalotrope/core/bend';
 import { linesStage } from '@kalotrope/core/lines';
 import { formatLength, unitLabel, type Notation } from '@kalotrope/core/measure';
@@ -9,6 +9,7 @@ import type { EditValue } from '@kalotrope/core/findings';
 import type { Panel } from '@kalotrope/core/panels';
 import { mayBeCard } from '@kalotrope/core/project';
 import { Slip } from '../../../controls/Slip';
+import { useStable } from '../../../controls/use-stable';
 import { engine } from '../../../engine/client';
 import { edited } from '../../../state/document-slice';
 import { said } from '../../../state/screen-slice';
@@ -100,6 +101,9 @@ function WithCard({ head, card: kept }: WithCardProps) {
     if (isOver) dispatch(edited({ label, edits: [{ path: CARD_PATH, value: next as EditValue }] }));
   };
   const cancel = () => setDraft(null);
+  // while a handle is dragged the drawing goes before the figures
+  const [slipCard, slipTold] = [useDeferredValue(card), useDeferredValue(told)];
+  const put = useStable((next: Card, label: string) => change(next, { label, isOver: true }));
   return (
     <>
       <Box
@@ -127,7 +131,7 @@ function WithCard({ head, card: kept }: WithCardProps) {
         )}
       </Box>
       <Slip stage={linesStage.name} title="Bend a card" numbers={null}>
-        <CardSlip card={card} told={told} onChange={(next, label) => change(next, { label, isOver: true })} />
+        <CardSlip card={slipCard} told={slipTold} onChange={put} />
       </Slip>
     </>
   );

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { CARD_LIMITS, cardProblemWords, sheetLength, STERN, type Card, type Spreader } from '@kalotrope/core/bend';
 import type { Edit } from '@kalotrope/core/findings';
 import { linesStage, tableOfCard } from '@kalotrope/core/lines';
@@ -35,7 +35,7 @@ const SHEETS = numberBetween(1, 8, true);
 const CARD = [linesStage.name, 'card'];
 
 /** What the card makes, the way into the table, and the card’s own figures. */
-export function CardSlip({ card, told, onChange }: Props) {
+export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) {
   const names = useEdgeNames(card);
   const notation = useAppSelector(selectNotation);
   const length = (mm: number) => `${formatLength(mm, notation)} ${unitLabel(notation)}`;
@@ -117,7 +117,7 @@ export function CardSlip({ card, told, onChange }: Props) {
       <TakeAway />
     </>
   );
-}
+});
 
 type EdgeProps = Pick<Props, 'card' | 'onChange'> & { readonly edge: EdgeName };
 

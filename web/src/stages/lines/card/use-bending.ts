@@ -1,5 +1,5 @@
 /** The card as it is bent: coarse while a handle is dragged, fine when it rests. */
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { SPANS, type Card, type CardBent } from '@kalotrope/core/bend';
 import { startBending, type Bending, type BendingTold } from '../../../engine/bending';
 
@@ -27,11 +27,13 @@ export function useBending(card: Card, isDragged: boolean): CardTold {
   }, []);
   const spans = isDragged ? SPANS.dragged : SPANS.rested;
   useEffect(() => bending.current?.ask({ card, spans }), [card, spans]);
-  const isOfThis = told?.asked.card === card;
-  return {
-    bent,
-    wrong: isOfThis && told.kind === 'bent' && !told.result.ok ? told.result.problem : null,
-    failed: isOfThis && told.kind === 'failed' ? told.message : null,
-    isNow: isOfThis && told.kind === 'bent' && told.result.ok && told.asked.spans === SPANS.rested,
-  };
+  return useMemo(() => {
+    const isOfThis = told?.asked.card === card;
+    return {
+      bent,
+      wrong: isOfThis && told.kind === 'bent' && !told.result.ok ? told.result.problem : null,
+      failed: isOfThis && told.kind === 'failed' ? told.message : null,
+      isNow: isOfThis && told.kind === 'bent' && told.result.ok && told.asked.spans === SPANS.rested,
+    };
+  }, [bent, told, card]);
 }
