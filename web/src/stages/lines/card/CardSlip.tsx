@@ -28,6 +28,7 @@ type Props = {
   readonly onChange: (card: Card, label: string) => void;
 };
 
+const FIELDS = { display: 'grid', gap: 1.25, pt: 1, justifyItems: 'start', '& .MuiTextField-root': { width: '100%' } };
 const NEW_BOAT =
   'Chine and sheer, at stations; the bottom is laid across the chines. ' +
   'It takes the place of the lines that are there.';
@@ -75,38 +76,42 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
         )}
       </Section>
       <Section title="Her ends">
-        {field('stem', 'Stem between the sides')}
-        <Tick
-          label="Transom"
-          hint="Without one the after ends come together as the bow does"
-          isTicked={card.hasTransom}
-          onTick={(hasTransom) => onChange({ ...card, hasTransom }, 'Transom')}
-        />
-        {card.hasTransom &&
-          (['lower', 'upper'] as const).map((edge) => (
-            <LengthField
-              key={edge}
-              label={`Transom, ${names[edge]}`}
-              mm={card.transom[edge]}
-              path={[...CARD, 'transom', edge]}
-              onCommit={(mm) => onChange({ ...card, transom: { ...card.transom, [edge]: mm } }, 'Transom')}
-            />
-          ))}
-        {field('rise', 'After foot higher by')}
-        <p className="quiet">Breadths are from the centreline.</p>
+        <Box sx={FIELDS}>
+          {field('stem', 'Stem between the sides')}
+          <Tick
+            label="Transom"
+            hint="Without one the after ends come together as the bow does"
+            isTicked={card.hasTransom}
+            onTick={(hasTransom) => onChange({ ...card, hasTransom }, 'Transom')}
+          />
+          {card.hasTransom &&
+            (['lower', 'upper'] as const).map((edge) => (
+              <LengthField
+                key={edge}
+                label={`Transom, ${names[edge]}`}
+                mm={card.transom[edge]}
+                path={[...CARD, 'transom', edge]}
+                onCommit={(mm) => onChange({ ...card, transom: { ...card.transom, [edge]: mm } }, 'Transom')}
+              />
+            ))}
+          {field('rise', 'After foot higher by')}
+          <p className="quiet">Breadths are from the centreline.</p>
+        </Box>
       </Section>
       <Section title="The sheet" aside={length(sheetLength(card))}>
-        <NumberField
-          label="Sheets end to end"
-          value={card.sheetCount}
-          read={SHEETS}
-          path={[...CARD, 'sheetCount']}
-          onCommit={(sheetCount) => onChange({ ...card, sheetCount }, 'Sheets end to end')}
-        />
-        {field('sheetLong', 'A sheet is long')}
-        {field('sheetWide', 'A sheet is wide')}
-        {field('joint', 'Each joint takes')}
-        {field('thickness', 'The card is thick')}
+        <Box sx={FIELDS}>
+          <NumberField
+            label="Sheets end to end"
+            value={card.sheetCount}
+            read={SHEETS}
+            path={[...CARD, 'sheetCount']}
+            onCommit={(sheetCount) => onChange({ ...card, sheetCount }, 'Sheets end to end')}
+          />
+          {field('sheetLong', 'A sheet is long')}
+          {field('sheetWide', 'A sheet is wide')}
+          {field('joint', 'Each joint takes')}
+          {field('thickness', 'The card is thick')}
+        </Box>
       </Section>
       <Section title="Its edges">
         {(['upper', 'lower'] as const).map((edge) => (
@@ -127,7 +132,7 @@ function EdgeFields({ card, edge, onChange }: EdgeProps) {
   const line = capital(name);
   return (
     <>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, pt: 1 }}>
+      <Box sx={{ ...FIELDS, gridTemplateColumns: '1fr 1fr' }}>
         {card[edge].map((point, k) =>
           (['along', 'up'] as const).map((key) => (
             <LengthField
@@ -169,8 +174,8 @@ type FrameProps = {
 function FrameFields({ names, frame, name, onFrame, onRemove }: FrameProps) {
   const path = (key: keyof Spreader) => [...CARD, 'spreaders', frame.id, key];
   return (
-    <div role="group" aria-label={name}>
-      <h3>{name}</h3>
+    <Box role="group" aria-label={name} sx={FIELDS}>
+      <b>{name}</b>
       <LengthField
         label={`Along the ${names.lower}`}
         mm={frame.along}
@@ -203,7 +208,7 @@ function FrameFields({ names, frame, name, onFrame, onRemove }: FrameProps) {
         );
       })}
       <Act label={`Take ${name.toLowerCase()} out`} onAct={onRemove} />
-    </div>
+    </Box>
   );
 }
 

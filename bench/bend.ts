@@ -1,0 +1,69 @@
+/**
+ * Bends sheets by chance and says how each ended; then how quick a dragged handle is, the solver alone.
+ * `npx tsx bench/bend.ts 500`
+ */
+import { bendSheet, createCardBender, emptyCard, readBendJob, SPANS } from '@kalotrope/core/bend';
+import { random, type Vec3 } from '@kalotrope/core/geometry';
+
+const count = Number(process.argv[2] ?? 500);
+const next = random(2026);
+const between = (a: number, b: number) => a + (b - a) * next();
+const ends = new Map<string, number>();
+const end = (how: string) => ends.set(how, (ends.get(how) ?? 0) + 1);
+const lengthOf = (line: readonly Vec3[]) =>
+  line.slice(1).reduce((sum, p, k) => sum + Math.hypot(...p.map((x, d) => x - (line[k]?.[d] ?? 0))), 0);
+
+for (let k = 0; k < count; k++) {
+  const [long, wide, beam] = [between(1500, 6000), between(200, 700), between(200, 1100)];
+  const read = readBendJob({
+    lower: [
+      [0, 0],
+      [long / 2, between(-40, 40)],
+      [long, between(0, 80)],
+    ],
+    upper: [
+      [between(-300, 200), wide],
+      [long / 2, wide + between(-60, 60)],
+      [long + between(-100, 200), wide],
+    ],
+    spans: 24,
+    ...(next() < 0.6 && { stern: { lower: between(0, beam), upper: between(0, beam) } }),
+    frames: [{ x: between(0.3, 0.7) * long, lower: between(0.3, 1) * beam, upper: between(0.4, 1.3) * beam }],
+  });
+  if (!read.ok) {
+    end('refused: cannot be');
+    continue;
+  }
+  const bent = bendSheet(read.job);
+  if (bent.problem !== undefined) {
+    end(`said: ${bent.problem}`);
+    continue;
+  }
+  const middle = Math.floor(bent.lower.length / 2);
+  const isUp = (bent.upper[middle]?.[2] ?? 0) > (bent.lower[middle]?.[2] ?? 0);
+  const isAft = (bent.lower[middle]?.[0] ?? 0) > 0;
+  // straight pieces between sixty places are a little shorter than the curve
+  const isWhole = Math.abs(lengthOf(bent.lower) / long - 1) < 0.01;
+  end(isUp && isAft && isWhole ? 'settled' : 'WRONG without a word');
+}
+for (const [how, times] of ends) console.log(`${times} ${how}`);
+
+const card = emptyCard();
+const bend = createCardBender();
+for (const spans of [SPANS.dragged, SPANS.rested])
+  for (const what of ['a hold', 'an edge'] as const) {
+    const times: number[] = [];
+    for (let k = 0; k < 100; k++) {
+      const by = 4 * Math.sin(k);
+      const dragged =
+        what === 'a hold'
+          ? { ...card, spreaders: card.spreaders.map((one) => ({ ...one, upper: 690 + by })) }
+          : { ...card, upper: card.upper.map((point, i) => (i === 1 ? { ...point, up: 500 + by } : point)) };
+      const start = performance.now();
+      bend(dragged, spans);
+      if (k >= 10) times.push(performance.now() - start);
+    }
+    times.sort((a, b) => a - b);
+    const [median, most] = [times[45] ?? NaN, times[85] ?? NaN];
+    console.log(`${spans} spans, ${what}: median ${median.toFixed(0)} ms, 95th percentile ${most.toFixed(0)} ms`);
+  }
