@@ -20,7 +20,7 @@ async function beginWithCard(page: Page) {
   await expect(page.getByText(/makes a boat of/)).toBeVisible();
 }
 
-test('an empty card, bent to a 4.3 m skiff with flare, on to panels, frames, sheets, gaps, float line and book', async ({
+test('an empty card, bent to a 4.3 m skiff with flare, on to panels, frames, sheets, gaps, float line, book', async ({
   page,
 }) => {
   await beginWithCard(page);

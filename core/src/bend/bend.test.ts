@@ -333,7 +333,8 @@ describe('sheets by chance', () => {
       }
       const bent = bendSheet(read.job);
       if (bent.problem !== undefined) {
-        expect(bent.problem.length).toBeGreaterThan(10);
+        // each of these settles: what is said is of its holds
+        expect(bent.problem).toMatch(/reach|tear|inside out/);
         continue;
       }
       settled++;

@@ -48,8 +48,6 @@ export type Bent = {
 
 const MM = 1000;
 const PLACES = 60;
-/** While a handle is dragged this is near enough, m. */
-const ROUGH = 2e-5;
 /** The end of the sheet at the bow is held at so many places of its height. */
 const BOW_PLACES = [0, 0.25, 0.5, 0.75, 1];
 
@@ -118,7 +116,7 @@ function bendOn(plate: Plate, job: BendJob, { from, stir, places = PLACES, isRou
     const next = random(stir.seed);
     for (let k = 0; k < start.length; k++) start[k] = start[k]! + ((next() - 0.5) * 2 * stir.mm) / MM; // in bounds
   }
-  const settled = settle(plate, holds, { from: start, isWarm: from !== undefined, ...(isRough && { still: ROUGH }) });
+  const settled = settle(plate, holds, { from: start, isWarm: from !== undefined, isRough });
   const { shape } = settled;
   const read = (a: number, b: number): Vec3 => {
     const { points, value } = sheetPlace(plate, a, b);

@@ -40,9 +40,14 @@ const COLD: readonly Stage[] = [
   { thickness: 10, stiffness: 1e6 },
   { thickness: 1, stiffness: 1e8 },
 ];
-const MOST_STEPS = 60;
-/** A step that moves nothing further has settled, m. */
-const STILL = 2e-7;
+/**
+ * A step that moves nothing further than `still`, m, has settled; no more steps are taken in a stage. Hardly a sheet
+ * takes more than fifty, a long one with much flare or little to hold it two or three hundred.
+ */
+type Care = { readonly still: number; readonly most: number };
+const FINE: Care = { still: 2e-7, most: 300 };
+/** For the eye alone, while a handle is dragged. */
+const ROUGH: Care = { still: 2e-5, most: 60 };
 const SHIFTS = [0, 1e-9, 1e-6, 1e-4, 1e-2, 1];
 const HALVINGS = 12;
 /**
@@ -62,16 +67,20 @@ export type Start = {
   readonly from: Float64Array;
   /** There is a shape near by, as after a handle was dragged: only the last stage is gone through. */
   readonly isWarm?: boolean;
-  /** A step that moves nothing further has settled, m. */
-  readonly still?: number;
+  /** For the eye alone. */
+  readonly isRough?: boolean;
 };
 
-export function settle(plate: Plate, holds: readonly Hold[], { from, isWarm = false, still = STILL }: Start): Settled {
+export function settle(
+  plate: Plate,
+  holds: readonly Hold[],
+  { from, isWarm = false, isRough = false }: Start,
+): Settled {
   let shape: Float64Array = Float64Array.from(from);
   let steps = 0;
   let isSettled = false;
   for (const stage of isWarm ? COLD.slice(-1) : COLD) {
-    const last = newton(plate, holds, { stage, shape, still });
+    const last = newton(plate, holds, { stage, shape, care: isRough ? ROUGH : FINE });
     shape = last.shape;
     steps += last.steps;
     isSettled = last.isSettled;
@@ -86,7 +95,7 @@ type State = { readonly stage: Stage; readonly shape: Float64Array };
 function newton(
   plate: Plate,
   holds: readonly Hold[],
-  { stage, shape: start, still }: State & { readonly still: number },
+  { stage, shape: start, care: { still, most } }: State & { readonly care: Care },
 ) {
   let shape = start;
   const stiff = 12 / (stage.thickness / 1000) ** 2;
@@ -94,7 +103,7 @@ function newton(
   let energy = energyOf(plate, holds, { stage, shape });
   foresee(stress, plate.packed, { shape, way: new Float64Array(shape.length), share: 0, stiff });
   const none = new Float64Array(stress.length);
-  for (let step = 1; step <= MOST_STEPS; step++) {
+  for (let step = 1; step <= most; step++) {
     let taken: Taken | undefined;
     let longest = 0;
     for (let k = 0; k < TRIALS.length && !taken; k++) {
@@ -113,7 +122,7 @@ function newton(
     ({ shape, energy } = taken);
     if (longest * share < still) return { shape, steps: step, isSettled: true };
   }
-  return { shape, steps: MOST_STEPS, isSettled: false };
+  return { shape, steps: most, isSettled: false };
 }
 
 type Taken = {
