@@ -146,7 +146,7 @@ function filled(demo: DemoId): Project {
         kind: 'two-chine',
         dimensions: Object.fromEntries(DIMENSION_KEYS.map((key) => [key, 100])),
       },
-      card: emptyCard(),
+      card: { ...emptyCard(), lines: { lower: 'chine', upper: 'sheer' } },
       openCells: [{ line: 'chine', column: '7', quantity: 'height', mm: 150, text: '15o' }],
     },
     frames: {
