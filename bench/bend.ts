@@ -4,32 +4,17 @@
  */
 import { bendSheet, createCardBender, emptyCard, readBendJob, SPANS } from '@kalotrope/core/bend';
 import { random, type Vec3 } from '@kalotrope/core/geometry';
+import { sheetByChance } from '../core/src/bend/fixtures/by-chance';
 
 const count = Number(process.argv[2] ?? 500);
 const next = random(2026);
-const between = (a: number, b: number) => a + (b - a) * next();
 const ends = new Map<string, number>();
 const end = (how: string) => ends.set(how, (ends.get(how) ?? 0) + 1);
 const lengthOf = (line: readonly Vec3[]) =>
   line.slice(1).reduce((sum, p, k) => sum + Math.hypot(...p.map((x, d) => x - (line[k]?.[d] ?? 0))), 0);
 
 for (let k = 0; k < count; k++) {
-  const [long, wide, beam] = [between(1500, 6000), between(200, 700), between(200, 1100)];
-  const read = readBendJob({
-    lower: [
-      [0, 0],
-      [long / 2, between(-40, 40)],
-      [long, between(0, 80)],
-    ],
-    upper: [
-      [between(-300, 200), wide],
-      [long / 2, wide + between(-60, 60)],
-      [long + between(-100, 200), wide],
-    ],
-    spans: 24,
-    ...(next() < 0.6 && { stern: { lower: between(0, beam), upper: between(0, beam) } }),
-    frames: [{ x: between(0.3, 0.7) * long, lower: between(0.3, 1) * beam, upper: between(0.4, 1.3) * beam }],
-  });
+  const read = readBendJob(sheetByChance(next, 24));
   if (!read.ok) {
     end('refused: cannot be');
     continue;
@@ -43,7 +28,7 @@ for (let k = 0; k < count; k++) {
   const isUp = (bent.upper[middle]?.[2] ?? 0) > (bent.lower[middle]?.[2] ?? 0);
   const isAft = (bent.lower[middle]?.[0] ?? 0) > 0;
   // straight pieces between sixty places are a little shorter than the curve
-  const isWhole = Math.abs(lengthOf(bent.lower) / long - 1) < 0.01;
+  const isWhole = Math.abs(lengthOf(bent.lower) / (read.job.lower[2]?.[0] ?? NaN) - 1) < 0.01;
   const isStretched = bent.strain.is === 'stretched';
   if (!isUp || !isAft || (!isWhole && !isStretched)) end('WRONG without a word');
   else end(isStretched ? 'settled, and said to have to stretch' : 'settled');

@@ -21,6 +21,7 @@ import { demoProject } from '../project';
 import { addTo, emptyBand, factor, solveFactored } from './banded';
 import { basisAt, controlCount } from './b-spline';
 import { bendSheet, type Bent } from './bend';
+import { sheetByChance } from './fixtures/by-chance';
 import { readBendJob, type BendJob } from './job';
 
 const jobOf = (data: object): BendJob => {
@@ -308,25 +309,9 @@ const thinned = (line: readonly Vec2[]): Vec2[] =>
 describe('sheets by chance', () => {
   it('settle, or say why not; none is torn, mirrored or inside out without a word', () => {
     const next = random(77);
-    const between = (a: number, b: number) => a + (b - a) * next();
     let settled = 0;
     for (let k = 0; k < 14; k++) {
-      const [long, wide, beam] = [between(1500, 6000), between(200, 700), between(200, 1100)];
-      const read = readBendJob({
-        lower: [
-          [0, 0],
-          [long / 2, between(-40, 40)],
-          [long, between(0, 80)],
-        ],
-        upper: [
-          [between(-300, 200), wide],
-          [long / 2, wide + between(-60, 60)],
-          [long + between(-100, 200), wide],
-        ],
-        spans: 16,
-        ...(next() < 0.6 && { stern: { lower: between(0, beam), upper: between(0, beam) } }),
-        frames: [{ x: between(0.3, 0.7) * long, lower: between(0.3, 1) * beam, upper: between(0.4, 1.3) * beam }],
-      });
+      const read = readBendJob(sheetByChance(next, 16));
       if (!read.ok) {
         expect(read.problem).toMatch(/apart|expected|hold/);
         continue;

@@ -28,7 +28,10 @@ type Props = {
   readonly onChange: (card: Card, label: string) => void;
 };
 
-const FIELDS = { display: 'grid', gap: 1.25, pt: 1, justifyItems: 'start', '& .MuiTextField-root': { width: '100%' } };
+const FIELDS = {
+  ...{ display: 'grid', gap: 1.25, pt: 1 },
+  ...{ '& .MuiButton-root': { justifySelf: 'start' }, '& .MuiTextField-root': { width: '100%' } },
+};
 const NEW_BOAT =
   'Chine and sheer, at stations; the bottom is laid across the chines. ' +
   'It takes the place of the lines that are there.';
@@ -68,12 +71,14 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
             }
           />
         ))}
-        {card.spreaders.length < CARD_LIMITS.spreaders && (
-          <Act
-            label="Put a frame in"
-            onAct={() => onChange(withFrameMore(card, told.bent?.lowerLongMm ?? sheetLength(card)), 'A frame put in')}
-          />
-        )}
+        <Box sx={FIELDS}>
+          {card.spreaders.length < CARD_LIMITS.spreaders && (
+            <Act
+              label="Put a frame in"
+              onAct={() => onChange(withFrameMore(card, told.bent?.lowerLongMm ?? sheetLength(card)), 'A frame put in')}
+            />
+          )}
+        </Box>
       </Section>
       <Section title="Her ends">
         <Box sx={FIELDS}>
