@@ -102,11 +102,49 @@ describe('the boat of a card', () => {
     expect(Math.abs((low ?? 0) - whole.lowerLongMm)).toBeLessThan(1.5);
     expect(Math.abs((high ?? 0) - whole.sheerLongMm)).toBeLessThan(1.5);
   });
+  it('has a station where each frame holds it, and even ones between', () => {
+    const spreaders = [900, 2300, 2350].map((along) => ({ id: `f${along}`, along, lower: null, upper: 600 }));
+    const { lower, upper } = whole.bent;
+    const [chine] = tableOfCard({ lower, upper }, { hasTransom: true, spreaders });
+    const xs = (chine?.points ?? []).map(({ x }) => x);
+    const along = lower.map((_, k) => polylineLength(lower.slice(0, k + 1)));
+    const fore = Math.min(...[...lower, ...upper].map(([x]) => x));
+    const placeOf = (mm: number) => (lower[along.findIndex((one) => one >= mm)]?.[0] ?? 0) - fore;
+    // places of the edge lie closer to one another than this
+    const off = (mm: number) => Math.min(...xs.map((x) => Math.abs(x - placeOf(mm))));
+    expect(off(900)).toBeLessThan(30);
+    expect(off(2300)).toBeLessThan(30);
+    const gaps = xs.slice(1).map((x, k) => x - (xs[k] ?? 0));
+    expect(Math.min(...gaps)).toBeGreaterThan(150);
+    expect(Math.max(...gaps)).toBeLessThan(560);
+  });
+  it('bent hard round its frame, names no slip of copying, and tells what would be fair', () => {
+    const tight: Card = { ...card, spreaders: [{ id: 'middle', along: 2300, lower: 520, upper: 740 }] };
+    const { lower, upper } = made(bendCard(tight)).bent;
+    const longitudinals = tableOfCard({ lower, upper }, tight);
+    const slips = (of: Card | undefined, table = longitudinals) =>
+      drawLines({ longitudinals: table, card: of }).findings.flatMap(({ code, data }) =>
+        code === 'slip' ? [data] : [],
+      );
+    const [hard] = slips(tight);
+    expect(hard).toMatchObject({ slip: 'Bent hard', quantity: 'half-breadth' });
+    expect(hard?.suggestedMm).toBeGreaterThan(520);
+    // a card that was tried in a boat of her own says nothing of her table
+    expect(slips({ ...tight, lines: { lower: 'chine', upper: 'sheer' } })[0]?.slip).not.toBe('Bent hard');
+    // nor is a foot too much the card's doing
+    const typed = longitudinals.map((line, i) => ({
+      ...line,
+      points: line.points.map((p, k) => (i === 1 && k === 3 ? { ...p, halfBreadth: p.halfBreadth + 304.8 } : p)),
+    }));
+    expect(slips(tight, typed).map(({ slip }) => slip)).toContain('One foot less');
+  });
   it('without a transom comes together aft as it does forward', () => {
     const canoe = made(bendCard({ ...card, hasTransom: false, stem: 24 }));
     for (const edge of ['lower', 'upper'] as const) expect(canoe.bent[edge].at(-1)?.[1]).toBeCloseTo(12, 1);
     const { lower, upper } = canoe.bent;
-    expect(tableOfCard({ lower, upper }, { hasTransom: false })[0]?.points.at(-1)?.station).toBe('sternpost');
+    expect(tableOfCard({ lower, upper }, { hasTransom: false, spreaders: [] })[0]?.points.at(-1)?.station).toBe(
+      'sternpost',
+    );
   });
 });
 

@@ -1,23 +1,42 @@
 /** The lines of a bent card as a table. */
-import { at, type Vec3 } from '../geometry';
+import { at, distance3, type Vec3 } from '../geometry';
 import type { Longitudinal } from './schema';
 import { atX, tableFrom, tenth } from './traced';
 
 /** Edges of the card as they are bent, from the bow aft, mm. */
 export type CardEdges = { readonly lower: readonly Vec3[]; readonly upper: readonly Vec3[] };
 
-/** In the table's terms: what its ends are called. */
-type Ends = { readonly hasTransom: boolean };
+/** What its after end is called in the table, and where along the lower edge its frames stand, mm. */
+type Held = { readonly hasTransom: boolean; readonly spreaders: readonly { readonly along: number }[] };
 
-/** The table of a boat that is a bent card on either hand, and a bottom laid across them. */
-export const tableOfCard = ({ lower, upper }: CardEdges, { hasTransom }: Ends): Longitudinal[] =>
+/**
+ * The table of a boat that is a bent card on either hand, and a bottom laid across them: stations stand where frames
+ * hold it, since that is where it bends hardest.
+ */
+export const tableOfCard = ({ lower, upper }: CardEdges, { hasTransom, spreaders }: Held): Longitudinal[] =>
   tableFrom(
     [
       { id: 'chine', name: 'Chine', points: lower },
       { id: 'sheer', name: 'Sheer', points: upper },
     ],
-    { bow: 'pointed', stern: hasTransom ? 'transom' : 'pointed' },
+    {
+      bow: 'pointed',
+      stern: hasTransom ? 'transom' : 'pointed',
+      wanted: spreaders.map(({ along }) => xAlong(lower, along)),
+    },
   );
+
+/** Where an edge is so long from its fore end. */
+function xAlong(edge: readonly Vec3[], along: number): number {
+  let left = along;
+  for (let k = 1; k < edge.length; k++) {
+    const [p, q] = [at(edge, k - 1), at(edge, k)];
+    const long = distance3(p, q);
+    if (left <= long && long > 0) return p[0] + (left / long) * (q[0] - p[0]);
+    left -= long;
+  }
+  return at(edge, -1)[0];
+}
 
 /**
  * A line's points after the card that runs along it was bent anew: its ends at the card's ends, all others where they

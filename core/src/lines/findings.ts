@@ -3,6 +3,8 @@ import { entry, figure, word, type FindingsOf, type StageResult } from '../findi
 
 /** What a slip is called that is none of the usual ones. */
 export const NO_USUAL_SLIP = 'No usual slip';
+/** Of a table worked out from a card. */
+export const BENT_HARD = 'Bent hard';
 
 export const LINES_FINDINGS = {
   'lines-too-few': entry(
@@ -100,7 +102,10 @@ export const LINES_FINDINGS = {
       const offer =
         slip === NO_USUAL_SLIP
           ? `No usual slip explains it; on the fair line it would be ${fair}.`
-          : `${slip} would be fair: ${fair}.`;
+          : slip === BENT_HARD
+            ? `The card bends hard there; a fair line would have ${fair}.` +
+              (quantity === 'half-breadth' ? ' Try that at its frame.' : '')
+            : `${slip} would be fair: ${fair}.`;
       const off = length(Math.abs(offMm));
       return `${line}, ${station}: ${quantity} ${length(valueMm)} is ${off} off the fair line. ${offer}`;
     },

@@ -41,7 +41,9 @@ export function drawLines(part: LinesTable, suspects: SuspectsOf = suspectsOf): 
   const [lines, extras] = [value.lines.map(measureLine), value.extras.map(measureLine)];
   // a batten bent round a corner lies off the points beside it, which are no slips
   const bent = new Set(findings.flatMap(({ code, where }) => (code === 'corner-not-broken' ? [where.line] : [])));
-  const slips = findSlipsAsWritten([...lines, ...extras], part.heightsFrom ?? null, suspects);
+  const slips = findSlipsAsWritten([...lines, ...extras], part.heightsFrom ?? null, {
+    ...{ suspects, isOfCard: part.card?.lines === null },
+  });
   const findingsNow = [...findings, ...slips.filter(({ where }) => !bent.has(where.line))];
   return { value: { ...value, lines, extras }, findings: findingsNow, assumed };
 }

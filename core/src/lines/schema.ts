@@ -123,4 +123,4 @@ export type Underlay = z.infer<typeof underlaySchema>;
 export type LinesPart = z.infer<typeof linesSchema>;
 export type Starter = z.infer<typeof starterSchema>;
 /** The table alone, without what goes with it; heights run up from the base unless it says otherwise. */
-export type LinesTable = Pick<LinesPart, 'longitudinals'> & Partial<Pick<LinesPart, 'heightsFrom'>>;
+export type LinesTable = Pick<LinesPart, 'longitudinals'> & Partial<Pick<LinesPart, 'heightsFrom' | 'card'>>;

@@ -10,7 +10,8 @@ import { MM_PER_FOOT, MM_PER_INCH } from '../measure';
 export type NamedSlip = { readonly name: string; readonly valueMm: number };
 /** How a table is written: slips of inches are made in inches, of digits in millimetres. */
 export type Writing = {
-  readonly kind: 'metric' | 'imperial' | 'unknown';
+  /** `bent`: copied by nobody, but worked out from a card. */
+  readonly kind: 'metric' | 'imperial' | 'unknown' | 'bent';
   /** The figures are whole multiples of this, mm. */
   readonly stepMm: number;
 };

@@ -7,7 +7,7 @@
  * figures in docs/measurements.md.
  */
 import { at } from '../geometry';
-import { NO_USUAL_SLIP, type LinesFinding } from './findings';
+import { BENT_HARD, NO_USUAL_SLIP, type LinesFinding } from './findings';
 import { MM_PER_INCH } from '../measure';
 import type { HullLine } from './hull-line';
 import { pointPath } from './paths';
@@ -27,8 +27,11 @@ const DRAWING_MM = 0.25;
 const ROUNDING = 1 / Math.sqrt(12);
 
 /** Slips of all lines, as checks with the value offered. */
-function findSlips(lines: readonly HullLine[], suspects: SuspectsOf = suspectsOf): LinesFinding[] {
-  const writing = writingOf(lines);
+function findSlips(lines: readonly HullLine[], { suspects, isOfCard }: Judged): LinesFinding[] {
+  const written = writingOf(lines);
+  // to the tenth as it was put there: what is typed over it is whole millimetres or eighths
+  const isAsBent = isOfCard && written.stepMm <= TENTH_MM;
+  const writing = isAsBent ? { ...written, kind: 'bent' as const } : written;
   const stations = placesOfStations(lines);
   const places = lines.flatMap((line, i) => [
     ...stationSlips(line, stations),
@@ -40,6 +43,9 @@ function findSlips(lines: readonly HullLine[], suspects: SuspectsOf = suspectsOf
   ]);
   return places;
 }
+
+/** By whom figures are suspected, and whether the table is that of a bent card. */
+type Judged = { readonly suspects: SuspectsOf; readonly isOfCard: boolean };
 
 /** The figures of one line that no fair line passes through. */
 export type SuspectsOf = (line: HullLine, quantity: Quantity, writing: Writing) => Suspect[];
@@ -67,15 +73,15 @@ export function suspectsOf(line: HullLine, quantity: Quantity, writing: Writing)
 export function findSlipsAsWritten(
   lines: readonly HullLine[],
   heightsFrom: number | null,
-  suspects: SuspectsOf,
+  judged: Judged,
 ): LinesFinding[] {
-  if (heightsFrom === null) return findSlips(lines, suspects);
+  if (heightsFrom === null) return findSlips(lines, judged);
   const turn = (mm: number) => Number((heightsFrom - mm).toFixed(6));
   const written = lines.map((line) => ({
     ...line,
     points: line.points.map((p) => ({ ...p, height: turn(p.height) })),
   }));
-  return findSlips(written, suspects).map((found) => ({
+  return findSlips(written, judged).map((found) => ({
     ...found,
     remedies: (found.remedies ?? []).map((remedy) => ({
       ...remedy,
@@ -99,6 +105,7 @@ function runsOf(points: readonly Point[]): { from: number; to: number }[] {
     .filter(({ from, to }) => to - from + 1 >= FEWEST);
 }
 
+const TENTH_MM = 0.1;
 /** Steps in which tables are written, coarsest first, with the kind of rule they tell of. */
 const STEPS: readonly Writing[] = [
   { kind: 'imperial', stepMm: MM_PER_INCH / 8 },
@@ -106,7 +113,7 @@ const STEPS: readonly Writing[] = [
   { kind: 'metric', stepMm: 0.5 },
   { kind: 'imperial', stepMm: MM_PER_INCH / 16 },
   { kind: 'imperial', stepMm: MM_PER_INCH / 32 },
-  { kind: 'metric', stepMm: 0.1 },
+  { kind: 'metric', stepMm: TENTH_MM },
 ];
 /** A figure may be out of step by a slip; a table is not. */
 const IN_STEP = 0.85;
@@ -119,8 +126,11 @@ function writingOf(lines: readonly HullLine[]): Writing {
   const fits = ({ stepMm }: Writing) =>
     figures.filter((mm) => Math.abs(mm / stepMm - Math.round(mm / stepMm)) * stepMm < 1e-3).length >=
     IN_STEP * figures.length;
-  return STEPS.find((writing) => figures.length > 0 && fits(writing)) ?? { kind: 'unknown', stepMm: 0.1 };
+  return STEPS.find((writing) => figures.length > 0 && fits(writing)) ?? { kind: 'unknown', stepMm: TENTH_MM };
 }
+
+/** A sheet bent hard round a frame lies this far off a fair line there; what is further off is a slip, mm. */
+const HARD_BEND_MM = 20;
 
 function slipFinding(input: {
   readonly lines: readonly HullLine[];
@@ -134,6 +144,7 @@ function slipFinding(input: {
   const point = at(line.points, suspect.index);
   const valueMm = point[quantity];
   const { fairMm, sdMm } = suspect;
+  const isBentSo = writing.kind === 'bent' && Math.abs(valueMm - fairMm) < HARD_BEND_MM;
   const slip = nameSlip({
     valueMm,
     fairMm,
@@ -148,7 +159,10 @@ function slipFinding(input: {
     quantity,
     valueMm,
     offMm: valueMm - fairMm,
-    slip: slip ?? { name: NO_USUAL_SLIP, valueMm: fairFigure({ fairMm, writing }) },
+    slip:
+      slip && !isBentSo
+        ? slip
+        : { name: isBentSo ? BENT_HARD : NO_USUAL_SLIP, valueMm: fairFigure({ fairMm, writing }) },
   });
 }
 

@@ -18,8 +18,8 @@ export const linesStage = defineStage<{ whole: LinesWhole }>()({
   catalogue: LINES_FINDINGS,
   constants,
   // what is ticked off, lies under a view or bounds the fairing bends no batten
-  run: ({ longitudinals, heightsFrom, stations, openCells }, _before, remember) => {
-    const drawn = drawLines({ longitudinals, heightsFrom }, (line, quantity, writing) =>
+  run: ({ longitudinals, heightsFrom, stations, openCells, card }, _before, remember) => {
+    const drawn = drawLines({ longitudinals, heightsFrom, card }, (line, quantity, writing) =>
       remember(`suspects ${line.id} ${quantity}`, suspectsOf, line, quantity, writing),
     );
     return judgeTyping(drawn, { longitudinals, stations, openCells });

@@ -4,10 +4,18 @@ import type { Longitudinal } from './schema';
 
 /** A line by its places from the bow aft, mm. */
 export type Traced = { readonly id: string; readonly name: string; readonly points: readonly Vec3[] };
-type Ends = { readonly bow: 'pointed' | 'transom'; readonly stern: 'pointed' | 'transom' };
+type Ends = {
+  readonly bow: 'pointed' | 'transom';
+  readonly stern: 'pointed' | 'transom';
+  /** Where stations are wanted, x in mm of the lines as they are traced, in any order. */
+  readonly wanted?: readonly number[];
+};
 
 /** Stations about this far apart, as builders set them. */
 const STATION_MM = 420;
+const FEWEST_BAYS = 7;
+/** A station is not set where another, or an end, is nearer than this share of a bay. */
+const NEAR = 0.3;
 
 /**
  * The traced lines as a table: even stations where all lines run, and each line's own ends; the lowest point at
@@ -38,13 +46,23 @@ export function tableFrom(lines: readonly Traced[], ends: Ends): Longitudinal[] 
   });
 }
 
-/** Even stations, with a half one towards a pointed end, where the lines curve most. */
+/**
+ * Stations where they are wanted, and as even ones as may be between; a half one towards a pointed end, where the lines
+ * curve most.
+ */
 function stationsBetween(from: number, to: number, ends: Ends): { label: string; x: number }[] {
-  const count = Math.max(7, Math.round((to - from) / STATION_MM));
-  const step = (to - from) / count;
-  const stations = Array.from({ length: count - 1 }, (_, i) => ({ label: String(i + 1), x: from + (i + 1) * step }));
-  if (ends.bow === 'pointed') stations.unshift({ label: '½', x: from + step / 2 });
-  if (ends.stern === 'pointed') stations.push({ label: `${count - 1}½`, x: to - step / 2 });
+  const step = Math.min(STATION_MM, (to - from) / FEWEST_BAYS);
+  const marks = [from];
+  for (const x of [...(ends.wanted ?? [])].sort((a, b) => a - b))
+    if (x - at(marks, -1) > NEAR * step && to - x > NEAR * step) marks.push(x);
+  const places = [...marks.slice(1), to].flatMap((x, k) => {
+    const fore = at(marks, k);
+    const bays = Math.max(1, Math.round((x - fore) / step));
+    return Array.from({ length: bays }, (_, i) => fore + ((i + 1) / bays) * (x - fore));
+  });
+  const stations = places.slice(0, -1).map((x, i) => ({ label: String(i + 1), x }));
+  if (ends.bow === 'pointed') stations.unshift({ label: '½', x: (from + at(places, 0)) / 2 });
+  if (ends.stern === 'pointed') stations.push({ label: `${places.length - 1}½`, x: (at(places, -2) + to) / 2 });
   return stations.map(({ label, x }) => ({ label, x: Math.round(x) }));
 }
 
