@@ -25,13 +25,13 @@ export const innerFaces = (transoms: readonly Transom[], { thickness, clearMm, r
     // the face of the panels' ends is the inner one of one that caps them, the outer one of one between them
     const off = (fit === 'caps' ? 0 : thickness) + clearMm;
     const level = dot3(at(corners, 0), normal) - off;
-    const closes = extentOf(rows?.flat() ?? corners);
+    const places = rows?.flat() ?? [];
+    const closes = extentOf(rows ? places : corners);
     if (!rows || radius === null) return { normal, level, closes };
-    const places = rows.flat();
     const [place] = places as [Vec3]; // a face has rows
     const sagitta = (y: number) => radius - Math.sqrt(Math.max(0, radius * radius - y * y));
     const middle = dot3(place, normal) + out * sagitta(place[1]) - off;
-    const most = Math.max(...places.map(([, y]) => Math.abs(y)));
+    const most = closes.out;
     const steps = Math.ceil(most / STEP_MM);
     const bent = Array.from({ length: 2 * steps + 1 }, (_, i): Vec2 => {
       const y = (most * (i - steps)) / steps;
@@ -40,8 +40,13 @@ export const innerFaces = (transoms: readonly Transom[], { thickness, clearMm, r
     return { normal, level: middle, bent, closes };
   });
 
-const extentOf = (places: readonly Vec3[]) => ({
-  out: Math.max(...places.map(([, y]) => Math.abs(y))),
-  low: Math.min(...places.map(([, , z]) => z)),
-  high: Math.max(...places.map(([, , z]) => z)),
-});
+/** One after another: a bent face has thousands of places. */
+function extentOf(places: readonly Vec3[]) {
+  const extent = { out: 0, low: Infinity, high: -Infinity };
+  for (const [, y, z] of places) {
+    extent.out = Math.max(extent.out, Math.abs(y));
+    extent.low = Math.min(extent.low, z);
+    extent.high = Math.max(extent.high, z);
+  }
+  return extent;
+}

@@ -37,21 +37,21 @@ export type Section = {
 const STEPS = 24;
 
 export function sectionOf(
-  { panels, parts, walls, blocks, knees }: { readonly panels: readonly Panel[] } & Lying,
+  { panels, ...lying }: { readonly panels: readonly Panel[] } & Lying,
   x: number,
   skin: { readonly inside: number; readonly outside: number },
 ): Section {
   const lines = panels.flatMap((panel) => [skin.outside, skin.inside].flatMap((inset) => skinAcross(panel, x, inset)));
-  return {
-    skin: lines,
-    parts: [
-      ...parts.flatMap((part) => inSection(part, x)),
-      ...walls.flatMap((wall) => wallInSection(wall, x)),
-      ...blocks.flatMap((block) => blockInSection(block, x)),
-      ...knees.flatMap((knee) => kneeInSection(knee, x)),
-    ],
-  };
+  return { skin: lines, parts: partsAcross(lying, x) };
 }
+
+/** All that lies in the boat, without her skin. */
+export const partsAcross = ({ parts, walls, blocks, knees }: Lying, x: number): PartInSection[] => [
+  ...parts.flatMap((part) => inSection(part, x)),
+  ...walls.flatMap((wall) => wallInSection(wall, x)),
+  ...blocks.flatMap((block) => blockInSection(block, x)),
+  ...knees.flatMap((knee) => kneeInSection(knee, x)),
+];
 
 /** A panel where a plane across the boat passes it, so far within its lines: on both sides where it is on both. */
 export function skinAcross({ rulings, only, spansCentreline }: Panel, x: number, inset: number): Vec2[][] {
@@ -133,10 +133,11 @@ function wallInSection(wall: FittedWall, x: number): PartInSection[] {
 /** Where a plane across the boat passes the rulings of a face, and its lower and upper edge between them. */
 function throughFace({ rulings, pieces }: FittedWall, face: 'outer' | 'inner', x: number): Vec2[] {
   const found: { readonly w: number; readonly space: Vec3; readonly flat: Vec2 }[] = [];
+  const put = (w: number, space: Vec3, flat: Vec2) => found.push({ w, space, flat });
   rulings.forEach((ruling, k) => {
     const [foot, top] = ruling[face];
-    const [low, high] = [foot[0] - x, top[0] - x];
-    const put = (w: number, space: Vec3, flat: Vec2) => found.push({ w, space, flat });
+    const low = foot[0] - x;
+    const high = top[0] - x;
     if (low > 0 !== high > 0) {
       const w = low / (low - high);
       put(w, lerp3(foot, top, w), lerp2(ruling.net, ruling.flat[1], w));
@@ -144,7 +145,8 @@ function throughFace({ rulings, pieces }: FittedWall, face: 'outer' | 'inner', x
     const before = rulings[k - 1];
     if (!before) return;
     for (const end of [0, 1] as const) {
-      const [a, b] = [before[face][end], ruling[face][end]];
+      const a = before[face][end];
+      const b = ruling[face][end];
       if (a[0] - x > 0 === b[0] - x > 0) continue;
       const share = (x - a[0]) / (b[0] - a[0]);
       const flats = [before, ruling].map((one) => (end === 0 ? one.net : one.flat[1])) as [Vec2, Vec2];

@@ -79,7 +79,10 @@ export const boxOutline = ({ minX, minY, maxX, maxY }: Box): Outline => [
 export function contains(outline: Outline, p: Vec2): boolean {
   let inside = false;
   for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
-    const [a, b] = [at(outline, j), at(outline, i)];
+    const a = outline[j]!; // in bounds
+    const b = outline[i]!;
+    // wholly over it or under it: neither on it nor passed
+    if ((a[1] > p[1] && b[1] > p[1]) || (a[1] < p[1] && b[1] < p[1])) continue;
     const side = orient2d(a[0], a[1], b[0], b[1], p[0], p[1]);
     if (side === 0 && within(a, b, p)) return true;
     if (a[1] <= p[1] !== b[1] <= p[1] && side > 0 === b[1] < a[1]) inside = !inside;
@@ -247,12 +250,13 @@ export const minkowskiSum = (a: Outline, pattern: Outline): Outline[] =>
 
 /** Where an upright line lies inside an outline, from below. */
 export function upright(outline: Outline, x: number): (readonly [number, number])[] {
-  const heights = outline
-    .flatMap((a, i): number[] => {
-      const b = at(outline, (i + 1) % outline.length);
-      return a[0] <= x === b[0] <= x ? [] : [a[1] + ((x - a[0]) / (b[0] - a[0])) * (b[1] - a[1])];
-    })
-    .sort((p, q) => p - q);
+  const heights: number[] = [];
+  for (let i = 0; i < outline.length; i++) {
+    const a = outline[i]!; // in bounds
+    const b = outline[i + 1 < outline.length ? i + 1 : 0]!;
+    if (a[0] <= x !== b[0] <= x) heights.push(a[1] + ((x - a[0]) / (b[0] - a[0])) * (b[1] - a[1]));
+  }
+  heights.sort((p, q) => p - q);
   return heights.flatMap((low, i) =>
     i % 2 === 0 && i + 1 < heights.length ? [[low, at(heights, i + 1)] as const] : [],
   );

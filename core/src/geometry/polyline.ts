@@ -91,6 +91,15 @@ export function crossings(points: readonly Vec2[], axis: 0 | 1, value: number): 
   return found;
 }
 
+/** Whether two straight pieces lie clear of one another along either axis. */
+const isApart = (a: Vec2, b: Vec2, c: Vec2, d: Vec2): boolean =>
+  ([0, 1] as const).some(
+    (k) =>
+      Math.max(a[k], b[k]) + CLEAR_MM < Math.min(c[k], d[k]) || Math.max(c[k], d[k]) + CLEAR_MM < Math.min(a[k], b[k]),
+  );
+/** More than the rounding of where they cross. */
+const CLEAR_MM = 1e-6;
+
 /** The runs of a polyline that lie inside an outline, cut where they pass its edge. `contains` tells of a point. */
 export function runsInside(
   points: readonly Vec2[],
@@ -100,10 +109,14 @@ export function runsInside(
   const runs: Vec2[][] = [];
   for (let i = 1; i < points.length; i++) {
     const [a, b] = [at(points, i - 1), at(points, i)];
-    const cuts = outline.flatMap((c, k) => {
-      const found = crossLines(a, b, c, at(outline, (k + 1) % outline.length));
-      return found && found.w > 0 && found.w < 1 && found.v >= 0 && found.v <= 1 ? [found.w] : [];
-    });
+    const cuts: number[] = [];
+    for (let k = 0; k < outline.length; k++) {
+      const c = outline[k]!; // in bounds
+      const d = outline[k + 1 < outline.length ? k + 1 : 0]!;
+      if (isApart(a, b, c, d)) continue;
+      const found = crossLines(a, b, c, d);
+      if (found && found.w > 0 && found.w < 1 && found.v >= 0 && found.v <= 1) cuts.push(found.w);
+    }
     const stops = [0, ...cuts.sort((p, q) => p - q), 1];
     for (let k = 1; k < stops.length; k++) {
       const [from, to] = [lerp2(a, b, at(stops, k - 1)), lerp2(a, b, at(stops, k))];

@@ -9,7 +9,7 @@
  * stretch. A panel that could not be developed leaves a hole.
  */
 import type { Triangle } from '../formats';
-import { add3, at, distance3, scale3, type Vec3 } from '../geometry';
+import { at, distance3, type Vec3 } from '../geometry';
 import { CENTRELINE_MM } from '../lines';
 import type { EdgeStretch } from './inputs';
 import { onEdge, onLine, type PanelEnd } from './neighbours';
@@ -37,19 +37,22 @@ type Weld = (p: Vec3) => Vec3;
 
 /** One and the same point for all that are nearer than WELD_MM to the first of them; the centreline is exact. */
 function createWeld(): Weld {
-  const cells = new Map<string, Vec3[]>();
-  const cellOf = (p: Vec3) => p.map((value) => Math.floor(value / WELD_MM));
+  // cells by a figure made of their three: others of the same figure are told apart by how far they lie
+  const cells = new Map<number, Vec3[]>();
+  const cellOf = (i: number, j: number, k: number) => (i * 73_856_093) ^ (j * 19_349_663) ^ (k * 83_492_791);
   return (p) => {
     const own: Vec3 = Math.abs(p[1]) <= CENTRELINE_MM ? [p[0], 0, p[2]] : p;
-    const [i, j, k] = cellOf(own) as [number, number, number]; // three in, three out
-    for (const di of [-1, 0, 1])
-      for (const dj of [-1, 0, 1])
-        for (const dk of [-1, 0, 1]) {
-          const near = cells.get(`${i + di},${j + dj},${k + dk}`)?.find((other) => distance3(own, other) < WELD_MM);
+    const [i, j, k] = own.map((value) => Math.floor(value / WELD_MM)) as [number, number, number]; // three in, three out
+    for (let di = -1; di <= 1; di++)
+      for (let dj = -1; dj <= 1; dj++)
+        for (let dk = -1; dk <= 1; dk++) {
+          const near = cells.get(cellOf(i + di, j + dj, k + dk))?.find((other) => distance3(own, other) < WELD_MM);
           if (near) return near;
         }
-    const key = `${i},${j},${k}`;
-    cells.set(key, [...(cells.get(key) ?? []), own]);
+    const key = cellOf(i, j, k);
+    const here = cells.get(key);
+    if (here) here.push(own);
+    else cells.set(key, [own]);
     return own;
   };
 }
@@ -97,16 +100,27 @@ function edgePoints(panel: Panel, end: PanelEnd, lines: LinePoints): LinePoint[]
 /** Strip by strip between the rulings, through all points of the edges. */
 function panelTriangles(panel: Panel, lines: LinePoints, weld: Weld): Triangle[] {
   const [lower, upper] = [edgePoints(panel, 'P', lines), edgePoints(panel, 'Q', lines)];
-  const run = (points: readonly LinePoint[], from: number, to: number) =>
-    points.filter(({ t }) => t >= from - SAME_T && t <= to + SAME_T).map(({ point }) => point);
+  const [runLower, runUpper] = [runsOf(lower), runsOf(upper)];
   const strips = panel.rulings.slice(1).flatMap((b, k) => {
     const a = at(panel.rulings, k);
-    return between(run(lower, a.s, b.s), run(upper, a.t, b.t));
+    return between(runLower(a.s, b.s), runUpper(a.t, b.t));
   });
   // an end set out from the last ruling, as at a transom that is bent
   const last = at(panel.rulings, -1);
   const own: Vec3[] = [weld(last.p), weld(last.q)];
   return panel.aftCurve ? [...strips, ...between(own, endPoints(panel).map(weld)).map(turned)] : strips;
+}
+
+/** What lies between two places of points in order; asked for one strip after another, each begins near the last. */
+function runsOf(points: readonly LinePoint[]): (from: number, to: number) => Vec3[] {
+  let first = 0;
+  return (from, to) => {
+    while (first > 0 && at(points, first - 1).t >= from - SAME_T) first--;
+    while (first < points.length && at(points, first).t < from - SAME_T) first++;
+    let past = first;
+    while (past < points.length && at(points, past).t <= to + SAME_T) past++;
+    return points.slice(first, past).map(({ point }) => point);
+  };
 }
 
 /**
@@ -172,18 +186,19 @@ const hasCorners = ([a, b, c]: Triangle): boolean => !isSamePoint(a, b) && !isSa
  */
 export function skinTriangles(panels: readonly Panel[], outMm: number): Triangle[] {
   return panels.flatMap(({ rulings, spansCentreline, only }) => {
-    const places = rulings.map(({ p, q, normal }): readonly [Vec3, Vec3] => [
-      add3(p, scale3(normal, outMm)),
-      add3(q, scale3(normal, outMm)),
-    ]);
-    const own = places.slice(1).flatMap(([b0, b1], k): Triangle[] => {
-      const [a0, a1] = at(places, k);
-      return [
-        [a0, a1, b0],
-        [a1, b1, b0],
-      ];
-    });
-    const port = () => own.map(([a, b, c]): Triangle => [mirror(a), mirror(b), mirror(c)]);
+    const off = (p: Vec3, [x, y, z]: Vec3): Vec3 => [p[0] + x * outMm, p[1] + y * outMm, p[2] + z * outMm];
+    const places = rulings.map(({ p, q, normal }) => [off(p, normal), off(q, normal)] as const);
+    const strips = (ends: readonly (readonly [Vec3, Vec3])[]): Triangle[] => {
+      const made: Triangle[] = [];
+      for (let k = 1; k < ends.length; k++) {
+        const [a0, a1] = at(ends, k - 1);
+        const [b0, b1] = at(ends, k);
+        made.push([a0, a1, b0], [a1, b1, b0]);
+      }
+      return made;
+    };
+    const own = strips(places);
+    const port = () => strips(places.map(([a, b]) => [mirror(a), mirror(b)] as const));
     if (only === 'port') return port();
     return spansCentreline || only === 'starboard' ? own : [...own, ...port()];
   });

@@ -1,6 +1,6 @@
 /** The hull that floats, and where its skin's weight lies, from the developed panels. */
 import type { Triangle } from '../formats';
-import { add3, cross3, length3, scale3, sub3, type Vec3 } from '../geometry';
+import type { Vec3 } from '../geometry';
 import { hullTriangles, skinTriangles, type Panel } from '../panels';
 import type { HullSolid } from './under';
 
@@ -11,14 +11,21 @@ export const hullSolid = (panels: readonly Panel[], outMm: number): HullSolid =>
   skinOutMm: outMm,
 });
 
-/** The middle of a surface by its area; undefined of one that has none. */
-export function middleOfSurface(triangles: readonly Triangle[]): Vec3 | undefined {
-  let area = 0;
-  let sum: Vec3 = [0, 0, 0];
+/** How large a surface is, and its middle by that; undefined of one that has no area. */
+export function middleOfSurface(
+  triangles: readonly Triangle[],
+): { readonly areaMm2: number; readonly at: Vec3 } | undefined {
+  let [area, x, y, z] = [0, 0, 0, 0];
+  // without a vector a triangle: there are thousands
   for (const [a, b, c] of triangles) {
-    const own = length3(cross3(sub3(b, a), sub3(c, a)));
+    const [ux, uy, uz] = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
+    const [vx, vy, vz] = [c[0] - a[0], c[1] - a[1], c[2] - a[2]];
+    const [sx, sy, sz] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
+    const own = Math.sqrt(sx * sx + sy * sy + sz * sz);
     area += own;
-    sum = add3(sum, scale3(add3(add3(a, b), c), own / 3));
+    x += (own * (a[0] + b[0] + c[0])) / 3;
+    y += (own * (a[1] + b[1] + c[1])) / 3;
+    z += (own * (a[2] + b[2] + c[2])) / 3;
   }
-  return area > 0 ? scale3(sum, 1 / area) : undefined;
+  return area > 0 ? { areaMm2: area / 2, at: [x / area, y / area, z / area] } : undefined;
 }

@@ -71,17 +71,18 @@ const MM2_PER_M2 = 1e6;
 
 export function itemsOf(boat: Made, part: WeightsPart): Item[] {
   const { panels, transoms } = boat.panels;
-  const skin = middleOfSurface(skinTriangles(panels, boat.skin.middleOutMm)) ?? [0, 0, 0];
+  const surfaces = panels.map((panel) => middleOfSurface(skinTriangles([panel], boat.skin.middleOutMm)));
+  const skin = weighted(surfaces.flatMap((one) => (one ? [{ grams: one.areaMm2, at: one.at }] : []))) ?? [0, 0, 0];
   const ply = (areaM2: number, thickness: number) => areaM2 * MM2_PER_M2 * thickness * part.ply * GRAMS;
-  const ofPanels = panels.map((panel): Item => ({
+  const ofPanels = panels.map((panel, k): Item => ({
     ...{ id: panel.id, name: panel.name, group: 'plywood' },
     grams: ply(panel.areaM2 * (isCutTwice(panel) ? 2 : 1), boat.skin.thickness),
-    at: middleOfSurface(skinTriangles([panel], boat.skin.middleOutMm)) ?? skin,
+    at: surfaces[k]?.at ?? skin,
   }));
   const ofTransoms = transoms.map((transom): Item => ({
     ...{ id: transom.id, name: transom.name, group: 'plywood' },
     grams: ply(transom.areaM2, boat.skin.transomThickness),
-    at: middleOfSurface(transomTriangles(transom) as readonly Triangle[]) ?? skin,
+    at: middleOfSurface(transomTriangles(transom) as readonly Triangle[])?.at ?? skin,
   }));
   const items = [
     ...ofPanels,

@@ -5,7 +5,7 @@ import { floats, type Afloat, type Weighed } from './afloat';
 import { freeboard, rockerOf, type Freeboard, type Rocker } from './figures';
 import { weighted, type Item } from './items';
 import { WATER_DENSITY, type WeightsPart } from './schema';
-import { openness, type HullSolid } from './under';
+import { openness, span, type HullSolid } from './under';
 
 /** Why she is not floated. */
 export type NotAfloat = 'no hull' | 'open' | 'unlike' | 'too heavy' | 'not settled';
@@ -63,10 +63,8 @@ function whyNot(panels: readonly Panel[], { closed }: HullSolid): NotAfloat | un
 }
 
 function sizeOf({ closed }: HullSolid): WeightsValue['size'] {
-  const points = closed.flat();
-  if (points.length === 0) return { from: 0, to: 0, low: 0, high: 0 };
-  const of = (axis: 0 | 2) => points.map((p) => p[axis]);
-  const least = (values: readonly number[]) => values.reduce((a, b) => Math.min(a, b));
-  const most = (values: readonly number[]) => values.reduce((a, b) => Math.max(a, b));
-  return { from: least(of(0)), to: most(of(0)), low: least(of(2)), high: most(of(2)) };
+  if (closed.length === 0) return { from: 0, to: 0, low: 0, high: 0 };
+  const lines = { closed, skinOutMm: 0 };
+  const [[from, to], [low, high]] = [span(lines, [1, 0, 0]), span(lines, [0, 0, 1])];
+  return { from, to, low, high };
 }

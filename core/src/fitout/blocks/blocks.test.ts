@@ -13,7 +13,7 @@ import { blockRows } from './block-drawings';
 import { blockOff } from './fixtures/bent-transom';
 import { blockSeen, cornersOf } from './in-space';
 import { newBlock } from './new-block';
-import { solidOfInside, type Solid } from './surface';
+import { solidOf, solidOfInside, type Solid } from './surface';
 
 const block = (given: Partial<BlockPlan>): BlockPlan => ({
   ...{ id: 'b', name: 'Taper block', fills: 'out', hand: 'starboard', width: 60, clear: 0, isToSkin: false },
@@ -34,12 +34,14 @@ describe('a wedge along a side', () => {
   // a plane that flares 1 in 5 and converges 1 in 20
   const outAt = (x: number, z: number) => 200 + x / 20 + z / 5;
   const corner = (x: number, z: number): Vec3 => [x, outAt(x, z), z];
+  const overMiddle = (three: Solid['triangles'][0]) =>
+    three.map(([x, y, z]): Vec3 => [x, -y, z]) as unknown as Solid['triangles'][0]; // three again
   const side: Solid['triangles'] = [
     [corner(0, 0), corner(0, 900), corner(4000, 0)],
     [corner(0, 900), corner(4000, 900), corner(4000, 0)],
   ];
   it('tapers as a plane does, at both its edges, and is sawn from the millimetre over its thickest', () => {
-    const made = blockOf(block({}), { triangles: side, ends: [] });
+    const made = blockOf(block({}), solidOf(side, []));
     const edges = made.rows.map(({ low, high }) => [low, high].sort((a, b) => a - b));
     made.rows.forEach(({ place: [x] }, i) => {
       expect(at(edges, i)[0]).toBeCloseTo(outAt(x, 270) - 100, 6);
@@ -55,10 +57,7 @@ describe('a wedge along a side', () => {
     expect(at(mark, 0)[1]).toBeLessThan(at(cut, -1)[1]);
   });
   it('to port is the mirror image of the one to starboard', () => {
-    const both: Solid = {
-      triangles: [...side, ...side.map((three) => three.map(([x, y, z]) => [x, -y, z]) as unknown as (typeof side)[0])],
-      ends: [],
-    };
+    const both = solidOf([...side, ...side.map(overMiddle)], []);
     const [starboard, port] = (['starboard', 'port'] as const).map((hand) => blockOf(block({ hand }), both));
     const sorted = (made: typeof starboard) => made!.rows.map(({ low, high }) => [low, high].sort((a, b) => a - b));
     sorted(port).forEach((two, i) =>
@@ -67,10 +66,7 @@ describe('a wedge along a side', () => {
     for (const corners of cornersOf(port!)) for (const [, y] of corners) expect(y).toBeLessThan(0);
   });
   it('run on to the skin athwart is cut by the flare on its face, and by how the sides converge through it', () => {
-    const both: Solid = {
-      triangles: [...side, ...side.map((three) => three.map(([x, y, z]) => [x, -y, z]) as unknown as (typeof side)[0])],
-      ends: [{ normal: [1, 0, 0], level: 3000 }],
-    };
+    const both = solidOf([...side, ...side.map(overMiddle)], [{ normal: [1, 0, 0], level: 3000 }]);
     const place = { x: 2900, out: 50, height: 300 };
     const made = blockOf(block({ fills: 'aft', hand: 'across', isToSkin: true, from: place, to: place }), both);
     expect(made.lengthMm).toBeCloseTo(2 * outAt(2900, 330), 2);
@@ -81,7 +77,7 @@ describe('a wedge along a side', () => {
     for (const { low, high } of made.rows) for (const mm of [low, high]) expect(mm).toBeCloseTo(100, 9);
   });
   it('says what it cannot be: without length, out of the boat, with its face through the side', () => {
-    const solid: Solid = { triangles: side, ends: [] };
+    const solid = solidOf(side, []);
     const { from } = block({});
     expect(blockOf(block({ to: from }), solid).none).toBe('no-length');
     expect(blockOf(block({ fills: 'forward' }), solid).none).toBe('no-length');

@@ -7,7 +7,7 @@
  * Accuracy: chords between rulings, under 0.02 mm at two hundred a panel.
  */
 import type { Triangle } from '../../formats';
-import { add3, cross3, dot3, scale3, sub3, unit3, type Vec3 } from '../../geometry';
+import { add3, at, cross3, distance3, dot3, scale3, sub3, unit3, type Vec3 } from '../../geometry';
 import { skinTriangles, type Panel } from '../../panels';
 import { levelOn, type EndOfRoom } from '../across';
 
@@ -25,21 +25,59 @@ export type Inside = {
   readonly ends: readonly EndOfRoom[];
 };
 
-export type Solid = { readonly triangles: readonly Triangle[]; readonly ends: readonly EndOfRoom[] };
+export type Solid = {
+  readonly triangles: readonly Triangle[];
+  /** Of each triangle a corner and both sides from it: nine figures one after another. */
+  readonly packed: Float64Array;
+  /** Of each GROUP of them, which lie side by side, a ball round all: its middle, and its radius squared. */
+  readonly balls: Float64Array;
+  readonly ends: readonly EndOfRoom[];
+};
 
 /** Both sides of the boat, once for as many lines as are asked for. */
-export const solidOfInside = ({ panels, inset, ends }: Inside): Solid => ({
-  triangles: skinTriangles(panels, -inset),
-  ends,
-});
+export const solidOfInside = ({ panels, inset, ends }: Inside): Solid => solidOf(skinTriangles(panels, -inset), ends);
+
+export function solidOf(triangles: readonly Triangle[], ends: readonly EndOfRoom[]): Solid {
+  const packed = new Float64Array(9 * triangles.length);
+  triangles.forEach(([a, b, c], k) => {
+    packed.set(a, 9 * k);
+    packed.set(sub3(b, a), 9 * k + 3);
+    packed.set(sub3(c, a), 9 * k + 6);
+  });
+  return { triangles, packed, balls: ballsRound(triangles), ends };
+}
+
+const GROUP = 32;
+
+function ballsRound(triangles: readonly Triangle[]): Float64Array {
+  const balls = new Float64Array(4 * Math.ceil(triangles.length / GROUP));
+  for (let k = 0; 4 * k < balls.length; k++) {
+    const corners = triangles.slice(k * GROUP, (k + 1) * GROUP).flat();
+    const middle = scale3(
+      corners.reduce((sum, p) => add3(sum, p)),
+      1 / corners.length,
+    );
+    const radius = Math.max(...corners.map((p) => distance3(p, middle))) + BALL_MORE_MM;
+    balls.set([...middle, radius * radius], 4 * k);
+  }
+  return balls;
+}
+/** More than the rounding of what is met at a triangle's very edge. */
+const BALL_MORE_MM = 0.01;
 
 /** The first that a line meets; undefined where it goes out of the boat. @param way of unit length */
-export function firstMet({ triangles, ends }: Solid, from: Vec3, way: Vec3): Met | undefined {
-  let best: Met | undefined;
-  for (const triangle of triangles) {
-    const far = farTo(triangle, from, way);
-    if (far !== undefined && far < (best?.far ?? Infinity)) best = { far, normal: normalOf(triangle, way) };
+export function firstMet(solid: Solid, from: Vec3, way: Vec3): Met | undefined {
+  const { triangles, packed, balls, ends } = solid;
+  let [far, met] = [Infinity, -1];
+  for (let group = 0; 4 * group < balls.length; group++) {
+    if (!isBeside(balls, 4 * group, from, way)) continue;
+    const to = Math.min(triangles.length, (group + 1) * GROUP);
+    for (let k = group * GROUP; k < to; k++) {
+      const own = farTo(packed, 9 * k, from, way);
+      if (own < far) [far, met] = [own, k];
+    }
   }
+  let best: Met | undefined = met < 0 ? undefined : { far, normal: normalOf(at(triangles, met), way) };
   for (const end of ends) {
     const met = endMet(end, from, way);
     if (met && met.far < (best?.far ?? Infinity)) best = met;
@@ -52,22 +90,41 @@ const BEHIND_MM = -1e-6;
 /** So near to its edges is in a triangle: no line slips between two of them. */
 const EDGE_SHARE = 1e-9;
 
-/** Without a vector a step: nearly all triangles are missed, and there are thousands. */
-function farTo([a, b, c]: Triangle, from: Vec3, way: Vec3): number | undefined {
-  const [e1x, e1y, e1z] = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
-  const [e2x, e2y, e2z] = [c[0] - a[0], c[1] - a[1], c[2] - a[2]];
-  const [wx, wy, wz] = way;
-  const [px, py, pz] = [wy * e2z - wz * e2y, wz * e2x - wx * e2z, wx * e2y - wy * e2x];
+/** Whether a line, run on both ways, passes through a ball. */
+function isBeside(balls: Float64Array, i: number, [fx, fy, fz]: Vec3, [wx, wy, wz]: Vec3): boolean {
+  const x = balls[i]! - fx; // in bounds: four a ball
+  const y = balls[i + 1]! - fy;
+  const z = balls[i + 2]! - fz;
+  const along = x * wx + y * wy + z * wz;
+  return x * x + y * y + z * z - along * along <= balls[i + 3]!;
+}
+
+/** Infinity: it is missed. Without a vector a step: nearly all triangles are, and there are thousands. */
+function farTo(packed: Float64Array, i: number, [fx, fy, fz]: Vec3, [wx, wy, wz]: Vec3): number {
+  // in bounds: nine a triangle
+  const e1x = packed[i + 3]!;
+  const e1y = packed[i + 4]!;
+  const e1z = packed[i + 5]!;
+  const e2x = packed[i + 6]!;
+  const e2y = packed[i + 7]!;
+  const e2z = packed[i + 8]!;
+  const px = wy * e2z - wz * e2y;
+  const py = wz * e2x - wx * e2z;
+  const pz = wx * e2y - wy * e2x;
   const size = e1x * px + e1y * py + e1z * pz;
-  if (size === 0) return undefined; // along it, or it has no area
-  const [ox, oy, oz] = [from[0] - a[0], from[1] - a[1], from[2] - a[2]];
+  if (size === 0) return Infinity; // along it, or it has no area
+  const ox = fx - packed[i]!;
+  const oy = fy - packed[i + 1]!;
+  const oz = fz - packed[i + 2]!;
   const u = (ox * px + oy * py + oz * pz) / size;
-  if (u < -EDGE_SHARE || u > 1 + EDGE_SHARE) return undefined;
-  const [qx, qy, qz] = [oy * e1z - oz * e1y, oz * e1x - ox * e1z, ox * e1y - oy * e1x];
+  if (u < -EDGE_SHARE || u > 1 + EDGE_SHARE) return Infinity;
+  const qx = oy * e1z - oz * e1y;
+  const qy = oz * e1x - ox * e1z;
+  const qz = ox * e1y - oy * e1x;
   const v = (wx * qx + wy * qy + wz * qz) / size;
-  if (v < -EDGE_SHARE || u + v > 1 + EDGE_SHARE) return undefined;
+  if (v < -EDGE_SHARE || u + v > 1 + EDGE_SHARE) return Infinity;
   const far = (e2x * qx + e2y * qy + e2z * qz) / size;
-  return far > BEHIND_MM ? far : undefined;
+  return far > BEHIND_MM ? far : Infinity;
 }
 
 function normalOf([a, b, c]: Triangle, way: Vec3): Vec3 {

@@ -15,7 +15,7 @@ import { HANDLES_OVER, HEADROOM_LYING, OAR_LEVER, SEAT_PACKED } from '../constan
 import type { Lying } from '../lying';
 import type { PersonPlan } from '../schema';
 import { sheerAt } from '../sheer';
-import { sectionOf, skinAcross, type PartInSection } from '../section';
+import { partsAcross, skinAcross } from '../section';
 import { bodyOf, type Body } from './body';
 
 export type RoomLost = { readonly by: string; readonly room: number; readonly needs: number };
@@ -81,12 +81,11 @@ function settled(plan: PersonPlan, boat: PeopleBoat): Body {
   return body;
 }
 
-const partsAt = (x: number, { panels, parts, walls, blocks, knees, skin }: PeopleBoat): readonly PartInSection[] =>
-  sectionOf({ panels, parts, walls, blocks, knees }, x, skin).parts;
-
 /** Where an upright line at a place passes what lies there, by name. */
 const spansAt = (x: number, out: number, boat: PeopleBoat) =>
-  partsAt(x, boat).flatMap(({ name, outline }) => upright(outline, out).map(([low, high]) => ({ name, low, high })));
+  partsAcross(boat, x).flatMap(({ name, outline }) =>
+    upright(outline, out).map(([low, high]) => ({ name, low, high })),
+  );
 
 /** The inside of the skin, both sides. */
 const insideAt = (x: number, { panels, skin }: PeopleBoat): Vec2[][] =>

@@ -6,7 +6,7 @@
  * inner face is read ruling by ruling, each run on as a straight line, and straight between two of them.
  * Accuracy: that of the chords, under 0.02 mm at some four hundred rulings.
  */
-import { at, lerp2, lerp3, type Vec2, type Vec3 } from '../../geometry';
+import { at, lerp2, type Vec2, type Vec3 } from '../../geometry';
 import type { CutRuling } from './wall';
 
 /** Shares of the way from foot to top at which the ends are found, a little beyond both. */
@@ -34,14 +34,12 @@ type At = { readonly w: number; readonly gap: number };
 
 function endAt(front: readonly CutRuling[], side: readonly CutRuling[], { w, gap }: At): Vec2 | undefined {
   const outAt = innerOut(side);
+  const over = ([from, to]: readonly [Vec3, Vec3]) => {
+    const y = from[1] + w * (to[1] - from[1]);
+    return Math.abs(y) - outAt(from[0] + w * (to[0] - from[0]), from[2] + w * (to[2] - from[2]));
+  };
   // how far each ruling stands out beyond the side, the face that does by most
-  const beyond = ({ outer, inner }: CutRuling) =>
-    Math.max(
-      ...[outer, inner].map((face) => {
-        const [x, y, z] = lerp3(...face, w);
-        return Math.abs(y) - outAt(x, z);
-      }),
-    ) + gap;
+  const beyond = ({ outer, inner }: CutRuling) => Math.max(over(outer), over(inner)) + gap;
   // from the other end: of a plane the rulings may fan out from a corner, and then none of them is the middle one
   let before = beyond(at(front, 0));
   for (let k = 1; k < front.length; k++) {
@@ -61,18 +59,32 @@ const flatAt = ({ net, flat }: CutRuling, w: number): Vec2 => lerp2(net, flat[1]
  */
 function innerOut(side: readonly CutRuling[]): (x: number, z: number) => number {
   let last = 1;
+  // how far along the boat, and out, the k-th ruling passes the height
+  const along = (k: number, z: number) => onRuling(side, k, z, 0);
   return (x, z) => {
-    const placeOf = (k: number): Vec3 => {
-      const [foot, top] = at(side, k).inner;
-      const rise = top[2] - foot[2];
-      return lerp3(foot, top, Math.abs(rise) > 1e-6 ? (z - foot[2]) / rise : 0);
-    };
     let k = last;
-    let [a, b] = [placeOf(k - 1), placeOf(k)];
-    while (b[0] <= x && k < side.length - 1) [k, a, b] = [k + 1, b, placeOf(k + 1)];
-    while (a[0] > x && k > 1) [k, b, a] = [k - 1, a, placeOf(k - 2)];
+    let [a, b] = [along(k - 1, z), along(k, z)];
+    while (b <= x && k < side.length - 1) {
+      k++;
+      a = b;
+      b = along(k, z);
+    }
+    while (a > x && k > 1) {
+      k--;
+      b = a;
+      a = along(k - 1, z);
+    }
     last = k;
-    const long = b[0] - a[0];
-    return Math.abs(long) > 1e-9 ? a[1] + ((x - a[0]) / long) * (b[1] - a[1]) : b[1];
+    const long = b - a;
+    const [from, to] = [onRuling(side, k - 1, z, 1), onRuling(side, k, z, 1)];
+    return Math.abs(long) > 1e-9 ? from + ((x - a) / long) * (to - from) : to;
   };
+}
+
+/** Where a ruling's inner face, run on as a straight line, passes a height; at its foot where it does not rise. */
+function onRuling(side: readonly CutRuling[], k: number, z: number, axis: 0 | 1): number {
+  const [foot, top] = at(side, k).inner;
+  const rise = top[2] - foot[2];
+  const w = Math.abs(rise) > 1e-6 ? (z - foot[2]) / rise : 0;
+  return foot[axis] + w * (top[axis] - foot[axis]);
 }
