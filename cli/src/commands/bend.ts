@@ -7,7 +7,7 @@ export function bendCommand(file: string): Answer {
   if (!read.ok) throw new Refusal(`${file}: ${read.problem}`);
   const bent = bendSheet(read.job);
   const line = (points: Bent['lower']) => points.map((p) => p.map(trim));
-  const { isSettled, problem, steps, lengthMm, strain, tightest, rocker, sheerMm, flareDeg } = bent;
+  const { isSettled, problem, steps, lengthMm, strain, longer, tightest, rocker, sheerMm, flareDeg } = bent;
   const held = bent.held.map((hold) => ({ ...hold, offMm: trim(hold.offMm), pullN: trim(hold.pullN) }));
   const text = [
     ...(problem === undefined ? [] : [problem]),
@@ -16,6 +16,7 @@ export function bendCommand(file: string): Answer {
     `sheer\t${sheerMm.toFixed(1)} from straight at most`,
     `flare\t${flareDeg.toFixed(1)}° at most`,
     `stretch\t${(100 * strain.most).toFixed(4)} % at most, ${strain.is}`,
+    `edges longer than cut\t${longer.lower.toFixed(2)} below, ${longer.upper.toFixed(2)} above`,
     `tightest bend\t${tightest.radiusMm.toFixed(0)}, ${tightest.alongMm.toFixed(0)} along`,
     ...held.map(({ at, edge, pullN, feel }) => `${nameOf(at)}, ${edge} edge\t${Math.abs(pullN).toFixed(0)} N, ${feel}`),
   ].join('\n');
@@ -24,6 +25,7 @@ export function bendCommand(file: string): Answer {
       ...{ settled: isSettled, ...(problem !== undefined && { problem }), steps, lengthOverAll: trim(lengthMm) },
       ...{ lower: line(bent.lower), upper: line(bent.upper) },
       strain: { most: strain.most, rms: strain.rms, is: strain.is },
+      edgesLonger: { lower: trim(longer.lower), upper: trim(longer.upper) },
       ...{ tightest: { radius: trim(tightest.radiusMm), along: trim(tightest.alongMm) }, holds: held },
       rocker: { fore: trim(rocker.fore), aft: trim(rocker.aft) },
       ...{ sheer: trim(sheerMm), flareDeg: trim(flareDeg) },

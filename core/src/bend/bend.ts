@@ -10,7 +10,7 @@ import { at, random, type Vec3 } from '../geometry';
 import { FEEL, PLY_MODULUS, STRAIN_SAID } from './constants';
 import { edgeReader } from './edges';
 import type { BendFrame, BendJob } from './job';
-import { controlPlaces, plateOf, readSheet, sheetPlace, type Plate } from './plate';
+import { ACROSS, controlsThrough, plateOf, readFlat, readSheet, sheetPlace, type Plate } from './plate';
 import { settle, type Hold } from './settle';
 
 export type Feel = 'hand' | 'clamp' | 'two people' | 'more than two people';
@@ -33,7 +33,10 @@ export type Bent = {
   readonly lower: readonly Vec3[];
   readonly upper: readonly Vec3[];
   readonly lengthMm: number;
+  /** Inside the sheet; and what it is called by that and by what its edges give. */
   readonly strain: { readonly most: number; readonly rms: number; readonly is: 'ordinary' | 'clamped' | 'stretched' };
+  /** By how much each edge comes out longer than it was cut, mm: as far as the shape is to be trusted. */
+  readonly longer: { readonly lower: number; readonly upper: number };
   /** The tightest bend of the sheet, and how far along it from the bow. */
   readonly tightest: { readonly radiusMm: number; readonly alongMm: number };
   readonly held: readonly Held[];
@@ -62,7 +65,10 @@ type How = {
   readonly isRough?: boolean;
 };
 
-export const bendSheet = (job: BendJob, how: How = {}): Bent => bendOn(plateOfJob(job), job, how);
+export const bendSheet = (job: BendJob, how: How = {}): Bent =>
+  bendOn(plateOfJob(job, acrossOf(how.isRough)), job, how);
+
+const acrossOf = (isRough = false) => (isRough ? ACROSS.rough : ACROSS.fine);
 
 /**
  * Bends one sheet after another, each much like the last: keeps the plate while the sheet is cut alike, and begins with
@@ -72,11 +78,11 @@ export function createBender(): (job: BendJob, isRough: boolean) => Bent {
   let kept: { readonly cut: string; readonly plate: Plate } | undefined;
   let last: Float64Array | undefined;
   return (job, isRough) => {
-    const cut = JSON.stringify([job.lower, job.upper, job.spans]);
+    const cut = JSON.stringify([job.lower, job.upper, job.spans, isRough]);
     const before = kept;
-    if (kept?.cut !== cut) kept = { cut, plate: plateOfJob(job) };
+    if (kept?.cut !== cut) kept = { cut, plate: plateOfJob(job, acrossOf(isRough)) };
     const { plate } = kept;
-    const from = before && last?.length === plate.size ? carried(last, before.plate, plate) : undefined;
+    const from = before && last && carried(last, before.plate, plate);
     const near = from && bendOn(plate, job, { from, isRough });
     const bent = near && near.problem === undefined ? near : bendOn(plate, job, { isRough });
     last = bent.problem === undefined ? bent.shape : undefined;
@@ -84,28 +90,36 @@ export function createBender(): (job: BendJob, isRough: boolean) => Bent {
   };
 }
 
-/** A bent shape on a sheet cut a little otherwise: each place goes as far in the sheet as it does on the flat. */
+/** A bent shape on a sheet cut, or parted, otherwise: each place goes as far in the sheet as it does on the flat. */
 function carried(shape: Float64Array, was: Plate, now: Plate): Float64Array {
   if (was === now) return shape;
-  const out = Float64Array.from(shape);
-  controlPlaces(was.spans).forEach(([a, b], k) => {
-    const { points, du, dv } = sheetPlace(was, a, b);
-    const [along, up] = [readSheet(shape, points, du), readSheet(shape, points, dv)];
-    const [from, to] = [at(was.flat, k), at(now.flat, k)];
-    for (const d of [0, 1, 2] as const)
-      out[3 * k + d] = out[3 * k + d]! + (to[0] - from[0]) * along[d] + (to[1] - from[1]) * up[d]; // three of each
-  });
+  const placeAt = (a: number, b: number): Vec3 => {
+    const place = sheetPlace(was, a, b);
+    const [along, up] = [readSheet(shape, place.points, place.du), readSheet(shape, place.points, place.dv)];
+    const [from, to] = [readFlat(was, place), readFlat(now, sheetPlace(now, a, b))];
+    const [u, v] = [to[0] - from[0], to[1] - from[1]];
+    const [x, y, z] = readSheet(shape, place.points, place.value);
+    const moved = (d: 0 | 1 | 2) => u * along[d] + v * up[d];
+    return [x + moved(0), y + moved(1), z + moved(2)];
+  };
+  const axes = controlsThrough(placeAt, now.spans, now.across);
+  const out = new Float64Array(now.size);
+  axes.forEach((axis, d) => axis.forEach((x, k) => (out[3 * k + d] = x)));
   return out;
 }
 
 const edgesOf = (job: BendJob) => [edgeReader(job.lower), edgeReader(job.upper)] as const;
 
-function plateOfJob(job: BendJob): Plate {
+function plateOfJob(job: BendJob, across: number): Plate {
   const [lower, upper] = edgesOf(job);
-  return plateOf((a, b) => {
-    const [low, high] = [lower.at(a), upper.at(a)];
-    return [(low[0] + b * (high[0] - low[0])) / MM, (low[1] + b * (high[1] - low[1])) / MM];
-  }, job.spans);
+  return plateOf(
+    (a, b) => {
+      const [low, high] = [lower.at(a), upper.at(a)];
+      return [(low[0] + b * (high[0] - low[0])) / MM, (low[1] + b * (high[1] - low[1])) / MM];
+    },
+    job.spans,
+    across,
+  );
 }
 
 function bendOn(plate: Plate, job: BendJob, { from, stir, places = PLACES, isRough = false }: How): Bent {
@@ -134,13 +148,19 @@ function bendOn(plate: Plate, job: BendJob, { from, stir, places = PLACES, isRou
     const pullN = -pull * stiffness;
     return [{ ...name, offMm: MM * off, pullN, feel: feelOf(Math.abs(pullN)) }];
   });
-  const strain = strainOf(plate, shape);
+  const longer = {
+    lower: MM * edgeLength(plate, shape, 0) - lower.length,
+    upper: MM * edgeLength(plate, shape, 1) - upper.length,
+  };
+  const edges = Math.max(Math.abs(longer.lower) / lower.length, Math.abs(longer.upper) / upper.length);
+  const strain = strainOf(plate, shape, edges);
   const problem = wrongWith(plate, shape, { isSettled: settled.isSettled, held, strain: strain.most });
   const [bow, stern] = [at(high, 0), at(high, -1)];
   return {
     ...{ isSettled: settled.isSettled, steps: settled.steps, ...(problem !== undefined && { problem }) },
     ...{ lower: onBase(low), upper: onBase(high) },
     lengthMm: Math.max(...[...low, ...high].map(([x]) => x)) - Math.min(...[...low, ...high].map(([x]) => x)),
+    longer,
     ...{ strain, tightest: tightestOf(plate, shape, lower.length), held },
     rocker: { fore: at(low, 0)[2] - base, aft: at(low, -1)[2] - base },
     sheerMm: Math.min(
@@ -151,6 +171,19 @@ function bendOn(plate: Plate, job: BendJob, { from, stir, places = PLACES, isRou
     ),
     shape,
   };
+}
+
+/** Of a bent edge, m: by two Gauss points a half span. */
+function edgeLength(plate: Plate, shape: Float64Array, b: 0 | 1): number {
+  const pieces = 2 * plate.spans;
+  let sum = 0;
+  for (let k = 0; k < pieces; k++)
+    for (const side of [-1, 1]) {
+      const { points, da } = sheetPlace(plate, (k + (1 + side / Math.sqrt(3)) / 2) / pieces, b);
+      const run = readSheet(shape, points, da);
+      sum += Math.sqrt(dot(run, run)) / (2 * pieces);
+    }
+  return sum;
 }
 
 const bowOf = ({ bow, stem }: BendJob) => bow ?? { lower: stem / 2, upper: stem / 2 };
@@ -225,7 +258,8 @@ function coldStart(plate: Plate, job: BendJob, lengths: readonly [number, number
   return shape;
 }
 
-function strainOf(plate: Plate, shape: Float64Array): Bent['strain'] {
+/** @param edges of the edge that gives most, all along */
+function strainOf(plate: Plate, shape: Float64Array, edges: number): Bent['strain'] {
   let [most, sum, area] = [0, 0, 0];
   for (const { points, du, dv, weight } of plate.stretched) {
     const [u, v] = [readSheet(shape, points, du), readSheet(shape, points, dv)];
@@ -238,9 +272,10 @@ function strainOf(plate: Plate, shape: Float64Array): Bent['strain'] {
     area += weight;
   }
   const { ordinary, most: limit } = STRAIN_SAID.value;
+  const worst = Math.max(most, edges);
   return {
     ...{ most, rms: Math.sqrt(sum / area) },
-    is: most <= ordinary ? 'ordinary' : most <= limit ? 'clamped' : 'stretched',
+    is: worst <= ordinary ? 'ordinary' : worst <= limit ? 'clamped' : 'stretched',
   };
 }
 

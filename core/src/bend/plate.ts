@@ -10,15 +10,19 @@ import { at, solveDense, type Vec2 } from '../geometry';
 import { addTo, emptyBand, type Band } from './banded';
 import { basisAt, controlCount, greville, type Basis } from './b-spline';
 
-const ACROSS = 2;
-/** Control points across. */
-export const ROWS = controlCount(ACROSS);
+/**
+ * Spans across: between the places at which stretching is measured the edges can give without its being felt, by half a
+ * millimetre and the shape by two with the fewer, in a side of four metres; by a tenth, and two tenths, with the more.
+ */
+export const ACROSS = { rough: 2, fine: 4 } as const;
 
 /** A place of the sheet: the control points that have a say there, and how much, by the flat sheet's coordinates. */
 export type SheetPlace = {
   /** Numbers of control points, sixteen, in rising order. */
   readonly points: readonly number[];
   readonly value: readonly number[];
+  /** By the parameter along. */
+  readonly da: readonly number[];
   readonly du: readonly number[];
   readonly dv: readonly number[];
   readonly duu: readonly number[];
@@ -30,6 +34,9 @@ export type SheetPlace = {
 
 export type Plate = {
   readonly spans: number;
+  readonly across: number;
+  /** Control points across. */
+  readonly rows: number;
   readonly size: number;
   readonly half: number;
   /** Control points of the flat sheet, m. */
@@ -57,21 +64,21 @@ const GAUSS3 = [
 ];
 
 /** @param flatAt the flat sheet, m, by the parameters along from the bow and up from the lower edge */
-export function plateOf(flatAt: (a: number, b: number) => Vec2, spans: number): Plate {
-  const flat = flatControls(flatAt, spans);
-  const size = 3 * controlCount(spans) * ROWS;
-  const half = 3 * (3 * ROWS + 3) + 2;
+export function plateOf(flatAt: (a: number, b: number) => Vec2, spans: number, across: number): Plate {
+  const sheet: Sheet = { spans, across, rows: controlCount(across), flat: flatControls(flatAt, spans, across) };
+  const size = 3 * controlCount(spans) * sheet.rows;
+  const half = 3 * (3 * sheet.rows + 3) + 2;
   const gauss = (rule: typeof GAUSS3) => {
     const of = (count: number) =>
       Array.from({ length: count }, (_, cell) =>
         rule.map(({ x, weight }) => ({ basis: basisAt(count, (cell + (1 + x) / 2) / count), weight: weight / count })),
       );
-    const up = of(ACROSS);
+    const up = of(across);
     return of(spans).flatMap((alongs) =>
       up.flatMap((ups) =>
         alongs.flatMap((one) =>
           ups.map((other) => {
-            const place = placeOf(flat, one.basis, other.basis);
+            const place = placeOf(sheet, one.basis, other.basis);
             return { ...place, weight: (place.area * one.weight * other.weight) / 4 };
           }),
         ),
@@ -96,12 +103,22 @@ export function plateOf(flatAt: (a: number, b: number) => Vec2, spans: number): 
     dv: Float64Array.from(stretched.flatMap(({ dv }) => dv)),
     weight: Float64Array.from(stretched.map(({ weight }) => weight)),
   };
-  return { spans, flat, size, half, stretched, packed, bending, bendPlaces };
+  return { ...sheet, size, half, stretched, packed, bending, bendPlaces };
 }
 
-/** The flat sheet in the same basis, through its own points where each control point has most say. */
-function flatControls(flatAt: (a: number, b: number) => Vec2, spans: number): Vec2[] {
-  const [along, up] = [greville(spans), greville(ACROSS)];
+/** The flat sheet in the same basis. */
+function flatControls(flatAt: (a: number, b: number) => Vec2, spans: number, across: number): Vec2[] {
+  const [us, vs] = controlsThrough(flatAt, spans, across);
+  return (us ?? []).map((u, k): Vec2 => [u, at(vs ?? [], k)]);
+}
+
+/** The control points of a sheet that passes where it is asked to at the places where each has most say: by axes. */
+export function controlsThrough(
+  valueAt: (a: number, b: number) => readonly number[],
+  spans: number,
+  acrossSpans: number,
+): number[][] {
+  const [along, up] = [greville(spans), greville(acrossSpans)];
   const matrixOf = (count: number, places: readonly number[]) =>
     places.map((t) => {
       const { first, value } = basisAt(count, t);
@@ -109,33 +126,31 @@ function flatControls(flatAt: (a: number, b: number) => Vec2, spans: number): Ve
       value.forEach((by, k) => (row[first + k] = by));
       return row;
     });
-  const [alongMatrix, upMatrix] = [matrixOf(spans, along), matrixOf(ACROSS, up)];
-  const inBoth = (axis: 0 | 1): number[][] => {
+  const [alongMatrix, upMatrix] = [matrixOf(spans, along), matrixOf(acrossSpans, up)];
+  const wanted = along.map((a) => up.map((b) => valueAt(a, b)));
+  return at(at(wanted, 0), 0).map((_, axis) => {
     // first across each place along, then along each row
-    const across = along.map((a) =>
+    const across = wanted.map((row) =>
       solveDense(
         upMatrix,
-        up.map((b) => flatAt(a, b)[axis]),
+        row.map((value) => at(value, axis)),
       ),
     );
-    return up.map((_, j) =>
+    const rows = up.map((__, j) =>
       solveDense(
         alongMatrix,
         across.map((row) => at(row, j)),
       ),
     );
-  };
-  const [us, vs] = [inBoth(0), inBoth(1)];
-  return along.flatMap((_, i) => up.map((__, j): Vec2 => [at(at(us, j), i), at(at(vs, j), i)]));
+    return along.flatMap((__, i) => rows.map((row) => at(row, i)));
+  });
 }
 
-/** Where each control point has most say, by the parameters along and up. */
-export const controlPlaces = (spans: number): Vec2[] =>
-  greville(spans).flatMap((a) => greville(ACROSS).map((b): Vec2 => [a, b]));
-
 /** What control points do at a place of the sheet. */
-export const sheetPlace = (sheet: Pick<Plate, 'spans' | 'flat'>, a: number, b: number): SheetPlace =>
-  placeOf(sheet.flat, basisAt(sheet.spans, a), basisAt(ACROSS, b));
+export const sheetPlace = (sheet: Sheet, a: number, b: number): SheetPlace =>
+  placeOf(sheet, basisAt(sheet.spans, a), basisAt(sheet.across, b));
+
+type Sheet = Pick<Plate, 'spans' | 'across' | 'rows' | 'flat'>;
 
 /** Control points with a say at a place. */
 export const COUNT = 16;
@@ -145,12 +160,12 @@ function column(of: (k: number) => number): number[] {
   return out;
 }
 
-function placeOf(flat: readonly Vec2[], along: Basis, up: Basis): SheetPlace {
+function placeOf({ flat, rows }: Sheet, along: Basis, up: Basis): SheetPlace {
   const i = (k: number) => k >> 2;
   const j = (k: number) => k & 3;
   // four of each
   const product = (one: readonly number[], other: readonly number[]) => column((k) => one[i(k)]! * other[j(k)]!);
-  const points = column((k) => (along.first + i(k)) * ROWS + up.first + j(k));
+  const points = column((k) => (along.first + i(k)) * rows + up.first + j(k));
   const value = product(along.value, up.value);
   const [na, nb] = [product(along.slope, up.value), product(along.value, up.slope)];
   const [aa, ab, bb] = [
@@ -176,7 +191,7 @@ function placeOf(flat: readonly Vec2[], along: Basis, up: Basis): SheetPlace {
   };
   const [laa, lab, lbb] = [less(aa), less(ab), less(bb)];
   return {
-    ...{ points, area, du, dv, value },
+    ...{ points, area, du, dv, value, da: na },
     duu: column((k) => laa[k]! * au * au + 2 * lab[k]! * au * bu + lbb[k]! * bu * bu),
     duv: column((k) => laa[k]! * au * av + lab[k]! * (au * bv + av * bu) + lbb[k]! * bu * bv),
     dvv: column((k) => laa[k]! * av * av + 2 * lab[k]! * av * bv + lbb[k]! * bv * bv),
@@ -197,4 +212,15 @@ export function readSheet(
     z += shape[p + 2]! * share;
   }
   return [x, y, z];
+}
+
+/** The flat place, m, at the parameters along and up. */
+export function readFlat({ flat }: Sheet, { points, value }: SheetPlace): Vec2 {
+  let [u, v] = [0, 0];
+  for (let k = 0; k < points.length; k++) {
+    const [p, share] = [flat[points[k]!]!, value[k]!]; // sixteen points of the sheet
+    u += p[0] * share;
+    v += p[1] * share;
+  }
+  return [u, v];
 }

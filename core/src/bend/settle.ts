@@ -10,7 +10,7 @@
 import { at } from '../geometry';
 import { addTo, emptyBand, factor, solveFactored, type Band } from './banded';
 import { basisAt, type Basis } from './b-spline';
-import { COUNT, readSheet, ROWS, sheetPlace, type Packed, type Plate, type SheetPlace } from './plate';
+import { COUNT, readSheet, sheetPlace, type Packed, type Plate, type SheetPlace } from './plate';
 
 /** Keeps a place of the sheet to a height, a breadth or a distance, m; by number: 0 x aft, 1 y out, 2 z up. */
 export type PointHold = {
@@ -275,7 +275,7 @@ function edgeAt(plate: Plate, shape: Float64Array, a: number, b: 0 | 1) {
   const { first, value, slope } = basisAt(plate.spans, a);
   const [position, run] = [[0, 0, 0] as [number, number, number], [0, 0, 0] as [number, number, number]];
   for (let k = 0; k < 4; k++) {
-    const from = 3 * ((first + k) * ROWS + (b === 0 ? 0 : ROWS - 1));
+    const from = 3 * ((first + k) * plate.rows + (b === 0 ? 0 : plate.rows - 1));
     for (const d of [0, 1, 2] as const) {
       position[d] += value[k]! * shape[from + d]!; // four of each
       run[d] += slope[k]! * shape[from + d]!;
@@ -299,10 +299,11 @@ function looks(spans: number): readonly Basis[] {
 
 /** Where an edge first passes x, by looking, then by secants between the ends of what is left; or its nearer end. */
 function alongAtX(plate: Plate, shape: Float64Array, { b, x }: FrameHold): number {
-  const row = b === 0 ? 0 : ROWS - 1;
+  const { rows } = plate;
+  const row = b === 0 ? 0 : rows - 1;
   const read = ({ first, value }: Basis) => {
     let sum = -x;
-    for (let k = 0; k < 4; k++) sum += value[k]! * shape[3 * ((first + k) * ROWS + row)]!;
+    for (let k = 0; k < 4; k++) sum += value[k]! * shape[3 * ((first + k) * rows + row)]!;
     return sum;
   };
   const all = looks(plate.spans).map(read);

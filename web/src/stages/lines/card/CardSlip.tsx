@@ -4,7 +4,7 @@ import { memo, useState } from 'react';
 import { CARD_LIMITS, cardProblemWords, sheetLength, STERN, type Card, type Spreader } from '@kalotrope/core/bend';
 import type { Edit } from '@kalotrope/core/findings';
 import { linesStage, tableOfCard } from '@kalotrope/core/lines';
-import { formatLength, unitLabel } from '@kalotrope/core/measure';
+import { formatLength, formatSmall, unitLabel } from '@kalotrope/core/measure';
 import { cardTaken, ownCardTaken, type Project } from '@kalotrope/core/project';
 import { Act } from '../../../controls/Act';
 import { Figure } from '../../../controls/Figure';
@@ -230,8 +230,10 @@ const STRAINS = {
 };
 
 function Makes({ card, told: { bent: made }, length, names }: MakesProps) {
+  const notation = useAppSelector(selectNotation);
   if (!made) return null;
   const { bent, held, bare } = made;
+  const small = (mm: number) => formatSmall(Math.max(0, mm), notation);
   const bareWords = bare.map(({ from, to }) => `from ${length(from)} to ${length(to)}`).join(' and ');
   const nameOf = (frame: string) => {
     const k = card.spreaders.findIndex(({ id }) => id === frame);
@@ -275,7 +277,8 @@ function Makes({ card, told: { bent: made }, length, names }: MakesProps) {
         />
       ))}
       <p className={bent.strain.is === 'stretched' ? undefined : 'quiet'}>
-        {`As for stretching: ${STRAINS[bent.strain.is]}.`}
+        {`As for stretching: ${STRAINS[bent.strain.is]}. Bent, the ${names.lower} comes out ` +
+          `${small(bent.longer.lower)} longer than it was cut, the ${names.upper} ${small(bent.longer.upper)}.`}
       </p>
       {bare.length > 0 && (
         <p className="quiet">
