@@ -1,5 +1,15 @@
 import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
+
+/** Those that take minutes first: begun last, one processor would wait for the other. */
+class LongestFirst extends BaseSequencer {
+  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const usual = await super.sort(files);
+    const isLong = ({ moduleId }: TestSpecification) => /memory[^/]*\.test\.ts$/.test(moduleId);
+    return [...usual.filter(isLong), ...usual.filter((file) => !isLong(file))];
+  }
+}
 
 export default defineConfig({
   test: {
@@ -13,6 +23,7 @@ export default defineConfig({
     maxWorkers: availableParallelism(),
     pool: 'threads',
     isolate: false,
+    sequence: { sequencer: LongestFirst },
     coverage: {
       include: ['{core,cli,server,web}/src/**/*.{ts,tsx}'],
       exclude: ['**/*.test.{ts,tsx}', '**/fixtures/**'],

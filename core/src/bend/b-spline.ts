@@ -17,8 +17,23 @@ export const controlCount = (spans: number): number => spans + DEGREE;
 /** Open knots: four at either end. */
 const knot = (spans: number, k: number): number => Math.min(1, Math.max(0, (k - DEGREE) / spans));
 
-/** Cox and de Boor, with the derivatives by differences of the lower degrees (The NURBS Book, A2.3 worked out). */
+/** Worked out already, by spans and place: a sheet is asked for the same places again and again. */
+const kept = new Map<number, Map<number, Basis>>();
+const MOST_KEPT = 5000;
+
 export function basisAt(spans: number, t: number): Basis {
+  const own = kept.get(spans) ?? new Map<number, Basis>();
+  kept.set(spans, own);
+  const known = own.get(t);
+  if (known) return known;
+  if (own.size >= MOST_KEPT) own.clear();
+  const made = madeBasis(spans, t);
+  own.set(t, made);
+  return made;
+}
+
+/** Cox and de Boor, with the derivatives by differences of the lower degrees (The NURBS Book, A2.3 worked out). */
+function madeBasis(spans: number, t: number): Basis {
   const span = Math.min(spans - 1, Math.max(0, Math.floor(t * spans)));
   const i = span + DEGREE;
   const degrees: number[][] = [[1]];

@@ -7,6 +7,7 @@ import {
   laidOn,
   pointAtLength,
   polylineLength,
+  polylineLength3,
   random,
   scale3,
   solveDense,
@@ -21,6 +22,8 @@ import { demoProject } from '../project';
 import { addTo, emptyBand, factor, solveFactored } from './banded';
 import { basisAt, controlCount } from './b-spline';
 import { bendSheet, type Bent } from './bend';
+import { STRAIN_SAID } from './constants';
+import { edgeReader } from './edges';
 import { sheetByChance } from './fixtures/by-chance';
 import { readBendJob, type BendJob } from './job';
 
@@ -152,7 +155,26 @@ describe('a side bent between what holds it', () => {
     expect(bent.lengthMm).toBeGreaterThan(4000);
   });
 
-  it('does not depend on the mesh', () => expect(apart(bent, bendSheet({ ...SKIFF, spans: 64 }))).toBeLessThan(2));
+  it('says by how much each edge comes out longer than it was cut', () => {
+    const fine = bendSheet(SKIFF, { places: 4000 });
+    for (const edge of ['lower', 'upper'] as const) {
+      const longer = polylineLength3(fine[edge]) - edgeReader(SKIFF[edge]).length;
+      expect(fine.longer[edge]).toBeCloseTo(longer, 2);
+      expect(Math.abs(longer)).toBeLessThan(0.5);
+    }
+  });
+
+  it('is not called ordinary where an edge gives, little as the sheet stretches inside', () => {
+    const next = random(2026);
+    const sheets = Array.from({ length: 53 }, () => sheetByChance(next, 16));
+    const job = jobOf(at(sheets, -1));
+    const { strain, longer } = bendSheet(job);
+    expect(strain.most).toBeLessThan(STRAIN_SAID.value.ordinary);
+    expect(longer.lower / edgeReader(job.lower).length).toBeGreaterThan(STRAIN_SAID.value.ordinary);
+    expect(strain.is).toBe('clamped');
+  });
+
+  it('does not depend on the mesh', () => expect(apart(bent, bendSheet({ ...SKIFF, spans: 64 }))).toBeLessThan(0.6));
 
   it.each([16, 32])('does not depend on where it begins, on %i spans', (spans) => {
     const still = bendSheet({ ...SKIFF, spans });

@@ -11,7 +11,7 @@ import { FEEL, PLY_MODULUS, STRAIN_SAID } from './constants';
 import { edgeReader } from './edges';
 import type { BendFrame, BendJob } from './job';
 import { ACROSS, controlsThrough, plateOf, readFlat, readSheet, sheetPlace, type Plate } from './plate';
-import { settle, type Hold } from './settle';
+import { edgeAt, settle, type Hold } from './settle';
 
 export type Feel = 'hand' | 'clamp' | 'two people' | 'more than two people';
 export type Held = {
@@ -132,12 +132,11 @@ function bendOn(plate: Plate, job: BendJob, { from, stir, places = PLACES, isRou
   }
   const settled = settle(plate, holds, { from: start, isWarm: from !== undefined, isRough });
   const { shape } = settled;
-  const read = (a: number, b: number): Vec3 => {
-    const { points, value } = sheetPlace(plate, a, b);
-    const [x, y, z] = readSheet(shape, points, value);
-    return [MM * x, MM * y, MM * z];
-  };
-  const line = (b: number): Vec3[] => Array.from({ length: places + 1 }, (_, k) => read(k / places, b));
+  const line = (b: 0 | 1): Vec3[] =>
+    Array.from({ length: places + 1 }, (_, k) => {
+      const [x, y, z] = edgeAt(plate, shape, k / places, b).position;
+      return [MM * x, MM * y, MM * z];
+    });
   const [low, high] = [line(0), line(1)];
   const base = Math.min(...low.map(([, , z]) => z));
   const onBase = (points: readonly Vec3[]) => points.map(([x, y, z]): Vec3 => [x, y, z - base]);
@@ -179,8 +178,7 @@ function edgeLength(plate: Plate, shape: Float64Array, b: 0 | 1): number {
   let sum = 0;
   for (let k = 0; k < pieces; k++)
     for (const side of [-1, 1]) {
-      const { points, da } = sheetPlace(plate, (k + (1 + side / Math.sqrt(3)) / 2) / pieces, b);
-      const run = readSheet(shape, points, da);
+      const { run } = edgeAt(plate, shape, (k + (1 + side / Math.sqrt(3)) / 2) / pieces, b);
       sum += Math.sqrt(dot(run, run)) / (2 * pieces);
     }
   return sum;

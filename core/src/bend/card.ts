@@ -139,7 +139,7 @@ export type CardHeld = Bent['held'][number] & { readonly frame: string; readonly
 export type Bare = { readonly from: number; readonly to: number };
 
 /** Spans of the sheet while a handle is dragged, and when it rests. */
-export const SPANS = { dragged: 16, rested: 32 } as const;
+export const SPANS = { dragged: 20, rested: 32 } as const;
 
 /** Bends cards one after another, each from the one before. */
 export function createCardBender(): (card: Card, spans: number) => CardBent {

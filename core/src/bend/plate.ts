@@ -21,8 +21,6 @@ export type SheetPlace = {
   /** Numbers of control points, sixteen, in rising order. */
   readonly points: readonly number[];
   readonly value: readonly number[];
-  /** By the parameter along. */
-  readonly da: readonly number[];
   readonly du: readonly number[];
   readonly dv: readonly number[];
   readonly duu: readonly number[];
@@ -63,18 +61,30 @@ const GAUSS3 = [
   { x: Math.sqrt(0.6), weight: 5 / 9 },
 ];
 
+type Rule = readonly { readonly x: number; readonly weight: number }[];
+type GaussPlaces = readonly (readonly { readonly basis: Basis; readonly weight: number }[])[];
+
+/** Span by span: the same for every sheet of so many spans. */
+const gaussKept = new Map<string, GaussPlaces>();
+function gaussPlaces(count: number, rule: Rule): GaussPlaces {
+  const key = `${count} ${rule.length}`;
+  const made =
+    gaussKept.get(key) ??
+    Array.from({ length: count }, (_, cell) =>
+      rule.map(({ x, weight }) => ({ basis: basisAt(count, (cell + (1 + x) / 2) / count), weight: weight / count })),
+    );
+  gaussKept.set(key, made);
+  return made;
+}
+
 /** @param flatAt the flat sheet, m, by the parameters along from the bow and up from the lower edge */
 export function plateOf(flatAt: (a: number, b: number) => Vec2, spans: number, across: number): Plate {
   const sheet: Sheet = { spans, across, rows: controlCount(across), flat: flatControls(flatAt, spans, across) };
   const size = 3 * controlCount(spans) * sheet.rows;
   const half = 3 * (3 * sheet.rows + 3) + 2;
-  const gauss = (rule: typeof GAUSS3) => {
-    const of = (count: number) =>
-      Array.from({ length: count }, (_, cell) =>
-        rule.map(({ x, weight }) => ({ basis: basisAt(count, (cell + (1 + x) / 2) / count), weight: weight / count })),
-      );
-    const up = of(across);
-    return of(spans).flatMap((alongs) =>
+  const gauss = (rule: Rule) => {
+    const up = gaussPlaces(across, rule);
+    return gaussPlaces(spans, rule).flatMap((alongs) =>
       up.flatMap((ups) =>
         alongs.flatMap((one) =>
           ups.map((other) => {
@@ -86,16 +96,7 @@ export function plateOf(flatAt: (a: number, b: number) => Vec2, spans: number, a
     );
   };
   const bendPlaces = gauss(GAUSS3);
-  const bending = emptyBand(size, half);
-  for (const { points, duu, duv, dvv, weight } of bendPlaces)
-    for (let m = 0; m < COUNT; m++)
-      // in rising order
-      for (let n = 0; n <= m; n++) {
-        const p = points[m]!; // sixteen each
-        const q = points[n]!;
-        const by = weight * (duu[m]! * duu[n]! + 2 * duv[m]! * duv[n]! + dvv[m]! * dvv[n]!);
-        for (let d = 0; d < 3; d++) addTo(bending, 3 * p + d, 3 * q + d, by);
-      }
+  const bending = bendingOf(bendPlaces, size, half);
   const stretched = gauss(GAUSS2);
   const packed = {
     points: Int32Array.from(stretched.flatMap(({ points }) => points)),
@@ -104,6 +105,27 @@ export function plateOf(flatAt: (a: number, b: number) => Vec2, spans: number, a
     weight: Float64Array.from(stretched.map(({ weight }) => weight)),
   };
   return { ...sheet, size, half, stretched, packed, bending, bendPlaces };
+}
+
+/** The same for each of the three coordinates: summed up for one, a third as large. */
+function bendingOf(places: Plate['bendPlaces'], size: number, half: number): Band {
+  const [one, reach] = [size / 3, (half - 2) / 3];
+  const own = new Float64Array(one * (reach + 1));
+  for (const { points, duu, duv, dvv, weight } of places)
+    for (let m = 0; m < COUNT; m++) {
+      const p = points[m]!; // sixteen each
+      const [uu, uv, vv] = [weight * duu[m]!, 2 * weight * duv[m]!, weight * dvv[m]!];
+      const row = p * (reach + 1) + reach - p;
+      // in rising order
+      for (let n = 0; n <= m; n++) own[row + points[n]!]! += uu * duu[n]! + uv * duv[n]! + vv * dvv[n]!;
+    }
+  const band = emptyBand(size, half);
+  for (let p = 0; p < one; p++)
+    for (let q = Math.max(0, p - reach); q <= p; q++) {
+      const by = own[p * (reach + 1) + reach - p + q]!; // within the band
+      if (by !== 0) for (let d = 0; d < 3; d++) addTo(band, 3 * p + d, 3 * q + d, by);
+    }
+  return band;
 }
 
 /** The flat sheet in the same basis. */
@@ -118,32 +140,43 @@ export function controlsThrough(
   spans: number,
   acrossSpans: number,
 ): number[][] {
-  const [along, up] = [greville(spans), greville(acrossSpans)];
-  const matrixOf = (count: number, places: readonly number[]) =>
-    places.map((t) => {
-      const { first, value } = basisAt(count, t);
-      const row = new Array<number>(places.length).fill(0);
-      value.forEach((by, k) => (row[first + k] = by));
-      return row;
-    });
-  const [alongMatrix, upMatrix] = [matrixOf(spans, along), matrixOf(acrossSpans, up)];
-  const wanted = along.map((a) => up.map((b) => valueAt(a, b)));
+  const wanted = greville(spans).map((a) => greville(acrossSpans).map((b) => valueAt(a, b)));
+  const [alongBy, upBy] = [throughGreville(spans), throughGreville(acrossSpans)];
   return at(at(wanted, 0), 0).map((_, axis) => {
     // first across each place along, then along each row
-    const across = wanted.map((row) =>
-      solveDense(
-        upMatrix,
-        row.map((value) => at(value, axis)),
-      ),
-    );
-    const rows = up.map((__, j) =>
-      solveDense(
-        alongMatrix,
-        across.map((row) => at(row, j)),
-      ),
-    );
-    return along.flatMap((__, i) => rows.map((row) => at(row, i)));
+    const across = wanted.map((row) => upBy.map((by) => sumOf(by, (j) => row[j]![axis]!)));
+    return alongBy.flatMap((by) => upBy.map((__, j) => sumOf(by, (i) => across[i]![j]!)));
   });
+}
+
+function sumOf(by: readonly number[], of: (k: number) => number): number {
+  let sum = 0;
+  for (let k = 0; k < by.length; k++) sum += by[k]! * of(k); // as many as places
+  return sum;
+}
+
+/** Each control point of a line of so many spans by what the line is at the places where each has most say. */
+const throughKept = new Map<number, readonly (readonly number[])[]>();
+function throughGreville(spans: number): readonly (readonly number[])[] {
+  const kept = throughKept.get(spans);
+  if (kept) return kept;
+  const places = greville(spans);
+  const matrix = places.map((t) => {
+    const { first, value } = basisAt(spans, t);
+    const row = new Array<number>(places.length).fill(0);
+    value.forEach((by, k) => (row[first + k] = by));
+    return row;
+  });
+  // of each place alone, turned over: control point by control point
+  const alone = places.map((_, place) =>
+    solveDense(
+      matrix,
+      places.map((__, k) => (k === place ? 1 : 0)),
+    ),
+  );
+  const made = places.map((_, control) => alone.map((column) => at(column, control)));
+  throughKept.set(spans, made);
+  return made;
 }
 
 /** What control points do at a place of the sheet. */
@@ -154,49 +187,58 @@ type Sheet = Pick<Plate, 'spans' | 'across' | 'rows' | 'flat'>;
 
 /** Control points with a say at a place. */
 export const COUNT = 16;
-function column(of: (k: number) => number): number[] {
-  const out = new Array<number>(COUNT);
-  for (let k = 0; k < COUNT; k++) out[k] = of(k);
-  return out;
-}
 
 function placeOf({ flat, rows }: Sheet, along: Basis, up: Basis): SheetPlace {
-  const i = (k: number) => k >> 2;
-  const j = (k: number) => k & 3;
-  // four of each
-  const product = (one: readonly number[], other: readonly number[]) => column((k) => one[i(k)]! * other[j(k)]!);
-  const points = column((k) => (along.first + i(k)) * rows + up.first + j(k));
-  const value = product(along.value, up.value);
-  const [na, nb] = [product(along.slope, up.value), product(along.value, up.slope)];
-  const [aa, ab, bb] = [
-    product(along.second, up.value),
-    product(along.slope, up.slope),
-    product(along.value, up.second),
-  ];
-  const sum = (axis: 0 | 1, by: readonly number[]) => {
-    let total = 0;
-    for (let k = 0; k < COUNT; k++) total += by[k]! * flat[points[k]!]![axis]; // sixteen
-    return total;
-  };
-  const [ua, ub, va, vb] = [sum(0, na), sum(0, nb), sum(1, na), sum(1, nb)];
+  const [points, value, na, nb, aa, ab, bb] = Array.from({ length: 7 }, () => new Array<number>(COUNT)) as Columns;
+  let [ua, ub, va, vb] = [0, 0, 0, 0];
+  // what the map from the parameters to the flat sheet itself bends
+  let [uaa, uab, ubb, vaa, vab, vbb] = [0, 0, 0, 0, 0, 0];
+  for (let k = 0; k < COUNT; k++) {
+    const i = k >> 2;
+    const j = k & 3;
+    const p = (along.first + i) * rows + up.first + j;
+    // four of each, and a point of the sheet
+    points[k] = p;
+    value[k] = along.value[i]! * up.value[j]!;
+    na[k] = along.slope[i]! * up.value[j]!;
+    nb[k] = along.value[i]! * up.slope[j]!;
+    aa[k] = along.second[i]! * up.value[j]!;
+    ab[k] = along.slope[i]! * up.slope[j]!;
+    bb[k] = along.value[i]! * up.second[j]!;
+    const u = flat[p]![0];
+    const v = flat[p]![1];
+    ua += na[k]! * u;
+    ub += nb[k]! * u;
+    va += na[k]! * v;
+    vb += nb[k]! * v;
+    uaa += aa[k]! * u;
+    uab += ab[k]! * u;
+    ubb += bb[k]! * u;
+    vaa += aa[k]! * v;
+    vab += ab[k]! * v;
+    vbb += bb[k]! * v;
+  }
   const area = ua * vb - ub * va;
   // da/du, da/dv, db/du, db/dv
   const [au, av, bu, bv] = [vb / area, -ub / area, -va / area, ua / area];
-  const du = column((k) => na[k]! * au + nb[k]! * bu);
-  const dv = column((k) => na[k]! * av + nb[k]! * bv);
-  // second derivatives by the parameters, less what the map itself bends, turned into those by the flat coordinates
-  const less = (own: readonly number[]) => {
-    const [u, v] = [sum(0, own), sum(1, own)];
-    return column((k) => own[k]! - du[k]! * u - dv[k]! * v);
-  };
-  const [laa, lab, lbb] = [less(aa), less(ab), less(bb)];
-  return {
-    ...{ points, area, du, dv, value, da: na },
-    duu: column((k) => laa[k]! * au * au + 2 * lab[k]! * au * bu + lbb[k]! * bu * bu),
-    duv: column((k) => laa[k]! * au * av + lab[k]! * (au * bv + av * bu) + lbb[k]! * bu * bv),
-    dvv: column((k) => laa[k]! * av * av + 2 * lab[k]! * av * bv + lbb[k]! * bv * bv),
-  };
+  const [du, dv, duu, duv, dvv] = Array.from({ length: 5 }, () => new Array<number>(COUNT)) as Columns;
+  for (let k = 0; k < COUNT; k++) {
+    const x = na[k]! * au + nb[k]! * bu;
+    const y = na[k]! * av + nb[k]! * bv;
+    // second derivatives by the parameters, less what the map bends, turned into those by the flat coordinates
+    const laa = aa[k]! - x * uaa - y * vaa;
+    const lab = ab[k]! - x * uab - y * vab;
+    const lbb = bb[k]! - x * ubb - y * vbb;
+    du[k] = x;
+    dv[k] = y;
+    duu[k] = laa * au * au + 2 * lab * au * bu + lbb * bu * bu;
+    duv[k] = laa * au * av + lab * (au * bv + av * bu) + lbb * bu * bv;
+    dvv[k] = laa * av * av + 2 * lab * av * bv + lbb * bv * bv;
+  }
+  return { points, area, du, dv, value, duu, duv, dvv };
 }
+/** As many as are taken. */
+type Columns = [number[], number[], number[], number[], number[], number[], number[]];
 
 /** A quantity of the bent sheet at a place: in space, m, for what is asked of it there. */
 export function readSheet(

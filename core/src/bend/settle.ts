@@ -271,7 +271,7 @@ function fixedPlace(plate: Plate, hold: PointHold): SheetPlace {
 const pick = ({ points, value }: SheetPlace) => ({ points, value });
 
 /** Place and run of an edge by the parameter along: its control points are the sheet's own, at either side. */
-function edgeAt(plate: Plate, shape: Float64Array, a: number, b: 0 | 1) {
+export function edgeAt(plate: Plate, shape: Float64Array, a: number, b: 0 | 1) {
   const { first, value, slope } = basisAt(plate.spans, a);
   const [position, run] = [[0, 0, 0] as [number, number, number], [0, 0, 0] as [number, number, number]];
   for (let k = 0; k < 4; k++) {

@@ -24,13 +24,14 @@ const NEAR = 0.3;
 export function tableFrom(lines: readonly Traced[], ends: Ends): Longitudinal[] {
   const from = Math.max(...lines.map(({ points }) => at(points, 0)[0]));
   const to = Math.min(...lines.map(({ points }) => at(points, -1)[0]));
-  const stations = stationsBetween(from, to, ends);
   const low = Math.min(...lines.flatMap(({ points }) => points.map((p) => p[2])));
   const fore = Math.min(...lines.map(({ points }) => at(points, 0)[0]));
+  // whole millimetres from the foremost place, as the table counts
+  const stations = stationsBetween(from - fore, to - fore, { ...ends, wanted: ends.wanted?.map((x) => x - fore) });
   return lines.map(({ id, name, points }) => {
     const rows: [string, Vec3][] = [
       [ends.bow === 'pointed' ? 'stem' : 'bow', at(points, 0)],
-      ...stations.map(({ label, x }): [string, Vec3] => [label, atX(points, x)]),
+      ...stations.map(({ label, x }): [string, Vec3] => [label, atX(points, x + fore)]),
       [ends.stern === 'pointed' ? 'sternpost' : 'transom', at(points, -1)],
     ];
     return {

@@ -281,10 +281,10 @@ function Makes({ card, told: { bent: made }, length, names }: MakesProps) {
           `${small(bent.longer.lower)} longer than it was cut, the ${names.upper} ${small(bent.longer.upper)}.`}
       </p>
       {bare.length > 0 && (
-        <p className="quiet">
+        <Box component="p" className="quiet" sx={{ mt: 1 }}>
           {`Nothing holds it ${bareWords} along the ${names.lower}: there it runs as it likes. `}
           Another frame would settle it.
-        </p>
+        </Box>
       )}
     </section>
   );
