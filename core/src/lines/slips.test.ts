@@ -72,6 +72,43 @@ describe('the demo table with slips', () => {
   });
 });
 
+describe('the last figure of a line', () => {
+  const off = (demo: 'tamsel' | 'orrin' | 'ilven', lineId: string, end: 'fore' | 'aft', mm: number): LinesTable => {
+    const { longitudinals } = demoProject(demo, 'x').lines;
+    return {
+      longitudinals: longitudinals.map((line) => ({
+        ...line,
+        points: line.points.map((p, i) =>
+          line.id === lineId && i === (end === 'fore' ? 0 : line.points.length - 1)
+            ? { ...p, height: p.height + mm }
+            : p,
+        ),
+      })),
+    };
+  };
+  it.each([
+    ['tamsel', 'sheer', 'aft'],
+    ['tamsel', 'chine', 'aft'],
+    ['orrin', 'sheer', 'fore'],
+    ['orrin', 'sheer', 'aft'],
+  ] as const)('of %s’s %s %s, at a transom, is found a hundred off, and put right', (demo, line, end) => {
+    const part = off(demo, line, end, 100);
+    const [found, ...others] = slipsOf(part);
+    expect(others).toEqual([]);
+    expect(found?.data).toMatchObject({ quantity: 'height', slip: '100 mm less' });
+    expect(found?.data['station']).toMatch(/^(transom|bow)/);
+    const own = demoProject(demo, 'x').lines.longitudinals.find(({ id }) => id === line)?.points;
+    expect(found?.remedies?.[0]?.edits[0]?.value).toBeCloseTo(own?.at(end === 'fore' ? 0 : -1)?.height ?? NaN, 6);
+  });
+  it('where a line ends on the centreline it may end as it likes', () => {
+    for (const end of ['fore', 'aft'] as const)
+      for (const mm of [60, -60]) {
+        const named = slipsOf(off('ilven', 'sheer', end, mm)).map(({ where }) => where.station);
+        expect(named.filter((station) => station === 'stem' || station === 'sternpost')).toEqual([]);
+      }
+  });
+});
+
 describe('a table whose heights run down from a line', () => {
   it('has its slips told in its own figures, and put right in the boat’s', () => {
     const table: LinesTable = { ...demoProject('slips', 'x').lines, heightsFrom: 900 };
