@@ -42,7 +42,8 @@ function createWeld(): Weld {
   const cellOf = (i: number, j: number, k: number) => (i * 73_856_093) ^ (j * 19_349_663) ^ (k * 83_492_791);
   return (p) => {
     const own: Vec3 = Math.abs(p[1]) <= CENTRELINE_MM ? [p[0], 0, p[2]] : p;
-    const [i, j, k] = own.map((value) => Math.floor(value / WELD_MM)) as [number, number, number]; // three in, three out
+    // three in, three out
+    const [i, j, k] = own.map((value) => Math.floor(value / WELD_MM)) as [number, number, number];
     for (let di = -1; di <= 1; di++)
       for (let dj = -1; dj <= 1; dj++)
         for (let dk = -1; dk <= 1; dk++) {

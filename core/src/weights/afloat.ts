@@ -7,8 +7,8 @@
  * depth follows), and a small push brings her back. Newton's method on the two slopes of the plane, with the second
  * derivatives from the second moments of the area that it cuts (the metacentre's: J/V less the lever), and as much
  * added as makes them positive, halving steps that do not lower the energy. The depth by Newton on the area, by the
- * secant once two levels are known, between bounds, from the plane through the middle of the last one's. It says how she
- * floats, not whether she is safe.
+ * secant once two levels are known, between bounds, from the plane through the middle of the last one's. It says how
+ * she floats, not whether she is safe.
  */
 import { at, dot3, sub3, unit3, type Vec3 } from '../geometry';
 import { planeArea, span, under, type HullSolid, type PlaneArea, type Under, type WaterPlane } from './under';

@@ -59,4 +59,11 @@ export default function WeightsPage() {
 /** What a load that is moved changes. */
 const WITH_A_LOAD: readonly string[] = ['Draught', 'Least freeboard', 'Trim', 'Heel'];
 
-const figureOf = ({ what, value }: FloatLine) => <Figure key={what} name={what} value={value} />;
+/** What a figure is counted from. */
+const FROM: Readonly<Record<string, string>> = {
+  Trim: 'From the base from which the table counts its heights',
+  Heel: 'From upright as she is drawn',
+  Draught: 'From the float line down to her lowest',
+};
+
+const figureOf = ({ what, value }: FloatLine) => <Figure key={what} name={what} value={value} why={FROM[what]} />;
