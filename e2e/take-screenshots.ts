@@ -59,6 +59,10 @@ for (const [key, name] of [
   if (name === 'fitout') await page.locator('path[data-part="Sole 1"]').click();
   if (name === 'plan') await page.getByRole('button', { name: 'Sealing, coat 1' }).first().click();
   if (name === 'sheets') await page.waitForTimeout(11_000);
+  if (name === 'timber') {
+    await settle();
+    await page.getByText('Planning the sticks.').waitFor({ state: 'hidden' });
+  }
   if (name === 'panels') {
     await settle();
     await page.locator('path[data-part="Side"]').click();

@@ -15,6 +15,8 @@ const PITCH = { all: 0.55, least: 0.062, most: 0.13 };
 const BAR = 0.42;
 /** As wide as a name's letter, px. */
 const LETTER_PX = 6.6;
+/** Left free beside it. */
+const ROOM_PX = 8;
 
 export function SticksDrawing({ value, plan }: Props) {
   const { palette } = useTheme();
@@ -56,7 +58,7 @@ export function SticksDrawing({ value, plan }: Props) {
                 const isPicked = choice === run;
                 const words = `${name}, ${formatWithUnit(length, notation)}`;
                 const shown = [words, formatWithUnit(length, notation)].find(
-                  (text) => text.length * LETTER_PX * px < length,
+                  (text) => (text.length * LETTER_PX + ROOM_PX) * px < length,
                 );
                 return (
                   <g
