@@ -318,9 +318,16 @@ describe('a side that is known, held as it is', () => {
       Array.from({ length: count }, (_, k) => at(inner, Math.round(((k + 0.5) / count) * (inner.length - 1))));
     const three = heldBack(drawn, some(3));
     const all = heldBack(drawn, inner);
+    // closer than boats are built
+    const many = heldBack(
+      drawn,
+      Array.from({ length: 39 }, (_, k) => 300 + (k * 3700) / 38),
+    );
     expect(three.bent.problem).toBeUndefined();
     expect(three.off).toBeLessThan(15);
     expect(all.off).toBeLessThan(4);
+    expect(many.bent.problem).toBeUndefined();
+    expect(many.off).toBeLessThan(1);
   });
 });
 

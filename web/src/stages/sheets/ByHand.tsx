@@ -36,8 +36,6 @@ export function ByHand({ piece, shelves, laid }: Props) {
       <p className="quiet">
         Drag a piece to another place, or nudge it with the arrow keys. It lies where it is clear of all others.
       </p>
-      {piece && shelf && <OfPiece piece={piece} shelf={shelf} laid={laid} put={put} />}
-      {!piece && <p className="quiet">Pick a piece to turn it, pin it, or put it on another sheet.</p>}
       {laid.length > 0 && (
         <>
           <p className="quiet">
@@ -51,6 +49,9 @@ export function ByHand({ piece, shelves, laid }: Props) {
           </div>
         </>
       )}
+      {/* under what is pressed: it goes and comes again while its sheet is laid out anew */}
+      {piece && shelf && <OfPiece piece={piece} shelf={shelf} laid={laid} put={put} />}
+      {!piece && <p className="quiet">Pick a piece to turn it, pin it, or put it on another sheet.</p>}
     </Section>
   );
 }
