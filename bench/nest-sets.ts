@@ -1,5 +1,14 @@
 /** Sets of parts to lay out, made by chance from a seed: the kinds that boats ask for, and a sheet cut into pieces. */
-import { area, differenceOf, intersectionOf, netArea, random, widened, type Vec2 } from '../core/src/geometry/index';
+import {
+  area,
+  at,
+  differenceOf,
+  intersectionOf,
+  netArea,
+  random,
+  widened,
+  type Vec2,
+} from '../core/src/geometry/index';
 import type { NestJob } from '../core/src/sheets/index';
 
 type Part = NestJob['parts'][number];
@@ -195,6 +204,30 @@ const pieces = (seed: number): NestJob =>
     cutUp(30, seed, 1).map((piece, k) => part(`piece.${k}`, piece)),
     { gap: 0 },
   );
+
+/** 120 parts of a boat, each of one of three thicknesses: pieces of strakes, frames with and without holes, knees, seats. */
+export function threeThicknesses(seed: number): readonly NestSet[] {
+  const next = random(seed);
+  const about = (low: number, high: number) => low + (high - low) * next();
+  const free = { rotations: QUARTERS };
+  const made = Array.from({ length: 120 }, (_, k): { mm: number; one: Part } => {
+    const mm = at([4, 6, 9], Math.floor(3 * next()));
+    const kind = k % 6;
+    if (kind < 2) {
+      const outline = strake(about(900, 2000), about(90, 260), about(90, 260), about(0, 30), about(-60, 60));
+      return { mm, one: part(`strake.${k}`, outline) };
+    }
+    if (kind === 2) return { mm, one: part(`knee.${k}`, knee(about(160, 300), about(160, 300), about(50, 90)), free) };
+    if (kind === 3) return { mm, one: part(`seat.${k}`, rectangle(about(400, 900), about(150, 300))) };
+    const outline = bulkhead(about(400, 1000), about(260, 460), about(40, 110));
+    const hole = (widened(outline, -about(60, 100))[0] ?? []).map(([x, y]): [number, number] => [x, y]);
+    return { mm, one: part(`frame.${k}`, outline, { ...free, holes: kind === 4 && hole.length > 2 ? [hole] : [] }) };
+  });
+  return [4, 6, 9].map((mm) => ({
+    name: `of 120 parts those of ${mm} mm`,
+    job: job(made.filter((other) => other.mm === mm).map(({ one }) => one)),
+  }));
+}
 
 export const nestSets = (seed: number): readonly NestSet[] => [
   { name: 'skiff in pieces', job: skiff(seed) },

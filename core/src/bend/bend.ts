@@ -10,7 +10,7 @@ import { at, random, type Vec3 } from '../geometry';
 import { FEEL, PLY_MODULUS, STRAIN_SAID } from './constants';
 import { edgeReader } from './edges';
 import type { BendFrame, BendJob } from './job';
-import { ACROSS, controlsThrough, plateOf, readFlat, readSheet, sheetPlace, type Plate } from './plate';
+import { ACROSS, controlsThrough, emptyPlaces, plateOf, readFlat, readSheet, sheetPlace, type Plate } from './plate';
 import { edgeAt, settle, type Hold } from './settle';
 
 export type Feel = 'hand' | 'clamp' | 'two people' | 'more than two people';
@@ -72,33 +72,68 @@ const acrossOf = (isRough = false) => (isRough ? ACROSS.rough : ACROSS.fine);
 
 /**
  * Bends one sheet after another, each much like the last: keeps the plate while the sheet is cut alike, and begins with
- * the last shape; from nothing where that leads to one not to be trusted.
+ * the last shape, carried on as far as the change goes on; from nothing where that leads to one not to be trusted.
  */
 export function createBender(): (job: BendJob, isRough: boolean) => Bent {
   let kept: { readonly cut: string; readonly plate: Plate } | undefined;
-  let last: Float64Array | undefined;
+  let [last, earlier]: (Made | undefined)[] = [];
   return (job, isRough) => {
     const cut = JSON.stringify([job.lower, job.upper, job.spans, isRough]);
     const before = kept;
     if (kept?.cut !== cut) kept = { cut, plate: plateOfJob(job, acrossOf(isRough)) };
     const { plate } = kept;
-    const from = before && last && carried(last, before.plate, plate);
+    const figures = figuresOf(job);
+    const from = before && last && (carriedOn(figures, last, earlier) ?? carried(last.shape, before.plate, plate));
     const near = from && bendOn(plate, job, { from, isRough });
     const bent = near && near.problem === undefined ? near : bendOn(plate, job, { isRough });
-    last = bent.problem === undefined ? bent.shape : undefined;
+    earlier = last;
+    last = bent.problem === undefined ? { figures, shape: bent.shape } : undefined;
     return bent;
   };
+}
+
+/** What a shape was asked of, figure by figure, and the shape. */
+type Made = { readonly figures: readonly number[]; readonly shape: Float64Array };
+
+function figuresOf({ lower, upper, stem, bow, stern, rise, frames, spans }: BendJob): number[] {
+  const held = [...frames, bow ?? {}, stern ?? {}].flatMap((one) => {
+    const { x, along, lower: low, upper: high } = one as BendFrame;
+    return [x ?? 0, along ?? 0, low ?? 0, high ?? 0];
+  });
+  return [spans, ...lower.flat(), ...upper.flat(), stem, rise, ...held];
+}
+
+/** Further ahead than this, in the last changes, nothing is foreseen; nor where so much of the change goes aside. */
+const AHEAD = 2;
+const ASIDE = 0.2;
+
+/** Where the change goes on as the last one did, as a handle that is dragged does: as much more of what came of that. */
+function carriedOn(figures: readonly number[], last: Made, earlier: Made | undefined): Float64Array | undefined {
+  if (earlier?.figures.length !== figures.length || earlier.shape.length !== last.shape.length) return undefined;
+  let [along, was, now] = [0, 0, 0];
+  for (let k = 0; k < figures.length; k++) {
+    const by = last.figures[k]! - earlier.figures[k]!; // as many of each
+    const way = figures[k]! - last.figures[k]!;
+    along += by * way;
+    was += by * by;
+    now += way * way;
+  }
+  if (was === 0) return undefined;
+  const share = along / was;
+  if (Math.abs(share) > AHEAD || now - share * along > ASIDE ** 2 * now) return undefined;
+  return last.shape.map((x, k) => x + share * (x - earlier.shape[k]!));
 }
 
 /** A bent shape on a sheet cut, or parted, otherwise: each place goes as far in the sheet as it does on the flat. */
 function carried(shape: Float64Array, was: Plate, now: Plate): Float64Array {
   if (was === now) return shape;
+  const [place, there] = [emptyPlaces(1), emptyPlaces(1)];
   const placeAt = (a: number, b: number): Vec3 => {
-    const place = sheetPlace(was, a, b);
-    const [along, up] = [readSheet(shape, place.points, place.du), readSheet(shape, place.points, place.dv)];
-    const [from, to] = [readFlat(was, place), readFlat(now, sheetPlace(now, a, b))];
+    sheetPlace(was, a, b, place);
+    const [along, up] = [readSheet(shape, place, place.du), readSheet(shape, place, place.dv)];
+    const [from, to] = [readFlat(was, place), readFlat(now, sheetPlace(now, a, b, there))];
     const [u, v] = [to[0] - from[0], to[1] - from[1]];
-    const [x, y, z] = readSheet(shape, place.points, place.value);
+    const [x, y, z] = readSheet(shape, place, place.value);
     const moved = (d: 0 | 1 | 2) => u * along[d] + v * up[d];
     return [x + moved(0), y + moved(1), z + moved(2)];
   };
@@ -259,8 +294,10 @@ function coldStart(plate: Plate, job: BendJob, lengths: readonly [number, number
 /** @param edges of the edge that gives most, all along */
 function strainOf(plate: Plate, shape: Float64Array, edges: number): Bent['strain'] {
   let [most, sum, area] = [0, 0, 0];
-  for (const { points, du, dv, weight } of plate.stretched) {
-    const [u, v] = [readSheet(shape, points, du), readSheet(shape, points, dv)];
+  const places = plate.stretched;
+  for (let k = 0; k < places.weight.length; k++) {
+    const weight = places.weight[k]!; // one a place
+    const [u, v] = [readSheet(shape, places, places.du, k), readSheet(shape, places, places.dv, k)];
     const [uu, vv, uv] = [(dot(u, u) - 1) / 2, (dot(v, v) - 1) / 2, dot(u, v) / 2];
     // the greater of its two main ones
     const middle = (uu + vv) / 2;
@@ -282,13 +319,17 @@ const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((su
 /** By the greatest of the two main curvatures, whichever way it runs. */
 function tightestOf(plate: Plate, shape: Float64Array, lengthMm: number): Bent['tightest'] {
   let best = { curvature: 0, share: 0 };
-  plate.bendPlaces.forEach(({ points, duu, duv, dvv }, k) => {
-    const [uu, uv, vv] = [duu, duv, dvv].map((by) => readSheet(shape, points, by));
+  const places = plate.bendPlaces;
+  const count = places.weight.length;
+  for (let k = 0; k < count; k++) {
     // of a sheet that does not stretch the seconds all point along its normal
-    const size = (one: readonly number[] = []) => Math.hypot(...one);
-    const curvature = Math.sqrt(size(uu) ** 2 + 2 * size(uv) ** 2 + size(vv) ** 2);
-    if (curvature > best.curvature) best = { curvature, share: k / plate.bendPlaces.length };
-  });
+    const [uu, uv, vv] = [places.duu, places.duv, places.dvv].map((by) => {
+      const second = readSheet(shape, places, by, k);
+      return dot(second, second);
+    }) as [number, number, number];
+    const curvature = Math.sqrt(uu + 2 * uv + vv);
+    if (curvature > best.curvature) best = { curvature, share: k / count };
+  }
   return { radiusMm: best.curvature > 0 ? MM / best.curvature : Infinity, alongMm: best.share * lengthMm };
 }
 
@@ -319,8 +360,10 @@ function wrongWith(plate: Plate, shape: Float64Array, { isSettled, held, strain 
 /** Whether the sheet’s inside looks outward, or its upper edge stands under its lower one, over most of it. */
 function turnedOver(plate: Plate, shape: Float64Array): boolean {
   let [over, all] = [0, 0];
-  for (const { points, du, dv, weight } of plate.stretched) {
-    const [u, v] = [readSheet(shape, points, du), readSheet(shape, points, dv)];
+  const places = plate.stretched;
+  for (let k = 0; k < places.weight.length; k++) {
+    const weight = places.weight[k]!; // one a place
+    const [u, v] = [readSheet(shape, places, places.du, k), readSheet(shape, places, places.dv, k)];
     const out = u[2] * v[0] - u[0] * v[2]; // athwart part of the normal: outward is to starboard, −u × v
     if (out > 0 || v[2] <= 0) over += weight;
     all += weight;

@@ -79,6 +79,25 @@ describe('cards bent one after another', () => {
   it('while they are dragged nearly so', () => {
     expect(apart(whole, made(createCardBender()(card, SPANS.dragged)), 10)).toBeLessThan(3);
   });
+  it('foreseen along a drag they are what each would be from nothing, through its turns and when another begins', () => {
+    const bend = createCardBender();
+    const hold = (mm: number): Card => ({ ...card, spreaders: card.spreaders.map((one) => ({ ...one, upper: mm })) });
+    const edge = (mm: number): Card => ({
+      ...card,
+      upper: card.upper.map((point, k) => (k === 1 ? { ...point, up: mm } : point)),
+    });
+    const to = (k: number) => 12 - Math.abs((k % 24) - 12);
+    const cards = [
+      ...Array.from({ length: 30 }, (_, k) => hold(690 - 3 * to(k))),
+      ...Array.from({ length: 30 }, (_, k) => edge(500 - 2.5 * to(k))),
+      ...[card, hold(640), edge(470)],
+    ];
+    for (const [k, one] of cards.entries()) {
+      const here = made(bend(one, SPANS.dragged));
+      expect(here.bent.problem).toBeUndefined();
+      if (k % 7 === 0 || k > 58) expect(apart(made(createCardBender()(one, SPANS.dragged)), here)).toBeLessThan(0.3);
+    }
+  });
   it('go on after one that cannot be bent', () => {
     const bend = createCardBender();
     bend(card, SPANS.dragged);

@@ -7,7 +7,7 @@
  * the control points' coordinates, along the sheet first, so that the matrix is a band.
  */
 import { at, solveDense, type Vec2 } from '../geometry';
-import { addTo, emptyBand, type Band } from './banded';
+import { emptyBand, type Band } from './banded';
 import { basisAt, controlCount, greville, type Basis } from './b-spline';
 
 /**
@@ -16,18 +16,19 @@ import { basisAt, controlCount, greville, type Basis } from './b-spline';
  */
 export const ACROSS = { rough: 2, fine: 4 } as const;
 
-/** A place of the sheet: the control points that have a say there, and how much, by the flat sheet's coordinates. */
-export type SheetPlace = {
-  /** Numbers of control points, sixteen, in rising order. */
-  readonly points: readonly number[];
-  readonly value: readonly number[];
-  readonly du: readonly number[];
-  readonly dv: readonly number[];
-  readonly duu: readonly number[];
-  readonly duv: readonly number[];
-  readonly dvv: readonly number[];
-  /** Flat area of a unit of the parameters. */
-  readonly area: number;
+/** Places of the sheet, one after another: the control points that have a say at each, and how much. */
+export type Places = {
+  /** Numbers of control points, sixteen a place, in rising order. */
+  readonly points: Int32Array;
+  /** As many, by the flat sheet's coordinates. */
+  readonly value: Float64Array;
+  readonly du: Float64Array;
+  readonly dv: Float64Array;
+  readonly duu: Float64Array;
+  readonly duv: Float64Array;
+  readonly dvv: Float64Array;
+  /** One a place: its share of the flat area; of a place alone the flat area of a unit of the parameters. */
+  readonly weight: Float64Array;
 };
 
 export type Plate = {
@@ -39,19 +40,12 @@ export type Plate = {
   readonly half: number;
   /** Control points of the flat sheet, m. */
   readonly flat: readonly Vec2[];
-  readonly stretched: readonly (SheetPlace & { readonly weight: number })[];
-  /** The same, packed for the solver: sixteen figures a place. */
-  readonly packed: Packed;
+  /** Where stretching is measured. */
+  readonly stretched: Places;
+  /** Of one coordinate, which goes for each: by control points. */
   readonly bending: Band;
-  readonly bendPlaces: readonly (SheetPlace & { readonly weight: number })[];
-};
-
-export type Packed = {
-  readonly points: Int32Array;
-  readonly du: Float64Array;
-  readonly dv: Float64Array;
-  /** One a place. */
-  readonly weight: Float64Array;
+  /** Where bending is measured. */
+  readonly bendPlaces: Places;
 };
 
 const GAUSS2 = [-1, 1].map((side) => ({ x: side / Math.sqrt(3), weight: 1 }));
@@ -82,49 +76,45 @@ export function plateOf(flatAt: (a: number, b: number) => Vec2, spans: number, a
   const sheet: Sheet = { spans, across, rows: controlCount(across), flat: flatControls(flatAt, spans, across) };
   const size = 3 * controlCount(spans) * sheet.rows;
   const half = 3 * (3 * sheet.rows + 3) + 2;
-  const gauss = (rule: Rule) => {
-    const up = gaussPlaces(across, rule);
-    return gaussPlaces(spans, rule).flatMap((alongs) =>
-      up.flatMap((ups) =>
-        alongs.flatMap((one) =>
-          ups.map((other) => {
-            const place = placeOf(sheet, one.basis, other.basis);
-            return { ...place, weight: (place.area * one.weight * other.weight) / 4 };
-          }),
-        ),
-      ),
-    );
-  };
-  const bendPlaces = gauss(GAUSS3);
-  const bending = bendingOf(bendPlaces, size, half);
-  const stretched = gauss(GAUSS2);
-  const packed = {
-    points: Int32Array.from(stretched.flatMap(({ points }) => points)),
-    du: Float64Array.from(stretched.flatMap(({ du }) => du)),
-    dv: Float64Array.from(stretched.flatMap(({ dv }) => dv)),
-    weight: Float64Array.from(stretched.map(({ weight }) => weight)),
-  };
-  return { ...sheet, size, half, stretched, packed, bending, bendPlaces };
+  const bendPlaces = placesBy(sheet, GAUSS3);
+  const [one, reach] = [size / 3, (half - 2) / 3];
+  const bending = bendingOf(bendPlaces, one, reach);
+  return { ...sheet, size, half, stretched: placesBy(sheet, GAUSS2), bending, bendPlaces };
 }
 
-/** The same for each of the three coordinates: summed up for one, a third as large. */
-function bendingOf(places: Plate['bendPlaces'], size: number, half: number): Band {
-  const [one, reach] = [size / 3, (half - 2) / 3];
-  const own = new Float64Array(one * (reach + 1));
-  for (const { points, duu, duv, dvv, weight } of places)
-    for (let m = 0; m < COUNT; m++) {
-      const p = points[m]!; // sixteen each
-      const [uu, uv, vv] = [weight * duu[m]!, 2 * weight * duv[m]!, weight * dvv[m]!];
-      const row = p * (reach + 1) + reach - p;
-      // in rising order
-      for (let n = 0; n <= m; n++) own[row + points[n]!]! += uu * duu[n]! + uv * duv[n]! + vv * dvv[n]!;
-    }
+/** The places of a rule in every span, along the sheet. */
+function placesBy(sheet: Sheet, rule: Rule): Places {
+  const [alongs, ups] = [gaussPlaces(sheet.spans, rule), gaussPlaces(sheet.across, rule)];
+  const places = emptyPlaces(sheet.spans * sheet.across * rule.length ** 2);
+  let k = 0;
+  for (const span of alongs)
+    for (const row of ups)
+      for (const along of span)
+        for (const up of row) {
+          putPlace(places, k, sheet, along.basis, up.basis);
+          places.weight[k] = (places.weight[k]! * along.weight * up.weight) / 4; // just put there
+          k++;
+        }
+  return places;
+}
+
+function bendingOf({ points, duu, duv, dvv, weight }: Places, size: number, half: number): Band {
   const band = emptyBand(size, half);
-  for (let p = 0; p < one; p++)
-    for (let q = Math.max(0, p - reach); q <= p; q++) {
-      const by = own[p * (reach + 1) + reach - p + q]!; // within the band
-      if (by !== 0) for (let d = 0; d < 3; d++) addTo(band, 3 * p + d, 3 * q + d, by);
+  const { rows } = band;
+  for (let k = 0; k < weight.length; k++) {
+    const [first, by] = [COUNT * k, weight[k]!]; // all in bounds, here and below
+    for (let m = first; m < first + COUNT; m++) {
+      const uu = by * duu[m]!;
+      const uv = 2 * by * duv[m]!;
+      const vv = by * dvv[m]!;
+      const row = points[m]! * half + half;
+      // in rising order
+      for (let n = first; n <= m; n++) {
+        const i = row + points[n]!;
+        rows[i] = rows[i]! + uu * duu[n]! + uv * duv[n]! + vv * dvv[n]!;
+      }
     }
+  }
   return band;
 }
 
@@ -179,76 +169,107 @@ function throughGreville(spans: number): readonly (readonly number[])[] {
   return made;
 }
 
-/** What control points do at a place of the sheet. */
-export const sheetPlace = (sheet: Sheet, a: number, b: number): SheetPlace =>
-  placeOf(sheet, basisAt(sheet.spans, a), basisAt(sheet.across, b));
+/** What control points do at one place of the sheet; put where there is room for one, if that is given. */
+export function sheetPlace(sheet: Sheet, a: number, b: number, place = emptyPlaces(1)): Places {
+  putPlace(place, 0, sheet, basisAt(sheet.spans, a), basisAt(sheet.across, b));
+  return place;
+}
 
 type Sheet = Pick<Plate, 'spans' | 'across' | 'rows' | 'flat'>;
 
 /** Control points with a say at a place. */
 export const COUNT = 16;
 
-function placeOf({ flat, rows }: Sheet, along: Basis, up: Basis): SheetPlace {
-  const [points, value, na, nb, aa, ab, bb] = Array.from({ length: 7 }, () => new Array<number>(COUNT)) as Columns;
+export const emptyPlaces = (count: number): Places => ({
+  points: new Int32Array(COUNT * count),
+  value: new Float64Array(COUNT * count),
+  du: new Float64Array(COUNT * count),
+  dv: new Float64Array(COUNT * count),
+  duu: new Float64Array(COUNT * count),
+  duv: new Float64Array(COUNT * count),
+  dvv: new Float64Array(COUNT * count),
+  weight: new Float64Array(count),
+});
+
+/** Derivatives by the parameters, for the place at hand: along, up, and of them the second ones. */
+const BY_A = new Float64Array(COUNT);
+const BY_B = new Float64Array(COUNT);
+const BY_AA = new Float64Array(COUNT);
+const BY_AB = new Float64Array(COUNT);
+const BY_BB = new Float64Array(COUNT);
+
+/** Puts the place with these bases into the list as its k-th; its weight is the flat area of a unit of parameters. */
+function putPlace(places: Places, k: number, { flat, rows }: Sheet, along: Basis, up: Basis): void {
+  const { points, value, du, dv, duu, duv, dvv, weight } = places;
+  const first = COUNT * k;
   let [ua, ub, va, vb] = [0, 0, 0, 0];
   // what the map from the parameters to the flat sheet itself bends
   let [uaa, uab, ubb, vaa, vab, vbb] = [0, 0, 0, 0, 0, 0];
-  for (let k = 0; k < COUNT; k++) {
-    const i = k >> 2;
-    const j = k & 3;
+  for (let m = 0; m < COUNT; m++) {
+    const i = m >> 2;
+    const j = m & 3;
     const p = (along.first + i) * rows + up.first + j;
     // four of each, and a point of the sheet
-    points[k] = p;
-    value[k] = along.value[i]! * up.value[j]!;
-    na[k] = along.slope[i]! * up.value[j]!;
-    nb[k] = along.value[i]! * up.slope[j]!;
-    aa[k] = along.second[i]! * up.value[j]!;
-    ab[k] = along.slope[i]! * up.slope[j]!;
-    bb[k] = along.value[i]! * up.second[j]!;
+    points[first + m] = p;
+    value[first + m] = along.value[i]! * up.value[j]!;
+    const na = along.slope[i]! * up.value[j]!;
+    const nb = along.value[i]! * up.slope[j]!;
+    const naa = along.second[i]! * up.value[j]!;
+    const nab = along.slope[i]! * up.slope[j]!;
+    const nbb = along.value[i]! * up.second[j]!;
+    BY_A[m] = na;
+    BY_B[m] = nb;
+    BY_AA[m] = naa;
+    BY_AB[m] = nab;
+    BY_BB[m] = nbb;
     const u = flat[p]![0];
     const v = flat[p]![1];
-    ua += na[k]! * u;
-    ub += nb[k]! * u;
-    va += na[k]! * v;
-    vb += nb[k]! * v;
-    uaa += aa[k]! * u;
-    uab += ab[k]! * u;
-    ubb += bb[k]! * u;
-    vaa += aa[k]! * v;
-    vab += ab[k]! * v;
-    vbb += bb[k]! * v;
+    ua += na * u;
+    ub += nb * u;
+    va += na * v;
+    vb += nb * v;
+    uaa += naa * u;
+    uab += nab * u;
+    ubb += nbb * u;
+    vaa += naa * v;
+    vab += nab * v;
+    vbb += nbb * v;
   }
   const area = ua * vb - ub * va;
+  weight[k] = area;
   // da/du, da/dv, db/du, db/dv
-  const [au, av, bu, bv] = [vb / area, -ub / area, -va / area, ua / area];
-  const [du, dv, duu, duv, dvv] = Array.from({ length: 5 }, () => new Array<number>(COUNT)) as Columns;
-  for (let k = 0; k < COUNT; k++) {
-    const x = na[k]! * au + nb[k]! * bu;
-    const y = na[k]! * av + nb[k]! * bv;
+  const au = vb / area;
+  const av = -ub / area;
+  const bu = -va / area;
+  const bv = ua / area;
+  for (let m = 0; m < COUNT; m++) {
+    const x = BY_A[m]! * au + BY_B[m]! * bu; // sixteen
+    const y = BY_A[m]! * av + BY_B[m]! * bv;
     // second derivatives by the parameters, less what the map bends, turned into those by the flat coordinates
-    const laa = aa[k]! - x * uaa - y * vaa;
-    const lab = ab[k]! - x * uab - y * vab;
-    const lbb = bb[k]! - x * ubb - y * vbb;
-    du[k] = x;
-    dv[k] = y;
-    duu[k] = laa * au * au + 2 * lab * au * bu + lbb * bu * bu;
-    duv[k] = laa * au * av + lab * (au * bv + av * bu) + lbb * bu * bv;
-    dvv[k] = laa * av * av + 2 * lab * av * bv + lbb * bv * bv;
+    const laa = BY_AA[m]! - x * uaa - y * vaa;
+    const lab = BY_AB[m]! - x * uab - y * vab;
+    const lbb = BY_BB[m]! - x * ubb - y * vbb;
+    du[first + m] = x;
+    dv[first + m] = y;
+    duu[first + m] = laa * au * au + 2 * lab * au * bu + lbb * bu * bu;
+    duv[first + m] = laa * au * av + lab * (au * bv + av * bu) + lbb * bu * bv;
+    dvv[first + m] = laa * av * av + 2 * lab * av * bv + lbb * bv * bv;
   }
-  return { points, area, du, dv, value, duu, duv, dvv };
 }
-/** As many as are taken. */
-type Columns = [number[], number[], number[], number[], number[], number[], number[]];
 
-/** A quantity of the bent sheet at a place: in space, m, for what is asked of it there. */
+/** A quantity of the bent sheet at the k-th of some places: in space, m, for what is asked of it there. */
 export function readSheet(
   shape: Float64Array,
-  points: readonly number[],
-  by: readonly number[],
+  { points }: Pick<Places, 'points'>,
+  by: Float64Array,
+  k = 0,
 ): [number, number, number] {
-  let [x, y, z] = [0, 0, 0];
-  for (let k = 0; k < points.length; k++) {
-    const [p, share] = [3 * points[k]!, by[k]!]; // sixteen points of the sheet
+  let x = 0;
+  let y = 0;
+  let z = 0;
+  for (let m = COUNT * k; m < COUNT * (k + 1); m++) {
+    const p = 3 * points[m]!; // sixteen points of the sheet
+    const share = by[m]!;
     x += shape[p]! * share;
     y += shape[p + 1]! * share;
     z += shape[p + 2]! * share;
@@ -256,10 +277,10 @@ export function readSheet(
   return [x, y, z];
 }
 
-/** The flat place, m, at the parameters along and up. */
-export function readFlat({ flat }: Sheet, { points, value }: SheetPlace): Vec2 {
+/** The flat place, m, of one place of the sheet. */
+export function readFlat({ flat }: Sheet, { points, value }: Places): Vec2 {
   let [u, v] = [0, 0];
-  for (let k = 0; k < points.length; k++) {
+  for (let k = 0; k < COUNT; k++) {
     const [p, share] = [flat[points[k]!]!, value[k]!]; // sixteen points of the sheet
     u += p[0] * share;
     v += p[1] * share;

@@ -10,7 +10,7 @@
 import { at } from '../geometry';
 import { addTo, emptyBand, factor, solveFactored, type Band } from './banded';
 import { basisAt, type Basis } from './b-spline';
-import { COUNT, readSheet, sheetPlace, type Packed, type Plate, type SheetPlace } from './plate';
+import { COUNT, readSheet, sheetPlace, type Places, type Plate } from './plate';
 
 /** Keeps a place of the sheet to a height, a breadth or a distance, m; by number: 0 x aft, 1 y out, 2 z up. */
 export type PointHold = {
@@ -99,9 +99,9 @@ function newton(
 ) {
   let shape = start;
   const stiff = 12 / (stage.thickness / 1000) ** 2;
-  const stress = new Float64Array(3 * plate.packed.weight.length);
+  const stress = new Float64Array(3 * plate.stretched.weight.length);
   let energy = energyOf(plate, holds, { stage, shape });
-  foresee(stress, plate.packed, { shape, way: new Float64Array(shape.length), share: 0, stiff });
+  foresee(stress, plate.stretched, { shape, way: new Float64Array(shape.length), share: 0, stiff });
   const none = new Float64Array(stress.length);
   for (let step = 1; step <= most; step++) {
     let taken: Taken | undefined;
@@ -112,13 +112,13 @@ function newton(
       const way = solved(band, slope, shift);
       if (!way) continue;
       longest = way.reduce((most, by) => Math.max(most, Math.abs(by)), 0);
-      // less than this no energy can tell
-      if (longest < still) return { shape, steps: step, isSettled: true };
+      // less than this no energy can tell: it is the last
+      if (longest < still) return { shape: movedBy(shape, way, 1), steps: step, isSettled: true };
       taken = downhill(plate, holds, { stage, shape, energy, way });
     }
     if (!taken) return { shape, steps: step, isSettled: longest < 50 * still };
     const { way, share } = taken;
-    foresee(stress, plate.packed, { shape, way, share, stiff });
+    foresee(stress, plate.stretched, { shape, way, share, stiff });
     ({ shape, energy } = taken);
     if (longest * share < still) return { shape, steps: step, isSettled: true };
   }
@@ -139,12 +139,16 @@ function downhill(
   { stage, shape, energy, way }: State & { readonly energy: number; readonly way: Float64Array },
 ): Taken | undefined {
   for (let k = 0, share = 1; k < HALVINGS; k++, share /= 2) {
-    const next = shape.map((x, i) => x - share * way[i]!); // as long
+    const next = movedBy(shape, way, share);
     const own = energyOf(plate, holds, { stage, shape: next });
     if (own <= energy + Math.abs(energy) * 1e-12) return { way, share, shape: next, energy: own };
   }
   return undefined;
 }
+
+/** Against a way, by a share of it. */
+const movedBy = (shape: Float64Array, way: Float64Array, share: number): Float64Array =>
+  shape.map((x, i) => x - share * way[i]!); // as long
 
 function solved(band: Band, slope: Float64Array, least: number): Float64Array | undefined {
   for (const shift of SHIFTS) {
@@ -156,7 +160,7 @@ function solved(band: Band, slope: Float64Array, least: number): Float64Array | 
 }
 
 /** The first derivatives of a shape at a Gauss point, by the flat coordinates: put where asked, as all below. */
-function slopesAt({ points, du, dv }: Packed, k: number, shape: Float64Array, out: Float64Array): void {
+function slopesAt({ points, du, dv }: Places, k: number, shape: Float64Array, out: Float64Array): void {
   out.fill(0);
   for (let m = COUNT * k; m < COUNT * (k + 1); m++) {
     const p = 3 * points[m]!; // all in bounds, here and below
@@ -191,12 +195,12 @@ type Foreseen = {
 };
 
 /** The stress after a share of a step, as the step foresees it: ½(FᵀF − 1) and what it changes at the first. */
-function foresee(stress: Float64Array, packed: Packed, { shape, way, share, stiff }: Foreseen): void {
+function foresee(stress: Float64Array, places: Places, { shape, way, share, stiff }: Foreseen): void {
   const [own, by] = [new Float64Array(6), new Float64Array(6)];
   const [square, change] = [new Float64Array(3), new Float64Array(3)];
-  for (let k = 0; k < packed.weight.length; k++) {
-    slopesAt(packed, k, shape, own);
-    slopesAt(packed, k, way, by);
+  for (let k = 0; k < places.weight.length; k++) {
+    slopesAt(places, k, shape, own);
+    slopesAt(places, k, way, by);
     productsOf(own, own, square);
     productsOf(own, by, change);
     for (let d = 0; d < 3; d++) stress[3 * k + d] = stiff * ((square[d]! - (d < 2 ? 1 : 0)) / 2 - share * change[d]!);
@@ -207,34 +211,40 @@ function energyOf(plate: Plate, holds: readonly Hold[], { stage, shape }: State)
   const stiff = 12 / (stage.thickness / 1000) ** 2;
   const [own, square] = [new Float64Array(6), new Float64Array(3)];
   let sum = 0;
-  for (let k = 0; k < plate.packed.weight.length; k++) {
-    slopesAt(plate.packed, k, shape, own);
+  for (let k = 0; k < plate.stretched.weight.length; k++) {
+    slopesAt(plate.stretched, k, shape, own);
     productsOf(own, own, square);
     const [a, b, c] = [(square[0]! - 1) / 2, (square[1]! - 1) / 2, square[2]! / 2];
-    sum += (plate.packed.weight[k]! * stiff * (a * a + b * b + 2 * c * c)) / 2;
+    sum += (plate.stretched.weight[k]! * stiff * (a * a + b * b + 2 * c * c)) / 2;
   }
   sum += bendingEnergy(plate.bending, shape);
   for (const { off } of holdRows(plate, holds, shape)) sum += (stage.stiffness * off * off) / 2;
   return sum;
 }
 
-/** Half of the shape times the matrix times the shape. */
+/** Half of the shape times the matrix times the shape; the matrix is the same for each coordinate. */
 function bendingEnergy({ size, half, rows }: Band, shape: Float64Array): number {
   let sum = 0;
-  for (let i = 0; i < size; i++) {
-    const row = i * (half + 1) + half - i;
-    const own = shape[i]!; // all in bounds
-    let left = 0;
-    for (let j = Math.max(0, i - half); j < i; j++) left += rows[row + j]! * shape[j]!;
-    sum += own * (left + (rows[row + i]! * own) / 2);
+  for (let p = 0; p < size; p++) {
+    const row = p * half + half;
+    let x = 0;
+    let y = 0;
+    let z = 0;
+    for (let q = Math.max(0, p - half); q <= p; q++) {
+      const by = q < p ? rows[row + q]! : rows[row + q]! / 2; // all in bounds
+      x += by * shape[3 * q]!;
+      y += by * shape[3 * q + 1]!;
+      z += by * shape[3 * q + 2]!;
+    }
+    sum += x * shape[3 * p]! + y * shape[3 * p + 1]! + z * shape[3 * p + 2]!;
   }
   return sum;
 }
 
 type HoldRow = {
   readonly off: number;
-  readonly points: readonly number[];
-  readonly value: readonly number[];
+  readonly points: Int32Array;
+  readonly value: Float64Array;
   /** How the hold's figure follows each coordinate of the place. */
   readonly by: readonly [number, number, number];
 };
@@ -249,7 +259,7 @@ function holdRows(plate: Plate, holds: readonly Hold[], shape: Float64Array): Ho
   return holds.map((hold): HoldRow => {
     const a = hold.kind === 'point' ? hold.a : alongAtX(plate, shape, hold);
     const place = hold.kind === 'point' ? fixedPlace(plate, hold) : sheetPlace(plate, a, hold.b);
-    const position = readSheet(shape, place.points, place.value);
+    const position = readSheet(shape, place, place.value);
     if (hold.kind === 'point') return { ...pick(place), off: position[hold.axis] - hold.to, by: UNIT[hold.axis] };
     const { run } = edgeAt(plate, shape, a, hold.b);
     // beyond the edge's end it is held at the end
@@ -259,16 +269,16 @@ function holdRows(plate: Plate, holds: readonly Hold[], shape: Float64Array): Ho
 }
 
 /** A hold at a place of the sheet stays there: kept by plate and hold. */
-const fixedPlaces = new WeakMap<Plate, WeakMap<PointHold, SheetPlace>>();
-function fixedPlace(plate: Plate, hold: PointHold): SheetPlace {
-  const own = fixedPlaces.get(plate) ?? new WeakMap<PointHold, SheetPlace>();
+const fixedPlaces = new WeakMap<Plate, WeakMap<PointHold, Places>>();
+function fixedPlace(plate: Plate, hold: PointHold): Places {
+  const own = fixedPlaces.get(plate) ?? new WeakMap<PointHold, Places>();
   fixedPlaces.set(plate, own);
   const place = own.get(hold) ?? sheetPlace(plate, hold.a, hold.b);
   own.set(hold, place);
   return place;
 }
 
-const pick = ({ points, value }: SheetPlace) => ({ points, value });
+const pick = ({ points, value }: Places) => ({ points, value });
 
 /** Place and run of an edge by the parameter along: its control points are the sheet's own, at either side. */
 export function edgeAt(plate: Plate, shape: Float64Array, a: number, b: 0 | 1) {
@@ -335,18 +345,9 @@ type Pulled = State & { readonly stress: Float64Array };
 /** The tangent and the slope of the energy at a shape. */
 function tangent(plate: Plate, holds: readonly Hold[], { stage, shape, stress }: Pulled) {
   const band = emptyBand(plate.size, plate.half);
-  band.rows.set(plate.bending.rows);
   const slope = new Float64Array(plate.size);
-  // what bending pulls: its matrix times the shape
-  const { rows, half } = plate.bending;
-  for (let i = 0; i < plate.size; i++)
-    for (let j = Math.max(0, i - half); j <= i; j++) {
-      const by = rows[i * (half + 1) + half - i + j]!; // in the band
-      if (by === 0) continue;
-      slope[i] = slope[i]! + by * shape[j]!;
-      if (j < i) slope[j] = slope[j]! + by * shape[i]!;
-    }
-  stretchingIn(band, slope, plate.packed, { stage, shape, stress });
+  bendingIn(band, slope, plate.bending, shape);
+  stretchingIn(band, slope, plate.stretched, { stage, shape, stress });
   for (const { off, points, value, by } of holdRows(plate, holds, shape))
     points.forEach((p, m) => {
       by.forEach((own, d) => {
@@ -365,55 +366,89 @@ function tangent(plate: Plate, holds: readonly Hold[], { stage, shape, stress }:
   return { band, slope };
 }
 
-/** Adds what stretching pulls, and how that changes, to slope and band. */
-function stretchingIn(band: Band, slope: Float64Array, packed: Packed, { stage, shape, stress }: Pulled): void {
-  const stiff = 12 / (stage.thickness / 1000) ** 2;
-  const { half, rows } = band;
-  const { points, du, dv, weight } = packed;
-  const [own, square] = [new Float64Array(6), new Float64Array(3)];
-  const [rowUu, rowVv, rowUv] = [0, 0, 0].map(() => new Float64Array(3 * COUNT)) as [Rows, Rows, Rows];
-  for (let k = 0; k < weight.length; k++) {
-    slopesAt(packed, k, shape, own);
-    productsOf(own, own, square);
-    const [euu, evv, euv] = [(square[0]! - 1) / 2, (square[1]! - 1) / 2, square[2]! / 2];
-    const [by, first] = [weight[k]! * stiff, COUNT * k];
-    for (let m = 0; m < COUNT; m++) {
-      const [p, u, v] = [3 * points[first + m]!, du[first + m]!, dv[first + m]!];
+/** Adds what bending pulls, the matrix times the shape, and the matrix: for each coordinate the same. */
+function bendingIn(band: Band, slope: Float64Array, { size, half, rows }: Band, shape: Float64Array): void {
+  for (let p = 0; p < size; p++)
+    for (let q = Math.max(0, p - half); q <= p; q++) {
+      const by = rows[p * half + half + q]!; // all in bounds
+      if (by === 0) continue;
       for (let d = 0; d < 3; d++) {
-        const i = 3 * m + d;
-        rowUu[i] = own[d]! * u;
-        rowVv[i] = own[3 + d]! * v;
-        rowUv[i] = (own[d]! * v + own[3 + d]! * u) / 2;
-        slope[p + d] = slope[p + d]! + by * (euu * rowUu[i]! + evv * rowVv[i]! + 2 * euv * rowUv[i]!);
+        const [i, j] = [3 * p + d, 3 * q + d];
+        const k = i * band.half + band.half + j;
+        band.rows[k] = band.rows[k]! + by;
+        slope[i] = slope[i]! + by * shape[j]!;
+        if (q < p) slope[j] = slope[j]! + by * shape[i]!;
       }
     }
-    const [suu, svv, suv] = [
-      weight[k]! * stress[3 * k]!,
-      weight[k]! * stress[3 * k + 1]!,
-      weight[k]! * stress[3 * k + 2]!,
-    ];
-    for (let m = 0; m < COUNT; m++)
-      // points come in rising order
-      for (let n = 0; n <= m; n++) {
-        const p = points[first + m]!;
-        const q = points[first + n]!;
-        const mu = du[first + m]!;
-        const mv = dv[first + m]!;
-        const nu = du[first + n]!;
-        const nv = dv[first + n]!;
-        const geometric = suu * mu * nu + svv * mv * nv + suv * (mu * nv + mv * nu);
-        for (let d = 0; d < 3; d++) {
-          const i = 3 * m + d;
-          const row = (3 * p + d) * half + half + 3 * q; // where the band has this row and column 0 of q
-          const last = p === q ? d : 2;
-          for (let e = 0; e <= last; e++) {
-            const j = 3 * n + e;
-            const sum = rowUu[i]! * rowUu[j]! + rowVv[i]! * rowVv[j]! + 2 * rowUv[i]! * rowUv[j]!;
-            rows[row + e] = rows[row + e]! + by * sum + (d === e ? geometric : 0);
-          }
-        }
-      }
-  }
 }
 
-type Rows = Float64Array;
+/**
+ * Adds what stretching pulls, and how that changes, to slope and band.
+ *
+ * With r and s the first derivatives along and up at a Gauss point, and u, v of a control point's share there, the
+ * three strains change with its coordinates as u·r, v·s and (v·r + u·s)/2. So what two of them have together is a sum
+ * of r·rᵀ, s·sᵀ, r·sᵀ and s·rᵀ: nine figures written out, for here most of a step's time goes.
+ */
+function stretchingIn(band: Band, slope: Float64Array, places: Places, { stage, shape, stress }: Pulled): void {
+  const stiff = 12 / (stage.thickness / 1000) ** 2;
+  const { half, rows } = band;
+  const { points, du, dv, weight } = places;
+  const [own, square] = [new Float64Array(6), new Float64Array(3)];
+  for (let k = 0; k < weight.length; k++) {
+    slopesAt(places, k, shape, own);
+    productsOf(own, own, square);
+    const [rx, ry, rz] = [own[0]!, own[1]!, own[2]!];
+    const [sx, sy, sz] = [own[3]!, own[4]!, own[5]!];
+    const by = weight[k]! * stiff;
+    const first = COUNT * k;
+    const suu = (by * (square[0]! - 1)) / 2;
+    const svv = (by * (square[1]! - 1)) / 2;
+    const suv = (by * square[2]!) / 2;
+    const tuu = weight[k]! * stress[3 * k]!;
+    const tvv = weight[k]! * stress[3 * k + 1]!;
+    const tuv = weight[k]! * stress[3 * k + 2]!;
+    for (let m = 0; m < COUNT; m++) {
+      const p = 3 * points[first + m]!;
+      const mu = du[first + m]!;
+      const mv = dv[first + m]!;
+      const alongR = suu * mu + suv * mv;
+      const alongS = svv * mv + suv * mu;
+      slope[p] = slope[p]! + alongR * rx + alongS * sx;
+      slope[p + 1] = slope[p + 1]! + alongR * ry + alongS * sy;
+      slope[p + 2] = slope[p + 2]! + alongR * rz + alongS * sz;
+      // where the band has this point's three rows, and column 0
+      const row = p * half + half;
+      // points come in rising order
+      for (let n = 0; n <= m; n++) {
+        const q = points[first + n]!;
+        const nu = du[first + n]!;
+        const nv = dv[first + n]!;
+        const geometric = tuu * mu * nu + tvv * mv * nv + tuv * (mu * nv + mv * nu);
+        const rr = by * (mu * nu + (mv * nv) / 2);
+        const ss = by * (mv * nv + (mu * nu) / 2);
+        const rs = (by * mv * nu) / 2;
+        const sr = (by * mu * nv) / 2;
+        // rows x, y, z of the one: what each of r and s has in them, to be met by the other's
+        const xr = rr * rx + sr * sx;
+        const xs = ss * sx + rs * rx;
+        const yr = rr * ry + sr * sy;
+        const ys = ss * sy + rs * ry;
+        const zr = rr * rz + sr * sz;
+        const zs = ss * sz + rs * rz;
+        const x = row + 3 * q;
+        const y = x + half;
+        const z = y + half;
+        rows[x] = rows[x]! + xr * rx + xs * sx + geometric;
+        rows[y] = rows[y]! + yr * rx + ys * sx;
+        rows[y + 1] = rows[y + 1]! + yr * ry + ys * sy + geometric;
+        rows[z] = rows[z]! + zr * rx + zs * sx;
+        rows[z + 1] = rows[z + 1]! + zr * ry + zs * sy;
+        rows[z + 2] = rows[z + 2]! + zr * rz + zs * sz + geometric;
+        if (n === m) continue; // beyond the diagonal
+        rows[x + 1] = rows[x + 1]! + xr * ry + xs * sy;
+        rows[x + 2] = rows[x + 2]! + xr * rz + xs * sz;
+        rows[y + 2] = rows[y + 2]! + yr * rz + ys * sz;
+      }
+    }
+  }
+}

@@ -168,9 +168,12 @@ function crossedAt(edges: Float64Array, y: number): number[] {
 /** Read between the grid's points; beyond the grid they are further apart than is wanted. */
 export function nearDistance({ box, cellMm, columns, grid }: Distances, x: number, y: number): number {
   if (x <= box.minX || y <= box.minY || x >= box.maxX || y >= box.maxY) return Infinity;
-  const [u, v] = [(x - box.minX) / cellMm, (y - box.minY) / cellMm];
-  const [c, r] = [Math.floor(u), Math.floor(v)];
-  const [fu, fv] = [u - c, v - r];
+  const u = (x - box.minX) / cellMm;
+  const v = (y - box.minY) / cellMm;
+  const c = Math.floor(u);
+  const r = Math.floor(v);
+  const fu = u - c;
+  const fv = v - r;
   const k = r * columns + c;
   // in bounds by the first test, but for the last row and column, where the share is nought
   const low = grid[k]! + fu * (grid[k + 1]! - grid[k]!);

@@ -75,27 +75,37 @@ const MOST_TABLES = 12_000;
 export type Tables = (still: SearchPose, moving: SearchPose) => Distances;
 
 export function tablesOf({ shapes, turns, apartMm }: Problem): Tables {
-  const known = new Map<number, Distances>();
+  // by the two shapes, then by how one is turned against the other
+  const none = (): (Distances | undefined)[][] => new Array(shapes.length ** 2);
+  let known = none();
+  let kept = 0;
   const count = turns.length;
   // turns against each other that are the same have one number
   const ids = new Map<number, number>();
-  const against = turns.flatMap((still) =>
-    turns.map((moving) => {
-      const turn = Math.round((((moving - still) % 360) + 360) * 1e6) % 360e6;
-      const id = ids.get(turn) ?? ids.size;
-      ids.set(turn, id);
-      return id;
-    }),
+  const against = Int32Array.from(
+    turns.flatMap((still) =>
+      turns.map((moving) => {
+        const turn = Math.round((((moving - still) % 360) + 360) * 1e6) % 360e6;
+        const id = ids.get(turn) ?? ids.size;
+        ids.set(turn, id);
+        return id;
+      }),
+    ),
   );
   return (still, moving) => {
     const turn = against[still.turn * count + moving.turn]!; // one for each two turns
-    const key = (still.shape * shapes.length + moving.shape) * ids.size + turn;
-    const before = known.get(key);
+    const key = still.shape * shapes.length + moving.shape;
+    const before = known[key]?.[turn];
     if (before) return before;
     const turned = turnedBy(at(shapes, moving.shape), moving.rotationDeg - still.rotationDeg);
-    if (known.size >= MOST_TABLES) known.clear();
+    if (kept >= MOST_TABLES) {
+      known = none();
+      kept = 0;
+    }
     const made = distancesOf(at(shapes, still.shape), turned, apartMm);
-    known.set(key, made);
+    const row = (known[key] ??= []);
+    row[turn] = made;
+    kept++;
     return made;
   };
 }
@@ -111,6 +121,8 @@ export type State = {
   readonly places: Places;
   /** Each copy's pose as it stands. */
   readonly standing: SearchPose[];
+  /** The box about each copy as it stands: left, low, right, top. */
+  readonly boxes: Float64Array;
   /** What a millimetre of overlap of two copies costs. */
   readonly weights: Float64Array;
   /** To which that fades. */
@@ -124,17 +136,26 @@ export type State = {
 /** Takes over where all stand. */
 export function standAt(state: State, places: Places): void {
   setPlaces(state.places, places);
-  state.problem.copies.forEach((part, copy) => {
-    state.standing[copy] = at(at(state.problem.parts, part).poses, places.pose[copy]!); // each copy has one
-  });
+  for (let copy = 0; copy < state.problem.copies.length; copy++) stood(state, copy);
 }
 
-export function standCopy({ places, standing, problem }: State, copy: number, to: Place): void {
+export function standCopy(state: State, copy: number, to: Place): void {
+  const { places } = state;
   places.pose[copy] = to.pose;
   places.sheet[copy] = to.sheet;
   places.x[copy] = to.x;
   places.y[copy] = to.y;
-  standing[copy] = at(at(problem.parts, at(problem.copies, copy)).poses, to.pose);
+  stood(state, copy);
+}
+
+/** After a copy's place was changed. */
+export function stood({ places, problem, standing, boxes }: State, copy: number): void {
+  const pose = at(at(problem.parts, at(problem.copies, copy)).poses, places.pose[copy]!); // each copy has one
+  standing[copy] = pose;
+  boxes[4 * copy] = places.x[copy]! + pose.box.minX;
+  boxes[4 * copy + 1] = places.y[copy]! + pose.box.minY;
+  boxes[4 * copy + 2] = places.x[copy]! + pose.box.maxX;
+  boxes[4 * copy + 3] = places.y[copy]! + pose.box.maxY;
 }
 
 export type Place = { readonly pose: number; readonly sheet: number; readonly x: number; readonly y: number };
@@ -207,27 +228,44 @@ export function costAt(
   others: readonly number[],
   { most, isFine, isByDepth = false }: Costing,
 ): number {
-  const { problem, places, weights, tables, standing } = state;
+  const { problem, places, weights, tables, standing, boxes } = state;
   const { apartMm } = problem;
   const { pose, x, y } = place;
   const { minX, minY, maxX, maxY } = pose.box;
-  const [left, low, right, top] = [x + minX - apartMm, y + minY - apartMm, x + maxX + apartMm, y + maxY + apartMm];
+  const left = x + minX - apartMm;
+  const low = y + minY - apartMm;
+  const right = x + maxX + apartMm;
+  const top = y + maxY + apartMm;
   const row = copy * standing.length;
   let cost = 0;
   for (let k = 0; k < others.length; k++) {
     const other = others[k]!; // in bounds by the loop
     if (other === copy) continue;
-    const still = standing[other]!;
-    const sx = places.x[other]!;
-    const sy = places.y[other]!;
-    const { box } = still;
-    if (sx + box.minX >= right || sx + box.maxX <= left || sy + box.minY >= top || sy + box.maxY <= low) continue;
-    const depth = apartMm - distanceAt(tables, still, pose, x - sx, y - sy, apartMm, isFine);
+    const b = 4 * other;
+    if (boxes[b]! >= right || boxes[b + 2]! <= left || boxes[b + 1]! >= top || boxes[b + 3]! <= low) continue;
+    const [dx, dy] = [x - places.x[other]!, y - places.y[other]!];
+    const depth = apartMm - distanceAt(tables, standing[other]!, pose, dx, dy, apartMm, isFine);
     if (depth <= 0) continue;
     cost += isByDepth ? depth : depth * weights[row + other]!;
     if (cost > most) return cost;
   }
   return cost;
+}
+
+/** Those of `others` that a copy may meet anywhere within a box of places of its origin. */
+export function nearOnes(
+  { boxes, problem }: State,
+  { box }: SearchPose,
+  within: Box,
+  others: readonly number[],
+): number[] {
+  const { apartMm } = problem;
+  const [left, low] = [within.minX + box.minX - apartMm, within.minY + box.minY - apartMm];
+  const [right, top] = [within.maxX + box.maxX + apartMm, within.maxY + box.maxY + apartMm];
+  return others.filter((other) => {
+    const b = 4 * other;
+    return boxes[b]! < right && boxes[b + 2]! > left && boxes[b + 1]! < top && boxes[b + 3]! > low;
+  });
 }
 
 /** The places that a pose may take on a sheet; undefined when it is too large for what is in use of it. */

@@ -5,7 +5,7 @@
  * and the present one go down to the least that is near them (methods: coordinate descent, its steps halved).
  */
 import { at } from '../../geometry';
-import { costAt, poseOf, type Place, type SearchPose, type State } from './layout-state';
+import { costAt, nearOnes, poseOf, type Place, type SearchPose, type State } from './layout-state';
 import type { Box } from '../../geometry';
 
 const ANYWHERE = 24;
@@ -139,7 +139,17 @@ function descend(state: State, copy: number, from: Place, descent: Descent): Pri
   let step = Math.max(first.leastMm, sizeOf(pose) * first.share);
   let x = clamp(from.x, room.minX, room.maxX);
   let y = clamp(from.y, room.minY, room.maxY);
-  let cost = costAt(state, copy, { pose, x, y }, others, { most: Infinity, isFine });
+  // only what is near can be met: looked for again where it goes further
+  const reach = REACH_STEPS * step;
+  const around = { minX: 0, minY: 0, maxX: 0, maxY: 0 };
+  const near = (): number[] => {
+    [around.minX, around.minY, around.maxX, around.maxY] = [x - reach, y - reach, x + reach, y + reach];
+    return nearOnes(state, pose, around, others);
+  };
+  let close = near();
+  const price = (px: number, py: number, most: number) =>
+    costAt(state, copy, { pose, x: px, y: py }, close, { most, isFine });
+  let cost = price(x, y, Infinity);
   let way = 0;
   while (step > lastMm && cost > 0) {
     let isMoved = false;
@@ -149,14 +159,19 @@ function descend(state: State, copy: number, from: Place, descent: Descent): Pri
       const nx = clamp(x + ux * step, room.minX, room.maxX);
       const ny = clamp(y + uy * step, room.minY, room.maxY);
       if (nx === x && ny === y) continue;
-      const there = costAt(state, copy, { pose, x: nx, y: ny }, others, { most: cost, isFine });
+      const there = price(nx, ny, cost);
       if (there >= cost) continue;
       [x, y, cost, way, isMoved] = [nx, ny, there, next, true];
     }
     if (!isMoved) step /= 2;
+    else if (x - step < around.minX || x + step > around.maxX || y - step < around.minY || y + step > around.maxY)
+      close = near();
   }
   return { ...from, x, y, cost };
 }
+
+/** What is within so many steps is kept at hand. */
+const REACH_STEPS = 3;
 
 const WAYS = [
   [1, 0],

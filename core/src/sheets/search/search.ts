@@ -14,6 +14,7 @@ import {
   roomFor,
   standAt,
   standCopy,
+  stood,
   tablesOf,
   type Places,
   type Problem,
@@ -64,6 +65,7 @@ export function search(searching: Searching): void {
     standAt(state, from);
     if (failures > 0 && next01() < DISTURBED) disturb(state, next01);
     bringIn(state, next01);
+    for (let copy = 0; copy < problem.copies.length; copy++) stood(state, copy);
     state.weights.set(state.leastWeights);
     const { overlapMm, places } = separate(state, { next01, isOver, onSweep: ends, patience: PATIENCE });
     if (overlapMm === 0) {
@@ -101,6 +103,7 @@ function stateOf(problem: Problem, start: Places): State {
   }
   return {
     ...{ problem, tables: tablesOf(problem), places: copyOfPlaces(start), standing: [], rooms: [] },
+    boxes: new Float64Array(4 * count),
     ...{ weights: leastWeights.slice(), leastWeights, limits: new Float64Array(problem.sheets.length) },
   };
 }
