@@ -127,3 +127,25 @@ test('a side of the boat as a card: its edge dragged, the boat bent to follow, h
   await page.getByRole('button', { name: 'Take the card away' }).click();
   await expect(page.getByRole('button', { name: 'Begin with a card' })).toBeVisible();
 });
+
+test('a pram: the bow spread on a transom of its own, broadened, put into the table, and cut', async ({ page }) => {
+  await beginWithCard(page);
+  const slip = page.getByRole('complementary', { name: 'The slip', exact: true });
+  await slip.getByRole('button', { name: /^Her ends/ }).click();
+  await slip.getByRole('checkbox', { name: 'Bow is a transom' }).click();
+  const handle = page.getByRole('button', { name: /^Breadth of the bow at the sheer/ });
+  await expect(handle).toBeVisible();
+  const before = await figure(page, 'Length over all');
+  // a straighter sheet is a longer boat
+  await handle.focus();
+  await page.keyboard.press('Shift+ArrowUp');
+  await page.keyboard.press('Shift+ArrowUp');
+  await expect(slip.getByRole('textbox', { name: 'Bow, sheer' })).toHaveValue(/^320/);
+  await expect.poll(() => figure(page, 'Length over all')).toBeGreaterThan(before);
+  await expectNoFaults(page);
+  await page.getByRole('button', { name: 'Put its lines into the table' }).click();
+  await page.getByRole('tab', { name: 'The table' }).click();
+  await expect(page.getByRole('columnheader', { name: /bow/ }).first()).toBeVisible();
+  await stage(page, 'Panels').click();
+  await expect(page.getByText('Bow transom').first()).toBeVisible();
+});

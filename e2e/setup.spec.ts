@@ -78,6 +78,11 @@ for (const [id, from] of [
     const advice = work.getByRole('alert');
     await expect(advice).toHaveText(new RegExp(`Swing the starboard side of ${from} \\d .*, keeping the centre`, 'i'));
     await expect(frames.first()).toContainText('▲');
+    // what was measured goes into the log once
+    const intoLog = work.getByRole('button', { name: /^Readings into the log/ });
+    await expect(intoLog).toHaveText('Readings into the log: 2 new');
+    await intoLog.tap();
+    await expect(intoLog).toBeDisabled();
     // it is swung back, and read anew
     await anew.tap();
     await expect(frames.first()).toContainText('○');

@@ -51,8 +51,8 @@ export type Bent = {
 
 const MM = 1000;
 const PLACES = 60;
-/** The end of the sheet at the bow is held at so many places of its height. */
-const BOW_PLACES = [0, 0.25, 0.5, 0.75, 1];
+/** The end of the sheet lies against a stem at so many places of its height. */
+const STEM_PLACES = [0, 0.25, 0.5, 0.75, 1];
 
 type How = {
   /** A shape to begin with, of the same number of spans. */
@@ -83,17 +83,25 @@ export function createBender(): (job: BendJob, isRough: boolean) => Bent {
     if (kept?.cut !== cut) kept = { cut, plate: plateOfJob(job, acrossOf(isRough)) };
     const { plate } = kept;
     const figures = figuresOf(job);
-    const from = before && last && (carriedOn(figures, last, earlier) ?? carried(last.shape, before.plate, plate));
+    // a bow that opens, or a stern, is another boat
+    const isLike = last?.ends === endsOf(job);
+    const from =
+      before && last && isLike
+        ? (carriedOn(figures, last, earlier) ?? carried(last.shape, before.plate, plate))
+        : undefined;
     const near = from && bendOn(plate, job, { from, isRough });
     const bent = near && near.problem === undefined ? near : bendOn(plate, job, { isRough });
     earlier = last;
-    last = bent.problem === undefined ? { figures, shape: bent.shape } : undefined;
+    last = bent.problem === undefined ? { figures, shape: bent.shape, ends: endsOf(job) } : undefined;
     return bent;
   };
 }
 
 /** What a shape was asked of, figure by figure, and the shape. */
-type Made = { readonly figures: readonly number[]; readonly shape: Float64Array };
+type Made = { readonly figures: readonly number[]; readonly shape: Float64Array; readonly ends: string };
+
+/** Which of its ends are transoms. */
+const endsOf = ({ bow, stern }: BendJob): string => `${bow !== undefined} ${stern !== undefined}`;
 
 function figuresOf({ lower, upper, stem, bow, stern, rise, frames, spans }: BendJob): number[] {
   const held = [...frames, bow ?? {}, stern ?? {}].flatMap((one) => {
@@ -230,9 +238,7 @@ function holdsOf(job: BendJob, lengths: readonly [number, number]) {
     holds.push(hold);
     names.push(name);
   };
-  const bow = bowOf(job);
-  for (const b of BOW_PLACES)
-    put({ kind: 'point', a: 0, b, axis: 1, to: (bow.lower + b * (bow.upper - bow.lower)) / MM });
+  if (!job.bow) for (const b of STEM_PLACES) put({ kind: 'point', a: 0, b, axis: 1, to: job.stem / 2 / MM });
   put({ kind: 'point', a: 0, b: 0, axis: 0, to: 0 });
   put({ kind: 'point', a: 0, b: 0, axis: 2, to: 0 });
   put({ kind: 'point', a: 1, b: 0, axis: 2, to: job.rise / MM });
@@ -244,12 +250,13 @@ function holdsOf(job: BendJob, lengths: readonly [number, number]) {
     else put({ kind: 'point', a: (frame.along ?? 0) / lengths[b], b, axis: 1, to: to / MM }, name);
   };
   job.frames.forEach((frame, k) => ([0, 1] as const).forEach((b) => ofEdge(frame, k, b)));
-  if (job.stern)
-    for (const b of [0, 1] as const)
-      put(
-        { kind: 'point', a: 1, b, axis: 1, to: (b === 0 ? job.stern.lower : job.stern.upper) / MM },
-        { at: 'stern', edge: b === 0 ? 'lower' : 'upper' },
-      );
+  for (const end of ['bow', 'stern'] as const) {
+    const own = job[end];
+    if (!own) continue;
+    const a = end === 'bow' ? 0 : 1;
+    for (const [b, edge] of [[0, 'lower'] as const, [1, 'upper'] as const])
+      put({ kind: 'point', a, b, axis: 1, to: own[edge] / MM }, { at: end, edge });
+  }
   return { holds, names };
 }
 

@@ -4,6 +4,7 @@ import { drawLines, linesOf, tableOfCard } from '../lines';
 import { developPanels } from '../panels';
 import {
   alongLower,
+  BOW,
   bendCard,
   cardOutline,
   cardProblemWords,
@@ -124,7 +125,7 @@ describe('the boat of a card', () => {
   it('has a station where each frame holds it, and even ones between', () => {
     const spreaders = [900, 2300, 2350].map((along) => ({ id: `f${along}`, along, lower: null, upper: 600 }));
     const { lower, upper } = whole.bent;
-    const [chine] = tableOfCard({ lower, upper }, { hasTransom: true, spreaders });
+    const [chine] = tableOfCard({ lower, upper }, { ...card, spreaders });
     const xs = (chine?.points ?? []).map(({ x }) => x);
     const along = lower.map((_, k) => polylineLength3(lower.slice(0, k + 1)));
     const fore = Math.min(...[...lower, ...upper].map(([x]) => x));
@@ -161,9 +162,61 @@ describe('the boat of a card', () => {
     const canoe = made(bendCard({ ...card, hasTransom: false, stem: 24 }));
     for (const edge of ['lower', 'upper'] as const) expect(canoe.bent[edge].at(-1)?.[1]).toBeCloseTo(12, 1);
     const { lower, upper } = canoe.bent;
-    expect(tableOfCard({ lower, upper }, { hasTransom: false, spreaders: [] })[0]?.points.at(-1)?.station).toBe(
-      'sternpost',
-    );
+    expect(
+      tableOfCard({ lower, upper }, { ...card, hasTransom: false, spreaders: [] })[0]?.points.at(-1)?.station,
+    ).toBe('sternpost');
+  });
+});
+
+describe('a card that ends on a transom at the bow', () => {
+  // alike from either end
+  const alike = (along: number, up: number, id: string) => [
+    { id: `${id}1`, along, up },
+    { id: `${id}2`, along: 1500, up: up + (id === 'l' ? -30 : 30) },
+    { id: `${id}3`, along: 3000 - along, up },
+  ];
+  const pram: Card = {
+    ...{ ...card, sheetCount: 1, sheetLong: 3000, hasBowTransom: true, bow: { lower: 260, upper: 340 } },
+    ...{ transom: { lower: 260, upper: 340 }, lower: alike(140, 90, 'l'), upper: alike(20, 480, 'u') },
+    spreaders: [{ id: 'middle', along: (3000 - 280) / 2, lower: 420, upper: 560 }],
+  };
+  // the lower edge is a little longer than the straight line between its ends
+  const long = made(bendCard(pram)).lowerLongMm;
+  const even = { ...pram, spreaders: [{ id: 'middle', along: long / 2, lower: 420, upper: 560 }] };
+  const { bent, held } = made(bendCard(even));
+  it('is the same boat from either end, where the card is', () => {
+    for (const edge of [bent.lower, bent.upper]) {
+      const middle = (edge[0]![0] + edge.at(-1)![0]) / 2;
+      edge.forEach(([x, y, z], k) => {
+        const [over, out, up] = edge[edge.length - 1 - k]!;
+        expect(Math.hypot(x + over - 2 * middle, y - out, z - up)).toBeLessThan(0.01);
+      });
+    }
+    expect(bent.rocker.fore).toBeCloseTo(bent.rocker.aft, 1);
+  });
+  it('keeps its breadths there, and says what they take', () => {
+    expect(bent.lower[0]![1]).toBeCloseTo(260, 1);
+    expect(bent.upper[0]![1]).toBeCloseTo(340, 1);
+    const at = (frame: string) => held.filter((one) => one.frame === frame);
+    expect(at(BOW).map(({ edge }) => edge)).toEqual(['lower', 'upper']);
+    for (const one of at(BOW)) {
+      const aft = at(STERN).find(({ edge }) => edge === one.edge);
+      expect(Math.abs(one.pullN - (aft?.pullN ?? NaN))).toBeLessThan(0.01 * Math.abs(one.pullN) + 0.1);
+      expect(one.place[0]).toBeLessThan(200);
+    }
+  });
+  it('gives a table of a boat with two transoms, which develops', () => {
+    const longitudinals = tableOfCard(bent, even);
+    expect(longitudinals.map(({ points }) => [points[0]?.station, points.at(-1)?.station])).toEqual([
+      ['bow', 'transom'],
+      ['bow', 'transom'],
+    ]);
+    const hull = drawLines({ ...linesOf(longitudinals) }).value;
+    expect(developPanels(hull, { thickness: 6 }).value.map(({ id }) => id)).toEqual(['chine-chine', 'chine-sheer']);
+  });
+  it('says so where its breadths lie further apart than its end is wide', () => {
+    const wide = bendCard({ ...pram, bow: { lower: 0, upper: 900 } });
+    expect(wide.ok ? 'bent' : cardProblemWords(wide.problem, String)).toMatch(/^Bow: .* further apart/);
   });
 });
 

@@ -9,8 +9,8 @@ import { bendSheet, createBender, type Bent } from './bend';
 import { edgeReader, lengthAt } from './edges';
 import { readBendJob, type BendJob } from './job';
 
-/** A sheet is no larger, mm; an edge has no more points, a card no more spreaders. */
-export const CARD_LIMITS = { along: 15_000, wide: 3000, points: 24, spreaders: 24 } as const;
+/** A sheet is no larger, mm, nor a stem thicker; an edge has no more points, a card no more spreaders. */
+export const CARD_LIMITS = { along: 15_000, wide: 3000, points: 24, spreaders: 24, stem: 500 } as const;
 
 const edgePointSchema = z.object({
   id: z.string().min(1).max(60),
@@ -38,7 +38,13 @@ export const cardSchema = z.object({
   lower: z.array(edgePointSchema).min(2).max(CARD_LIMITS.points),
   upper: z.array(edgePointSchema).min(2).max(CARD_LIMITS.points),
   /** Of the stem piece between the two sides; 0: they meet. */
-  stem: lengthField('Stem is thick', 0, 500),
+  stem: lengthField('Stem is thick', 0, CARD_LIMITS.stem),
+  /** Half-breadths of a bow that is a transom, in place of the stem. */
+  hasBowTransom: z.boolean(),
+  bow: z.object({
+    lower: lengthField('Half-breadth below', 0, 3000),
+    upper: lengthField('Half-breadth above', 0, 3000),
+  }),
   /** Half-breadths of a transom; where there is none the after ends meet on the stem's thickness too. */
   hasTransom: z.boolean(),
   transom: z.object({
@@ -72,7 +78,8 @@ export const emptyCard = (): Card => ({
     [2400, 500],
     [4700, 480],
   ]),
-  ...{ stem: 0, hasTransom: true, transom: { lower: 380, upper: 500 }, rise: 0 },
+  ...{ stem: 0, hasBowTransom: false, bow: { lower: 220, upper: 300 } },
+  ...{ hasTransom: true, transom: { lower: 380, upper: 500 }, rise: 0 },
   spreaders: [{ id: 'middle', along: 2300, lower: 520, upper: 690 }],
   lines: null,
 });
@@ -86,7 +93,7 @@ export type CardBent =
   | {
       readonly ok: true;
       readonly bent: Bent;
-      /** What each frame takes, by its id; the transom's is `stern`. */
+      /** What each frame takes, by its id; the transom's is `stern`, that of a bow that is one `bow`. */
       readonly held: readonly CardHeld[];
       readonly bare: readonly Bare[];
       /** Of the edges on the card. */
@@ -132,7 +139,7 @@ export function cardProblemWords(problem: CardProblem, length: (mm: number) => s
   }
 }
 
-/** `frame`: by its id, the transom's is `stern`. `place`: where it is held, mm. */
+/** `frame`: by its id, or that of an end that is a transom. `place`: where it is held, mm. */
 export type CardHeld = Bent['held'][number] & { readonly frame: string; readonly place: Vec3 };
 
 /** A length of the sheet that nothing holds, along the lower edge. */
@@ -155,8 +162,8 @@ function bentBy(card: Card, spans: number, bend: (job: BendJob) => Bent): CardBe
   const bent = bend(asked.job);
   const held = bent.held.map((one) => ({
     ...one,
-    frame: typeof one.at === 'number' ? at(asked.frames, one.at) : STERN,
-    place: placeOn(bent[one.edge], typeof one.at === 'number' ? at(asked.shares, one.at) : 1),
+    frame: typeof one.at === 'number' ? at(asked.frames, one.at) : one.at,
+    place: placeOn(bent[one.edge], typeof one.at === 'number' ? at(asked.shares, one.at) : one.at === BOW ? 0 : 1),
   }));
   const lengthOf = (edge: Card['lower']) => edgeReader(pointsOf(edge)).length;
   const long = { lowerLongMm: lengthOf(card.lower), sheerLongMm: lengthOf(card.upper) };
@@ -164,6 +171,7 @@ function bentBy(card: Card, spans: number, bend: (job: BendJob) => Bent): CardBe
 }
 
 export const STERN = 'stern';
+export const BOW = 'bow';
 
 /** Of the edges that a table is taken from, between straight pieces: under a hundredth of a millimetre off. */
 const TABLE_PLACES = 600;
@@ -218,6 +226,7 @@ function jobOf(card: Card, spans: number): Asked {
   const read = readBendJob({
     ...{ lower: shifted(lower), upper: shifted(upper), thickness: card.thickness, stem: card.stem, rise: card.rise },
     ...{ stern: card.hasTransom ? card.transom : closed, frames, spans },
+    ...(card.hasBowTransom && { bow: card.bow }),
   });
   if (!read.ok) return { ok: false, problem: { why: 'other', words: read.problem } };
   return { ok: true, job: read.job, frames: ids, shares };

@@ -10,6 +10,7 @@ export {
   emptyCard,
   sheetLength,
   SPANS,
+  BOW,
   STERN,
 } from './card';
 export type { Card, CardBent, CardProblem, Spreader } from './card';

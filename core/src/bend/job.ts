@@ -59,7 +59,7 @@ export function readBendJob(data: unknown): ReadBendJob {
 
 /** What keeps a job from being bent at all, in words; undefined: nothing. */
 export function problemOf(job: BendJob): string | undefined {
-  const { lower, upper, frames, stern } = job;
+  const { lower, upper, frames, bow, stern } = job;
   for (const [name, line] of [['lower', lower] as const, ['upper', upper] as const]) {
     const back = line.findIndex((p, k) => k > 0 && p[0] <= at(line, k - 1)[0]);
     if (back > 0)
@@ -83,8 +83,9 @@ export function problemOf(job: BendJob): string | undefined {
     if (frame.lower !== undefined && frame.upper !== undefined && spread >= wide)
       return `${where}: its half-breadths are ${spread} mm apart, more than the sheet is wide (${Math.round(wide)} mm)`;
   }
-  if (stern && Math.abs(stern.upper - stern.lower) >= widthAt(job, 1))
-    return 'stern: its half-breadths are further apart than the sheet is wide there';
+  for (const [name, end, share] of [['bow', bow, 0] as const, ['stern', stern, 1] as const])
+    if (end && Math.abs(end.upper - end.lower) >= widthAt(job, share))
+      return `${name}: its half-breadths are further apart than the sheet is wide there`;
   if (frames.length === 0 && !stern) return 'frames: nothing but the bow holds the sheet; expected a frame or a stern';
   return undefined;
 }

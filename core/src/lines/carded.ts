@@ -6,21 +6,25 @@ import { atX, tableFrom, tenth } from './traced';
 /** Edges of the card as they are bent, from the bow aft, mm. */
 export type CardEdges = { readonly lower: readonly Vec3[]; readonly upper: readonly Vec3[] };
 
-/** What its after end is called in the table, and where along the lower edge its frames stand, mm. */
-type Held = { readonly hasTransom: boolean; readonly spreaders: readonly { readonly along: number }[] };
+/** What its ends are called in the table, and where along the lower edge its frames stand, mm. */
+type Held = {
+  readonly hasBowTransom: boolean;
+  readonly hasTransom: boolean;
+  readonly spreaders: readonly { readonly along: number }[];
+};
 
 /**
  * The table of a boat that is a bent card on either hand, and a bottom laid across them: stations stand where frames
  * hold it, since that is where it bends hardest.
  */
-export const tableOfCard = ({ lower, upper }: CardEdges, { hasTransom, spreaders }: Held): Longitudinal[] =>
+export const tableOfCard = ({ lower, upper }: CardEdges, { hasBowTransom, hasTransom, spreaders }: Held): Longitudinal[] =>
   tableFrom(
     [
       { id: 'chine', name: 'Chine', points: lower },
       { id: 'sheer', name: 'Sheer', points: upper },
     ],
     {
-      bow: 'pointed',
+      bow: hasBowTransom ? 'transom' : 'pointed',
       stern: hasTransom ? 'transom' : 'pointed',
       wanted: spreaders.map(({ along }) => xAlong(lower, along)),
     },

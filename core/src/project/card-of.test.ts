@@ -60,11 +60,17 @@ describe('a panel of the boat as a card', () => {
     const { lines: _before, ...kept } = project;
     expect(others).toEqual(kept);
   });
-  it('is refused where it is none: a bottom laid across, a bow that is a transom, a panel that is not there', () => {
+  it('gives back the side of a pram, which ends on a transom at the bow too', () => {
+    const { project, card } = cardOf('orrin', 'chine-sheer');
+    expect([card.hasBowTransom, card.hasTransom, card.stem]).toEqual([true, true, 0]);
+    const after = taken(project, card);
+    for (const line of ['chine', 'sheer']) expect(off(project, after, line)).toBeLessThan(15);
+  });
+  it('is refused where it is none: a bottom laid across, a panel that is not there', () => {
     const hull = drawLines(demoProject('orrin', 'x').lines).value;
     const ask = (panel: string) => cardOfPanel(hull, { panel, frames: [900], thickness: 6 });
-    expect([ask('chine-chine'), ask('chine-sheer'), ask('none')].map((made) => (made.ok ? 'made' : made.why))).toEqual([
-      ...['several lines', 'bow', 'shape'],
+    expect([ask('chine-chine'), ask('none')].map((made) => (made.ok ? 'made' : made.why))).toEqual([
+      ...['several lines', 'shape'],
     ]);
     const panels = developPanels(hull, { thickness: 6 }).value;
     expect(panels.filter(mayBeCard).map(({ id }) => id)).toEqual(['chine-sheer']);

@@ -10,7 +10,7 @@ import { developPanel, panelIdOf, panelInputs, type Panel } from '../panels';
 import type { Project } from './document';
 
 export type CardOfPanel =
-  { readonly ok: true; readonly card: Card } | { readonly ok: false; readonly why: 'several lines' | 'bow' | 'shape' };
+  { readonly ok: true; readonly card: Card } | { readonly ok: false; readonly why: 'several lines' | 'shape' };
 
 /** Points of an edge: between them it runs as a batten through them. */
 const POINTS = 9;
@@ -37,7 +37,6 @@ export function cardOfPanel(
   const low = edgeOf(panel, 'p', 'flatP');
   const high = edgeOf(panel, 'q', 'flatQ');
   const [bow, stern] = [0, -1].map((k) => [at(low, k).space, at(high, k).space] as const) as [Ends, Ends];
-  if (Math.abs(bow[0][1] - bow[1][1]) > SAME_MM) return { ok: false, why: 'bow' };
   const lay = laidAlong(low, high);
   const drawn = (edge: readonly Place[]): Card['lower'] =>
     Array.from({ length: POINTS }, (_, k) => {
@@ -45,12 +44,15 @@ export function cardOfPanel(
       const [along, up] = lay.at(place.flat);
       return { id: `p${k + 1}`, along, up };
     });
+  // wider than a stem, or flaring, it is a transom
+  const hasBowTransom = Math.abs(bow[0][1] - bow[1][1]) > SAME_MM || 2 * bow[0][1] > CARD_LIMITS.stem;
   const isPointed =
+    !hasBowTransom &&
     stern.every(([, y]) => Math.abs(y - stern[0][1]) < SAME_MM) && Math.abs(stern[0][1] - bow[0][1]) < SAME_MM;
   const card: Card = {
     ...{ sheetCount: 1, sheetLong: lay.long, sheetWide: lay.wide, joint: 0, thickness },
-    ...{ lower: drawn(low), upper: drawn(high), stem: Math.max(0, 2 * bow[0][1]), hasTransom: !isPointed },
-    transom: { lower: Math.max(0, stern[0][1]), upper: Math.max(0, stern[1][1]) },
+    ...{ lower: drawn(low), upper: drawn(high), stem: hasBowTransom ? 0 : Math.max(0, 2 * bow[0][1]) },
+    ...{ hasBowTransom, bow: halvesOf(bow), hasTransom: !isPointed, transom: halvesOf(stern) },
     rise: stern[0][2] - bow[0][2],
     spreaders: heldAt(low, high, { frames, lay }).slice(0, CARD_LIMITS.spreaders),
     lines: { lower: panel.between[0], upper: panel.between[1] },
@@ -62,6 +64,7 @@ export function cardOfPanel(
 
 type Place = { readonly flat: Vec2; readonly space: Vec3 };
 type Ends = readonly [Vec3, Vec3];
+const halvesOf = ([low, high]: Ends) => ({ lower: Math.max(0, low[1]), upper: Math.max(0, high[1]) });
 
 /** An edge place by place, fore to aft, without those that lie on the one before. */
 function edgeOf({ rulings }: Panel, space: 'p' | 'q', flat: 'flatP' | 'flatQ'): Place[] {

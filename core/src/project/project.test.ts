@@ -32,6 +32,7 @@ import version20 from './old-versions/version-20.json';
 import version21 from './old-versions/version-21.json';
 import version22 from './old-versions/version-22.json';
 import version23 from './old-versions/version-23.json';
+import version24 from './old-versions/version-24.json';
 import { emptyCard } from '../bend';
 import { insideAtFirst } from '../fitout/schema';
 import { planAtFirst } from '../plan/schema';
@@ -439,8 +440,16 @@ describe('readProject', () => {
   it('brings the frozen twenty-third version up: without a card, and takes one', () => {
     const read = readProject(version23);
     expect(read.ok && read.project).toEqual({ ...version23, version: PROJECT_VERSION });
-    const carded = readProject({ ...version23, lines: { ...version23.lines, card: emptyCard() } });
+    const { hasBowTransom: _has, bow: _bow, ...older } = emptyCard();
+    const carded = readProject({ ...version23, lines: { ...version23.lines, card: older } });
     expect(carded.ok && carded.project.lines.card).toEqual(emptyCard());
+  });
+  it('brings the frozen twenty-fourth version up: a card of it comes together at the bow', () => {
+    const read = readProject(version24);
+    expect(read.ok && read.project).toEqual({ ...version24, version: PROJECT_VERSION });
+    const { hasBowTransom: _has, bow: _bow, ...older } = { ...emptyCard(), stem: 30 };
+    const carded = readProject({ ...version24, lines: { ...version24.lines, card: older } });
+    expect(carded.ok && carded.project.lines.card).toEqual({ ...emptyCard(), stem: 30 });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

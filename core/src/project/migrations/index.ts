@@ -22,6 +22,7 @@ import { from20To21 } from './20-to-21';
 import { from21To22 } from './21-to-22';
 import { from22To23 } from './22-to-23';
 import { from23To24 } from './23-to-24';
+import { from24To25 } from './24-to-25';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -48,4 +49,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from21To22,
   from22To23,
   from23To24,
+  from24To25,
 ];

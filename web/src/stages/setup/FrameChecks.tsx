@@ -26,6 +26,7 @@ import { edited } from '../../state/document-slice';
 import { picked } from '../../state/screen-slice';
 import { selectFindings, selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
+import { IntoLog } from './IntoLog';
 
 type Props = { readonly part: SetupPart; readonly value: SetupValue; readonly stood: Stood };
 
@@ -91,6 +92,7 @@ export function FrameChecks({ part, value, stood }: Props) {
             Next: {next.name}
           </Button>
         )}
+        <IntoLog part={part} stood={stood} tallPx={TALL_PX} />
       </Box>
     </Box>
   );

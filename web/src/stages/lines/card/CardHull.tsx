@@ -1,14 +1,14 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { memo, useDeferredValue, useMemo, useRef, useState } from 'react';
-import { STERN, type Card, type CardBent } from '@kalotrope/core/bend';
+import { BOW, STERN, type Card, type CardBent } from '@kalotrope/core/bend';
 import type { Vec2, Vec3 } from '@kalotrope/core/geometry';
 import { tableOfCard } from '@kalotrope/core/lines';
 import { pathOf } from '../../../drawing/DrawingSurface';
 import { HullSketch } from '../../../drawing/HullSketch';
 import { COLOURS } from '../../../drawing/colours';
 import { useWidth } from '../../../drawing/use-size';
-import { withBreadth } from './change-card';
+import { breadthAt, withBreadth } from './change-card';
 import { useEdgeNames } from './edge-names';
 import { Handle, REACH_PX } from './Handle';
 
@@ -56,7 +56,8 @@ export function CardHull({ card, made, isNow, isDragged, onChange, onCancel }: P
     2 * size.out + between + size.up + 2 * room,
   ];
   const frames = card.spreaders.map(({ id }) => id);
-  const nameOf = (frame: string) => (frame === STERN ? 'the transom' : `frame ${frames.indexOf(frame) + 1}`);
+  const nameOf = (frame: string) =>
+    frame === BOW ? 'the bow' : frame === STERN ? 'the transom' : `frame ${frames.indexOf(frame) + 1}`;
   const held = made.held.filter(({ frame }) => frame !== STERN || card.hasTransom);
   // two that stand close share the room between them
   const reachOf = ([x, y]: Vec3) => {
@@ -151,13 +152,12 @@ export function CardHull({ card, made, isNow, isDragged, onChange, onCancel }: P
                 key={`${frame} ${edge}`}
                 name={name}
                 place={[place[0], place[1]]}
+                stands={[place[0], breadthAt(card, frame, edge) ?? place[1]]}
                 px={px}
                 look="point"
                 reachPx={reachOf(place)}
                 cursor="ns-resize"
-                onMove={({ to, isOver }) =>
-                  onChange(withBreadth(card, frame === STERN ? null : frame, edge, to[1]), { label: name, isOver })
-                }
+                onMove={({ to, isOver }) => onChange(withBreadth(card, frame, edge, to[1]), { label: name, isOver })}
                 onCancel={onCancel}
               />
             );

@@ -30,9 +30,8 @@ export function CardPage({ head }: { readonly head: ReactNode }) {
 }
 
 const NO_PANELS: readonly Panel[] = [];
-const WHY: Readonly<Record<'several lines' | 'bow' | 'shape', string>> = {
+const WHY: Readonly<Record<'several lines' | 'shape', string>> = {
   'several lines': 'It cannot be a card: its edges run along more than one line.',
-  bow: 'It cannot be a card: a card comes together at the bow, and this one ends on a transom there.',
   shape: 'It cannot be a card: it does not bend from flat between her frames.',
 };
 

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo, useState } from 'react';
-import { CARD_LIMITS, cardProblemWords, sheetLength, STERN, type Card, type Spreader } from '@kalotrope/core/bend';
+import { BOW, CARD_LIMITS, cardProblemWords, sheetLength, STERN, type Card, type Spreader } from '@kalotrope/core/bend';
 import type { Edit } from '@kalotrope/core/findings';
 import { linesStage, tableOfCard } from '@kalotrope/core/lines';
 import { formatLength, formatSmall, unitLabel } from '@kalotrope/core/measure';
@@ -37,6 +37,7 @@ const NEW_BOAT =
   'It takes the place of the lines that are there.';
 const SHEETS = numberBetween(1, 8, true);
 const CARD = [linesStage.name, 'card'];
+const EDGES = ['lower', 'upper'] as const;
 
 /** What the card makes, the way into the table, and the card’s own figures. */
 export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) {
@@ -82,7 +83,23 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
       </Section>
       <Section title="Her ends">
         <Box sx={FIELDS}>
-          {field('stem', 'Stem between the sides')}
+          <Tick
+            label="Bow is a transom"
+            hint="Without one the fore ends come together on the stem"
+            isTicked={card.hasBowTransom}
+            onTick={(hasBowTransom) => onChange({ ...card, hasBowTransom }, 'Bow is a transom')}
+          />
+          {card.hasBowTransom &&
+            EDGES.map((edge) => (
+              <LengthField
+                key={edge}
+                label={`Bow, ${names[edge]}`}
+                mm={card.bow[edge]}
+                path={[...CARD, 'bow', edge]}
+                onCommit={(mm) => onChange({ ...card, bow: { ...card.bow, [edge]: mm } }, 'Bow')}
+              />
+            ))}
+          {!(card.hasBowTransom && card.hasTransom) && field('stem', 'Stem between the sides')}
           <Tick
             label="Transom"
             hint="Without one the after ends come together as the bow does"
@@ -90,7 +107,7 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
             onTick={(hasTransom) => onChange({ ...card, hasTransom }, 'Transom')}
           />
           {card.hasTransom &&
-            (['lower', 'upper'] as const).map((edge) => (
+            EDGES.map((edge) => (
               <LengthField
                 key={edge}
                 label={`Transom, ${names[edge]}`}
@@ -237,7 +254,7 @@ function Makes({ card, told: { bent: made }, length, names }: MakesProps) {
   const bareWords = bare.map(({ from, to }) => `from ${length(from)} to ${length(to)}`).join(' and ');
   const nameOf = (frame: string) => {
     const k = card.spreaders.findIndex(({ id }) => id === frame);
-    return frame === STERN ? 'Transom' : `Frame ${k + 1}`;
+    return frame === BOW ? 'Bow' : frame === STERN ? 'Transom' : `Frame ${k + 1}`;
   };
   return (
     <section className="slip-part" aria-label="What it makes">

@@ -9,6 +9,8 @@ type Props = {
   readonly name: string;
   /** In the drawing's mm, upward. */
   readonly place: Vec2;
+  /** Where it stands by the card, if that is drawn a moment later: the arrows go on from there. */
+  readonly stands?: Vec2;
   readonly px: number;
   /** Drawn as a ring for a point, as a bar for a frame. */
   readonly look: 'point' | 'frame';
@@ -33,7 +35,7 @@ const ARROWS: Readonly<Record<string, Vec2>> = {
 };
 
 /** Something of the card to drag, or to move by the arrows. */
-export function Handle({ name, place, px, look, reachPx = REACH_PX, cursor, onMove, onCancel }: Props) {
+export function Handle({ name, place, stands = place, px, look, reachPx = REACH_PX, cursor, onMove, onCancel }: Props) {
   const { palette } = useTheme();
   const drag = useRef<{ readonly from: Vec2; readonly off: Vec2; isMoving: boolean } | null>(null);
   const begin = (event: PointerEvent<SVGGElement>) => {
@@ -58,7 +60,7 @@ export function Handle({ name, place, px, look, reachPx = REACH_PX, cursor, onMo
     event.preventDefault();
     event.stopPropagation();
     const by = (event.shiftKey ? 10 : 1) * STEP_MM;
-    onMove({ to: [place[0] + by * way[0], place[1] + by * way[1]], isOver: true });
+    onMove({ to: [stands[0] + by * way[0], stands[1] + by * way[1]], isOver: true });
   };
   const stroke = palette.secondary.main;
   return (

@@ -1,5 +1,5 @@
 /** What dragging and typing make of a card. */
-import { alongLower, type Card, type Spreader } from '@kalotrope/core/bend';
+import { alongLower, BOW, STERN, type Card, type Spreader } from '@kalotrope/core/bend';
 import type { Vec2 } from '@kalotrope/core/geometry';
 
 export type EdgeName = 'lower' | 'upper';
@@ -28,11 +28,20 @@ export const withFrame = (card: Card, id: string, change: Partial<Spreader>): Ca
 export const withFrameAt = (card: Card, id: string, u: number): Card =>
   withFrame(card, id, { along: notUnder(alongLower(card, u)) });
 
-/** A half-breadth of a frame or of the transom. */
-export const withBreadth = (card: Card, frame: string | null, edge: EdgeName, out: number): Card =>
-  frame === null
-    ? { ...card, transom: { ...card.transom, [edge]: notUnder(out) } }
-    : withFrame(card, frame, { [edge]: notUnder(out) });
+/** How far out it is held there; undefined where it is not. */
+export function breadthAt(card: Card, frame: string, edge: EdgeName): number | undefined {
+  if (frame === BOW) return card.bow[edge];
+  if (frame === STERN) return card.transom[edge];
+  return card.spreaders.find(({ id }) => id === frame)?.[edge] ?? undefined;
+}
+
+/** A half-breadth of a frame, or of an end that is a transom. */
+export function withBreadth(card: Card, frame: string, edge: EdgeName, out: number): Card {
+  const mm = notUnder(out);
+  if (frame === BOW) return { ...card, bow: { ...card.bow, [edge]: mm } };
+  if (frame === STERN) return { ...card, transom: { ...card.transom, [edge]: mm } };
+  return withFrame(card, frame, { [edge]: mm });
+}
 
 const freeOf = (taken: readonly { readonly id: string }[], word: string): string => {
   const ids = new Set(taken.map(({ id }) => id));
@@ -61,9 +70,10 @@ export const straightened = (card: Card, edge: EdgeName): Card => ({
 /** A frame more, in the middle of the longest stretch without one, as broad as its neighbours are. */
 export function withFrameMore(card: Card, length: number): Card {
   const known = [...card.spreaders].sort((a, b) => a.along - b.along);
-  const stern = card.hasTransom ? card.transom : { lower: card.stem / 2, upper: card.stem / 2 };
-  const bow = { along: 0, lower: card.stem / 2, upper: card.stem / 2 };
-  const places = [bow, ...known, { along: length, ...stern }];
+  const closed = { lower: card.stem / 2, upper: card.stem / 2 };
+  const stern = card.hasTransom ? card.transom : closed;
+  const bow = card.hasBowTransom ? card.bow : closed;
+  const places = [{ along: 0, ...bow }, ...known, { along: length, ...stern }];
   const gaps = places.slice(1).map((place, k) => place.along - (places[k]?.along ?? 0));
   const k = gaps.indexOf(Math.max(...gaps));
   const [a, b] = [places[k], places[k + 1]];
