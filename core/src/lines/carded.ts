@@ -17,7 +17,10 @@ type Held = {
  * The table of a boat that is a bent card on either hand, and a bottom laid across them: stations stand where frames
  * hold it, since that is where it bends hardest.
  */
-export const tableOfCard = ({ lower, upper }: CardEdges, { hasBowTransom, hasTransom, spreaders }: Held): Longitudinal[] =>
+export const tableOfCard = (
+  { lower, upper }: CardEdges,
+  { hasBowTransom, hasTransom, spreaders }: Held,
+): Longitudinal[] =>
   tableFrom(
     [
       { id: 'chine', name: 'Chine', points: lower },

@@ -48,7 +48,8 @@ export function cardOfPanel(
   const hasBowTransom = Math.abs(bow[0][1] - bow[1][1]) > SAME_MM || 2 * bow[0][1] > CARD_LIMITS.stem;
   const isPointed =
     !hasBowTransom &&
-    stern.every(([, y]) => Math.abs(y - stern[0][1]) < SAME_MM) && Math.abs(stern[0][1] - bow[0][1]) < SAME_MM;
+    stern.every(([, y]) => Math.abs(y - stern[0][1]) < SAME_MM) &&
+    Math.abs(stern[0][1] - bow[0][1]) < SAME_MM;
   const card: Card = {
     ...{ sheetCount: 1, sheetLong: lay.long, sheetWide: lay.wide, joint: 0, thickness },
     ...{ lower: drawn(low), upper: drawn(high), stem: hasBowTransom ? 0 : Math.max(0, 2 * bow[0][1]) },
