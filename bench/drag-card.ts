@@ -34,7 +34,8 @@ await page.addInitScript(`
     }
   };
   addEventListener('pointermove', () => tell('move'), true);
-  new PerformanceObserver((list) => list.getEntries().forEach(() => tell('long'))).observe({ entryTypes: ['longtask'] });
+  const watch = new PerformanceObserver((list) => list.getEntries().forEach(() => tell('long')));
+  watch.observe({ entryTypes: ['longtask'] });
 `);
 await page.goto(base);
 await page.getByRole('navigation', { name: 'Stages' }).waitFor();

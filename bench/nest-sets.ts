@@ -205,7 +205,7 @@ const pieces = (seed: number): NestJob =>
     { gap: 0 },
   );
 
-/** 120 parts of a boat, each of one of three thicknesses: pieces of strakes, frames with and without holes, knees, seats. */
+/** 120 parts of a boat, each of one of three thicknesses: pieces of strakes, frames, some with holes, knees, seats. */
 export function threeThicknesses(seed: number): readonly NestSet[] {
   const next = random(seed);
   const about = (low: number, high: number) => low + (high - low) * next();

@@ -115,7 +115,7 @@ function figuresOf({ lower, upper, stem, bow, stern, rise, frames, spans }: Bend
 const AHEAD = 2;
 const ASIDE = 0.2;
 
-/** Where the change goes on as the last one did, as a handle that is dragged does: as much more of what came of that. */
+/** Where the change goes on as the last one did, as of a handle that is dragged: as much more of what came of that. */
 function carriedOn(figures: readonly number[], last: Made, earlier: Made | undefined): Float64Array | undefined {
   if (earlier?.figures.length !== figures.length || earlier.shape.length !== last.shape.length) return undefined;
   let [along, was, now] = [0, 0, 0];

@@ -11,9 +11,11 @@ import {
   cardSchema,
   createCardBender,
   emptyCard,
+  flareAt,
   sheetLength,
   SPANS,
   STERN,
+  upperAtFlare,
   type Card,
 } from '.';
 
@@ -59,6 +61,23 @@ describe('a card as it is begun', () => {
     expect(to('lower', 2300)?.[1]).toBeCloseTo(520, -1);
     expect(whole.held.filter(({ frame }) => frame === STERN)).toHaveLength(2);
   });
+  it('leans out by the flare that is asked of a frame', () => {
+    const [middle] = card.spreaders;
+    const upper = upperAtFlare(card, middle!, 20);
+    // the sheet is 440 wide there: 520 + 440 sin 20°
+    expect(upper).toBeCloseTo(520 + 440 * Math.sin((20 * Math.PI) / 180), 0);
+    const leaning = { ...card, spreaders: [{ ...middle!, upper: upper! }] };
+    expect(flareAt(leaning, leaning.spreaders[0]!)).toBeCloseTo(20, 1);
+    const { lower: low, upper: high } = made(bendCard(leaning)).bent;
+    // abreast of each other on the card, so somewhat apart along the boat
+    const k = Math.round((2300 / whole.lowerLongMm) * (low.length - 1));
+    const near = high.reduce((best, p) =>
+      Math.hypot(p[0] - low[k]![0]) < Math.hypot(best[0] - low[k]![0]) ? p : best,
+    );
+    expect((Math.atan2(near[1] - low[k]![1], near[2] - low[k]![2]) * 180) / Math.PI).toBeCloseTo(20, 0);
+    expect(flareAt(card, { ...middle!, lower: null })).toBeUndefined();
+    expect(upperAtFlare(card, { ...middle!, lower: null }, 20)).toBeUndefined();
+  });
   it('says where nothing holds it', () => {
     expect(whole.bare.map(({ from }) => from)).toEqual([0, 2300]);
     const more = {
@@ -80,7 +99,7 @@ describe('cards bent one after another', () => {
   it('while they are dragged nearly so', () => {
     expect(apart(whole, made(createCardBender()(card, SPANS.dragged)), 10)).toBeLessThan(3);
   });
-  it('foreseen along a drag they are what each would be from nothing, through its turns and when another begins', () => {
+  it('foreseen along a drag come out as each from nothing, through its turns and where another begins', () => {
     const bend = createCardBender();
     const hold = (mm: number): Card => ({ ...card, spreaders: card.spreaders.map((one) => ({ ...one, upper: mm })) });
     const edge = (mm: number): Card => ({

@@ -4,6 +4,7 @@
  */
 import { z } from 'zod';
 import { at, lerp3, type Vec2, type Vec3 } from '../geometry';
+import { toDeg, toRad } from '../measure';
 import { countField, lengthField } from '../stage';
 import { bendSheet, createBender, type Bent } from './bend';
 import { edgeReader, lengthAt } from './edges';
@@ -264,6 +265,26 @@ export function cardOutline(card: Card): CardOutline | undefined {
       return { id, low: foot, high: high.at(lengthAt(high, foot[0]) / high.length) };
     }),
   };
+}
+
+/** How wide the sheet is at a frame, square to its length; undefined while an edge turns back. */
+function wideAt(card: Card, frame: string): number | undefined {
+  const here = cardOutline(card)?.frames.find(({ id }) => id === frame);
+  return here && here.high[1] - here.low[1];
+}
+
+/** How far a frame leans the sheet out, degrees from upright across it; undefined where an edge is free there. */
+export function flareAt(card: Card, { id, lower, upper }: Spreader): number | undefined {
+  const wide = wideAt(card, id);
+  if (lower === null || upper === null || wide === undefined || Math.abs(upper - lower) > wide) return undefined;
+  return toDeg(Math.asin((upper - lower) / wide));
+}
+
+/** The frame's breadth above, to the tenth, that leans the sheet out so far; undefined where it has no width there. */
+export function upperAtFlare(card: Card, { id, lower }: Spreader, flareDeg: number): number | undefined {
+  const wide = wideAt(card, id);
+  if (lower === null || wide === undefined) return undefined;
+  return Math.max(0, Math.round(10 * (lower + wide * Math.sin(toRad(flareDeg)))) / 10);
 }
 
 /** So far along the lower edge it lies so far along the sheet. */

@@ -8,8 +8,10 @@ export {
   cardSchema,
   createCardBender,
   emptyCard,
+  flareAt,
   sheetLength,
   SPANS,
+  upperAtFlare,
   BOW,
   STERN,
 } from './card';

@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo, useState } from 'react';
-import { BOW, CARD_LIMITS, cardProblemWords, sheetLength, STERN, type Card, type Spreader } from '@kalotrope/core/bend';
+import { BOW, CARD_LIMITS, cardProblemWords, flareAt, sheetLength, STERN, upperAtFlare } from '@kalotrope/core/bend';
+import type { Card, Spreader } from '@kalotrope/core/bend';
 import type { Edit } from '@kalotrope/core/findings';
 import { linesStage, tableOfCard } from '@kalotrope/core/lines';
 import { formatLength, formatSmall, unitLabel } from '@kalotrope/core/measure';
@@ -36,6 +37,8 @@ const NEW_BOAT =
   'Chine and sheer, at stations; the bottom is laid across the chines. ' +
   'It takes the place of the lines that are there.';
 const SHEETS = numberBetween(1, 8, true);
+/** From upright, across the sheet: more and it would lie flat. */
+const FLARES = numberBetween(-60, 75);
 const CARD = [linesStage.name, 'card'];
 const EDGES = ['lower', 'upper'] as const;
 
@@ -61,6 +64,7 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
           <FrameFields
             key={frame.id}
             names={names}
+            card={card}
             frame={frame}
             name={`Frame ${k + 1}`}
             onFrame={(change, what) => onChange(withFrame(card, frame.id, change), `Frame ${k + 1}: ${what}`)}
@@ -186,6 +190,7 @@ function EdgeFields({ card, edge, onChange }: EdgeProps) {
 }
 
 type FrameProps = {
+  readonly card: Card;
   readonly names: EdgeNames;
   readonly frame: Spreader;
   readonly name: string;
@@ -193,8 +198,9 @@ type FrameProps = {
   readonly onRemove: () => void;
 };
 
-function FrameFields({ names, frame, name, onFrame, onRemove }: FrameProps) {
+function FrameFields({ card, names, frame, name, onFrame, onRemove }: FrameProps) {
   const path = (key: keyof Spreader) => [...CARD, 'spreaders', frame.id, key];
+  const flare = flareAt(card, frame);
   return (
     <Box role="group" aria-label={name} sx={FIELDS}>
       <b>{name}</b>
@@ -229,6 +235,17 @@ function FrameFields({ names, frame, name, onFrame, onRemove }: FrameProps) {
           />
         );
       })}
+      {flare !== undefined && (
+        <NumberField
+          label="Flare, degrees"
+          value={Number(flare.toFixed(1))}
+          read={FLARES}
+          onCommit={(deg) => {
+            const upper = upperAtFlare(card, frame, deg);
+            if (upper !== undefined) onFrame({ upper }, 'flare');
+          }}
+        />
+      )}
       <Act label={`Take ${name.toLowerCase()} out`} onAct={onRemove} />
     </Box>
   );
