@@ -93,33 +93,15 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
             isTicked={card.hasBowTransom}
             onTick={(hasBowTransom) => onChange({ ...card, hasBowTransom }, 'Bow is a transom')}
           />
-          {card.hasBowTransom &&
-            EDGES.map((edge) => (
-              <LengthField
-                key={edge}
-                label={`Bow, ${names[edge]}`}
-                mm={card.bow[edge]}
-                path={[...CARD, 'bow', edge]}
-                onCommit={(mm) => onChange({ ...card, bow: { ...card.bow, [edge]: mm } }, 'Bow')}
-              />
-            ))}
+          {card.hasBowTransom && <EndFields {...{ card, names, onChange }} end={BOW} name="Bow" />}
           {!(card.hasBowTransom && card.hasTransom) && field('stem', 'Stem between the sides')}
           <Tick
             label="Transom"
-            hint="Without one the after ends come together as the bow does"
+            hint="Without one the after ends come together on the stem’s thickness"
             isTicked={card.hasTransom}
             onTick={(hasTransom) => onChange({ ...card, hasTransom }, 'Transom')}
           />
-          {card.hasTransom &&
-            EDGES.map((edge) => (
-              <LengthField
-                key={edge}
-                label={`Transom, ${names[edge]}`}
-                mm={card.transom[edge]}
-                path={[...CARD, 'transom', edge]}
-                onCommit={(mm) => onChange({ ...card, transom: { ...card.transom, [edge]: mm } }, 'Transom')}
-              />
-            ))}
+          {card.hasTransom && <EndFields {...{ card, names, onChange }} end="transom" name="Transom" />}
           {field('rise', 'After foot higher by')}
           <p className="quiet">Breadths are from the centreline.</p>
         </Box>
@@ -149,6 +131,25 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
     </>
   );
 });
+
+type EndProps = Pick<Props, 'card' | 'onChange'> & {
+  readonly names: EdgeNames;
+  readonly end: 'bow' | 'transom';
+  readonly name: string;
+};
+
+/** How broad she is at an end that is a transom. */
+function EndFields({ card, names, onChange, end, name }: EndProps) {
+  return EDGES.map((edge) => (
+    <LengthField
+      key={edge}
+      label={`${name}, ${names[edge]}`}
+      mm={card[end][edge]}
+      path={[...CARD, end, edge]}
+      onCommit={(mm) => onChange({ ...card, [end]: { ...card[end], [edge]: mm } }, name)}
+    />
+  ));
+}
 
 type EdgeProps = Pick<Props, 'card' | 'onChange'> & { readonly edge: EdgeName };
 
