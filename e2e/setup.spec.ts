@@ -81,7 +81,10 @@ for (const [id, from] of [
     // what was measured goes into the log once
     const intoLog = work.getByRole('button', { name: /^Readings into the log/ });
     await expect(intoLog).toHaveText('Readings into the log: 2 new');
-    await intoLog.tap();
+    await intoLog.evaluate((button: HTMLElement) => {
+      button.click();
+      button.click(); // pressed twice at once
+    });
     await expect(intoLog).toBeDisabled();
     // it is swung back, and read anew
     await anew.tap();
@@ -102,6 +105,9 @@ for (const [id, from] of [
     }
     for (let i = 0; i < count; i++) await expect(frames.nth(i)).toContainText('✓');
     await expectNoFaults(page);
+    await page.goto(`/project/${id}/log`);
+    const log = page.getByRole('list', { name: 'The log, the last day first' });
+    await expect(log.getByRole('button', { name: /: Diagonal to (port|starboard)/ })).toHaveCount(2);
   });
 
 test('panels as built, a fault told and decided, a boat with no jig', async ({ page }) => {

@@ -1,5 +1,6 @@
 /** The figures that were read of a frame, as entries of the log: as drawn and as found, each once. */
 import Button from '@mui/material/Button';
+import { useRef } from 'react';
 import { NO_RECORDS, standing, type LogEntry } from '@kalotrope/core/log';
 import { checkWords, type SetupPart, type Stood } from '@kalotrope/core/setup';
 import { useWriteEntry } from '../../controls/use-write-entry';
@@ -18,8 +19,18 @@ export function IntoLog({ part, stood, tallPx }: Props) {
   const write = useWriteEntry();
   const { entries } = useAppSelector((state) => selectFound(state).log) ?? NO_RECORDS;
   const fresh = lengthsRead(part, stood).filter((one) => !standing(entries).some((entry) => isSame(entry, one)));
+  // a second press comes before the log has the first
+  const isWriting = useRef(false);
+  const writeAll = async (): Promise<boolean> => {
+    for (const one of fresh) if (!(await write({ kind: 'measured', parts: [stood.name], ...one }))) return false;
+    return true;
+  };
   const put = async () => {
-    for (const one of fresh) if (!(await write({ kind: 'measured', parts: [stood.name], ...one }))) return;
+    if (isWriting.current) return;
+    isWriting.current = true;
+    const isDone = await writeAll();
+    isWriting.current = false;
+    if (!isDone) return;
     const many = fresh.length === 1 ? 'One reading' : `${fresh.length} readings`;
     dispatch(said(`${many} of ${stood.name} written into the log.`));
   };
