@@ -14,6 +14,16 @@ describe('what changed between two answers', () => {
       { seed: 11 },
     );
   });
+  it('refuses changes that were made from another answer', () => {
+    const answers = [[1, { a: 2 }], [1], { a: [1], b: 2 }, { a: [1, 2], c: 2 }, 7, null, undefined];
+    const nested = (value: unknown) => ({ stage: { value } });
+    for (const from of answers.slice(0, 4)) {
+      // a change deep inside, so that nothing is sent whole
+      const changes = changesBetween(nested(from), nested(Array.isArray(from) ? [...from] : { ...(from as object) }));
+      for (const other of answers.filter((answer) => answer !== from))
+        expect(() => applyChanges(nested(other), changes)).toThrow('the changes do not fit');
+    }
+  });
   it('keeps what an edit did not touch: a moved sheer leaves the bottom the same object', () => {
     const derive = createDerive();
     // three panels a side: the middle one is cut to meet the top one, and so follows it; the bottom does not

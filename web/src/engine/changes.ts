@@ -14,6 +14,8 @@ export type Changes =
 /** Deep enough for stage, value, list, item. */
 const DEEPEST = 4;
 
+const APART = 'the changes do not fit what they are made to';
+
 type Entries = Readonly<Record<string, unknown>>;
 const isList = (value: unknown): value is readonly unknown[] => Array.isArray(value);
 const isObject = (value: unknown): value is Entries =>
@@ -31,7 +33,7 @@ export function changesBetween(before: unknown, after: unknown, depth = 0): Chan
   return { kind: 'new', value: after };
 }
 
-/** `before` with the changes made; what is the same stays the same object. */
+/** `before` with the changes made; what is the same stays the same object. Throws when they were made from another. */
 export function applyChanges(before: unknown, changes: Changes): unknown {
   switch (changes.kind) {
     case 'same':
@@ -39,12 +41,12 @@ export function applyChanges(before: unknown, changes: Changes): unknown {
     case 'new':
       return changes.value;
     case 'list':
-      // made from a list of this length
-      return changes.items.map((item, i) => applyChanges((before as readonly unknown[])[i], item));
+      if (!isList(before) || before.length !== changes.items.length) throw new TypeError(APART);
+      return changes.items.map((item, i) => applyChanges(before[i], item));
     case 'object':
+      if (!isObject(before) || !hasSameKeys(before, changes.entries)) throw new TypeError(APART);
       return Object.fromEntries(
-        // made from an object of these keys
-        Object.entries(changes.entries).map(([key, entry]) => [key, applyChanges((before as Entries)[key], entry)]),
+        Object.entries(changes.entries).map(([key, entry]) => [key, applyChanges(before[key], entry)]),
       );
   }
 }

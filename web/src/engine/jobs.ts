@@ -161,3 +161,9 @@ export type JobInput<K extends JobName> = Parameters<(typeof JOBS)[K]>[0];
 export type JobOutput<K extends JobName> = Awaited<ReturnType<(typeof JOBS)[K]>>;
 export type JobProgress<K extends JobName> =
   Parameters<(typeof JOBS)[K]> extends [unknown, (progress: infer P) => void] ? P : never;
+
+/** What comes of asking for a job. */
+export type JobResult<T> =
+  | { readonly kind: 'ok'; readonly value: T; readonly restarted?: string }
+  | { readonly kind: 'cancelled' }
+  | { readonly kind: 'failed'; readonly message: string };

@@ -20,9 +20,9 @@ const api = {
       lastInput = applyChanges(lastInput, input);
       // the page made the changes from a project
       const result = JOBS.derive(lastInput as JobInput<'derive'>);
-      const changes = changesBetween(lastResult, result);
+      const packed = pack(changesBetween(lastResult, result));
       lastResult = result;
-      return pack(changes);
+      return packed;
     });
     return answered.kind === 'ok' ? transfer(answered, [answered.value.figures.buffer]) : answered;
   },
