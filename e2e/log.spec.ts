@@ -202,4 +202,19 @@ test('a part that was cut and is drawn otherwise now is told, with what to do; t
   await slipOf(page).getByLabel('The part is').click();
   await page.getByRole('option', { name: 'cut', exact: true }).click();
   await expect(slipOf(page)).toContainText('at revision 1');
+
+  // and where it is drawn, with what goes on it
+  await page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('link', { name: /^\d+Frames/ })
+    .click();
+  await unfold(page, 'Made so far');
+  const made = slipOf(page).getByRole('region', { name: 'Made so far' });
+  await expect(made.getByRole('combobox', { name: 'Bulkhead 1', exact: true })).toHaveText('cut');
+  await expect(made).toContainText('1 of 3 cut');
+  await made.getByRole('button', { name: '2 more are cut' }).click();
+  await expect(made).toContainText('3 of 3 cut');
+  await made.getByRole('button', { name: 'All are sealed' }).click();
+  await expect(made.getByRole('combobox')).toHaveText(['sealed', 'sealed', 'sealed']);
+  await expectNoFaults(page);
 });

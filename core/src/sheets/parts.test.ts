@@ -45,6 +45,15 @@ describe('the list of parts', () => {
       ...['frame.1.opening.1.doubler', 'frame.1.opening.1.lid'],
     ]);
   });
+  it('says of every part what it is a piece of, or goes on', () => {
+    const ofWhole = (whole: string) => parts.filter(({ of }) => of === whole).map(({ id }) => id);
+    expect(ofWhole('keel-chine')).toEqual(['keel-chine.1', 'keel-chine.2']);
+    expect(ofWhole('frame.1')).toEqual(['frame.1', 'frame.1.opening.1.doubler', 'frame.1.opening.1.lid']);
+    expect(ofWhole('spray')).toEqual(['wall.spray']);
+    const drawn = [...input.jointed.map(({ panel }) => panel), ...input.frames.map(({ id }) => id), 'transom'];
+    const inside = [...input.inside, ...input.girders].map(({ id }) => id);
+    for (const { of } of parts) expect([...drawn, ...inside]).toContain(of);
+  });
   it('winds every outline the same way', () => {
     for (const part of parts) expect(signedArea(part.outline)).toBeGreaterThan(0);
   });

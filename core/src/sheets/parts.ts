@@ -22,6 +22,8 @@ import type { SheetsPart } from './schema';
 
 export type CutPart = {
   readonly id: string;
+  /** Id of what is drawn that it is, or a piece of, or goes on: a panel, a transom, a frame, a girder, a part inside. */
+  readonly of: string;
   readonly name: string;
   readonly thickness: number;
   /** Two of a pair: the second is the mirror of the first. */
@@ -64,6 +66,7 @@ export function listParts(input: PartInput): CutPart[] {
   const pieces = input.jointed.flatMap((panel) =>
     panel.pieces.map((piece): CutPart => ({
       id: piece.id,
+      of: panel.joinedAs,
       name: piece.name,
       thickness: input.thickness,
       ...handsOf(panel),
@@ -74,13 +77,14 @@ export function listParts(input: PartInput): CutPart[] {
   );
   const straps = input.jointed.flatMap((panel) =>
     panel.straps.map((strap): CutPart => ({
-      ...{ id: strap.id, name: strap.name, thickness: input.thickness, ...handsOf(panel) },
+      ...{ id: strap.id, of: panel.joinedAs, name: strap.name, thickness: input.thickness, ...handsOf(panel) },
       // its grain runs as the panel's, across the joint
       ...{ outline: counterClockwise(strap.outline), grain: 'along', kind: skin },
     })),
   );
   const transoms = input.transoms.map((transom): CutPart => ({
     id: transom.id,
+    of: transom.id,
     name: transom.name,
     thickness: input.transomThickness,
     isPair: false,
@@ -94,6 +98,7 @@ export function listParts(input: PartInput): CutPart[] {
       const { outline, holes } = cutAsSeen(frame);
       return {
         id: frame.id,
+        of: frame.id,
         name: frame.name,
         thickness: frame.width,
         isPair: frame.hand === 'pair',
@@ -104,7 +109,7 @@ export function listParts(input: PartInput): CutPart[] {
     });
   const girders = input.girders.flatMap((girder) =>
     girderPieces(girder).map(({ id, name, isPair, region: { outline, holes } }): CutPart => ({
-      ...{ id, name, isPair, thickness: girder.width, outline: counterClockwise(outline) },
+      ...{ id, of: girder.id, name, isPair, thickness: girder.width, outline: counterClockwise(outline) },
       ...{ grain: 'along', kind: inside },
       ...(holes.length > 0 && { holes }),
     })),
@@ -113,15 +118,23 @@ export function listParts(input: PartInput): CutPart[] {
   const ofSheet = input.inside.filter(({ isTimber }) => !isTimber);
   const laid = ofSheet.flatMap((part) =>
     part.pieces.map(({ id, name, region: { outline, holes } }): CutPart => ({
-      ...{ id, name, isPair: part.hand === 'pair', thickness: part.thickness, outline: counterClockwise(outline) },
+      ...{
+        id,
+        of: part.id,
+        name,
+        isPair: part.hand === 'pair',
+        thickness: part.thickness,
+        outline: counterClockwise(outline),
+      },
       // bent to a camber it bends across its grain; flat it may lie as it comes
       ...{ grain: part.isBent ? 'along' : 'free', kind: inside },
       ...(holes.length > 0 && { holes }),
     })),
   );
-  const small = [...input.frames.flatMap(plyPartsOfFrame), ...input.girders.flatMap(rimsOfGirder)].flatMap((part) =>
-    cutOf(part, inside),
-  );
+  const small = [
+    ...input.frames.flatMap((frame) => plyPartsOfFrame(frame).flatMap((part) => cutOf(part, frame.id, inside))),
+    ...input.girders.flatMap((girder) => rimsOfGirder(girder).flatMap((part) => cutOf(part, girder.id, inside))),
+  ];
   return [...pieces, ...straps, ...transoms, ...bulkheads, ...girders, ...laid, ...small]
     .filter((part) => part.outline.length > 2)
     .map((part) => asScribed(part, input.scribed))
@@ -144,10 +157,12 @@ function asScribed({ holes, ...part }: CutPart, scribed: SheetsPart['scribed']):
 /** The plywood that goes on another part: one for each face that has it. */
 const cutOf = (
   { id, name, faces, region: { outline, holes }, thicknessMm, isPair }: PlyPart,
+  of: string,
   kind: string,
 ): CutPart[] =>
   (faces.length > 0 ? faces : [null]).map((face) => ({
     id: face ? `${id}.${face}` : id,
+    of,
     name: faces.length > 1 ? `${name}, ${face}` : name,
     thickness: thicknessMm,
     isPair,

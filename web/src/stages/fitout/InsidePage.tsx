@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { insideOfThing, fitoutStage } from '@kalotrope/core/fitout';
+import { MadeSoFar } from '../../controls/MadeSoFar';
 import { Slip } from '../../controls/Slip';
 import { selectDerived, selectPicked, selectProject } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
@@ -102,6 +103,7 @@ export default function InsidePage() {
         {stemPlan && <StemTable stem={stem} />}
         {kneePlan && <KneeTable knees={knees} />}
         {personPlan && <PersonSizes plan={personPlan} />}
+        <MadeSoFar of={wall ? [wall.id] : parts.map(({ id }) => id)} />
         {!own && (
           <Box sx={{ p: 2 }}>
             <Typography variant="body2" color="text.secondary">

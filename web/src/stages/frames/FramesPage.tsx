@@ -12,6 +12,7 @@ import {
 import { PlainTable } from '../../controls/PlainTable';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { Figure } from '../../controls/Figure';
+import { MadeSoFar } from '../../controls/MadeSoFar';
 import { Section } from '../../controls/Section';
 import { Slip } from '../../controls/Slip';
 import { Terms } from '../../controls/Terms';
@@ -77,6 +78,7 @@ export default function FramesPage() {
         {plan && frame && <CutFields plan={plan} frame={frame} members={members} />}
         {plan && frame && <Cleats plan={plan} frame={frame} />}
         {frame && <EdgeTable frame={frame} />}
+        {frame && <MadeSoFar of={[frame.id]} />}
         {frame && <Timbers frame={frame} part={part} />}
         <Members part={part} runs={members} />
         <Girders part={part} girders={girders} />

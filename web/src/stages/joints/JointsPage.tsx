@@ -4,6 +4,7 @@ import { lineOn, type Panel } from '@kalotrope/core/panels';
 import { likePanel, panelsToCut } from '@kalotrope/core/setup';
 import { picked } from '../../state/screen-slice';
 import { selectDerived, selectPicked } from '../../state/selectors';
+import { MadeSoFar } from '../../controls/MadeSoFar';
 import { Slip } from '../../controls/Slip';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { Strip, type StripMark } from '../../drawing/Strip';
@@ -35,6 +36,7 @@ export default function JointsPage() {
         title={own && joint ? `${own.name}, joint ${place + 1}` : 'Joints'}
         numbers={own && joint ? <JointNumbers panel={own} joint={joint} /> : <JointSettings />}
       >
+        {own && <MadeSoFar of={[own.joinedAs]} />}
         <FewerSheets />
         <JointTable jointed={jointed} />
       </Slip>

@@ -3,6 +3,7 @@ import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import { memo, useMemo, useState } from 'react';
 import { panelsStage, type Field, type PanelRemedy } from '@kalotrope/core/panels';
+import { MadeSoFar } from '../../controls/MadeSoFar';
 import { Section } from '../../controls/Section';
 import { Slip } from '../../controls/Slip';
 import { useRested } from '../../controls/use-rested';
@@ -96,7 +97,8 @@ function SlipBody({ field, preview, onPreview }: SlipProps) {
   const stations = useAppSelector(selectStations);
   if (!value || !part) return null;
   const { panels, strips, transoms } = value;
-  const panel = pickedTransom(transoms, choice) ? undefined : pickedPanel(panels, choice);
+  const transom = pickedTransom(transoms, choice);
+  const panel = transom ? undefined : pickedPanel(panels, choice);
   return (
     <>
       {panel && <Remedies panel={panel} shown={preview} onShow={onPreview} />}
@@ -105,6 +107,7 @@ function SlipBody({ field, preview, onPreview }: SlipProps) {
           <MarkingTable panel={panel} part={part} />
         </Section>
       )}
+      <MadeSoFar of={[transom?.id ?? panel?.id ?? '']} />
       <SheetSettings panel={panel} part={part} />
       <Seams panels={panels} part={part} />
       {panel && <CutInTwo panel={panel} panels={panels} part={part} />}

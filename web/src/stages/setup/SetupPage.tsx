@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { standOfThing } from '@kalotrope/core/setup';
 import { formatDeg, formatWithUnit } from '@kalotrope/core/measure';
 import { Figure } from '../../controls/Figure';
+import { MadeSoFar } from '../../controls/MadeSoFar';
 import { Slip } from '../../controls/Slip';
 import { selectDerived, selectNotation, selectPicked, selectProject } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
@@ -60,6 +61,7 @@ export default function SetupPage() {
           )
         }
       >
+        {stood && <MadeSoFar of={[stood.id]} />}
         <HowSettings part={project.setup} />
         {value.noJig ? (
           <WithNoJig noJig={value.noJig} />
