@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { expectNoFaults } from './no-faults';
+import { unfold } from './slip';
 
 const PHONE = { width: 390, height: 844 } as const;
 const shop = (page: Page) => page.getByRole('main', { name: 'Shop view' });
@@ -117,6 +118,7 @@ test.describe('by keys alone', () => {
     await press(page, page.getByRole('button', { name: /^Mix a pot/ }));
     await press(page, page.getByRole('button', { name: /pot 1 of/ }).first());
     await expect(shop(page)).toContainText('Gloves on');
+    const pot = ((await page.locator('.shop-of').textContent()) ?? '').replace(/, pot (\d+) of \d+$/, ' $1');
     await onStep(page, 'Space');
     await expect(shop(page)).toContainText('the scale shows, g');
     await onStep(page, 'Enter');
@@ -131,6 +133,12 @@ test.describe('by keys alone', () => {
     await expect(page.getByRole('timer')).toContainText(/^1:/);
     await page.reload();
     await expect(page.getByRole('timer')).toContainText(/^1:/);
+    await onStep(page, 'Enter');
+    // back and ticked again it is the same pot
+    await expect(shop(page)).toContainText('Use it');
+    await page.keyboard.press('ArrowLeft');
+    await onStep(page, 'Enter');
+    await expect(shop(page)).toContainText('Use it');
     await page.keyboard.press('Escape');
 
     await press(page, page.getByRole('button', { name: /^Do a job \d/ }));
@@ -149,6 +157,11 @@ test.describe('by keys alone', () => {
     await expect(page.getByRole('button', { name: `${name} 2 steps` })).toHaveCount(0);
     await page.goto('/project/demo-tamsel/plan');
     await expect(page.getByRole('main', { name: 'Plan' })).toContainText(/Done\s*1 of/);
+
+    await page.goto('/project/demo-tamsel/epoxy');
+    await unfold(page, 'Mixed so far');
+    const mixed = page.getByRole('table', { name: 'Pots mixed' });
+    await expect(mixed.getByRole('row', { name: `${pot} ` })).toHaveCount(1);
   });
 });
 

@@ -1,4 +1,4 @@
-/** Panels marked out point by point, one hand at a time. */
+/** Panels marked out point by point, one hand at a time; transoms, both halves at once. */
 import { at, polylineLength, simplifyRing, type Vec2 } from '../geometry';
 import type { Station } from '../lines';
 import { formatFine, formatSmall, formatWithUnit, type Notation } from '../measure';
@@ -7,13 +7,20 @@ import type { PanelsWhole } from './drawings';
 import { isCutTwice, type Panel } from './panel';
 import { inFrame, markingOf, stationMarks, type MarkingOut } from './reading/marking';
 import { markingSteps } from './reading/marking-words';
+import type { Transom } from './transom/transom';
+import { transomPoints } from './transom/transom-sheet';
 
 type Hand = 'port' | 'starboard';
 
 /** What of an outline is seen on so small a picture, mm. */
 const SEEN_MM = 2;
 
-export const panelsTasks = ({ project, values }: PanelsWhole): Task[] =>
+export const panelsTasks = (whole: PanelsWhole): Task[] => [
+  ...ofPanels(whole),
+  ...whole.values.panels.transoms.map((transom) => ofTransom(transom, whole.project.notation)),
+];
+
+const ofPanels = ({ project, values }: PanelsWhole): Task[] =>
   values.panels.panels.flatMap((panel) => {
     const { notation } = project;
     const out = markingOf(panel, project.panels);
@@ -40,6 +47,51 @@ export const panelsTasks = ({ project, values }: PanelsWhole): Task[] =>
       };
     });
   });
+
+/** Both halves at once, from the centreline. */
+function ofTransom(transom: Transom, notation: Notation): Task {
+  const { points, isHalf } = transomPoints(transom);
+  const fine = (mm: number) => formatFine(mm, notation);
+  const widest = Math.max(...transom.outline.map(([u]) => u)) - Math.min(...transom.outline.map(([u]) => u));
+  return {
+    ...{ id: transom.id, name: transom.name, kind: 'Mark out' },
+    picture: simplifyRing(transom.outline, SEEN_MM),
+    steps: [
+      {
+        ...{ id: 'line', say: 'Square a centreline up from a straight edge of the sheet', figures: [] },
+        hint: 'Heights are from that edge: let it stand for the base line. You look at the transom from aft.',
+      },
+      ...points.map(([u, v], k): TaskStep => ({
+        ...{ id: `point ${k + 1}`, say: isHalf ? `Point ${k + 1}, to either side` : `Point ${k + 1}` },
+        figures: [
+          {
+            label: isHalf ? 'out' : `out to ${u < 0 ? 'port' : 'starboard'}`,
+            value: fine(Math.abs(u)),
+            isLength: true,
+          },
+          { label: 'up', value: fine(v), isLength: true },
+        ],
+        places: isHalf
+          ? [
+              [u, v],
+              [-u, v],
+            ]
+          : [[u, v]],
+      })),
+      {
+        ...{ id: 'across', say: 'Across at the widest' },
+        figures: [{ label: 'should be', value: fine(widest), isLength: true }],
+        reading: { kind: 'length', should: widest, expects: formatWithUnit(widest, notation) },
+      },
+      {
+        ...{ id: 'name', say: `Join them with a batten. Write on it: ${transom.name}, UP`, figures: [] },
+        hint: transom.proud
+          ? 'This is the net line: more is left on along its edges.'
+          : 'Then it is cut along the line.',
+      },
+    ],
+  };
+}
 
 const handsOf = (panel: Panel): readonly (Hand | undefined)[] =>
   isCutTwice(panel) ? ['starboard', 'port'] : [panel.only];

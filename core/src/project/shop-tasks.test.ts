@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { area, boundsOf, polylineLength, type Outline } from '../geometry';
 import { formatFine } from '../measure';
 import { markingOf } from '../panels';
+import { laidBatches, placedOutline } from '../sheets';
 import { DEMO_IDS, demoProject } from './demos';
-import { createDerive } from './derive';
+import { createDerive, searchAll } from './derive';
 import { applyEdits } from './edits';
 import { doneEdits, readEdits, shopTasks, type ShopChapter } from './shop-tasks';
 import { wholeOf } from './whole';
@@ -104,6 +105,12 @@ describe.each(DEMO_IDS.map((id) => [id] as const))('the shop’s tasks of %s', (
 
   it('weigh every pot of the plan, and set every frame by every check', () => {
     expect(named(chapters, 'epoxy')).toHaveLength(derived.epoxy.value.plan.pots.length);
+    for (const { pot, steps } of named(chapters, 'epoxy')) {
+      const planned = derived.epoxy.value.plan.pots.find((one) => one.job === pot!.job && one.number === pot!.number)!;
+      expect(pot!.a + pot!.b + pot!.filler).toBeCloseTo(planned.total, 3);
+      // it is in the pot when the last of it is stirred in, and before it is used
+      expect(steps.map((step) => step.id).indexOf(pot!.step)).toBe(steps.length - 2);
+    }
     const stands = derived.setup.value.frames;
     expect(named(chapters, 'setup').map((task) => task.id)).toEqual(stands.map((frame) => frame.id));
     for (const [i, { steps }] of named(chapters, 'setup').entries())
@@ -166,5 +173,63 @@ describe('what a tick and a reading change', () => {
     const [panel] = named(chapters, 'panels');
     expect(readEdits(project, 'panels', { task: panel!.id, step: 'upper edge', value: 3 })).toEqual([]);
     expect(doneEdits(project, 'panels', panel!.id)).toEqual([]);
+  });
+});
+
+describe('sheets marked out as they are laid out', () => {
+  const project = demoProject('tamsel', 'x');
+  const derived = derive(project);
+  const found = searchAll(project, derived, 2);
+  const tasks = named(shopTasks(wholeOf(project, derived, found)), 'sheets');
+  const laid = laidBatches(derived.sheets.value.batches, found.sheets!);
+  const sheets = laid.flatMap(({ batch, result }) => result!.sheets.map((sheet) => ({ ...sheet, job: batch.job })));
+
+  it('is a task a sheet; before anything is laid out there is none', () => {
+    expect(tasks).toHaveLength(sheets.length);
+    expect(named(chaptersOf(project), 'sheets')).toEqual([]);
+  });
+  it('has two crosses a part, on its outline as it lies, and each part is cut once', () => {
+    for (const [k, { steps }] of tasks.entries()) {
+      const { placements, job } = sheets[k]!;
+      const crosses = steps.filter(({ say }) => /: the (left|right) cross$/.test(say));
+      const cuts = steps.filter(({ say }) => say.startsWith('Cut out '));
+      expect(crosses).toHaveLength(2 * placements.length);
+      expect(cuts).toHaveLength(placements.length);
+      expect(new Set(cuts.map(({ say }) => say)).size).toBe(placements.length);
+      const outlines = placements.map((placement) =>
+        placedOutline(job.parts.find(({ id }) => id === placement.part)!.outline, placement),
+      );
+      for (let i = 0; i < crosses.length; i += 2) {
+        const [a, b] = [crosses[i]!, crosses[i + 1]!].map(({ figures }) => figures.map(({ value }) => Number(value)));
+        const own = outlines.filter((outline) =>
+          [a!, b!].every(([x, y]) => outline.some((p) => Math.hypot(p[0] - x!, p[1] - y!) < 0.08)),
+        );
+        // of a part with rounded corners the box's stand for them
+        const boxed = outlines.map(boundsOf).filter(({ minX, minY, maxX, maxY }) => {
+          const off = [a![0]! - minX, a![1]! - minY, b![0]! - maxX, b![1]! - maxY];
+          return off.every((mm) => Math.abs(mm) < 0.08);
+        });
+        expect(own.length + boxed.length).toBeGreaterThan(0);
+        expect(a![0]!).toBeLessThanOrEqual(b![0]!);
+      }
+    }
+  });
+});
+
+describe('transoms marked out', () => {
+  it.each(DEMO_IDS.filter((id) => id !== 'orrin'))('of %s by points of its outline, and to its breadth', (id) => {
+    const project = demoProject(id, 'x');
+    const { panels } = derive(project);
+    for (const transom of panels.value.transoms) {
+      const task = named(chaptersOf(project), 'panels').find((one) => one.id === transom.id)!;
+      const points = task.steps.flatMap(({ id: step, figures }) =>
+        step.startsWith('point') ? [figures.map(({ value }) => Number(value))] : [],
+      );
+      const toEdge = ([u, v]: readonly number[]) =>
+        Math.min(...transom.outline.map((p) => Math.hypot(p[0] - u!, p[1] - v!)));
+      for (const point of points) expect(toEdge(point)).toBeLessThan(0.08);
+      const { minX, maxX } = boundsOf(transom.outline);
+      expect(task.steps.find(({ reading }) => reading)!.reading!.should).toBeCloseTo(maxX - minX, 6);
+    }
   });
 });

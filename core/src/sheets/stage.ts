@@ -15,6 +15,7 @@ import { nestBatches } from './batches';
 import { listParts, type CutPart } from './parts';
 import { sheetsAtFirst, sheetsSchema } from './schema';
 import { sheetsSheets, type SheetsOnPaper } from './sheets';
+import { sheetsTasks } from './tasks';
 
 type Before = {
   readonly project: {
@@ -56,4 +57,5 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
   sheets: sheetsSheets,
   tables: sheetsTables,
   buys: sheetsToBuy,
+  tasks: sheetsTasks,
 });

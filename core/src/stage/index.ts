@@ -12,5 +12,5 @@ export { isSame } from './same';
 export { defineStage } from './stage';
 export { readFigure } from './read-figure';
 export { plotted } from './plotted';
-export type { KeepsTasks, Task, TaskFigure, TaskRead, TaskReading, TaskStep } from './task';
+export type { KeepsTasks, Task, TaskFigure, TaskPot, TaskRead, TaskReading, TaskStep } from './task';
 export type { FindingOf, Marks } from './stage';

@@ -31,6 +31,19 @@ export type TaskStep = {
   readonly minutes?: number;
 };
 
+/** What is in a pot of glue once a step of its task is ticked: kept in the record of pots. Grams, minutes, °C. */
+export type TaskPot = {
+  readonly step: string;
+  readonly job: string;
+  readonly number: number;
+  readonly a: number;
+  readonly b: number;
+  readonly filler: number;
+  readonly planned: number;
+  readonly potLife: number;
+  readonly shopC: number;
+};
+
 export type Task = {
   /** Stable while the task is the same; unlike any other of its stage. */
   readonly id: string;
@@ -42,6 +55,7 @@ export type Task = {
   /** What is done to it: tasks of one kind stand together. */
   readonly kind: string;
   readonly steps: readonly TaskStep[];
+  readonly pot?: TaskPot;
 };
 
 /** A reading at a step: what was found, or that it was looked at and is on its mark. */

@@ -22,16 +22,20 @@ function readTicks(value: string | undefined): Ticks {
 export const ticksOf = async (project: string): Promise<Ticks> =>
   readTicks((await db.marks.get(keyOf(project)))?.value);
 
-/** The steps of a task that are ticked, changed as told: in one, so that two windows lose none of each other's. */
+/**
+ * The steps of a task that are ticked, changed as told: in one, so that two windows lose none of each other's. Gives
+ * back those that were ticked before.
+ */
 export async function changeTicks(
   project: string,
   task: string,
   change: (steps: readonly string[]) => readonly string[],
-): Promise<void> {
-  await db.transaction('rw', db.marks, async () => {
+): Promise<readonly string[]> {
+  return db.transaction('rw', db.marks, async () => {
     const ticks = await ticksOf(project);
-    const value = JSON.stringify({ ...ticks, [task]: change(ticks[task] ?? []) });
-    await db.marks.put({ key: keyOf(project), value });
+    const before = ticks[task] ?? [];
+    await db.marks.put({ key: keyOf(project), value: JSON.stringify({ ...ticks, [task]: change(before) }) });
+    return before;
   });
 }
 

@@ -8,6 +8,7 @@ import { said } from '../../state/screen-slice';
 import { selectDerived, selectFound, selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store';
 import { addEntry } from '../../storage/log';
+import { addPotRecord } from '../../storage/pots';
 import { changeTicks, NO_TICKS, watchTicks, type Ticks } from '../../storage/ticks';
 
 export type ShopTask = Task & { readonly stage: StageName; readonly key: string };
@@ -49,11 +50,18 @@ export function useShopActs(projectId: string) {
   const store = useAppStore();
   const refused = () => dispatch(said(NOT_KEPT));
   const tick = (task: ShopTask, step: TaskStep) => {
-    changeTicks(projectId, task.key, (steps) => [...steps.filter((id) => id !== step.id), step.id]).catch(refused);
+    const written = changeTicks(projectId, task.key, (steps) => [...steps.filter((id) => id !== step.id), step.id]);
+    written.then((before) => !before.includes(step.id) && logPot(task, step), refused);
     const project = selectProject(store.getState());
     const isLast = task.steps[task.steps.length - 1]?.id === step.id;
     const edits = project && isLast ? doneEdits(project, task.stage, task.id) : [];
     if (edits.length > 0) dispatch(edited({ label: `${task.name}: done`, edits }));
+  };
+  /** What was weighed, into the record of pots: once, however often its step is ticked. */
+  const logPot = ({ pot }: ShopTask, { id }: TaskStep) => {
+    if (pot?.step !== id) return;
+    const { step: _, ...mixed } = pot;
+    addPotRecord({ ...mixed, project: projectId, kind: 'mixed', at: Date.now(), by: 'typed' }).catch(refused);
   };
   const again = (task: ShopTask) => {
     changeTicks(projectId, task.key, () => []).catch(refused);
