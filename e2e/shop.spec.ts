@@ -165,6 +165,41 @@ test.describe('by keys alone', () => {
   });
 });
 
+test('a layout that is kept lies so after a reload, and its sheets are marked out by two crosses a part', async ({
+  page,
+}) => {
+  await openDemo(page, 'demo-tamsel', 'sheets');
+  await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
+  const keep = page.getByRole('button', { name: 'Keep this layout' });
+  await keep.click();
+  await expect(page.getByText(/Kept with the boat as it lies/)).toBeVisible();
+  await expect(keep).toBeHidden();
+  // where each begins: how many points a curve is drawn by goes by its size on the screen
+  const lying = () =>
+    page
+      .locator('path[data-part]')
+      .evaluateAll((paths) => paths.map((path) => /^M[^A-Z]*/.exec(path.getAttribute('d') ?? '')?.[0]));
+  await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
+  const before = await lying();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
+  expect(await lying()).toEqual(before);
+  await expect(keep).toBeHidden();
+  await expectNoFaults(page);
+
+  await page.setViewportSize(PHONE);
+  await page.goto('/project/demo-tamsel/shop');
+  await page.getByRole('button', { name: /^Mark out a sheet \d/ }).click();
+  await page.getByRole('button', { name: /^Sheet 1, 6 mm plywood/ }).click();
+  await expect(shop(page)).toContainText('its left and its lower edge');
+  await page.getByRole('button', { name: /Tap anywhere here/ }).click();
+  await expect(shop(page)).toContainText(/the left cross.*from the left.*from below/);
+  await expectLarge(page);
+  await expectNoFaults(page);
+});
+
 test('the book opens from a file at 390 without a server; its ticks and readings come back into the log', async ({
   page,
   browser,

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { area, boundsOf, polylineLength, type Outline } from '../geometry';
 import { formatFine } from '../measure';
 import { markingOf } from '../panels';
-import { laidBatches, placedOutline } from '../sheets';
+import { allKept, areKept, laidBatches, placedOutline } from '../sheets';
 import { DEMO_IDS, demoProject } from './demos';
 import { createDerive, searchAll } from './derive';
 import { applyEdits } from './edits';
@@ -177,16 +177,24 @@ describe('what a tick and a reading change', () => {
 });
 
 describe('sheets marked out as they are laid out', () => {
-  const project = demoProject('tamsel', 'x');
-  const derived = derive(project);
-  const found = searchAll(project, derived, 2);
-  const tasks = named(shopTasks(wholeOf(project, derived, found)), 'sheets');
-  const laid = laidBatches(derived.sheets.value.batches, found.sheets!);
-  const sheets = laid.flatMap(({ batch, result }) => result!.sheets.map((sheet) => ({ ...sheet, job: batch.job })));
+  const bare = demoProject('tamsel', 'x');
+  const found = searchAll(bare, derive(bare), 2);
+  const searched = laidBatches(derive(bare).sheets.value.batches, found.sheets!);
+  const project = { ...bare, sheets: { ...bare.sheets, laid: allKept([], searched) } };
+  const { batches } = derive(project).sheets.value;
+  const tasks = named(chaptersOf(project), 'sheets');
+  const sheets = laidBatches(batches, []).flatMap(({ batch, result }) =>
+    result!.sheets.map((sheet) => ({ ...sheet, job: batch.job })),
+  );
 
-  it('is a task a sheet; before anything is laid out there is none', () => {
+  it('is a task a sheet, as it was found and kept; of a layout that may be another tomorrow there is none', () => {
     expect(tasks).toHaveLength(sheets.length);
-    expect(named(chaptersOf(project), 'sheets')).toEqual([]);
+    const lying = (laid: typeof searched) =>
+      laid.flatMap(({ result }) => result!.sheets.flatMap(({ placements }) => placements)).map((one) => ({ ...one }));
+    const byPart = (a: { readonly part: string }, b: { readonly part: string }) => (a.part < b.part ? -1 : 1);
+    expect(lying(laidBatches(batches, [])).sort(byPart)).toEqual(lying(searched).sort(byPart));
+    expect([areKept(batches), areKept(derive(bare).sheets.value.batches)]).toEqual([true, false]);
+    expect(named(shopTasks(wholeOf(bare, derive(bare), found)), 'sheets')).toEqual([]);
   });
   it('has two crosses a part, on its outline as it lies, and each part is cut once', () => {
     for (const [k, { steps }] of tasks.entries()) {

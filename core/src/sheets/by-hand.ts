@@ -1,5 +1,6 @@
 /** Layouts by hand: what a layout that was found becomes in the project once something of it is moved. */
 import type { NestBatch } from './batches';
+import { laidBatches, type LaidBatch } from './layouts';
 import type { NestResult, Placement } from './result';
 import type { LaidByHand } from './schema';
 
@@ -30,6 +31,19 @@ export function laidWith(
 /** The same with a piece pinned, or let go. */
 export const pinned = (laid: readonly LaidByHand[], id: string, isPinned: boolean): LaidByHand[] =>
   laid.map((one) => (one.id === id ? { ...one, isPinned } : one));
+
+/** Every piece of every layout that there is, pinned as it lies: it stays so from day to day, and goes with the file. */
+export const allKept = (laid: readonly LaidByHand[], batches: readonly LaidBatch[]): LaidByHand[] =>
+  batches
+    .reduce<readonly LaidByHand[]>(
+      (sum, { batch, result }) => (result ? laidWith(sum, { batch, result }, undefined) : sum),
+      laid,
+    )
+    .map((one) => ({ ...one, isPinned: true }));
+
+/** Whether every batch lies as it is kept in the project, so that no search will lay it otherwise. */
+export const areKept = (batches: readonly NestBatch[]): boolean =>
+  laidBatches(batches, []).every(({ batch, result }) => result !== undefined || batch.job.parts.length === 0);
 
 /** What stays when the rest is laid out again. */
 export const onlyPinned = (laid: readonly LaidByHand[]): LaidByHand[] => laid.filter(({ isPinned }) => isPinned);

@@ -20,7 +20,7 @@ export { findJointPlans, jointPlansInput, type JointPlan, type JointPlans } from
 export { cutFaultWords, cutFileOf, readCutFile, runCutter, timeWords, type CutRun } from './cutter';
 export type { UsedSheet } from './result';
 export type { LaidByHand, SheetsPart, StockSheet } from './schema';
-export { laidWith, nextTurn, onlyPinned, pinned, type PutOn } from './by-hand';
+export { allKept, areKept, laidWith, nextTurn, onlyPinned, pinned, type PutOn } from './by-hand';
 export { placesByHand } from './laying/near-place';
 export { asKept, largestOffcut } from './offcut';
 export { costsOf, LEAST_OFFCUT_MM, whereItGoes, type Costs, type WhereItGoes } from './costs';

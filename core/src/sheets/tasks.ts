@@ -14,9 +14,9 @@ import { jobPartName, type CutPart } from './parts';
 import { referencePoints } from './reference-points';
 import type { UsedSheet } from './result';
 
-/** Of what is laid out; nothing of what is still looked for. */
-export const sheetsTasks = ({ project: { notation }, values, found }: SheetsWhole): Task[] =>
-  laidBatches(values.sheets.batches, found.sheets ?? [])
+/** Of layouts that are kept in the project: what a search found may lie otherwise when the next part is cut. */
+export const sheetsTasks = ({ project: { notation }, values }: Pick<SheetsWhole, 'project' | 'values'>): Task[] =>
+  laidBatches(values.sheets.batches, [])
     .flatMap(({ batch, result }) => (result?.sheets ?? []).map((sheet) => ({ batch, sheet })))
     .map(({ batch, sheet }, k) => taskOf(sheet, k + 1, { batch, parts: values.sheets.parts, notation }));
 

@@ -1,12 +1,16 @@
 /** What is done to layouts by hand: the picked piece turned, pinned, put on another sheet; the rest laid out again. */
+import Button from '@mui/material/Button';
 import { boundsOf } from '@kalotrope/core/geometry';
 import {
+  allKept,
+  areKept,
   laidWith,
   nextTurn,
   onlyPinned,
   pinned,
   placedRegion,
   placesByHand,
+  type LaidBatch,
   type LaidByHand,
   type Piece,
   type PutOn,
@@ -53,6 +57,24 @@ export function ByHand({ piece, shelves, laid }: Props) {
       {piece && shelf && <OfPiece piece={piece} shelf={shelf} laid={laid} put={put} />}
       {!piece && <p className="quiet">Pick a piece to turn it, pin it, or put it on another sheet.</p>}
     </Section>
+  );
+}
+
+type KeepProps = { readonly laid: readonly LaidBatch[]; readonly own: readonly LaidByHand[] };
+
+/** A layout that was found is found anew another day, and may be another one: before the first cut it is kept. */
+export function KeepLayout({ laid, own }: KeepProps) {
+  const dispatch = useAppDispatch();
+  if (laid.every(({ result }) => !result) || areKept(laid.map(({ batch }) => batch))) return null;
+  const keep = () => {
+    const edits = [{ path: ['sheets', 'laid'], value: allKept(own, laid) }];
+    dispatch(edited({ label: 'Layout kept', edits }));
+    dispatch(said('Kept with the boat as it lies. The shop view marks out each sheet from it'));
+  };
+  return (
+    <Button variant="outlined" onClick={keep}>
+      Keep this layout
+    </Button>
   );
 }
 

@@ -24,7 +24,7 @@ import { selectDerived, selectFound, selectPicked, selectProject } from '../../s
 import { PartLife } from '../../controls/PartLife';
 import { Slip } from '../../controls/Slip';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { ByHand } from './ByHand';
+import { ByHand, KeepLayout } from './ByHand';
 import { MachineCutting } from './MachineCutting';
 import { OfSheet } from './OfSheet';
 import { PartTable } from './PartTable';
@@ -112,10 +112,12 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           <Button variant="contained" disabled={isSearching} onClick={nesting.again}>
             Look for a better layout
           </Button>
-          {isSearching && (
+          {isSearching ? (
             <Button variant="outlined" onClick={nesting.end}>
               Stop here
             </Button>
+          ) : (
+            <KeepLayout laid={laid} own={project.sheets.laid} />
           )}
         </Box>
         <SearchProgress tracks={nesting.tracks} />
