@@ -145,6 +145,14 @@ test('the clock runs while the page is gone; a photograph is kept; on a telephon
   expect(small).toEqual([]);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await expectNoFaults(page);
+
+  // on paper it comes after the sheets, with its words
+  const photos = page.locator('.printed-photos');
+  await expect(photos).toBeHidden();
+  await expect(photos).toContainText('Ilven 640: photographs of the log, 1 of 1');
+  await expect(photos.locator('figcaption')).toHaveText(/6 March 2027. the strongback stands/);
+  const pdf = Buffer.from(await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  expect(pdf.match(/\/Subtype \/Image/g)?.length).toBe(1);
 });
 
 test('a part that was cut and is drawn otherwise now is told, with what to do; ticked on Sheets too', async ({

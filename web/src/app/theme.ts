@@ -287,13 +287,25 @@ export function makeTheme(shade: Shade): Theme {
           '@media (prefers-reduced-motion: reduce)': {
             '*, *::before, *::after': { transition: 'none !important', animation: 'none !important' },
           },
-          '.printed-sheets': { display: 'none' },
+          '.printed-sheets, .printed-photos': { display: 'none' },
           '@media print': {
             '.printed-sheets': { display: 'block' },
             '.printed-sheets svg': { display: 'block', breakAfter: 'page' },
             body: { overflow: 'visible' },
             // sheets made for paper stand in for the screen while there are some
-            'body:has(> .printed-sheets) > :not(.printed-sheets)': { display: 'none' },
+            'body:has(> .printed-sheets) > :not(.printed-sheets, .printed-photos)': { display: 'none' },
+            'body:has(> .printed-sheets) > .printed-photos': { display: 'block' },
+            '.printed-photos section': {
+              ...{ breakBefore: 'page', padding: '12mm', display: 'grid', gap: '5mm' },
+              gridTemplateColumns: '1fr 1fr',
+            },
+            '.printed-photos h2': { gridColumn: '1 / -1', margin: 0, font: '600 12pt Helvetica, Arial, sans-serif' },
+            '.printed-photos figure': { margin: 0, breakInside: 'avoid' },
+            '.printed-photos img': { maxWidth: '100%', maxHeight: '58mm', display: 'block' },
+            '.printed-photos figcaption': {
+              ...{ font: '9pt/1.35 Helvetica, Arial, sans-serif', maxHeight: '13mm', overflow: 'hidden' },
+              marginTop: '1.5mm',
+            },
             // a sheet of A4 or Letter is narrower than the drawing's place on the screen
             '.drawing-surface': { overflow: 'visible !important', breakInside: 'avoid' },
             '.drawing-surface > svg': { zoom: 0.85 },

@@ -48,7 +48,7 @@ function EachPart({ parts, stateOf: stateIn }: EachProps) {
           {behind.length === parts.length ? 'All' : `${behind.length} more`} are {STATE_WORDS[next]}
         </Button>
       )}
-      <p className="quiet">Each step goes into the log with the shape of the day, on Log as well.</p>
+      <p className="quiet">Each step is kept with the part’s shape of that day, and seen on Log.</p>
     </div>
   );
 }

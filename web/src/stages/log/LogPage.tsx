@@ -25,6 +25,7 @@ import { CutPartNumbers } from './CutPartNumbers';
 import { EntryList } from './EntryList';
 import { PartsView } from './PartsView';
 import { PickedEntry } from './PickedEntry';
+import { PrintedPhotos } from './PrintedPhotos';
 import { useRecords } from './use-log';
 import { WorkClock } from './WorkClock';
 import { KIND_NAMES, WRITE_SECTION } from './words';
@@ -82,6 +83,7 @@ export default function LogPage() {
           </>
         )}
       </Box>
+      <PrintedPhotos boat={project.name} entries={entries} />
       <Slip
         stage={logStage.name}
         title={part?.name ?? (chosen ? `${KIND_NAMES[chosen.kind]}, ${chosen.day}` : 'All of it')}
