@@ -294,14 +294,16 @@ export function makeTheme(shade: Shade): Theme {
             body: { overflow: 'visible' },
             // sheets made for paper stand in for the screen while there are some
             'body:has(> .printed-sheets) > :not(.printed-sheets, .printed-photos)': { display: 'none' },
-            'body:has(> .printed-sheets) > .printed-photos': { display: 'block' },
+            // the sheets come into the page later, and are first on paper
+            'body:has(> .printed-sheets):has(> .printed-photos)': { display: 'flex', flexDirection: 'column' },
+            'body:has(> .printed-sheets) > .printed-photos': { display: 'block', order: 1 },
             '.printed-photos section': {
-              ...{ breakBefore: 'page', padding: '12mm', display: 'grid', gap: '5mm' },
-              gridTemplateColumns: '1fr 1fr',
+              ...{ breakBefore: 'page', padding: '12mm', display: 'grid', gap: '5mm', alignContent: 'start' },
+              gridTemplateColumns: 'repeat(3, 1fr)',
             },
             '.printed-photos h2': { gridColumn: '1 / -1', margin: 0, font: '600 12pt Helvetica, Arial, sans-serif' },
             '.printed-photos figure': { margin: 0, breakInside: 'avoid' },
-            '.printed-photos img': { maxWidth: '100%', maxHeight: '58mm', display: 'block' },
+            '.printed-photos img': { maxWidth: '100%', maxHeight: '62mm', display: 'block' },
             '.printed-photos figcaption': {
               ...{ font: '9pt/1.35 Helvetica, Arial, sans-serif', maxHeight: '13mm', overflow: 'hidden' },
               marginTop: '1.5mm',

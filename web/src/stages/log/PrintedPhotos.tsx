@@ -8,7 +8,7 @@ import { usePicture } from '../../drawing/use-picture';
 type Props = { readonly boat: string; readonly entries: readonly StandingEntry[] };
 type Taken = { readonly id: string; readonly of: StandingEntry };
 
-/** Two across and three down. */
+/** Three across and two down, on a page that lies as the log’s own. */
 const ON_A_PAGE = 6;
 
 export const PrintedPhotos = memo(function PrintedPhotos({ boat, entries }: Props) {
