@@ -19,8 +19,6 @@ async function type(page: Page, label: string, value: string): Promise<void> {
 }
 
 test('a hanging knee under the sheer: its board, its bevel, moved, its corner told', async ({ page }) => {
-  await page.goto('/');
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await page.goto('/project/demo-tamsel/fitout');
   await add(page, 'Hanging knee');
   await expect(slipOf(page)).toContainText('Sawn from');
@@ -115,8 +113,6 @@ test('a sole, two seats and a foredeck in one’s own hull: cut, supported, laid
 test('a cabin on side decks: sides with a window, a front between them, marked out, cut and printed', async ({
   page,
 }) => {
-  await page.goto('/');
-  await expect(page.getByRole('main')).toBeVisible();
   await page.goto('/project/demo-tamsel/fitout');
   await expect(page.getByRole('main', { name: 'Inside & top' })).toBeVisible();
   await add(page, 'Side deck');
@@ -187,8 +183,6 @@ test('a cabin on side decks: sides with a window, a front between them, marked o
 });
 
 test('in a boat of feet and inches its parts are in them and in nothing else', async ({ page }) => {
-  await page.goto('/');
-  await expect(page.getByRole('main')).toBeVisible();
   await page.goto('/project/demo-orrin/fitout');
   await expect(page.getByRole('main', { name: 'Inside & top' })).toBeVisible();
   for (const kind of ['Sole', 'Foredeck', 'Breasthook']) {
@@ -205,8 +199,6 @@ test('in a boat of feet and inches its parts are in them and in nothing else', a
 });
 
 test('a breasthook, drains, screws, a fitting, an outer stem, who sits where, and the door', async ({ page }) => {
-  await page.goto('/');
-  await expect(page.getByRole('main')).toBeVisible();
   await page.goto('/project/demo-tamsel/fitout');
   await expect(page.getByRole('main', { name: 'Inside & top' })).toBeVisible();
   const slip = slipOf(page);

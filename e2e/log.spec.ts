@@ -10,8 +10,6 @@ const form = (page: Page, name = 'Write it down') => slipOf(page).getByRole('gro
 
 /** The demos are there when the first page is. */
 async function openLog(page: Page, demo: string): Promise<void> {
-  await page.goto('/');
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await page.goto(`/project/${demo}/log`);
   await expect(page.getByRole('main', { name: 'Log' })).toBeVisible();
 }

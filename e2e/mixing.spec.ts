@@ -7,8 +7,6 @@ const NARROW = { width: 390, height: 800 };
 const [LEAST_TARGET_PX, LEAST_TEXT_PX] = [44, 18];
 
 async function openMixing(page: Page) {
-  await page.goto('/');
-  await expect(page.getByRole('main')).toBeVisible();
   await page.goto('/project/demo-tamsel/epoxy');
   await page.getByRole('tab', { name: 'To mix' }).click();
 }

@@ -5,8 +5,6 @@ import { expectNoFaults } from './no-faults';
 import { readPdf } from '../core/src/formats/writers/fixtures/read-pdf';
 
 const openPanels = async (page: Page, boat: string) => {
-  await page.goto('/');
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await page.goto(`/project/demo-${boat}/panels`);
   await expect(page.getByRole('img', { name: 'Flat panels' })).toBeVisible();
 };

@@ -15,8 +15,6 @@ async function type(page: Page, label: string, value: string): Promise<void> {
 
 /** The demos are there when the first page is. */
 async function openPlan(page: Page, demo: string): Promise<void> {
-  await page.goto('/');
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await page.goto(`/project/${demo}/plan`);
   await expect(page.getByRole('main', { name: 'Plan' })).toBeVisible();
 }

@@ -4,8 +4,6 @@ import { expect, test } from '@playwright/test';
 import { expectNoFaults } from './no-faults';
 
 test('a boat is kept, changed, compared and gone back to as a new one', async ({ page }) => {
-  await page.goto('/');
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await page.goto('/project/demo-tamsel/lines');
   const bar = page.getByRole('banner');
   const dialog = page.getByRole('dialog', { name: 'Revisions' });
@@ -54,8 +52,6 @@ test('a boat is kept, changed, compared and gone back to as a new one', async ({
 test('a newer plan of the boat comes as a file: compared, then taken as the next revision, or left', async ({
   page,
 }) => {
-  await page.goto('/');
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await page.goto('/project/demo-tamsel/lines');
   await page.getByRole('tab', { name: 'The table' }).click();
   const cell = page.getByLabel('Sheer 2, height', { exact: true });

@@ -13,8 +13,6 @@ for (const [id, from] of [
   test(`the set-up of ${id} by touch: every reading, a rack told and undone, the first frame looked at again`, async ({
     page,
   }) => {
-    await page.goto('/');
-    await expect(page.getByRole('main')).toBeVisible();
     await page.goto(`/project/${id}/setup`);
     const work = page.getByRole('region', { name: 'Setting up' });
     const frames = work.getByRole('group', { name: 'Frames, middle first' }).getByRole('button');
@@ -112,8 +110,6 @@ for (const [id, from] of [
 
 test('panels as built, a fault told and decided, a boat with no jig', async ({ page }) => {
   await page.setViewportSize({ width: 1280, height: 800 });
-  await page.goto('/');
-  await expect(page.getByRole('main')).toBeVisible();
   await page.goto('/project/demo-veyra/setup');
   const slip = page.getByRole('complementary', { name: 'The slip' });
   // what was read of an evening changes the panels, on one side more than on the other; taken back at will

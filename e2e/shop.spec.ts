@@ -9,8 +9,6 @@ const shop = (page: Page) => page.getByRole('main', { name: 'Shop view' });
 const logged = (page: Page) => page.getByRole('list', { name: 'The log, the last day first' });
 
 async function openDemo(page: Page, demo: string, stage: string): Promise<void> {
-  await page.goto('/');
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await page.goto(`/project/${demo}/${stage}`);
 }
 

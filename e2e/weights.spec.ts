@@ -59,8 +59,6 @@ test('on a telephone the boat and its figures stand under one another, and nothi
   page,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto('/');
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await page.goto('/project/demo-tamsel/weights');
   await expect(slipOf(page)).toContainText('Bare weight');
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);

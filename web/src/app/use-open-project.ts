@@ -1,8 +1,14 @@
+/** A demo boat is found by its address on the first opening too: it may be the first link that is followed. */
+async function found(projectId: string): ReturnType<typeof loadProject> {
+  const loaded = await loadProject(projectId);
+  return 'reason' in loaded && (await seedDemos()) ? loadProject(projectId) : loaded;
+}
+
 /** Opens the project of an address; why it cannot be opened, or null. */
 import { useEffect, useState } from 'react';
 import { opened } from '../state/document-slice';
 import { useAppDispatch, useAppSelector } from '../state/store';
-import { loadProject } from '../storage/projects';
+import { loadProject, seedDemos } from '../storage/projects';
 
 export function useOpenProject(projectId: string): string | null {
   const dispatch = useAppDispatch();
@@ -11,7 +17,7 @@ export function useOpenProject(projectId: string): string | null {
   useEffect(() => {
     if (openId === projectId) return undefined;
     let isCurrent = true;
-    loadProject(projectId).then(
+    found(projectId).then(
       (loaded) => {
         if (!isCurrent) return;
         if ('reason' in loaded) setReason(loaded.reason);

@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { demoProject, type Project } from '@kalotrope/core/project';
+import { DEMO_IDS, demoProject, type Project } from '@kalotrope/core/project';
 import { clearJournal, readJournal, writeJournal } from './journal';
 import {
   addProject,
@@ -11,6 +11,7 @@ import {
   putBack,
   removeProject,
   saveProject,
+  seedDemos,
   type Deletion,
 } from './projects';
 
@@ -30,7 +31,10 @@ const nameIn = async (id: string) => {
   return 'project' in loaded ? loaded.project.name : loaded.reason;
 };
 
-it('puts the demos in once, and opens the first', async () => {
+it('puts the demos in once, however many ask, and opens the first', async () => {
+  expect(await Promise.all([seedDemos(), seedDemos()])).toEqual([true, true]);
+  expect(await idsIn()).toHaveLength(DEMO_IDS.length);
+  expect(await seedDemos()).toBe(false);
   expect(await firstProject()).toBe('demo-tamsel');
   for (const record of await listProjects()) await removeProject(record.id);
   expect(await firstProject()).toBeUndefined();

@@ -131,16 +131,26 @@ export async function putBack({ key, record }: Deletion): Promise<void> {
   });
 }
 
-/** On first opening: the demo boats. Returns the project to open. */
-export async function firstProject(): Promise<string | undefined> {
-  const isSeeded = await db.marks.get('seeded');
-  if (!isSeeded) {
-    for (const demo of [...DEMO_IDS].reverse()) {
-      await addProject(demoProject(demo, `demo-${demo}`));
-      await addRecords(`demo-${demo}`, demoRecords(demo, dayOf(Date.now())));
-    }
-    await db.marks.put({ key: 'seeded', value: 'yes' });
-    return `demo-${DEMO_IDS[0]}`;
-  }
-  return (await listProjects())[0]?.id;
+let seeding: Promise<boolean> | undefined;
+
+/** The demo boats, where this is the first opening; whether it was. */
+export function seedDemos(): Promise<boolean> {
+  seeding ??= seedOnce().finally(() => {
+    seeding = undefined;
+  });
+  return seeding;
 }
+
+async function seedOnce(): Promise<boolean> {
+  if (await db.marks.get('seeded')) return false;
+  for (const demo of [...DEMO_IDS].reverse()) {
+    await addProject(demoProject(demo, `demo-${demo}`));
+    await addRecords(`demo-${demo}`, demoRecords(demo, dayOf(Date.now())));
+  }
+  await db.marks.put({ key: 'seeded', value: 'yes' });
+  return true;
+}
+
+/** The project to open; on first opening a demo boat. */
+export const firstProject = async (): Promise<string | undefined> =>
+  (await seedDemos()) ? `demo-${DEMO_IDS[0]}` : (await listProjects())[0]?.id;
