@@ -32,7 +32,7 @@ export function laidWith(
 export const pinned = (laid: readonly LaidByHand[], id: string, isPinned: boolean): LaidByHand[] =>
   laid.map((one) => (one.id === id ? { ...one, isPinned } : one));
 
-/** Every piece of every layout that there is, pinned as it lies: it stays so from day to day, and goes with the file. */
+/** Every piece of every layout that there is, pinned as it lies: it stays so, and goes with the file. */
 export const allKept = (laid: readonly LaidByHand[], batches: readonly LaidBatch[]): LaidByHand[] =>
   batches
     .reduce<readonly LaidByHand[]>(

@@ -22,7 +22,7 @@ import type { SheetsPart } from './schema';
 
 export type CutPart = {
   readonly id: string;
-  /** Id of what is drawn that it is, or a piece of, or goes on: a panel, a transom, a frame, a girder, a part inside. */
+  /** Id of what is drawn that it is, or is a piece of, or goes on: panel, transom, frame, girder, part inside. */
   readonly of: string;
   readonly name: string;
   readonly thickness: number;

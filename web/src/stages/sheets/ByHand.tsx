@@ -60,10 +60,14 @@ export function ByHand({ piece, shelves, laid }: Props) {
   );
 }
 
-type KeepProps = { readonly laid: readonly LaidBatch[]; readonly own: readonly LaidByHand[] };
+type KeepProps = {
+  readonly laid: readonly LaidBatch[];
+  readonly own: readonly LaidByHand[];
+  readonly isSearching: boolean;
+};
 
 /** A layout that was found is found anew another day, and may be another one: before the first cut it is kept. */
-export function KeepLayout({ laid, own }: KeepProps) {
+export function KeepLayout({ laid, own, isSearching }: KeepProps) {
   const dispatch = useAppDispatch();
   if (laid.every(({ result }) => !result) || areKept(laid.map(({ batch }) => batch))) return null;
   const keep = () => {
@@ -72,7 +76,7 @@ export function KeepLayout({ laid, own }: KeepProps) {
     dispatch(said('Kept with the boat as it lies. The shop view marks out each sheet from it'));
   };
   return (
-    <Button variant="outlined" onClick={keep}>
+    <Button variant="outlined" disabled={isSearching} onClick={keep}>
       Keep this layout
     </Button>
   );

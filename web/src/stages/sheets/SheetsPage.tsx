@@ -112,14 +112,14 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           <Button variant="contained" disabled={isSearching} onClick={nesting.again}>
             Look for a better layout
           </Button>
-          {isSearching ? (
+          {isSearching && (
             <Button variant="outlined" onClick={nesting.end}>
               Stop here
             </Button>
-          ) : (
-            <KeepLayout laid={laid} own={project.sheets.laid} />
           )}
         </Box>
+        {/* not in the place of what stops the search, which one may be about to press */}
+        <KeepLayout laid={laid} own={project.sheets.laid} isSearching={isSearching} />
         <SearchProgress tracks={nesting.tracks} />
         <ByHand piece={piece} shelves={shelves} laid={project.sheets.laid} />
         <WhatItCosts project={project} />
