@@ -59,7 +59,7 @@ function ofTransom(transom: Transom, notation: Notation): Task {
     steps: [
       {
         ...{ id: 'line', say: 'Square a centreline up from a straight edge of the sheet', figures: [] },
-        hint: 'Heights are from that edge: let it stand for the base line. You look at the transom from aft.',
+        hint: 'Heights are along the sheet from that edge: its foot on the centreline stands there. You look from aft.',
       },
       ...points.map(([u, v], k): TaskStep => ({
         ...{ id: `point ${k + 1}`, say: isHalf ? `Point ${k + 1}, to either side` : `Point ${k + 1}` },

@@ -1,14 +1,14 @@
-/** A demo boat is found by its address on the first opening too: it may be the first link that is followed. */
-async function found(projectId: string): ReturnType<typeof loadProject> {
-  const loaded = await loadProject(projectId);
-  return 'reason' in loaded && (await seedDemos()) ? loadProject(projectId) : loaded;
-}
-
 /** Opens the project of an address; why it cannot be opened, or null. */
 import { useEffect, useState } from 'react';
 import { opened } from '../state/document-slice';
 import { useAppDispatch, useAppSelector } from '../state/store';
 import { loadProject, seedDemos } from '../storage/projects';
+
+/** A demo boat is found by its address on the first opening too: it may be the first link that is followed. */
+async function found(projectId: string): ReturnType<typeof loadProject> {
+  const loaded = await loadProject(projectId);
+  return 'reason' in loaded && (await seedDemos()) ? loadProject(projectId) : loaded;
+}
 
 export function useOpenProject(projectId: string): string | null {
   const dispatch = useAppDispatch();
