@@ -12,6 +12,9 @@ const set = async (page: Page, label: string, value: string) => {
 const stage = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: new RegExp(`^\\d+${name}`) });
 
+/** What is shown is of the card as it is now, not of one on the way to it: only then it goes into the table. */
+const atRest = (page: Page) => expect(page.getByRole('button', { name: 'Put its lines into the table' })).toBeEnabled();
+
 async function beginWithCard(page: Page) {
   await page.goto('/');
   await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
@@ -31,6 +34,7 @@ test('an empty card, bent to a 4.3 m skiff with flare, on to panels, frames, she
   await set(page, 'Chine 3 along', '4330');
   await set(page, 'Out at the sheer', '720');
   await expect.poll(() => figure(page, 'Length over all')).toBeLessThan(4320);
+  await atRest(page);
   expect(await figure(page, 'Length over all')).toBeGreaterThan(4200);
   expect(await figure(page, 'Flare at most')).toBeGreaterThan(20);
   // what cannot be is said, and undone
@@ -65,6 +69,7 @@ test('a handle dragged: the boat follows and keeps its place under the pointer; 
   page,
 }) => {
   await beginWithCard(page);
+  await atRest(page);
   const before = await figure(page, 'Length over all');
   const handle = page.getByRole('button', { name: /^Breadth of frame 1 at the sheer/ });
   const box = await handle.boundingBox();
@@ -75,6 +80,7 @@ test('a handle dragged: the boat follows and keeps its place under the pointer; 
   for (let k = 1; k <= 8; k++) await page.mouse.move(x, y - k);
   await expect.poll(() => figure(page, 'Length over all')).toBeLessThan(before);
   await page.mouse.up();
+  await atRest(page);
   const after = await figure(page, 'Length over all');
   // eight pixels are some eighty millimetres: not a runaway
   expect(before - after).toBeLessThan(200);
@@ -115,6 +121,7 @@ test('a side of the boat as a card: its edge dragged, the boat bent to follow, h
   await page.getByRole('button', { name: 'Take the side' }).click();
   await expect(page.getByText(/makes a boat of/)).toBeVisible();
   await expectNoFaults(page);
+  await atRest(page);
   const before = await figure(page, 'Hollow of the sheer');
   const point = page.getByRole('button', { name: /^Point 5 of the sheer/ });
   await point.focus();
@@ -135,6 +142,7 @@ test('a pram: the bow spread on a transom of its own, broadened, put into the ta
   await slip.getByRole('checkbox', { name: 'Bow is a transom' }).click();
   const handle = page.getByRole('button', { name: /^Breadth of the bow at the sheer/ });
   await expect(handle).toBeVisible();
+  await atRest(page);
   const before = await figure(page, 'Length over all');
   // a straighter sheet is a longer boat
   await handle.focus();
