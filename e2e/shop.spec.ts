@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { expectNoFaults } from './no-faults';
-import { unfold } from './slip';
+import { laidOut, unfold } from './slip';
 
 const PHONE = { width: 390, height: 844 } as const;
 const shop = (page: Page) => page.getByRole('main', { name: 'Shop view' });
@@ -167,18 +167,20 @@ test('a layout that is kept lies so after a reload, and its sheets are marked ou
   page,
 }) => {
   await openDemo(page, 'demo-tamsel', 'sheets');
-  await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
+  await laidOut(page);
   const keep = page.getByRole('button', { name: 'Keep this layout' });
   await keep.click();
   await expect(page.getByText(/Kept with the boat as it lies/)).toBeVisible();
+  // nothing is looked for any more, and it is said why
+  await expect(page.getByText(/Every piece lies as it is kept/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeDisabled();
   await expect(keep).toBeHidden();
   // where each begins: how many points a curve is drawn by goes by its size on the screen
   const lying = () =>
     page
       .locator('path[data-part]')
       .evaluateAll((paths) => paths.map((path) => /^M[^A-Z]*/.exec(path.getAttribute('d') ?? '')?.[0]));
-  await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
   const before = await lying();
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await page.reload();

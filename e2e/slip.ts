@@ -1,5 +1,5 @@
 /** What the tests share of the bench: its stages in their order, and what is done to the slip. */
-import { type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 
 /** The first by the key 1, and so on; the tenth by 0, the last two by their letters. */
 export const STAGES = [
@@ -28,4 +28,10 @@ export async function unfold(page: Page, ...titles: readonly string[]): Promise<
       .getByRole('button', { name: title, exact: true });
     if ((await head.getAttribute('aria-expanded')) === 'false') await head.click();
   }
+}
+
+/** The sheets are laid out, and the search is over. */
+export async function laidOut(page: Page): Promise<void> {
+  await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { STAGES, unfold } from './slip';
+import { laidOut, STAGES, unfold } from './slip';
 import { expectNoFaults } from './no-faults';
 
 const openStage = async (page: Page, key: string, name: string) => {
@@ -101,8 +101,7 @@ test('sheets: a piece is dragged, pinned, the rest laid out again; a spoiled pla
   page,
 }) => {
   await openStage(page, '7', 'Sheets');
-  await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
+  await laidOut(page);
   // the smallest part, to the far end of its sheet, which is not full
   const lid = page.getByRole('button', { name: /lid$/ });
   const last = page.locator('path[data-part^="Sheet "]').last();
@@ -144,8 +143,7 @@ test('sheets: a piece is dragged, pinned, the rest laid out again; a spoiled pla
 
 test('sheets: what is left goes on the rack, and from there into another boat’s stock', async ({ page }) => {
   await openStage(page, '7', 'Sheets');
-  await expect(page.getByText(/^\d sheets, \d\d %$/).first()).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Stop here' })).toBeHidden();
+  await laidOut(page);
   await page.locator('path[data-part="Sheet 4"]').click({ position: { x: 3, y: 3 } });
   await expect(page.getByRole('list', { name: 'Order of cutting' }).getByRole('listitem').first()).toBeVisible();
   await page.getByRole('button', { name: 'Once cut: put what is left on the rack' }).click();

@@ -118,14 +118,8 @@ export function listParts(input: PartInput): CutPart[] {
   const ofSheet = input.inside.filter(({ isTimber }) => !isTimber);
   const laid = ofSheet.flatMap((part) =>
     part.pieces.map(({ id, name, region: { outline, holes } }): CutPart => ({
-      ...{
-        id,
-        of: part.id,
-        name,
-        isPair: part.hand === 'pair',
-        thickness: part.thickness,
-        outline: counterClockwise(outline),
-      },
+      ...{ id, of: part.id, name, isPair: part.hand === 'pair', thickness: part.thickness },
+      outline: counterClockwise(outline),
       // bent to a camber it bends across its grain; flat it may lie as it comes
       ...{ grain: part.isBent ? 'along' : 'free', kind: inside },
       ...(holes.length > 0 && { holes }),

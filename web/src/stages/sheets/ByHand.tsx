@@ -3,7 +3,6 @@ import Button from '@mui/material/Button';
 import { boundsOf } from '@kalotrope/core/geometry';
 import {
   allKept,
-  areKept,
   laidWith,
   nextTurn,
   onlyPinned,
@@ -69,7 +68,7 @@ type KeepProps = {
 /** A layout that was found is found anew another day, and may be another one: before the first cut it is kept. */
 export function KeepLayout({ laid, own, isSearching }: KeepProps) {
   const dispatch = useAppDispatch();
-  if (laid.every(({ result }) => !result) || areKept(laid.map(({ batch }) => batch))) return null;
+  if (laid.every(({ result }) => !result)) return null;
   const keep = () => {
     const edits = [{ path: ['sheets', 'laid'], value: allKept(own, laid) }];
     dispatch(edited({ label: 'Layout kept', edits }));

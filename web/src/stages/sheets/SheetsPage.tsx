@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Project } from '@kalotrope/core/project';
 import {
+  areKept,
   laidBatches,
   leftOff,
   pieceOfThing,
@@ -60,6 +61,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
   const laid = laidBatches(batches, found.sheets ?? []);
   const counts = tallySheets({ parts, batches }, found.sheets ?? []);
   const shelves = shelve(laid);
+  const isKept = shelves.length > 0 && areKept(batches);
   const choice = useAppSelector(selectPicked);
   const dispatch = useAppDispatch();
   const piece = parts.flatMap(piecesOf).find(({ id }) => id === pieceOfThing(choice));
@@ -109,7 +111,7 @@ function Sheets({ parts, batches, project }: SheetsProps) {
         }
       >
         <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
-          <Button variant="contained" disabled={isSearching} onClick={nesting.again}>
+          <Button variant="contained" disabled={isSearching || isKept} onClick={nesting.again}>
             Look for a better layout
           </Button>
           {isSearching && (
@@ -119,7 +121,13 @@ function Sheets({ parts, batches, project }: SheetsProps) {
           )}
         </Box>
         {/* not in the place of what stops the search, which one may be about to press */}
-        <KeepLayout laid={laid} own={project.sheets.laid} isSearching={isSearching} />
+        {isKept ? (
+          <p className="quiet">
+            Every piece lies as it is kept. To look for another layout, let pieces go under By hand.
+          </p>
+        ) : (
+          <KeepLayout laid={laid} own={project.sheets.laid} isSearching={isSearching} />
+        )}
         <SearchProgress tracks={nesting.tracks} />
         <ByHand piece={piece} shelves={shelves} laid={project.sheets.laid} />
         <WhatItCosts project={project} />

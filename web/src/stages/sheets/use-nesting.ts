@@ -4,6 +4,7 @@
  */
 import { useCallback, useEffect, useRef, useState } from 'react';
 import {
+  areKept,
   isBetter,
   leastSheets,
   materialWords,
@@ -63,6 +64,8 @@ export function useNesting(batches: readonly NestBatch[], seed: number) {
       if (isAgain) tried.current += BESIDE;
       for (const batch of batches) {
         const { key, job } = batch;
+        // where every piece lies as it was put there is nothing to look for
+        if (areKept([batch])) continue;
         if (!isAgain && known().some((layout) => layout.key === key && layout.isFinal)) continue;
         const seconds = isAgain ? MORE_SECONDS : FIRST_SECONDS;
         const began = performance.now();
