@@ -65,6 +65,29 @@ test('an empty card, bent to a 4.3 m skiff with flare, on to panels, frames, she
   expect((await waiting).suggestedFilename()).toMatch(/book/);
 });
 
+test('fields stepped faster than the slip is drawn all keep what they were set to', async ({ page }) => {
+  await beginWithCard(page);
+  await unfold(page, 'Frames on the card', 'Its edges');
+  const fields = ['Sheer 3 along', 'Chine 3 along', 'Out at the sheer'];
+  const figures = () =>
+    Promise.all(fields.map(async (label) => Number(await page.getByLabel(label, { exact: true }).inputValue())));
+  const before = await figures();
+  // no frame is drawn between them: what the slip shows at the second is of before the first
+  await page.evaluate(async (labels) => {
+    for (const label of labels) {
+      const field = document.querySelector(`input[aria-label="${label}"]`);
+      field?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
+      await Promise.resolve();
+    }
+  }, fields);
+  await expect.poll(figures).toEqual(before.map((mm) => mm + 1));
+  await atRest(page);
+  for (const left of [2, 1, 0]) {
+    await page.keyboard.press('Control+z');
+    await expect.poll(async () => (await figures()).filter((mm, k) => mm !== before[k]).length).toBe(left);
+  }
+});
+
 test('a handle dragged: the boat follows and keeps its place under the pointer; one drag is one thing to undo', async ({
   page,
 }) => {

@@ -102,7 +102,7 @@ function WithCard({ head, card: kept }: WithCardProps) {
   const cancel = () => setDraft(null);
   // while a handle is dragged the drawing goes before the figures
   const [slipCard, slipTold] = [useDeferredValue(card), useDeferredValue(told)];
-  const put = useStable((next: Card, label: string) => change(next, { label, isOver: true }));
+  const put = useStable((make: (card: Card) => Card, label: string) => change(make(card), { label, isOver: true }));
   return (
     <>
       <Box

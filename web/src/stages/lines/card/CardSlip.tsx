@@ -26,7 +26,8 @@ import type { CardTold } from './use-bending';
 type Props = {
   readonly card: Card;
   readonly told: CardTold;
-  readonly onChange: (card: Card, label: string) => void;
+  /** What is made of the card as it is by then: what is shown here may be a moment old. */
+  readonly onChange: (make: (card: Card) => Card, label: string) => void;
 };
 
 const FIELDS = {
@@ -52,7 +53,7 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
       label={label}
       mm={card[key]}
       path={[...CARD, key]}
-      onCommit={(mm) => onChange({ ...card, [key]: mm }, label)}
+      onCommit={(mm) => onChange((now) => ({ ...now, [key]: mm }), label)}
     />
   );
   return (
@@ -67,10 +68,12 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
             card={card}
             frame={frame}
             name={`Frame ${k + 1}`}
-            onFrame={(change, what) => onChange(withFrame(card, frame.id, change), `Frame ${k + 1}: ${what}`)}
+            onFrame={(change, what) =>
+              onChange((now) => withFrame(now, frame.id, change(now)), `Frame ${k + 1}: ${what}`)
+            }
             onRemove={() =>
               onChange(
-                { ...card, spreaders: card.spreaders.filter(({ id }) => id !== frame.id) },
+                (now) => ({ ...now, spreaders: now.spreaders.filter(({ id }) => id !== frame.id) }),
                 `Frame ${k + 1} taken out`,
               )
             }
@@ -80,7 +83,9 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
           {card.spreaders.length < CARD_LIMITS.spreaders && (
             <Act
               label="Put a frame in"
-              onAct={() => onChange(withFrameMore(card, told.bent?.lowerLongMm ?? sheetLength(card)), 'A frame put in')}
+              onAct={() =>
+                onChange((now) => withFrameMore(now, told.bent?.lowerLongMm ?? sheetLength(now)), 'A frame put in')
+              }
             />
           )}
         </Box>
@@ -91,7 +96,7 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
             label="Bow is a transom"
             hint="Without one the fore ends come together on the stem"
             isTicked={card.hasBowTransom}
-            onTick={(hasBowTransom) => onChange({ ...card, hasBowTransom }, 'Bow is a transom')}
+            onTick={(hasBowTransom) => onChange((now) => ({ ...now, hasBowTransom }), 'Bow is a transom')}
           />
           {card.hasBowTransom && <EndFields {...{ card, names, onChange }} end={BOW} name="Bow" />}
           {!(card.hasBowTransom && card.hasTransom) && field('stem', 'Stem between the sides')}
@@ -99,7 +104,7 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
             label="Transom"
             hint="Without one the after ends come together on the stem’s thickness"
             isTicked={card.hasTransom}
-            onTick={(hasTransom) => onChange({ ...card, hasTransom }, 'Transom')}
+            onTick={(hasTransom) => onChange((now) => ({ ...now, hasTransom }), 'Transom')}
           />
           {card.hasTransom && <EndFields {...{ card, names, onChange }} end="transom" name="Transom" />}
           {field('rise', 'After foot higher by')}
@@ -113,7 +118,7 @@ export const CardSlip = memo(function CardSlip({ card, told, onChange }: Props) 
             value={card.sheetCount}
             read={SHEETS}
             path={[...CARD, 'sheetCount']}
-            onCommit={(sheetCount) => onChange({ ...card, sheetCount }, 'Sheets end to end')}
+            onCommit={(sheetCount) => onChange((now) => ({ ...now, sheetCount }), 'Sheets end to end')}
           />
           {field('sheetLong', 'A sheet is long')}
           {field('sheetWide', 'A sheet is wide')}
@@ -146,7 +151,7 @@ function EndFields({ card, names, onChange, end, name }: EndProps) {
       label={`${name}, ${names[edge]}`}
       mm={card[end][edge]}
       path={[...CARD, end, edge]}
-      onCommit={(mm) => onChange({ ...card, [end]: { ...card[end], [edge]: mm } }, name)}
+      onCommit={(mm) => onChange((now) => ({ ...now, [end]: { ...now[end], [edge]: mm } }), name)}
     />
   ));
 }
@@ -168,7 +173,7 @@ function EdgeFields({ card, edge, onChange }: EdgeProps) {
               mm={point[key]}
               path={[...CARD, edge, point.id, key]}
               onCommit={(mm) =>
-                onChange(withPoint(card, edge, point.id, { [key]: mm }), `Point ${k + 1} of the ${name}`)
+                onChange((now) => withPoint(now, edge, point.id, { [key]: mm }), `Point ${k + 1} of the ${name}`)
               }
             />
           )),
@@ -177,13 +182,13 @@ function EdgeFields({ card, edge, onChange }: EdgeProps) {
       {card[edge].length < CARD_LIMITS.points && (
         <Act
           label={`A point more on the ${name}`}
-          onAct={() => onChange(withPointMore(card, edge), `A point more on the ${name}`)}
+          onAct={() => onChange((now) => withPointMore(now, edge), `A point more on the ${name}`)}
         />
       )}
       {card[edge].length > 2 && (
         <Act
           label={`Straighten the ${name}`}
-          onAct={() => onChange(straightened(card, edge), `The ${name} straight`)}
+          onAct={() => onChange((now) => straightened(now, edge), `The ${name} straight`)}
         />
       )}
     </>
@@ -195,7 +200,7 @@ type FrameProps = {
   readonly names: EdgeNames;
   readonly frame: Spreader;
   readonly name: string;
-  readonly onFrame: (change: Partial<Spreader>, what: string) => void;
+  readonly onFrame: (change: (card: Card) => Partial<Spreader>, what: string) => void;
   readonly onRemove: () => void;
 };
 
@@ -209,7 +214,7 @@ function FrameFields({ card, names, frame, name, onFrame, onRemove }: FrameProps
         label={`Along the ${names.lower}`}
         mm={frame.along}
         path={path('along')}
-        onCommit={(along) => onFrame({ along }, `along the ${names.lower}`)}
+        onCommit={(along) => onFrame(() => ({ along }), `along the ${names.lower}`)}
       />
       {(['lower', 'upper'] as const).map((edge) => {
         const line = names[edge];
@@ -221,7 +226,7 @@ function FrameFields({ card, names, frame, name, onFrame, onRemove }: FrameProps
             label={`Out at the ${line}`}
             mm={frame[edge]}
             path={path(edge)}
-            onCommit={(mm) => onFrame({ [edge]: mm }, `out at the ${line}`)}
+            onCommit={(mm) => onFrame(() => ({ [edge]: mm }), `out at the ${line}`)}
           />
         ) : (
           <OptionalLength
@@ -232,7 +237,7 @@ function FrameFields({ card, names, frame, name, onFrame, onRemove }: FrameProps
             mm={frame[edge]}
             start={frame.upper ?? frame.lower ?? 0}
             path={path(edge)}
-            onChange={(mm) => onFrame({ [edge]: mm }, mm === null ? `${line} free` : `out at the ${line}`)}
+            onChange={(mm) => onFrame(() => ({ [edge]: mm }), mm === null ? `${line} free` : `out at the ${line}`)}
           />
         );
       })}
@@ -242,14 +247,20 @@ function FrameFields({ card, names, frame, name, onFrame, onRemove }: FrameProps
           value={Number(flare.toFixed(1))}
           read={FLARES}
           onCommit={(deg) => {
-            const upper = upperAtFlare(card, frame, deg);
-            if (upper !== undefined) onFrame({ upper }, 'flare');
+            if (upperAtFlare(card, frame, deg) !== undefined) onFrame((now) => atFlare(now, frame.id, deg), 'flare');
           }}
         />
       )}
       <Act label={`Take ${name.toLowerCase()} out`} onAct={onRemove} />
     </Box>
   );
+}
+
+/** The breadth at the upper edge that leans the side out so far from where its lower edge is held by then. */
+function atFlare(card: Card, id: string, deg: number): Partial<Spreader> {
+  const frame = card.spreaders.find((one) => one.id === id);
+  const upper = frame && upperAtFlare(card, frame, deg);
+  return upper === undefined ? {} : { upper };
 }
 
 type MakesProps = Pick<Props, 'card' | 'told'> & {
@@ -352,13 +363,16 @@ function IntoTable({ card, told }: Pick<Props, 'card' | 'told'>) {
   const [isBusy, setIsBusy] = useState(false);
   const canBe = told.isNow && told.bent !== null && told.bent.bent.problem === undefined;
   const put = async () => {
+    // what is shown here may be a moment old
+    const card = store.getState().document.project?.lines.card;
+    if (!card) return;
     setIsBusy(true);
     const answer = await engine.run('cardEdges', card);
     setIsBusy(false);
     const { project } = store.getState().document;
-    // the card may have been changed while it was bent
-    if (!project || project.lines.card !== card) return;
-    if (answer.kind === 'ok' && answer.value.ok)
+    if (!project) return;
+    if (project.lines.card !== card) dispatch(said('The card was changed while it was bent: put its lines in again.'));
+    else if (answer.kind === 'ok' && answer.value.ok)
       dispatch(
         edited({
           label: 'The card’s lines put into the table',
