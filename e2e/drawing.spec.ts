@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { slowPictures } from './slow';
 import { unfold } from './slip';
 import { expectNoFaults } from './no-faults';
 
@@ -82,6 +83,17 @@ test('a picture is worked from by keyboard: the arrows move a cross, Enter is th
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /^Undo: Keel: a point off the drawing/ })).toBeVisible();
+
+  // another is read slowly, and the first is taken away meanwhile: it does not come back with it
+  const letPicture = await slowPictures(page);
+  await page
+    .getByLabel('A picture of the drawing')
+    .setInputFiles({ name: 'again.png', mimeType: 'image/png', buffer: readFileSync('docs/screenshots/lines.png') });
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await expect(page.getByText('lines.png, under the profile')).toBeHidden();
+  await letPicture();
+  await expect(page.getByText('again.png, under the profile')).toBeVisible();
+  await expect(page.getByText('lines.png, under the profile')).toBeHidden();
 });
 
 test('a section is marked out: a tick a point, both halves; a point that moves loses its tick', async ({ page }) => {

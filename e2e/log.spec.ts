@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { expectNoFaults } from './no-faults';
 import { unfold } from './slip';
+import { slowPictures } from './slow';
 
 const slipOf = (page: Page) => page.getByRole('complementary', { name: 'The slip', exact: true });
 const list = (page: Page) => page.getByRole('list', { name: 'The log, the last day first' });
@@ -123,6 +124,16 @@ test('the clock runs while the page is gone; a photograph is kept; on a telephon
     .getByLabel('A photograph for the log')
     .setInputFiles({ name: 'shed.png', mimeType: 'image/png', buffer: picture });
   await expect(form(page).getByRole('img', { name: 'Photograph 1' })).toBeVisible();
+  // a second one takes its time, and one goes on writing meanwhile
+  const letPicture = await slowPictures(page);
+  await form(page)
+    .getByLabel('A photograph for the log')
+    .setInputFiles({ name: 'shed.png', mimeType: 'image/png', buffer: readFileSync('docs/screenshots/log.png') });
+  await form(page).getByLabel('Words', { exact: true }).fill('the strongback is');
+  await letPicture();
+  await expect(form(page).getByRole('img', { name: 'Photograph 2' })).toBeVisible();
+  await expect(form(page).getByLabel('Words', { exact: true })).toHaveValue('the strongback is');
+  await form(page).getByRole('button', { name: 'Take photograph 2 out' }).click();
   await write(page, 'A note', { Words: 'the strongback stands' });
   await expect(list(page)).toContainText('(a photograph)');
   await form(page)

@@ -13,7 +13,7 @@ import { useAppSelector } from '../../state/store';
 import { useJointPlans } from './use-joint-plans';
 
 export function FewerSheets() {
-  const { plans, isLooking, look, stop, use } = useJointPlans();
+  const { plans, isLooking, isOld, look, stop, use } = useJointPlans();
   return (
     <Section
       title="Fewer sheets by other joints"
@@ -34,6 +34,11 @@ export function FewerSheets() {
         )}
       </Box>
       {isLooking && <LinearProgress aria-label="Trying other places of the joints" />}
+      {isOld && (
+        <Typography variant="body2" role="status">
+          The parts have changed since: look again.
+        </Typography>
+      )}
       {plans && <Found plans={plans} isLooking={isLooking} onUse={use} />}
     </Section>
   );

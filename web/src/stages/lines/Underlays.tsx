@@ -59,6 +59,7 @@ export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
   const notation = useAppSelector(selectNotation);
   const drawing = useAppSelector((state) => selectProject(state)?.lines.drawing);
   const underlays = useAppSelector((state) => selectProject(state)?.lines.underlays);
+  const boat = useAppSelector((state) => selectProject(state)?.id);
   const store = useAppStore();
   const dispatch = useAppDispatch();
   const file = useRef<HTMLInputElement>(null);
@@ -71,6 +72,12 @@ export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
       return;
     }
     await addPictures([taken.picture]);
+    // reading a picture takes its time: what was done meanwhile stands
+    const now = selectProject(store.getState());
+    if (!now || now.id !== boat) {
+      dispatch(said('The picture was left: another boat was opened while it was read.'));
+      return;
+    }
     const { widthPx, heightPx } = taken;
     const { fromX, toX } = selectLiveHull(store.getState()) ?? { fromX: 0, toX: 0 };
     const mmPerPx = Math.max(100, toX - fromX) / widthPx;
@@ -90,7 +97,7 @@ export const Underlays = memo(function Underlays({ tool, onTool }: Props) {
     dispatch(
       edited({
         label: `Picture under the ${VIEW_NAMES[view]}`,
-        edits: [{ path: ['lines', 'underlays'], value: [...(underlays ?? []), underlay] }],
+        edits: [{ path: ['lines', 'underlays'], value: [...now.lines.underlays, underlay] }],
       }),
     );
     onTool({ underlay: underlay.id, kind: 'scale', places: [] });

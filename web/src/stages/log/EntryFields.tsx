@@ -24,7 +24,8 @@ type Props = {
   readonly jobs: readonly WorkJob[];
   /** What the button says. */
   readonly act: string;
-  readonly onDraft: (draft: Draft) => void;
+  /** What is made of what is written by then: a photograph takes its time, and one goes on writing. */
+  readonly onDraft: (make: (draft: Draft) => Draft) => void;
   readonly onAct: () => void;
   /** A job may be done with it. */
   readonly mayEnd?: true;
@@ -36,7 +37,7 @@ const MOST_WORDS = 4000;
 export function EntryFields({ draft, jobs, act, onDraft, onAct, mayEnd }: Props) {
   const [isAsked, setAsked] = useState(false);
   const lacks = missing(draft);
-  const set = (given: Partial<Draft>) => onDraft({ ...draft, ...given });
+  const set = (given: Partial<Draft>) => onDraft((now) => ({ ...now, ...given }));
   const { kind } = draft;
   const told = (key: keyof typeof lacks) => (isAsked ? lacks[key] : undefined);
   const press = () => {
@@ -95,7 +96,7 @@ export function EntryFields({ draft, jobs, act, onDraft, onAct, mayEnd }: Props)
       <div className="acts">
         <AddPhoto
           isFull={draft.pictures.length >= MOST_PICTURES}
-          onAdded={(id) => set({ pictures: [...draft.pictures, id] })}
+          onAdded={(id) => onDraft((now) => ({ ...now, pictures: [...now.pictures, id] }))}
         />
         <Button variant="contained" onClick={press}>
           {act}

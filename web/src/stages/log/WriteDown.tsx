@@ -1,5 +1,5 @@
 /** Something that was done, paid, measured, spoilt or doubted, written down; half written it is kept. */
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { LOG_KINDS } from '@kalotrope/core/log';
 import type { WorkJob } from '@kalotrope/core/plan';
 import { keepDraft, lastDraft } from '../../storage/drafts';
@@ -12,16 +12,19 @@ type Props = { readonly project: string; readonly jobs: readonly WorkJob[] };
 export function WriteDown({ project, jobs }: Props) {
   const [draft, setDraft] = useState<Draft>(() => begun(project));
   const { write, jobDone } = useLog();
-  const change = (next: Draft) => {
-    setDraft(next);
-    keepDraft(project, next);
+  const latest = useRef(draft);
+  const change = (make: (draft: Draft) => Draft) => {
+    latest.current = make(latest.current);
+    setDraft(latest.current);
+    keepDraft(project, latest.current);
   };
   const act = async () => {
     const job = jobs.find(({ id }) => id === draft.job);
     if (!(await write(entryOf(draft, jobs)))) return;
     if (draft.isDone && job) jobDone(job.id, job.name);
     // the next is often of the same kind, on the same day
-    setDraft({ ...emptyDraft(Date.now()), kind: draft.kind, day: draft.day });
+    latest.current = { ...emptyDraft(Date.now()), kind: draft.kind, day: draft.day };
+    setDraft(latest.current);
     keepDraft(project, null);
   };
   return <EntryFields draft={draft} jobs={jobs} act="Write it down" onDraft={change} onAct={() => void act()} mayEnd />;
