@@ -73,6 +73,43 @@ test('thickness moves the edges, and the base line the figures', async ({ page }
   await expect(page.getByText(/Bottom here curves by/)).toBeVisible();
 });
 
+test('a bottom too thick for its bend is laid in layers: each marked out, butted, of thin sheets; one again', async ({
+  page,
+}) => {
+  await openPanels(page, 'veyra');
+  await unfold(page, 'The sheet and its edges');
+  const thickness = page.getByLabel('Skin thickness', { exact: true });
+  await thickness.fill('9');
+  await thickness.press('Enter');
+  await page.getByRole('button', { name: 'Lay it in 2 layers' }).first().click();
+  await unfold(page, 'Laid in layers', 'Mark out');
+  await expect(page.getByText('2 of 4.5 mm', { exact: true })).toBeVisible();
+  const table = page.getByRole('table', { name: 'Offsets to mark out' });
+  const inside = await table.textContent();
+  await choose(page, 'Which layer', /outer layer$/);
+  await expect(table).not.toHaveText(inside ?? '');
+  await expectNoFaults(page);
+  await page.getByRole('link', { name: /Joints/ }).click();
+  await expect(page.getByRole('slider', { name: /^Bottom, inner layer, joint/ }).first()).toBeVisible();
+  await page
+    .getByRole('slider', { name: /^Bottom, outer layer, joint/ })
+    .first()
+    .press('Enter');
+  await expect(page.getByLabel('This joint')).toHaveText('Butt');
+  await expectNoFaults(page);
+  await page.getByRole('link', { name: /Sheets/ }).click();
+  await expect(page.getByText(/No sheet of 4.5 mm in stock/)).toBeVisible();
+  await page.getByRole('link', { name: /Epoxy/ }).click();
+  await page.getByRole('link', { name: /Panels/ }).click();
+  const layers = page.getByLabel('Layers', { exact: true });
+  await layers.fill('7');
+  await layers.press('Enter');
+  await expect(page.getByText(/1 to 4/)).toBeVisible();
+  await layers.fill('1');
+  await layers.press('Enter');
+  await expect(page.getByRole('button', { name: 'Lay it in 2 layers' }).first()).toBeVisible();
+});
+
 test('the hull folds up by a slider, by keyboard too @round', async ({ page }) => {
   await openPanels(page, 'orrin');
   await page.getByRole('tab', { name: 'Fold it up' }).click();

@@ -47,6 +47,7 @@ const GLUED: Readonly<Record<GlueFace, string>> = {
   blanks: 'where sheets join',
   skin: 'on the skin',
   layers: 'between layers',
+  skins: 'between layers of the skin',
   scarfs: 'scarfs of timber',
   cleats: 'on frame and skin',
   doublers: 'on the frame',

@@ -43,6 +43,7 @@ export function glueLines(faces: readonly Faces[], part: Pick<EpoxyPart, 'glueFi
 
 export const facesOf = ({ jointed, frames, members, inside, runs, scarfs }: Glued): Faces[] => [
   ...jointed.map(sheetJoints),
+  ...jointed.flatMap(onTheLayerUnder),
   ...runs.flatMap(layersOf),
   ...runs.flatMap((run) => scarfsOf(run, scarfs)),
   ...members.map(onSkin),
@@ -63,6 +64,13 @@ function sheetJoints(panel: JointedPanel): Faces {
   const hands = panel.isPair ? 2 : 1;
   const item = `${jointsWord(panel)}, ${panel.name.toLowerCase()}`;
   return { item, what: 'blanks', areaM2: (mm2 * hands) / MM2_PER_M2 };
+}
+
+/** Of a panel laid of layers all but the first are glued down on the whole of a face. */
+function onTheLayerUnder({ layer, name, pieces, isPair }: JointedPanel): Faces[] {
+  if (!layer || layer.number === 1) return [];
+  const mm2 = pieces.reduce((sum, { outline }) => sum + area(outline), 0) * (isPair ? 2 : 1);
+  return [{ item: name, what: 'skins', areaM2: Math.abs(mm2) / MM2_PER_M2 }];
 }
 
 function layersOf({ name, layers, width, length, qty }: TimberRun): Faces[] {

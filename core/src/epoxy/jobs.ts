@@ -6,7 +6,7 @@
  * filled. A coat is a job of its own, as there are hours between two. Tacks are part of the fillets that go over them.
  */
 import { FILL_COAT, FILL_COATS, SEAL_FIRST_COAT, SEAL_NEXT_COAT, TACK_SHARE } from './constants';
-import type { TakeoffLine, Work } from './line';
+import type { GlueFace, TakeoffLine, Work } from './line';
 import { mix, type Batch, type Mix } from './mixing';
 import type { EpoxyPart } from './schema';
 
@@ -39,8 +39,7 @@ export type PotPlan = Omit<Mix, 'batches'> & { readonly pots: readonly PlannedPo
 export function jobsOf(lines: readonly TakeoffLine[], part: EpoxyPart): Job[] {
   const of = (keep: (line: TakeoffLine) => boolean, share = 1) => ({ lines: lines.filter(keep), share });
   const rate = part.rates;
-  const joins = (isOfSheets: boolean) =>
-    of(({ from }) => from.kind === 'glued' && (from.what === 'blanks') === isOfSheets);
+  const joins = (isOf: (what: GlueFace) => boolean) => of(({ from }) => from.kind === 'glued' && isOf(from.what));
   const taped = (side: 'inside' | 'outside') => of(({ from }) => from.kind === 'tape' && from.side === side);
   const sealing = coatsOf(part).map((share, k) =>
     jobOf(
@@ -48,7 +47,10 @@ export function jobsOf(lines: readonly TakeoffLine[], part: EpoxyPart): Job[] {
       of(isSealing, share),
     ),
   );
-  const joints = jobOf({ id: 'join', name: 'Sheet joints', work: 'glue', rate: rate.glue }, joins(true));
+  const joints = jobOf(
+    { id: 'join', name: 'Sheet joints', work: 'glue', rate: rate.glue },
+    joins((what) => what === 'blanks'),
+  );
   const fillets = of(({ group }) => group === 'fillets', 1 - TACK_SHARE.value);
   const tacks = { ...fillets, share: TACK_SHARE.value };
   const tabs = of(({ group }) => group === 'tabs');
@@ -72,7 +74,14 @@ export function jobsOf(lines: readonly TakeoffLine[], part: EpoxyPart): Job[] {
     joints,
     ...clothed('flat', FLAT),
     ...(part.coating === 'flat' ? sealing : []),
-    jobOf({ id: 'glue', name: 'Gluing', work: 'glue', rate: rate.glue }, joins(false)),
+    jobOf(
+      { id: 'glue', name: 'Gluing', work: 'glue', rate: rate.glue },
+      joins((what) => what !== 'blanks' && what !== 'skins'),
+    ),
+    jobOf(
+      { id: 'lay', name: 'Laying the layers', work: 'glue', rate: rate.glue },
+      joins((what) => what === 'skins'),
+    ),
     jobOf({ id: 'tack', name: 'Tacking', work: 'tack', rate: rate.tack }, tacks),
     jobOf({ id: 'tabs', name: 'Tabs', work: 'tape', rate: rate.tape }, tabs),
     jobOf({ id: 'fillets', name: 'Fillets', work: 'fillet', rate: rate.fillet }, fillets),

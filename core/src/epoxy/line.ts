@@ -1,7 +1,7 @@
 /** One line of the list of quantities, and what it was counted from. Lengths mm, areas m², masses g. */
 
 /** What is glued to what. */
-export type GlueFace = 'blanks' | 'skin' | 'layers' | 'scarfs' | 'cleats' | 'doublers' | 'edges';
+export type GlueFace = 'blanks' | 'skin' | 'layers' | 'skins' | 'scarfs' | 'cleats' | 'doublers' | 'edges';
 
 /** In the order in which it is done, whatever is sealed when. */
 export type Work = 'seal' | 'glue' | 'fillet' | 'tape' | 'sheathe';

@@ -142,6 +142,8 @@ export const framesStage = defineStage<{
   sheets: framesSheets,
   tasks: framesTasks,
   marksOn: (panel, { project, values: { frames } }) => {
+    // what is marked on a panel is carried over to its inside layer
+    if (panel.layer) return { paths: [], texts: [] };
     const marks = [
       framesOnPanel(panel, frames.frames),
       girdersOnPanel(panel, frames.girders),

@@ -35,6 +35,13 @@ export const JOINTS_FINDINGS = {
       why: 'No better place uses as few sheets.',
     },
   ),
+  'butt-alone': entry(
+    { panel: word, uMm: figure },
+    ({ panel, uMm }, { length }) =>
+      `${panel}: nothing lies over the butt ${length(uMm)} from its fore end. ` +
+      'Only layers may be butted: choose a scarf, a strap or tongues there.',
+    { panel: 'Side', uMm: 2100 },
+  ),
   'joint-in-bend': entry(
     { panel: word, joint: word, uMm: figure, why: word },
     ({ panel, joint, uMm, why }, { length }) =>

@@ -38,11 +38,12 @@ export function jointsInPlaces(
 ): OwnJoint[] {
   const lap = lapOf(part.kind, part, thickness);
   const usable = sheet.width - 2 * sheet.margin;
-  return jointed.flatMap(({ panel, joinedAs, joints, length, from }) => {
+  return jointed.flatMap(({ panel, joinedAs, joints, length, from, layer }) => {
     if (joinedAs !== panel) return [];
     // what the builder placed himself stays
     const own = part.own.filter((joint) => joint.panel === panel);
-    if (joints.length === 0 || own.length > 0) return own;
+    // and layers' butts, of other sheets, stay where they are best
+    if (joints.length === 0 || own.length > 0 || layer) return own;
     return evenPlaces({ from, to: from + length, usable, lap }, shareOf(panel)).map((at, k): OwnJoint => ({
       ...{ id: `${panel}.joint.${k + 1}`, panel, at, kind: part.kind },
     }));
@@ -77,6 +78,8 @@ export type JointsAsked = {
   readonly thickness: number;
   readonly sheet: SheetSize;
   readonly part: JointsPart;
+  /** The sheet that a layer of this thickness is cut from; absent: as the skin. */
+  readonly sheetOf?: (thicknessMm: number) => SheetSize;
   /** A bottom laid across in boards is not joined along. */
   readonly planked?: Planked;
 };
@@ -122,6 +125,13 @@ type Neighbour = { readonly panel: Panel; readonly jointed: JointedPanel };
 /** The panel below, and how many joints the panels so far have. */
 type SoFar = { readonly below: Neighbour | undefined; readonly before: number };
 
+/** A layer lies on the one before it: along both it is as far. */
+function matesOf(panel: Panel, { panel: below, jointed }: Neighbour): readonly number[] {
+  const us = jointed.joints.map(({ u }) => u);
+  const isOnIt = panel.layer !== undefined && panel.layer.number > 1 && below.layer?.of === panel.layer.of;
+  return isOnIt ? us : matesAlong(panel, below, us);
+}
+
 /** The last before it that is on its own hand, too. */
 function neighbourBelow(
   panel: Panel,
@@ -138,23 +148,27 @@ function neighbourBelow(
 function jointPanel(
   panel: Panel,
   { below, before }: SoFar,
-  { frames, thickness, sheet, part, planked }: JointsAsked,
+  { frames, part, planked, ...asked }: JointsAsked,
   findings: JointsFinding[],
 ): JointedPanel {
-  const { id, name } = panel;
+  const { id, name, layer } = panel;
+  const thickness = layer?.thicknessMm ?? asked.thickness;
+  const sheet = (layer && asked.sheetOf?.(thickness)) ?? asked.sheet;
   const joinedAs = likePanel(panel);
   const which = {
     ...{ panel: id, name, joinedAs, isPair: isCutTwice(panel) },
     ...(panel.only === 'port' && { isPort: true as const }),
+    ...(layer && { layer }),
   };
   const box = boundsOf(cutLineOf(panel));
   const [from, length] = [box.minX, box.maxX - box.minX];
-  if (planked?.panel === id) {
+  if (planked?.panel === id && !layer) {
     const pieces = planked.boards.map((board) => ({ ...board, outline: counterClockwise(board.outline) }));
     return { ...which, joints: [], pieces, straps: [], length, from };
   }
   const where = { stage: 'joints', panel: id } as const;
-  const usual = sizesOfJoint(part.kind, part, thickness);
+  // over a layer's joint lies the next layer, or the one under it
+  const usual = sizesOfJoint(layer ? 'butt' : part.kind, part, thickness);
   const usable = sheet.width - 2 * sheet.margin;
   const depth = box.maxY - box.minY;
   if (depth > sheet.height - 2 * sheet.margin) {
@@ -181,14 +195,7 @@ function jointPanel(
     });
   const wishes = {
     standing: framesOn(panel, frames),
-    mates: below && {
-      name: below.jointed.name,
-      us: matesAlong(
-        panel,
-        below.panel,
-        below.jointed.joints.map(({ u }) => u),
-      ),
-    },
+    mates: below && { name: below.jointed.name, us: matesOf(panel, below) },
     bendAt: bendReader(panel),
     part,
   };

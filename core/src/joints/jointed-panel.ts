@@ -1,5 +1,6 @@
 /** What joining makes of a panel: its joints, the pieces between them, and what goes behind. */
 import type { Outline } from '../geometry';
+import type { Layer } from '../panels';
 import type { Joint, Piece } from './pieces';
 
 /** A strap that is cut from plywood. */
@@ -14,6 +15,8 @@ export type JointedPanel = {
   readonly isPair: boolean;
   /** It is drawn as the other hand is, and cut as its mirror image. */
   readonly isPort?: true;
+  /** Where it is one of the layers of a panel. */
+  readonly layer?: Layer;
   readonly joints: readonly Joint[];
   readonly pieces: readonly Piece[];
   /** Behind the joints, inside, where they are cut from plywood. */

@@ -52,6 +52,8 @@ function judgeJoint(joint: Joint, { panel, bendAt, standing, mates, part, all }:
   }
   if (panel.minBendRadius && panel.minBendRadius.value < GENTLE_MM && bendAt(u) > IN_BEND)
     found.push({ severity: 'check', code: 'joint-in-bend', where, data: { ...named, why }, remedies });
+  if (joint.kind === 'butt' && !panel.layer)
+    found.push({ severity: 'stop', code: 'butt-alone', where, data: { panel: panel.name, uMm: u }, remedies });
   if (joint.kind === 'tongues' && !joint.tongues) {
     const data = { ...named, depthMm: joint.depth, wantMm: narrowestForTongues({ ...all, reach: reachOf(all) }) };
     found.push({ severity: 'check', code: 'too-narrow-for-tongues', where, data });

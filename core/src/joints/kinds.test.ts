@@ -32,13 +32,14 @@ const spanOf = (outline: Parameters<typeof boundsOf>[0]) => {
 };
 
 describe('what a joint takes', () => {
-  it('by the rules: scarf 8 × 6, strap none and 16 × 6 wide, tongues and bought as they are set', () => {
+  it('by the rules: scarf 8 × 6, strap none and 16 × 6 wide, tongues and bought as set, a butt nothing', () => {
     const part = jointsAtFirst('mm');
     expect(JOINT_KINDS.map((kind) => [lapOf(kind, part, 6), widthOf(kind, part, 6)])).toEqual([
       [48, 48],
       [0, 96],
       [30, 30],
       [40, 40],
+      [0, 0],
     ]);
   });
   it.each(JOINT_KINDS)(

@@ -17,6 +17,7 @@ export function lapOf(kind: JointKind, sizes: Sizes, thickness: number): number 
     case 'scarf':
       return sizes.scarfRatio * thickness;
     case 'strap':
+    case 'butt':
       return 0;
     case 'tongues':
       return reachOf(sizes);
@@ -34,6 +35,7 @@ export const KIND_WORDS: Readonly<Record<JointKind, string>> = {
   strap: 'butt strap',
   tongues: 'tongued joint',
   bought: 'bought joint',
+  butt: 'butt',
 };
 
 /** Both at once, with the kind. */

@@ -16,7 +16,9 @@ import {
 } from './constants';
 
 /** Ways to join two sheets end to end: a long taper; a strap behind; tongues cut into each other; bought ready cut. */
-export const JOINT_KINDS = ['scarf', 'strap', 'tongues', 'bought'] as const;
+export const SHEET_KINDS = ['scarf', 'strap', 'tongues', 'bought'] as const;
+/** Layers may be butted besides: the next layer lies over the joint. */
+export const JOINT_KINDS = [...SHEET_KINDS, 'butt'] as const;
 export type JointKind = (typeof JOINT_KINDS)[number];
 
 /** Pieces cut, then joined; or sheets joined into a blank first, and the panel cut from that. */
@@ -35,7 +37,7 @@ const ownJointSchema = z.object({
 });
 
 export const jointsSchema = z.object({
-  kind: z.enum(JOINT_KINDS),
+  kind: z.enum(SHEET_KINDS),
   /** Scarf length over thickness. */
   scarfRatio: figureField('Scarf ratio', { min: 4, max: 20 }),
   /** Width of a butt strap over the thickness. */

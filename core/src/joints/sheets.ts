@@ -84,9 +84,13 @@ export function jointsSheets({ project, values, sheetHead: head }: JointsWhole):
   const last = onLast === 0 ? undefined : pages.pop();
   const table = first ?? { paths: [], texts: [] };
   const all = [...pages, last ? merged(last, table) : table, ...more];
+  const thicknesses = new Set(drawn.map(({ panel }) => panel.layer?.thicknessMm ?? project.panels.thickness));
   const sheet = {
     ...{ name: 'joints-sheet', title: 'The joints, to print', part: 'Joints', hand: 'distances from the fore end' },
-    ...{ material: `${formatThickness(project.panels.thickness, notation)} plywood`, scale: scale.words },
+    ...{
+      material: `${[...thicknesses].map((mm) => formatThickness(mm, notation)).join(', ')} plywood`,
+      scale: scale.words,
+    },
   };
   return [sheetsOf(head, sheet, all)];
 }
@@ -104,7 +108,9 @@ function viewOf(panel: Panel, jointed: JointedPanel, notation: Notation): SheetV
       ...joints.map(({ u, width, high }) => ({
         // over what is cut, which may reach beyond the panel's own edge
         at: [u, Math.max(high, ...upright(cutLineOf(panel), u).map(([, top]) => top))] as const,
-        text: `${formatFine(u - width / 2 - box.minX, notation)} to ${formatFine(u + width / 2 - box.minX, notation)}`,
+        text: [...new Set([u - width / 2, u + width / 2])]
+          .map((at) => formatFine(at - box.minX, notation))
+          .join(' to '),
         ...{ by: [0, 1.4] as const, align: 'center' as const },
       })),
       ...pieces.map(({ name, outline }) => {

@@ -8,6 +8,7 @@ import * as constants from './constants';
 import { jointsOnPanel } from './drawings';
 import { JOINTS_FINDINGS } from './findings';
 import { planJoints, sheetForSkin, type StockForJoints } from './joint';
+import type { JointedPanel } from './jointed-panel';
 import { planingStack } from './planing';
 import { jointsAtFirst, jointsSchema } from './schema';
 import { jointsTasks } from './tasks';
@@ -36,13 +37,20 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole & Bu
     const { frames, planked } = values.frames;
     return planJoints(panelsToCut(values), {
       ...{ frames, thickness, sheet, part: { ...part, own: [...part.own] } },
+      sheetOf: (mm) => sheetForSkin({ stock, margin, kinds }, mm),
       ...(planked && { planked }),
     });
   },
   drawings: ({ project, values }) => {
     const { notation } = project;
-    const stack = planingStack(values.joints, { thickness: project.panels.thickness, notation });
-    return stack ? [stack] : [];
+    const thicknessOf = ({ layer }: JointedPanel) => layer?.thicknessMm ?? project.panels.thickness;
+    // sheets of one thickness are planed together
+    return [...new Set(values.joints.map(thicknessOf))].flatMap((thickness) => {
+      const alike = values.joints.filter((one) => thicknessOf(one) === thickness);
+      const stack = planingStack(alike, { thickness, notation });
+      if (!stack) return [];
+      return thickness === project.panels.thickness ? [stack] : [{ ...stack, name: `${stack.name}-${thickness}mm` }];
+    });
   },
   sheets: jointsSheets,
   tasks: jointsTasks,

@@ -43,13 +43,22 @@ function jointSteps(joint: Joint, { jointed: { pieces }, k, fore, notation }: Of
   const id = (what: string) => `${joint.key} ${what}`;
   const lies: TaskStep = {
     ...{ id: id('lies'), say: `${k + 1}: the ${KIND_WORDS[kind]} lies, along from the fore end` },
-    figures: [length('from', u - width / 2 - fore), length('to', u + width / 2 - fore)],
+    figures:
+      width === 0
+        ? [length('at', u - fore)]
+        : [length('from', u - width / 2 - fore), length('to', u + width / 2 - fore)],
     hint: `Between ${before} and ${behind}; a taut string along both shows that they lie straight.`,
   };
-  const glue: TaskStep = {
-    ...{ id: id('glue'), say: `${k + 1}: glue it, on film, under weights`, figures: [] },
-    hint: 'Pinned so that it does not slide; left until it is hard enough to sand.',
-  };
+  const glue: TaskStep =
+    kind === 'butt'
+      ? {
+          ...{ id: id('glue'), say: `${k + 1}: glued when the layer is laid, against the last piece`, figures: [] },
+          hint: 'It closes between two layers: no strap, and no gap.',
+        }
+      : {
+          ...{ id: id('glue'), say: `${k + 1}: glue it, on film, under weights`, figures: [] },
+          hint: 'Pinned so that it does not slide; left until it is hard enough to sand.',
+        };
   return [...cutSteps(joint, { before, behind, id, k, width: length('long', width) }), lies, glue];
 }
 
@@ -72,6 +81,8 @@ function cutSteps({ kind }: Joint, { before, behind, id, k, width }: Cutting): T
       return [{ id: id('strap'), say: `${k + 1}: cut the strap; the edges square`, figures: [width] }];
     case 'tongues':
       return [{ id: id('tongues'), say: `${k + 1}: ease the tongues, and try them dry`, figures: [width] }];
+    case 'butt':
+      return [{ id: id('butt'), say: `${k + 1}: plane both ends square, and try them dry`, figures: [] }];
     case 'bought':
       return [{ id: id('bought'), say: `${k + 1}: try the joint as it was bought, dry`, figures: [width] }];
   }

@@ -29,6 +29,7 @@ export const SKIN_THICKNESS = house(
   'mm',
   'the usual sheet for boats of four to five metres that one person carries',
 );
+export const THINNEST_LAYER = house(2.5, 'mm', 'thinner plywood for boats is hardly to be had');
 export const TRANSOM_THICKNESS = house(9, 'mm', 'one size up from the skin: it carries loads and is not bent');
 export const MARKING_STEP = house(200, 'mm', 'close enough for a batten round nails on any curve of a small boat');
 export const MARKING_STEP_INCHES = house(12, 'in', 'marks a foot apart, as plans in feet and inches have them');

@@ -8,6 +8,7 @@ import type { Hull } from '../lines';
 import { asItIs, makeAnew, type Remember } from '../stage';
 import { SHEET_SIZE } from './constants';
 import { cutPanel, depthOfInside, type Skin } from './cut/cut';
+import { cutLayers, layeredOf, layersOf } from './cut/layers';
 import { proudOf, proudPanel, proudTransom } from './cut/proud';
 import { judgeRounding, roundedStrip, type RoundedStrip, type StripSheet } from './cut/rounding';
 import { splitPanel } from './cut/split';
@@ -23,7 +24,7 @@ import { cylinderFor, findTransoms, transomEnds, type Transom } from './transom/
 import type { TransomSheet } from './transom/transom-fit';
 
 export type DevelopSettings = Pick<PanelsPart, 'thickness'> &
-  Partial<Pick<PanelsPart, 'splits' | 'transomRadius' | 'transomThickness' | 'transomFit' | 'transomEnds'>>;
+  Partial<Pick<PanelsPart, 'splits' | 'layered' | 'transomRadius' | 'transomThickness' | 'transomFit' | 'transomEnds'>>;
 
 /**
  * The panels of one side on the surface of the lines, lowest first, cut in two where they are split and run on to a
@@ -34,7 +35,7 @@ export function developPanels(
   settings: DevelopSettings,
   remember: Remember = makeAnew,
 ): PanelsResult<readonly Panel[]> & { readonly cylinder: TransomCylinder | undefined } {
-  const { thickness, splits = [], transomRadius = null, transomThickness = thickness } = settings;
+  const { thickness, splits = [], layered = [], transomRadius = null, transomThickness = thickness } = settings;
   const bend =
     transomRadius === null ? undefined : cylinderFor(hull, { radius: transomRadius, thickness: transomThickness });
   const panels: Panel[] = [];
@@ -51,7 +52,7 @@ export function developPanels(
     const split = splits.find((other) => other.id === id);
     const parts = remember(`parts ${id}`, partsOf, panel, split, bend?.cylinder);
     panels.push(...parts);
-    findings.push(...parts.flatMap((part) => judgePanel(part, input, thickness)));
+    findings.push(...parts.flatMap((part) => judgePanel(part, input, { thickness, layered })));
   }
   return { value: panels, findings: [...findings, ...(bend?.findings ?? [])], assumed: [], cylinder: bend?.cylinder };
 }
@@ -106,7 +107,14 @@ export function assembleSkin(
     const own = shared.filter(({ above, below }) => above.panel === panel || below?.panel === panel);
     const net = remember(`cut ${panel.id}`, cutPanel, panel, own, skin);
     const { lower, upper, fore, aft } = proudOf(panel.id, part);
-    return remember(`proud ${panel.id}`, proudPanel, net, lower, upper, fore, aft);
+    const whole = remember(`proud ${panel.id}`, proudPanel, net, lower, upper, fore, aft);
+    const count = layersOf(panel.id, part.layered ?? []);
+    if (count === 1) return whole;
+    const layers = remember(`layers ${panel.id}`, cutLayers, panel, own, skin, count);
+    const proud = layers.map((layer, k) =>
+      remember(`proud ${panel.id} layer ${k + 1}`, proudPanel, layer, lower, upper, fore, aft),
+    );
+    return remember(`layered ${panel.id}`, layeredOf, whole, ...proud);
   });
   const rounded = roundedChines.map((chine) => {
     const strip = remember(`strip ${chine.id}`, roundedStrip, panels, chine, skin, sheetForStrip(chine, stock));

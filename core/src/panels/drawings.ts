@@ -2,6 +2,7 @@
  * What is drawn and printed of the panels: flat shapes to cut from with their marks, transoms, tables to mark out from.
  */
 import {
+  carried,
   closedPath,
   csv,
   hole,
@@ -23,11 +24,13 @@ import type { Hull, Station } from '../lines';
 import { formatThickness, toDeg, type Notation } from '../measure';
 import type { Marks } from '../stage';
 import { cutLineOf, type Proud } from './cut/cut-line';
+import { cutOf } from './cut/layers';
 import type { RoundedStrip } from './cut/rounding';
 import type { PanelsValue } from './develop';
 import { faceOf, handOf, markingSheet } from './marking-sheet';
 import { hullTriangles } from './mesh';
 import type { Panel } from './panel';
+import { flatOnto } from './reading/on-surface';
 import { levelMarks, markingOf, stationMarks, type MarkingAsked } from './reading/marking';
 import { stitchesOf } from './reading/seams';
 import type { PanelsPart } from './schema';
@@ -60,7 +63,7 @@ export function panelDrawing(panel: Panel, { stations, panels, part, others, not
     name: panel.id,
     title: panel.name,
     hand: handOf(panel),
-    material: plywood(part.thickness, notation),
+    material: plywood(panel.layer?.thicknessMm ?? part.thickness, notation),
     paths: [
       closedPath('cut', cutLineOf(panel)),
       ...netLines(panel),
@@ -166,22 +169,40 @@ export function panelsDrawings({ project, values, marksOn }: PanelsWhole): Drawi
   const { panels, transoms } = values.panels;
   const { stations } = values.lines;
   return [
-    ...panels.map((panel) =>
-      panelDrawing(panel, {
-        ...{ stations, panels, part: project.panels, others: marksOn(panel), notation: project.notation },
-      }),
+    ...panels.flatMap((whole) =>
+      cutOf(whole).map((panel) =>
+        panelDrawing(panel, {
+          // what is marked on a panel goes on its inside layer; what lies between the layers has only its joints
+          ...{ stations, panels: isMarked(panel) ? panels.map((one) => (one === whole ? panel : one)) : [] },
+          ...{ part: project.panels, others: othersOn(panel, whole, marksOn), notation: project.notation },
+        }),
+      ),
     ),
     ...transoms.map((transom) => transomDrawing(transom, project.panels.transomThickness, project.notation)),
   ];
+}
+
+const isMarked = ({ layer }: Panel): boolean => layer === undefined || layer.number === 1;
+
+/** The marks of other stages: of a layer its own, and on the inside one what is marked on the panel. */
+function othersOn(panel: Panel, whole: Panel, marksOn: PanelsWhole['marksOn']): readonly Marks[] {
+  if (!panel.layer) return marksOn(panel);
+  if (!isMarked(panel)) return marksOn(panel);
+  const over = flatOnto(whole, panel);
+  const ofWhole = marksOn(whole).map(({ paths, texts }) => ({
+    paths: paths.map((path) => carried(path, over)),
+    texts: texts.map((text) => ({ ...text, at: over(text.at) })),
+  }));
+  return [...ofWhole, ...marksOn(panel)];
 }
 
 export const panelsTriangles = ({ values }: PanelsWhole): Triangle[] => hullTriangles(values.panels.panels);
 
 /** For each panel and transom the sheet that one marks it out from. */
 export const panelsSheets = ({ project, values, sheetHead: head }: PanelsWhole): PaperSheets[] => [
-  ...values.panels.panels.map((panel) =>
-    markingSheet(panel, { head, part: project.panels, stations: values.lines.stations }),
-  ),
+  ...values.panels.panels
+    .flatMap(cutOf)
+    .map((panel) => markingSheet(panel, { head, part: project.panels, stations: values.lines.stations })),
   ...values.panels.transoms.map((transom) =>
     transomSheet(transom, { head, thickness: project.panels.transomThickness, hand: transomHand(transom) }),
   ),
@@ -189,7 +210,7 @@ export const panelsSheets = ({ project, values, sheetHead: head }: PanelsWhole):
 
 /** Offsets to mark each panel out from, and the pieces of each rounded chine. */
 export const panelsTables = ({ project, values }: PanelsWhole): ExportTable[] => [
-  ...values.panels.panels.map((panel) => ({
+  ...values.panels.panels.flatMap(cutOf).map((panel) => ({
     name: `marking-${panel.id}`,
     title: `${panel.name}, offsets to mark out`,
     csv: markingCsv(panel, project.panels, project.notation),

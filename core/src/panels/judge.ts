@@ -3,13 +3,17 @@ import { at } from '../geometry';
 import { battenAt, type HullLine } from '../lines';
 import { twistOf } from '../surface';
 import { leastRadius } from './bending';
-import { STRAIN_LIMITS, TWIST_LIMIT_DEG } from './constants';
+import { STRAIN_LIMITS, THINNEST_LAYER, TWIST_LIMIT_DEG } from './constants';
+import { layersOf, withLayers } from './cut/layers';
 import type { PanelsFinding } from './findings';
 import { panelIdOf, placeOnRow, type PanelInput } from './inputs';
 import type { Extreme, Panel } from './panel';
+import { MOST_LAYERS, type PanelsPart } from './schema';
 
-/** What is wrong with one panel for a sheet of this thickness. */
-export function judgePanel(panel: Panel, input: PanelInput, thicknessMm: number): PanelsFinding[] {
+type Sheets = Pick<PanelsPart, 'thickness' | 'layered'>;
+
+/** What is wrong with one panel for the sheet, or the layers, that it is made of. */
+export function judgePanel(panel: Panel, input: PanelInput, sheets: Sheets): PanelsFinding[] {
   const findings: PanelsFinding[] = [];
   const where = (extreme: Extreme) => ({ stage: 'panels', panel: panel.id, x: extreme.x }) as const;
   if (panel.maxTwist.value > TWIST_LIMIT_DEG.value) {
@@ -34,7 +38,7 @@ export function judgePanel(panel: Panel, input: PanelInput, thicknessMm: number)
       data: { panel: panel.name, strain: panel.maxStrain.value, xMm: panel.maxStrain.x },
     });
   }
-  return [...findings, ...judgeBend(panel, thicknessMm)];
+  return [...findings, ...judgeBend(panel, sheets)];
 }
 
 /** The line whose tangent turns more out of the plane through the ruling and the mean of both tangents. */
@@ -49,13 +53,15 @@ function lineToMove(panel: Panel, input: PanelInput): HullLine {
   return (turn(lower) >= turn(upper) ? lower : upper).line;
 }
 
-function judgeBend(panel: Panel, thicknessMm: number): PanelsFinding[] {
+function judgeBend(panel: Panel, { thickness, layered }: Sheets): PanelsFinding[] {
   const bend = panel.minBendRadius;
   if (!bend) return [];
   const ruling = at(panel.rulings, bend.rulingIndex);
   // the grain runs along u; bending happens square to the ruling
   const alongRuling = Math.atan2(ruling.flatQ[1] - ruling.flatP[1], ruling.flatQ[0] - ruling.flatP[0]);
-  const least = leastRadius(thicknessMm, alongRuling - Math.PI / 2);
+  const leastOf = (count: number) => leastRadius(thickness / count, alongRuling - Math.PI / 2);
+  const now = layersOf(panel.id, layered);
+  const [least, thicknessMm] = [leastOf(now), thickness / now];
   if (bend.value >= least) return [];
   const data = { panel: panel.name, radiusMm: bend.value, leastMm: least, thicknessMm, xMm: bend.x };
   return [
@@ -64,8 +70,25 @@ function judgeBend(panel: Panel, thicknessMm: number): PanelsFinding[] {
       code: 'panel-bend-tight',
       where: { stage: 'panels', panel: panel.id, x: bend.x },
       data,
+      ...inLayers(panel, { thickness, layered }, { now, isEnough: (count) => bend.value >= leastOf(count) }),
     },
   ];
+}
+
+type Laying = { readonly now: number; readonly isEnough: (count: number) => boolean };
+
+/** The fewest layers that take the bend, if sheets so thin are to be had. */
+function inLayers(
+  panel: Panel,
+  { thickness, layered }: Sheets,
+  { now, isEnough }: Laying,
+): Pick<PanelsFinding, 'remedies'> {
+  for (let count = now + 1; count <= MOST_LAYERS && thickness / count >= THINNEST_LAYER.value; count++) {
+    if (!isEnough(count)) continue;
+    const edits = [{ path: ['panels', 'layered'], value: withLayers(layered, panel.id, count) }];
+    return { remedies: [{ label: `Lay it in ${count} layers`, edits }] };
+  }
+  return {};
 }
 
 /** For one that could not be made at all. */

@@ -81,7 +81,10 @@ export function markingSheet(panel: Panel, of: MarkingSheetOf): PaperSheets {
   });
   const sheet = {
     ...{ name: `marking-${panel.id}`, title: `${panel.name}, marking-out sheet`, part: panel.name },
-    ...{ scale: drawn.scale.words, material: `${formatThickness(part.thickness, notation)} plywood` },
+    ...{
+      scale: drawn.scale.words,
+      material: `${formatThickness(panel.layer?.thicknessMm ?? part.thickness, notation)} plywood`,
+    },
     hand: handOf(panel),
   };
   return sheetsOf(

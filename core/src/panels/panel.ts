@@ -32,6 +32,15 @@ export type EdgeAllowance = {
   readonly isOverLog?: boolean;
 };
 
+/** One of the thin sheets that a panel is laid of; the first is the inside one. */
+export type Layer = {
+  /** Id of the panel. */
+  readonly of: string;
+  readonly number: number;
+  readonly count: number;
+  readonly thicknessMm: number;
+};
+
 export type Panel = {
   readonly id: string;
   readonly name: string;
@@ -68,6 +77,10 @@ export type Panel = {
   readonly partOf?: { readonly id: string; readonly part: 'lower' | 'upper' | 'half' };
   /** What is cut, where that is larger than the outline; absent: the outline. */
   readonly proud?: Proud;
+  /** Laid of thin sheets: the shape of each, from the inside out; what the panel itself is stays its middle. */
+  readonly layers?: readonly Panel[];
+  /** Which of a panel's layers this is. */
+  readonly layer?: Layer;
   /** Of a boat whose sides differ: there is this one alone. Drawn is what the starboard one's inside would be. */
   readonly only?: 'starboard' | 'port';
   /** Of such a one to port: the id of the one to starboard, under which what is decided of both is kept. */

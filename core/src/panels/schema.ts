@@ -57,6 +57,16 @@ const splitSchema = z.object({
   aft: shareField('Cut at the after end', 0.05, 0.95),
 });
 
+/** More layers than this are strips, not sheets. */
+export const MOST_LAYERS = 4;
+
+/** A panel laid of thin sheets that make up the skin's thickness between them. */
+const layeredSchema = z.object({
+  /** Id of the panel. */
+  id: z.string().min(1).max(130),
+  layers: countField('Layers', 2, MOST_LAYERS),
+});
+
 /** What is left on along each edge of a panel, to be trimmed in place. */
 const proudFields = {
   lower: lengthField('Left on, lower edge', 0, 200),
@@ -105,6 +115,7 @@ export const panelsSchema = z.object({
   waterline: lengthField('Waterline at height', -100_000, 100_000).nullable(),
   roundedChines: z.array(roundedChineSchema).max(20),
   splits: z.array(splitSchema).max(20),
+  layered: z.array(layeredSchema).max(60),
   /** Radius athwart of a transom bent as a part of a cylinder, hollow side forward; null is flat. */
   transomRadius: lengthField('Transom’s radius', 100, 100_000).nullable(),
   /** Of flat transoms; one that is bent caps the panels, and the lines end on its inner face. */
@@ -124,6 +135,7 @@ export type RoundedChine = z.infer<typeof roundedChineSchema>;
 export type PanelProud = z.infer<typeof proudSchema>;
 export type Accuracy = z.infer<typeof accuracySchema>;
 export type PanelSplit = z.infer<typeof splitSchema>;
+export type LayeredPanel = z.infer<typeof layeredSchema>;
 
 /** What a builder need not have decided yet. */
 export const PANEL_DEFAULTS = {
@@ -143,6 +155,7 @@ export const PANEL_DEFAULTS = {
   waterline: null,
   roundedChines: [],
   splits: [],
+  layered: [],
   transomRadius: null,
   transomFit: 'caps',
   transomEnds: 'inner',

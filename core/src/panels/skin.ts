@@ -32,10 +32,11 @@ const outsideLogs = (members: readonly LongTimber[]): OutsideLog[] =>
 /** What is read of the project is what is asked for here, and no more. */
 export function skinAsked(part: PanelsPart, project: SkinProject): { settings: SkinSettings; stock: StockForStrips } {
   const { thickness, transomThickness, linesTo, meeting, roundedChines, splits, transomRadius } = part;
-  const { transomFit, transomEnds, proud, ownProud, transomProud } = part;
+  const { transomFit, transomEnds, proud, ownProud, transomProud, layered } = part;
   const settings = {
     ...{ thickness, transomThickness, linesTo, meeting, roundedChines, splits, transomRadius },
-    ...{ transomFit, transomEnds, proud, ownProud, transomProud, outsideLogs: outsideLogs(project.frames.members) },
+    ...{ transomFit, transomEnds, proud, ownProud, transomProud, layered },
+    outsideLogs: outsideLogs(project.frames.members),
     transomGap: transomFit === 'between' && project.school === 'filleted' ? project.frames.filletGap : null,
   };
   // only the strips of rounded chines are cut from what is in stock

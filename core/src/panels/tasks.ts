@@ -3,6 +3,7 @@ import { at, polylineLength, simplifyRing, type Vec2 } from '../geometry';
 import type { Station } from '../lines';
 import { formatFine, formatSmall, formatWithUnit, type Notation } from '../measure';
 import type { Task, TaskStep } from '../stage';
+import { cutOf } from './cut/layers';
 import type { PanelsWhole } from './drawings';
 import { isCutTwice, type Panel } from './panel';
 import { inFrame, markingOf, stationMarks, type MarkingOut } from './reading/marking';
@@ -21,7 +22,7 @@ export const panelsTasks = (whole: PanelsWhole): Task[] => [
 ];
 
 const ofPanels = ({ project, values }: PanelsWhole): Task[] =>
-  values.panels.panels.flatMap((panel) => {
+  values.panels.panels.flatMap(cutOf).flatMap((panel) => {
     const { notation } = project;
     const out = markingOf(panel, project.panels);
     const said = markingSteps(panel, project.panels, out, notation);

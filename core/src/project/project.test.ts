@@ -33,6 +33,7 @@ import version21 from './old-versions/version-21.json';
 import version22 from './old-versions/version-22.json';
 import version23 from './old-versions/version-23.json';
 import version24 from './old-versions/version-24.json';
+import version25 from './old-versions/version-25.json';
 import { emptyCard } from '../bend';
 import { insideAtFirst } from '../fitout/schema';
 import { planAtFirst } from '../plan/schema';
@@ -82,8 +83,9 @@ const NOT_PROUD = {
 /** Marked at even steps, as before there were others, by one who works as most do. */
 const evenly = <T extends object>(panels: T) => ({
   ...panels,
-  ...{ markingStray: 0, accuracy: PANEL_DEFAULTS.accuracy },
+  ...{ markingStray: 0, accuracy: PANEL_DEFAULTS.accuracy, layered: [] },
 });
+const inOneSheet = <T extends object>(panels: T) => ({ ...panels, layered: [] });
 
 /** As a boat that had none begins with them. */
 const PLAN_AND_LOG = { weights: weightsAtFirst(), plan: planAtFirst(), log: logAtFirst() };
@@ -439,17 +441,33 @@ describe('readProject', () => {
   });
   it('brings the frozen twenty-third version up: without a card, and takes one', () => {
     const read = readProject(version23);
-    expect(read.ok && read.project).toEqual({ ...version23, version: PROJECT_VERSION });
+    expect(read.ok && read.project).toEqual({
+      ...version23,
+      version: PROJECT_VERSION,
+      panels: inOneSheet(version23.panels),
+    });
     const { hasBowTransom: _has, bow: _bow, ...older } = emptyCard();
     const carded = readProject({ ...version23, lines: { ...version23.lines, card: older } });
     expect(carded.ok && carded.project.lines.card).toEqual(emptyCard());
   });
   it('brings the frozen twenty-fourth version up: a card of it comes together at the bow', () => {
     const read = readProject(version24);
-    expect(read.ok && read.project).toEqual({ ...version24, version: PROJECT_VERSION });
+    expect(read.ok && read.project).toEqual({
+      ...version24,
+      version: PROJECT_VERSION,
+      panels: inOneSheet(version24.panels),
+    });
     const { hasBowTransom: _has, bow: _bow, ...older } = { ...emptyCard(), stem: 30 };
     const carded = readProject({ ...version24, lines: { ...version24.lines, card: older } });
     expect(carded.ok && carded.project.lines.card).toEqual({ ...emptyCard(), stem: 30 });
+  });
+  it('brings the frozen twenty-fifth version up: each panel one sheet thick', () => {
+    const read = readProject(version25);
+    expect(read.ok && read.project).toEqual({
+      ...version25,
+      version: PROJECT_VERSION,
+      panels: inOneSheet(version25.panels),
+    });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {
     const [frame, ...others] = version5.frames.frames;

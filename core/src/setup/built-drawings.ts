@@ -15,7 +15,7 @@ import { at, simplify, unit3, cross3, dot3, sub3, type Vec2, type Vec3 } from '.
 import { placeInBoat, planeOf, reaches, type Frame } from '../frames';
 import type { Hull } from '../lines';
 import { formatFine, unitLabel, type Notation } from '../measure';
-import { markingCsv, markingSheet, panelDrawing, planeMark, type Panel, type PanelsPart } from '../panels';
+import { cutOf, markingCsv, markingSheet, panelDrawing, planeMark, type Panel, type PanelsPart } from '../panels';
 import type { Marks } from '../stage';
 import { builtPlace } from './as-built';
 import { HANDS, type BuiltPanel, type FittedFrame } from './built';
@@ -40,15 +40,19 @@ function named({ panel, hand }: BuiltPanel): Panel {
   return { ...shape, id: `${panel.id}-${hand}-built`, name, ...(isOne && { only: hand }) };
 }
 
+/** Itself, or its layers. */
+const cutsOf = (built: BuiltPanel): BuiltPanel[] => cutOf(built.panel).map((panel) => ({ ...built, panel }));
+
 export const builtDrawings = (whole: BuiltWhole): Drawing[] => [
-  ...whole.values.setup.built.map((built) => builtDrawing(built, whole)),
+  ...whole.values.setup.built.flatMap(cutsOf).map((built) => builtDrawing(built, whole)),
   ...whole.values.setup.fitted.map(fittedDrawing),
 ];
 
 export const builtDrawing = (built: BuiltPanel, { project, values }: BuiltWhole): Drawing =>
   panelDrawing(named(built), {
     ...{ stations: values.lines.stations, panels: [], part: project.panels, notation: project.notation },
-    others: [framesWhereTheyStand(built, values)],
+    // between the layers nothing is marked
+    others: (built.panel.layer?.number ?? 1) > 1 ? [] : [framesWhereTheyStand(built, values)],
   });
 
 /** The section inside the skin, with the centreline; what is cut in it is as on its own sheet. */
@@ -109,9 +113,9 @@ function planeThrough(corners: readonly Vec3[], aft: Vec3): { readonly normal: V
 }
 
 export const builtMarking = ({ project, values }: BuiltWhole, head: SheetHead): PaperSheets[] =>
-  values.setup.built.map((built) =>
-    markingSheet(named(built), { head, part: project.panels, stations: values.lines.stations }),
-  );
+  values.setup.built
+    .flatMap(cutsOf)
+    .map((built) => markingSheet(named(built), { head, part: project.panels, stations: values.lines.stations }));
 
 /** Edge by edge, as a sheet has it and as the screen shows it. */
 export const changeRows = (built: readonly BuiltPanel[], notation: Notation): string[][] =>
@@ -165,7 +169,7 @@ export function builtTables({ project, values }: BuiltWhole): ExportTable[] {
         ),
       ),
     })),
-    ...built.map((one) => {
+    ...built.flatMap(cutsOf).map((one) => {
       const panel = named(one);
       const title = `${panel.name}, offsets to mark out`;
       return { name: `marking-${panel.id}`, title, csv: markingCsv(panel, project.panels, notation) };

@@ -1,6 +1,6 @@
 /** What is cut where the boat is built as it stands: of each panel the one that was developed for that. */
 import type { Drawing } from '../formats';
-import type { Panel } from '../panels';
+import { cutOf, type Panel } from '../panels';
 import type { BuiltPanel } from './built';
 import { builtDrawing, type BuiltWhole } from './built-drawings';
 
@@ -12,10 +12,10 @@ type CutFrom = {
 /**
  * The panels as drawn, each where it was developed as built by that one, under its own id; where its hands are unlike
  * to starboard under its own id, to port under another. One that cannot be made as built, or that hand of it, stays as
- * drawn, and that is found at Set-up.
+ * drawn, and that is found at Set-up. Of one that is laid of layers each layer stands in its place.
  */
 export const panelsToCut = (values: CutFrom): readonly Panel[] =>
-  values.setup.built.length === 0 ? values.panels.panels : cuts(values).map(({ panel }) => panel);
+  (values.setup.built.length === 0 ? values.panels.panels : cuts(values).map(({ panel }) => panel)).flatMap(cutOf);
 
 type Cut = { readonly panel: Panel; readonly built?: BuiltPanel };
 
@@ -43,4 +43,8 @@ export const likePanel = ({ id, like }: Pick<Panel, 'id' | 'like'>): string => l
 
 /** What is marked on panels that are cut as built, by the panel's id. */
 export const markedAsBuilt = (whole: BuiltWhole): ReadonlyMap<string, Drawing> =>
-  new Map(cuts(whole.values).flatMap(({ panel, built }) => (built ? [[panel.id, builtDrawing(built, whole)]] : [])));
+  new Map(
+    cuts(whole.values).flatMap(({ panel, built }) =>
+      built ? cutOf(panel).map((own) => [own.id, builtDrawing({ ...built, panel: own }, whole)] as const) : [],
+    ),
+  );

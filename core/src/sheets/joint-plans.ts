@@ -42,7 +42,10 @@ export function jointPlansInput({ project, values }: JointPlansWhole): JointPlan
   const sheet = sheetForSkin({ stock, margin, kinds }, thickness);
   return {
     panels: panelsToCut(values),
-    asked: { frames, thickness, sheet, part: project.joints, ...(planked && { planked }) },
+    asked: {
+      ...{ frames, thickness, sheet, part: project.joints, ...(planked && { planked }) },
+      sheetOf: (mm) => sheetForSkin({ stock, margin, kinds }, mm),
+    },
     others: {
       ...{ transoms: values.panels.transoms, frames, girders, inside: values.fitout.all },
       ...{ thickness, transomThickness, kinds, scribed, spares },
@@ -110,7 +113,7 @@ export function findJointPlans(
   const { panels, asked } = input;
   const jointed = planJoints(panels, asked).value;
   const movable = jointed.filter(
-    ({ panel, joints }) => joints.length > 0 && !asked.part.own.some((own) => own.panel === panel),
+    ({ panel, joints, layer }) => joints.length > 0 && !layer && !asked.part.own.some((own) => own.panel === panel),
   );
   const now = tryPlan(input, asked.part.own, { seed, isOver });
   let found: JointPlans = { now, plans: now ? [now] : [], tried: 0, fewest: now ? fewestByArea(now, input) : 0 };

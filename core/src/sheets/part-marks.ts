@@ -120,7 +120,7 @@ function tapersOf({ joints, pieces }: JointedPanel, part: CutPart, notation: Not
     { joint: joints[k], side: -1, words: 'taper on this face' },
   ];
   const made = ends.flatMap(({ joint, side, words }) => {
-    if (!joint || joint.kind === 'tongues' || joint.kind === 'bought') return [];
+    if (!joint || (joint.kind !== 'scarf' && joint.kind !== 'strap')) return [];
     const { u, width, low, high } = joint;
     const from = u + (side * width) / 2;
     const length = formatWithUnit(width, notation);

@@ -68,7 +68,7 @@ export function listParts(input: PartInput): CutPart[] {
       id: piece.id,
       of: panel.joinedAs,
       name: piece.name,
-      thickness: input.thickness,
+      thickness: panel.layer?.thicknessMm ?? input.thickness,
       ...handsOf(panel),
       outline: counterClockwise(piece.outline),
       grain: 'along',

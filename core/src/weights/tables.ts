@@ -130,7 +130,7 @@ export function profileView(panels: readonly Panel[], { afloat, size }: WeightsV
 /** The float line on a panel, where it is asked for. */
 export function floatMarks(panel: Panel, { project, values }: Pick<WeightsWhole, 'project' | 'values'>): Marks {
   const { afloat } = values.weights;
-  if (!project.weights.onPanels || !afloat) return { paths: [], texts: [] };
+  if (!project.weights.onPanels || !afloat || panel.layer) return { paths: [], texts: [] };
   const runs = waterMarks(panel, afloat.plane);
   const [first] = runs;
   const middle = first?.[Math.floor(first.length / 2)];

@@ -6,7 +6,7 @@ import { glueFor } from './others';
 
 const where = { stage: 'epoxy' } as const;
 /** What holds the boat together. */
-const BEARING: readonly Faces['what'][] = ['blanks', 'skin', 'layers', 'scarfs', 'edges'];
+const BEARING: readonly Faces['what'][] = ['blanks', 'skin', 'layers', 'skins', 'scarfs', 'edges'];
 
 export function judgeGlues(faces: readonly Faces[], part: Pick<EpoxyPart, 'glues' | 'gluedWith'>): EpoxyFinding[] {
   const used = faces.filter(({ areaM2 }) => areaM2 > 0);
@@ -17,7 +17,7 @@ export function judgeGlues(faces: readonly Faces[], part: Pick<EpoxyPart, 'glues
         .map(({ item }) => item)
         .join(', ');
     const bearing = items(BEARING);
-    const scarfs = items(['blanks', 'layers', 'scarfs']);
+    const scarfs = items(['blanks', 'layers', 'skins', 'scarfs']);
     const data = { glue: glue.name, items: bearing };
     if (bearing !== '' && (glue.kind === 'sealing' || glue.kind === 'instant'))
       return [{ severity: 'check', code: 'glue-does-not-bear', where, data }];

@@ -45,11 +45,15 @@ export type Coated = {
 
 const ML_PER_L = 1000;
 
-/** The glue that joints of a kind are told to have, if it is there; timber is scarfed with that of its layers. */
+/** What is told of the layers of timber holds of its scarfs, and of the layers of a skin. */
+const isOfLayers = (what: Faces['what']): what is 'layers' | 'scarfs' | 'skins' =>
+  what === 'layers' || what === 'scarfs' || what === 'skins';
+
+/** The glue that joints of a kind are told to have, if it is there. */
 export const glueFor = (
   what: Faces['what'],
   { glues, gluedWith }: Pick<EpoxyPart, 'glues' | 'gluedWith'>,
-): Glue | undefined => glues.find(({ id }) => id === gluedWith[what === 'scarfs' ? 'layers' : what]);
+): Glue | undefined => glues.find(({ id }) => id === gluedWith[isOfLayers(what) ? 'layers' : what]);
 
 export function otherGlueLines(faces: readonly Faces[], part: Pick<EpoxyPart, 'glues' | 'gluedWith'>): OtherLine[] {
   return faces.flatMap(({ item, what, areaM2 }): OtherLine[] => {

@@ -12,12 +12,14 @@
  * timber lies in the corner on the outside of one panel, the other runs past to its outer face: out from the line by
  * (o + d + h·cos φ)/sin φ, d being how deep the timber is, o and h how far the skin's outer face lies over the lines
  * and the farther-reaching face of the other panel under them. The top edge and the ends at stem and transom have no
- * allowance. Conventions: space coordinates stay those of the lines; only what is flat changes.
+ * allowance. A layer of a panel that is laid of several is laid out on its own middle in the same way, and its edges
+ * stand back as the whole panel's do, whose edge is one square face. Conventions: space coordinates stay those of the
+ * lines; only what is flat changes.
  */
 import { add3, at, cross3, distance2, dot3, length3, lerp3, scale3, sub3, unit3, type Vec3 } from '../../geometry';
 import { lengthBetween, matesOf, type Mate, type PanelEnd, type Shared } from '../neighbours';
 import type { LinesTo, Meeting, RoundedChine } from '../schema';
-import { withFlat, type EdgeAllowance, type Panel } from '../panel';
+import { withFlat, type EdgeAllowance, type Layer, type Panel } from '../panel';
 import { setEdgesBack, STILL_MM, type Flat, type Setbacks } from './set-back';
 import { layFlat, type LaidRuling } from '../../surface';
 
@@ -27,6 +29,8 @@ export type Skin = {
   readonly meeting: Meeting;
   /** Along these lines the panels stand back to where the rounding begins. */
   readonly roundedChines?: readonly RoundedChine[];
+  /** Of a panel laid of layers the one that is cut: from the inside, of so many. */
+  readonly layer?: Pick<Layer, 'number' | 'count'>;
   /** Timbers in a corner on the skin's outside. */
   readonly outsideLogs?: readonly OutsideLog[];
 };
@@ -43,6 +47,14 @@ const SHARPEST_RAD = (2 * Math.PI) / 3;
 export const middleOffset = ({ thickness, linesTo }: Pick<Skin, 'thickness' | 'linesTo'>): number =>
   thickness < MIDDLE_FROM_MM ? 0 : { outside: -0.5, middle: 0, inside: 0.5 }[linesTo] * thickness;
 
+/** Outward from the lines to the middle of one of the skin's layers, mm: exact, however thin it is. */
+const layerOffset = (skin: Pick<Skin, 'thickness' | 'linesTo'>, { number, count }: Pick<Layer, 'number' | 'count'>) =>
+  ((number - 0.5) / count) * skin.thickness - depthOfInside(skin);
+
+/** How deep the face on which it is marked lies under the lines: a layer's own inner one. */
+const insideOf = (skin: Skin): number =>
+  depthOfInside(skin) - (skin.layer ? ((skin.layer.number - 1) / skin.layer.count) * skin.thickness : 0);
+
 /** From the lines inward to the skin's inner face, mm. */
 export const depthOfInside = ({ thickness, linesTo }: Pick<Skin, 'thickness' | 'linesTo'>): number =>
   ({ outside: 1, middle: 0.5, inside: 0 })[linesTo] * thickness;
@@ -58,7 +70,7 @@ export function cutPanel(panel: Panel, shared: readonly Shared[], skin: Skin): P
 }
 
 function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
-  const shift = middleOffset(skin);
+  const shift = skin.layer ? layerOffset(skin, skin.layer) : middleOffset(skin);
   const move = (point: Vec3, normal: Vec3) => add3(point, scale3(normal, shift));
   const { rulings } = panel;
   const flat =
@@ -120,7 +132,7 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
     setback: { least: Math.min(...setbacks), most: Math.max(...setbacks) },
     ...(isOverLog(k) && { isOverLog: true }),
   });
-  return { ...cut, insideMm: depthOfInside(skin), allowances: [allowance(0, setbackP), allowance(1, setbackQ)] };
+  return { ...cut, insideMm: insideOf(skin), allowances: [allowance(0, setbackP), allowance(1, setbackQ)] };
 }
 
 /**

@@ -25,7 +25,9 @@ const ALONG = 100;
 /** Share of what the sheet takes of bend, at a fraction w of a ruling from P to Q. */
 export function bendShare(panel: Panel, k: number, w: number, thicknessMm: number): number {
   const ruling = at(panel.rulings, k);
-  return ruling.endRadii ? leastOn(ruling, thicknessMm) / radiusOn(ruling.endRadii, w) : 0;
+  return ruling.endRadii
+    ? leastOn(ruling, thicknessMm / (panel.layers?.length ?? 1)) / radiusOn(ruling.endRadii, w)
+    : 0;
 }
 
 function leastOn({ flatP, flatQ }: LaidRuling, thicknessMm: number): number {

@@ -31,7 +31,9 @@ export function markingSteps(
     `Check: forward lower corner to after upper ${say(out.diagonals[0])}, after lower to forward upper ` +
       `${say(out.diagonals[1])}; along the lower edge ${say(panel.edges[0].length)}, along the upper ` +
       `${say(panel.edges[1].length)}.`,
-    ...(panel.proud ? [`This is the net line. Cut outside it: ${leftOn(proudOf(panel.id, left), say)}.`] : []),
+    ...(panel.proud
+      ? [`This is the net line. Cut outside it: ${leftOn(proudOf(panel.layer?.of ?? panel.id, left), say)}.`]
+      : []),
     'Mark the stations, the face and FORE before it is cut.',
   ];
 }

@@ -42,6 +42,37 @@ function onFacet(a: LaidRuling, b: LaidRuling, place: Vec2): Omit<FacePlace, 'ru
   return others && mixed(others, [a.q, b.q, b.p], [a.normal, b.normal, b.normal]);
 }
 
+/**
+ * Where a place of one flat panel lies on another that is laid out of the same rulings, as a layer of it is. What is
+ * off the panel goes along with the nearest of it.
+ */
+export function flatOnto(from: Pick<Panel, 'rulings'>, to: Pick<Panel, 'rulings'>): (place: Vec2) => Vec2 {
+  const facets = from.rulings.slice(1).flatMap((after, i) => {
+    const [[p1, q1], [p2, q2]] = [wholeEnds(at(from.rulings, i)), wholeEnds(after)];
+    const [[s1, t1], [s2, t2]] = [wholeEnds(at(to.rulings, i)), wholeEnds(at(to.rulings, i + 1))];
+    return [
+      { own: [p1, q1, p2], other: [s1, t1, s2] },
+      { own: [q1, q2, p2], other: [t1, t2, s2] },
+    ] as const;
+  });
+  return (place) => {
+    let nearest = { off: Infinity, at: place };
+    for (const { own, other } of facets) {
+      const shares = barycentric(place, own);
+      if (!shares) continue;
+      const off = Math.max(0, -Math.min(...shares));
+      if (off < nearest.off) nearest = { off, at: sumOf(shares, other) };
+      if (off === 0) break;
+    }
+    return nearest.at;
+  };
+}
+
+const sumOf = (shares: Three<number>, [a, b, c]: Three<Vec2>): Vec2 => [
+  shares[0] * a[0] + shares[1] * b[0] + shares[2] * c[0],
+  shares[0] * a[1] + shares[1] * b[1] + shares[2] * c[1],
+];
+
 /** Points of a straight line on the flat panel, as far as it lies on it. */
 export function lineOn(panel: Pick<Panel, 'rulings'>, from: Vec2, to: Vec2, count: number): Vec3[] {
   return Array.from({ length: count }, (_, i) => placeOn(panel, lerp2(from, to, i / (count - 1)))).filter(
@@ -58,13 +89,18 @@ const SLIVER_MM2 = 1e-6;
 type Three<T> = readonly [T, T, T];
 
 /** Barycentric coordinates of a place in a triangle; undefined where it lies outside. */
-function sharesIn([x, y]: Vec2, [a, b, c]: Three<Vec2>): Three<number> | undefined {
+function sharesIn(place: Vec2, corners: Three<Vec2>): Three<number> | undefined {
+  const shares = barycentric(place, corners);
+  return shares?.every((share) => share >= -TOUCH) ? shares : undefined;
+}
+
+/** As the triangle's plane goes on beyond it; undefined of one without an area. */
+function barycentric([x, y]: Vec2, [a, b, c]: Three<Vec2>): Three<number> | undefined {
   const whole = (b[0] - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (b[1] - a[1]);
   if (Math.abs(whole) < SLIVER_MM2) return undefined; // at a fan's point, or between two rulings in one place
   const v = ((x - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (y - a[1])) / whole;
   const w = ((b[0] - a[0]) * (y - a[1]) - (x - a[0]) * (b[1] - a[1])) / whole;
-  const shares = [1 - v - w, v, w] as const;
-  return shares.some((share) => share < -TOUCH) ? undefined : shares;
+  return [1 - v - w, v, w];
 }
 
 function mixed(shares: Three<number>, corners: Three<Vec3>, normals: Three<Vec3>) {

@@ -66,6 +66,12 @@ export function workOf(boat: BoatToBuild): WorkJob[] {
   const hung = boat.panels.panels.map((panel) => hanging(boat, panel, standing));
   jobs.push(...hung);
   before = hung.map(({ id }) => after(id));
+  // on frames a layer goes over the last one at once
+  const lay = wet('lay');
+  if (lay && boat.school !== 'filleted') {
+    put(wetJob(lay, before));
+    before = [hardAfter('lay', hours)];
+  }
   const ties = [wet('tack'), wet('tabs')].flatMap((job) => (job ? [job] : []));
   for (const job of ties) {
     put(wetJob(job, before));
@@ -221,7 +227,8 @@ function hanging(boat: BoatToBuild, panel: PanelsValue['panels'][number], needs:
       group: 'hull',
       parts: [panel.name],
     },
-    minutes: (HANG_PANEL.value + HANG_M.value * seams) * hands,
+    // of layers each is hung
+    minutes: (HANG_PANEL.value + HANG_M.value * seams) * hands * (panel.layers?.length ?? 1),
     needs: [...needs, after(`cut.panel.${panel.id}`), ...(isJoined ? [hardAfter('join', hours)] : [])],
   });
 }
@@ -235,6 +242,12 @@ function outside(boat: BoatToBuild, jobs: WorkJob[]): Need[] {
     MM_PER_M;
   const area = hullArea(boat);
   let before: Need[] = [after('turn')];
+  // what was tied together has its outer layers when its seams hold
+  const lay = wet('lay');
+  if (lay && boat.school === 'filleted') {
+    jobs.push({ ...wetJob(lay, before), group: 'outside' });
+    before = [hardAfter('lay', hours)];
+  }
   if (seamM > 0) {
     jobs.push(
       dry({

@@ -1,6 +1,7 @@
 /** What is made on the bench: sheets joined, panels, transoms, frames, timber, what lies inside. */
 import { girderPieces } from '../../frames';
 import { polylineLength, type Outline } from '../../geometry';
+import type { JointedPanel } from '../../joints';
 import type { CutPart } from '../../sheets';
 import { JOINT_M, MARK_CUT_M, SAW_STICK, SMALL_PART, TIMBER_FRAME } from '../constants';
 import { dry, lower, MM_PER_M, type BoatToBuild } from './boat';
@@ -15,11 +16,17 @@ const edgeM = (parts: readonly CutPart[]): number =>
     return sum + one * handsOf(part);
   }, 0);
 
+/** The panel that it is, or is a layer of. */
+const panelOf = ({ panel, layer }: JointedPanel): string => layer?.of ?? panel;
+
 export function makingOf(boat: BoatToBuild): WorkJob[] {
   const { jointed, cut, frames, inside, runs, takeoff, hours, panels } = boat;
   const pieceIds = (id: string) =>
-    jointed.filter(({ panel }) => panel === id).flatMap(({ pieces }) => pieces.map((p) => p.id));
-  const joined = jointed.filter(({ joints }) => joints.length > 0);
+    jointed.filter((one) => panelOf(one) === id).flatMap(({ pieces }) => pieces.map((p) => p.id));
+  // butts of layers are made as these are laid
+  const joined = jointed
+    .map((one) => ({ ...one, joints: one.joints.filter(({ kind }) => kind !== 'butt') }))
+    .filter(({ joints }) => joints.length > 0);
   const isBlank = joined.some(({ isBlank: own }) => own === true);
   const joinM =
     joined.reduce(
@@ -29,7 +36,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
   const join = takeoff.jobs.find(({ id }) => id === 'join');
   const cutPanels = panels.panels.map((panel): WorkJob => {
     const own = cut.filter(({ id }) => pieceIds(panel.id).includes(id));
-    const isJoined = joined.some((one) => one.panel === panel.id);
+    const isJoined = joined.some((one) => panelOf(one) === panel.id);
     return dry({
       ...{ does: 'cut', id: `cut.panel.${panel.id}`, name: `Mark out and cut ${lower(panel.name)}`, group: 'plywood' },
       ...{ parts: own.map(({ name }) => name), minutes: MARK_CUT_M.value * edgeM(own) },
@@ -48,7 +55,7 @@ export function makingOf(boat: BoatToBuild): WorkJob[] {
               minutes: JOINT_M.value * joinM,
             },
             // pieces are cut to shape before they are joined, blanks after
-            needs: isBlank ? [] : joined.map(({ panel }) => after(`cut.panel.${panel}`)),
+            needs: isBlank ? [] : [...new Set(joined.map(panelOf))].map((id) => after(`cut.panel.${id}`)),
           }),
         ]
       : [];

@@ -161,7 +161,8 @@ const along = (mm: number): number => Math.ceil(mm / CLAMP_EVERY.value);
 function clampsFor({ does, parts }: WorkJob, { jointed, frames, school }: BoatToBuild): number {
   if (does === 'join')
     return jointed.reduce(
-      (sum, { joints, isPair }) => sum + joints.reduce((all, { depth }) => all + along(depth), 0) * (isPair ? 2 : 1),
+      (sum, { joints, isPair }) =>
+        sum + joints.reduce((all, { depth, kind }) => all + (kind === 'butt' ? 0 : along(depth)), 0) * (isPair ? 2 : 1),
       0,
     );
   if (does === 'glue')

@@ -23,6 +23,7 @@ import { from21To22 } from './21-to-22';
 import { from22To23 } from './22-to-23';
 import { from23To24 } from './23-to-24';
 import { from24To25 } from './24-to-25';
+import { from25To26 } from './25-to-26';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -50,4 +51,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from22To23,
   from23To24,
   from24To25,
+  from25To26,
 ];

@@ -1,6 +1,6 @@
 /** What lies on the skin: where the sheets are joined, the holes by which the panels are stitched, or the tapes. */
 import { zoneEdges, zonesOn, type Zone } from '@kalotrope/core/epoxy';
-import { faceAt, lineOn, placeOn, stitchesOf, type Panel } from '@kalotrope/core/panels';
+import { cutOf, faceAt, lineOn, placeOn, stitchesOf, type Panel } from '@kalotrope/core/panels';
 import { add3, scale3, type Vec3 } from '@kalotrope/core/geometry';
 import { memo, useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry } from 'three';
@@ -40,11 +40,13 @@ function useOnSkin(marks: SkinMark, panels: readonly Panel[]) {
     const ofPanel = (panel: Panel) => jointed?.find((other) => other.panel === panel.id)?.joints ?? [];
     const runs =
       marks === 'laps'
-        ? panels.flatMap((panel) =>
-            ofPanel(panel).flatMap(({ u, width, low, high }) =>
-              [-width / 2, width / 2].map((d) => lineOn(panel, [u + d, low], [u + d, high], ACROSS)),
-            ),
-          )
+        ? panels
+            .flatMap(cutOf)
+            .flatMap((panel) =>
+              ofPanel(panel).flatMap(({ u, width, low, high }) =>
+                [-width / 2, width / 2].map((d) => lineOn(panel, [u + d, low], [u + d, high], ACROSS)),
+              ),
+            )
         : [];
     const tapes =
       marks === 'tapes' && seams && epoxy && part

@@ -71,7 +71,7 @@ export function JointMark({ panel, joint, number, high, px }: Props) {
         strokeWidth={(isPicked ? 2.4 : 1.4) * px}
       />
       <text x={u} y={-high - 6 * px} fontSize={13 * px} fontWeight={600} textAnchor="middle" fill={colour}>
-        {words} {formatWithUnit(width, notation)}
+        {words} {width > 0 && formatWithUnit(width, notation)}
       </text>
     </g>
   );
@@ -88,7 +88,7 @@ function useHold(panel: JointedPanel, joint: Joint, px: number) {
   const pick = () => dispatch(picked(jointThing(panel.panel, joint.key)));
   const put = (wanted: number, gesture: string) => {
     if (!project) return;
-    const { width, margin } = sheetForSkin(project.sheets, project.panels.thickness);
+    const { width, margin } = sheetForSkin(project.sheets, panel.layer?.thicknessMm ?? project.panels.thickness);
     const [low, high] = roomOfJoint(panel, joint, width - 2 * margin);
     const at = Math.min(high, Math.max(low, wanted));
     const value = changedJoint(project.joints.own, panel, joint, { at });

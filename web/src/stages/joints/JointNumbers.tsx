@@ -7,6 +7,7 @@ import {
   jointThing,
   withoutJoint,
   type Joint,
+  type JointKind,
   type JointedPanel,
   type OwnJoint,
 } from '@kalotrope/core/joints';
@@ -18,7 +19,7 @@ import { Figure } from '../../controls/Figure';
 import { LengthField } from '../../controls/LengthField';
 import { SelectField } from '../../controls/SelectField';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { KIND_NAMES } from './kind-names';
+import { LAYER_KIND_NAMES, SHEET_KIND_NAMES } from './kind-names';
 
 type Props = { readonly panel: JointedPanel; readonly joint: Joint };
 
@@ -36,6 +37,7 @@ export function JointNumbers({ panel, joint }: Props) {
   const { frame, mate } = joint.around;
   const shown = (mm: number) => formatWithUnit(mm, notation);
   const id = joint.own;
+  const choose = (kind: JointKind) => put(`${panel.name}: kind of joint`, changedJoint(own, panel, joint, { kind }));
   return (
     <Box sx={{ display: 'grid', gap: 1.25, mt: 1.5 }}>
       <LengthField
@@ -43,12 +45,11 @@ export function JointNumbers({ panel, joint }: Props) {
         mm={joint.u}
         onCommit={(at) => put(`${panel.name}: joint moved`, changedJoint(own, panel, joint, { at }))}
       />
-      <SelectField
-        label="This joint"
-        value={joint.kind}
-        names={KIND_NAMES}
-        onChange={(kind) => put(`${panel.name}: kind of joint`, changedJoint(own, panel, joint, { kind }))}
-      />
+      {panel.layer || joint.kind === 'butt' ? (
+        <SelectField label="This joint" value={joint.kind} names={LAYER_KIND_NAMES} onChange={choose} />
+      ) : (
+        <SelectField label="This joint" value={joint.kind} names={SHEET_KIND_NAMES} onChange={choose} />
+      )}
       <Figure name="Length lost" value={shown(joint.lap)} why="So far the two pieces lie over each other" />
       <Figure name="Depth of the panel there" value={shown(joint.depth)} />
       {frame && <Figure name={`Clear of ${frame.name}`} value={shown(frame.clearMm)} />}

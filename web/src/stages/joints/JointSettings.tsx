@@ -9,7 +9,7 @@ import { SelectField } from '../../controls/SelectField';
 import { Figure } from '../../controls/Figure';
 import { selectDerived, selectNotation, selectProject } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { KIND_NAMES } from './kind-names';
+import { SHEET_KIND_NAMES } from './kind-names';
 import { LENGTHS, type LengthKey } from './setting-labels';
 
 const STRAP_NAMES = { plywood: 'Plywood, cut from the sheets', solid: 'Solid timber' } as const;
@@ -46,7 +46,7 @@ export function JointSettings() {
   const shown = (mm: number) => formatWithUnit(mm, notation);
   return (
     <Box sx={{ display: 'grid', gap: 1.25, mt: 1.5 }}>
-      <SelectField label="Joined by" value={joints.kind} names={KIND_NAMES} onChange={set('kind', 'Joined by')} />
+      <SelectField label="Joined by" value={joints.kind} names={SHEET_KIND_NAMES} onChange={set('kind', 'Joined by')} />
       {kinds.has('scarf') && (
         <NumberField
           label="Scarf, times the thickness"

@@ -28,7 +28,7 @@ export function JointTable({ jointed }: { readonly jointed: readonly JointedPane
   const dispatch = useAppDispatch();
   if (!part) return null;
   const add = (panel: JointedPanel) => {
-    const value = oneMoreJoint(part.own, panel, part.kind);
+    const value = oneMoreJoint(part.own, panel, panel.layer ? 'butt' : part.kind);
     dispatch(edited({ label: `${panel.name}: one joint more`, edits: [{ path: ['joints', 'own'], value }] }));
   };
   const rows = jointed.flatMap((panel) => {

@@ -60,7 +60,7 @@ function JointsStrip({ panels, jointed }: JointsStripProps) {
       return [
         {
           key: `${id} ${k}`,
-          name: joints.length > 1 ? `${name} ${k + 1}, ${KIND_WORDS[kind]}` : `${name}, ${KIND_WORDS[kind]}`,
+          name: `${name}${joints.length > 1 ? `, joint ${k + 1}` : ''}: ${KIND_WORDS[kind]}`,
           x: curve.reduce((sum, [x]) => sum + x, 0) / curve.length,
           curves: [curve.map(([x, , z]) => [x, z] as const)],
           isPicked: choice?.panel === id && choice.key === key,

@@ -7,6 +7,8 @@ import { useAppSelector } from '../../state/store';
 
 type Props = {
   readonly pieces: readonly { readonly id: string; readonly from: number; readonly to: number }[];
+  /** Of a layer; absent: the skin's. */
+  readonly thickness?: number;
   /** Upper edge of the first bar, up is plus. */
   readonly top: number;
   readonly px: number;
@@ -14,11 +16,11 @@ type Props = {
 
 const BAR_PX = 13;
 
-export function SheetsUnder({ pieces, top, px }: Props) {
+export function SheetsUnder({ pieces, thickness, top, px }: Props) {
   const { palette } = useTheme();
   const project = useAppSelector(selectProject);
   if (!project) return null;
-  const { width, margin } = sheetForSkin(project.sheets, project.panels.thickness);
+  const { width, margin } = sheetForSkin(project.sheets, thickness ?? project.panels.thickness);
   const usable = width - 2 * margin;
   return (
     <g>

@@ -26,7 +26,8 @@ export const jointsEntry: StageEntry = {
   // along the panel's upper edge, on which the joint's place is told
   tape: (derived, picked) => {
     const joint = jointOfThing(picked);
-    const panel = derived.panels.value.panels.find(({ id }) => id === joint?.panel);
+    const layer = derived.joints.value.find(({ panel: own }) => own === joint?.panel)?.layer;
+    const panel = derived.panels.value.panels.find(({ id }) => id === (layer?.of ?? joint?.panel));
     if (!panel) return undefined;
     return layTape(
       `${panel.name}, along its upper edge`,

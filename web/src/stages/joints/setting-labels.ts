@@ -19,6 +19,7 @@ const OF_KIND: Readonly<Record<JointKind, readonly string[]>> = {
   strap: ['Strap, times the thickness', 'Straps of', 'Screws into straps', LENGTHS.strapShort],
   tongues: [LENGTHS.tongue, LENGTHS.cutterRadius, LENGTHS.fit],
   bought: [LENGTHS.boughtLoss],
+  butt: [],
 };
 
 /** What is set of the joints of a boat, by its labels. */

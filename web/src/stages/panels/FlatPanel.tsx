@@ -114,6 +114,7 @@ export const FlatPanel = memo(function FlatPanel({ panel, panels, dx, dy, statio
         pointerEvents="none"
       >
         {panel.name}
+        {panel.layers && `, ${panel.layers.length} layers`}
         {look.field !== 'none' && worstText(panel, look.field, notation)}
       </text>
       <text x={box.minX - 8 * px} y={half} fontSize={13 * px} textAnchor="end" fill={palette.text.secondary}>

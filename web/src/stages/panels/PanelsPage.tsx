@@ -1,10 +1,11 @@
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
-import { memo, useMemo, useState } from 'react';
-import { panelsStage, type Field, type PanelRemedy } from '@kalotrope/core/panels';
+import { memo, useMemo, useState, type ReactNode } from 'react';
+import { cutOf, panelsStage, type Field, type Panel, type PanelRemedy } from '@kalotrope/core/panels';
 import { MadeSoFar } from '../../controls/MadeSoFar';
 import { Section } from '../../controls/Section';
+import { SelectField } from '../../controls/SelectField';
 import { Slip } from '../../controls/Slip';
 import { useRested } from '../../controls/use-rested';
 import { InTheRound } from '../../drawing/hull/InTheRound';
@@ -15,6 +16,7 @@ import { CutInTwo } from './CutInTwo';
 import { CutProud } from './CutProud';
 import { FIELD_WHAT, FieldLegend } from './FieldLegend';
 import { GapsPage } from './gaps/GapsPage';
+import { Layers } from './Layers';
 import { MarkingTable } from './MarkingTable';
 import { PanelNumbers } from './PanelNumbers';
 import { PanelsDrawing } from './PanelsDrawing';
@@ -104,12 +106,13 @@ function SlipBody({ field, preview, onPreview }: SlipProps) {
       {panel && <Remedies panel={panel} shown={preview} onShow={onPreview} />}
       {panel && (
         <Section title="Mark out">
-          <MarkingTable panel={panel} part={part} />
+          <OneOf of={panel}>{(own) => <MarkingTable panel={own} part={part} />}</OneOf>
         </Section>
       )}
-      <MadeSoFar of={[transom?.id ?? panel?.id ?? '']} />
+      <MadeSoFar of={transom ? [transom.id] : panel ? cutOf(panel).map(({ id }) => id) : []} />
       <SheetSettings panel={panel} part={part} />
       <Seams panels={panels} part={part} />
+      {panel && <Layers panel={panel} part={part} />}
       {panel && <CutInTwo panel={panel} panels={panels} part={part} />}
       <CutProud panel={panel} part={part} hasTransoms={transoms.length > 0} />
       <RoundedChines panels={panels} strips={strips} part={part} />
@@ -118,6 +121,22 @@ function SlipBody({ field, preview, onPreview }: SlipProps) {
           <TrueSection panels={panels} picked={panel} stations={stations} field={field} thickness={part.thickness} />
         </Section>
       )}
+    </>
+  );
+}
+
+/** A panel as it is cut: itself, or the one of its layers that is chosen. */
+function OneOf({ of, children }: { readonly of: Panel; readonly children: (panel: Panel) => ReactNode }) {
+  const [chosen, setChosen] = useState('0');
+  const all = useMemo(() => cutOf(of), [of]);
+  const names = useMemo(() => Object.fromEntries(all.map(({ name }, k) => [String(k), name])), [all]);
+  const own = all[Number(chosen)] ?? all[0] ?? of;
+  return (
+    <>
+      {all.length > 1 && (
+        <SelectField label="Which layer" value={String(all.indexOf(own))} names={names} onChange={setChosen} />
+      )}
+      {children(own)}
     </>
   );
 }
