@@ -200,7 +200,6 @@ test('sheets: a cutter is run over them, finds nothing with its gap, and says wh
 test('timber: members are planned on sticks; a rail of one’s own is scarfed, or said to be too long', async ({
   page,
 }) => {
-  await openStage(page, '8', 'Timber');
   // a boat of few short pieces: of many no plan is soon proven the best
   await page.goto('/project/demo-ilven/timber');
   await expect(page.getByText('No other plan takes less.')).toBeVisible();
@@ -210,6 +209,11 @@ test('timber: members are planned on sticks; a rail of one’s own is scarfed, o
   await page.getByLabel('Length', { exact: true }).fill('5300');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^\d+: 40 mm × 20 mm/).first()).toBeVisible();
+  // what one asks for at the yard
+  await unfold(page, 'Saw and joints');
+  await page.getByRole('combobox', { name: 'Sections sold' }).click();
+  await page.getByRole('option', { name: 'as sawn, planed' }).click();
+  await expect(page.getByText(/^from \d+ × \d+ sawn \(\d+ mm × \d+ mm planed\)/).first()).toBeVisible();
   await unfold(page, 'All long pieces');
   await page.getByRole('button', { name: 'Piece 1', exact: true }).click();
   await expect(page.getByText('Scarf of number 2 at')).toBeVisible();

@@ -85,6 +85,7 @@ const evenly = <T extends object>(panels: T) => ({
   ...panels,
   ...{ markingStray: 0, accuracy: PANEL_DEFAULTS.accuracy, layered: [] },
 });
+const asDrawn = <T extends object>(timber: T) => ({ ...timber, sold: 'drawn' });
 const inOneSheet = <T extends object>(panels: T) => ({ ...panels, layered: [] });
 
 /** As a boat that had none begins with them. */
@@ -366,6 +367,7 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version16,
       version: PROJECT_VERSION,
+      timber: asDrawn(version16.timber),
       panels: evenly(version16.panels),
       fitout: insideAtFirst(),
       ...PLAN_AND_LOG,
@@ -377,6 +379,7 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version17,
       version: PROJECT_VERSION,
+      timber: asDrawn(version17.timber),
       panels: evenly(version17.panels),
       fitout,
       ...PLAN_AND_LOG,
@@ -390,6 +393,7 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version18,
       version: PROJECT_VERSION,
+      timber: asDrawn(version18.timber),
       panels: evenly(version18.panels),
       fitout,
       ...PLAN_AND_LOG,
@@ -401,6 +405,7 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version19,
       version: PROJECT_VERSION,
+      timber: asDrawn(version19.timber),
       panels: evenly(version19.panels),
       fitout,
       ...PLAN_AND_LOG,
@@ -412,6 +417,7 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version20,
       version: PROJECT_VERSION,
+      timber: asDrawn(version20.timber),
       panels: evenly(version20.panels),
       ...PLAN_AND_LOG,
       plan,
@@ -422,6 +428,7 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version21,
       version: PROJECT_VERSION,
+      timber: asDrawn(version21.timber),
       panels: evenly(version21.panels),
       weights: weightsAtFirst(),
     });
@@ -434,6 +441,7 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version22,
       version: PROJECT_VERSION,
+      timber: asDrawn(version22.timber),
       panels: evenly(version22.panels),
     });
     const inches = readProject({ ...version22, notation: 'in-16' });
@@ -444,6 +452,7 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version23,
       version: PROJECT_VERSION,
+      timber: asDrawn(version23.timber),
       panels: inOneSheet(version23.panels),
     });
     const { hasBowTransom: _has, bow: _bow, ...older } = emptyCard();
@@ -455,6 +464,7 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version24,
       version: PROJECT_VERSION,
+      timber: asDrawn(version24.timber),
       panels: inOneSheet(version24.panels),
     });
     const { hasBowTransom: _has, bow: _bow, ...older } = { ...emptyCard(), stem: 30 };
@@ -466,6 +476,7 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...version25,
       version: PROJECT_VERSION,
+      timber: asDrawn(version25.timber),
       panels: inOneSheet(version25.panels),
     });
   });

@@ -1,10 +1,10 @@
-export { toBuyLines } from './buying';
+export { soldWords, toBuyLines } from './buying';
 export { faultsOfPlan } from './check';
 export { readTimberJob, type TimberJob } from './job';
 export { planOf } from './judge';
 export { solverFrom, type LinearSolver } from './program';
 export { sectionOfStick, sectionWords, type TimberRun } from './runs';
-export type { OwnRun, StockStick } from './schema';
+export type { OwnRun, SoldIn, StockStick } from './schema';
 export { FACE_DOWN, RIP_ORDER, type Rip } from './rips';
 export { scarfCounts, type ScarfCount } from './scarfs';
 export { planTimber, type TimberPlan, type TimberResult } from './solve';

@@ -4,6 +4,9 @@ import { isImperial, MM_PER_INCH, usualIn, type Notation } from '../measure';
 import { countField, figureField, lengthField, lengthOrNone } from '../stage';
 import { BEND_RATIO, KERF, SCARF_RATIO, STOCK_LENGTHS } from './constants';
 
+export const SOLD_IN = ['drawn', 'inch', 'sawn'] as const;
+export type SoldIn = (typeof SOLD_IN)[number];
+
 /** A length in which timber is sold or lies ready. A width and depth of 0: of every section that is asked for. */
 const stickSchema = z.object({
   id: z.string().min(1).max(60),
@@ -31,6 +34,8 @@ export const timberSchema = z.object({
   kerf: lengthField('Saw’s kerf', 0, 20),
   scarfRatio: figureField('Scarf ratio of timber', { min: 4, max: 30 }),
   bendRatio: figureField('Least radius, times the thickness', { min: 20, max: 1000 }),
+  /** Bought in sections as they are drawn, or in those that yards name by inches, or by what they were sawn to. */
+  sold: z.enum(SOLD_IN),
   /** What the saw cuts through at no tilt; 0: any depth. And how long the shop is, for a rip; 0: any length. */
   saw: z.object({
     depth: lengthOrNone('Saw cuts as deep as', 10, 500),
@@ -56,6 +61,7 @@ export const timberAtFirst = (_others: object, notation: Notation): TimberPart =
       ...{ id: `stick-${k + 1}`, width: 0, depth: 0, length, qty: 0, price: 0 },
     }),
   ),
+  sold: 'drawn',
   saw: { depth: 0, room: 0 },
   own: [],
 });

@@ -9,24 +9,28 @@ import {
   type SheetTable,
 } from '../formats';
 import { formatDeg, formatFine, formatWithUnit, unitLabel, type Notation } from '../measure';
-import { toBuyLines } from './buying';
+import { soldWords, toBuyLines } from './buying';
 import { planOf } from './judge';
 import { FACE_DOWN, RIP_ORDER } from './rips';
+import type { TimberPart } from './schema';
 import { sectionOfStick } from './runs';
 import type { TimberPlan } from './solve';
 import { choosingFor, USE_NAMES, usesOf } from './suitable';
 import type { TimberValue, TimberWhole } from './value';
 
-export type TimberOnPaper = TimberWhole & { readonly sheetHead: SheetHead };
+export type TimberOnPaper = TimberWhole & {
+  readonly project: { readonly timber: Pick<TimberPart, 'sold' | 'kerf' | 'stock'> };
+  readonly sheetHead: SheetHead;
+};
 
-export function timberSheets({ values, found, sheetHead: head }: TimberOnPaper): PaperSheets[] {
+export function timberSheets({ project, values, found, sheetHead: head }: TimberOnPaper): PaperSheets[] {
   const { timber } = values;
   if (timber.runs.length === 0) return [];
   const plan = planOf(timber, found.timber);
   const inner = innerBox(pageOnItsSide(head.paper));
   const tables = plan
     ? [
-        toBuy(timber, plan, head.notation),
+        toBuy(timber, plan, head.notation, project.timber),
         toChoose(timber),
         cutList(timber, plan, head.notation),
         scarfs(timber, plan, head.notation),
@@ -52,10 +56,16 @@ const allRuns = ({ runs }: TimberValue, notation: Notation): SheetTable => ({
   ]),
 });
 
-const toBuy = (value: TimberValue, plan: TimberPlan, notation: Notation): SheetTable => ({
+const toBuy = (
+  value: TimberValue,
+  plan: TimberPlan,
+  notation: Notation,
+  part: TimberOnPaper['project']['timber'],
+): SheetTable => ({
   columns: [{ head: 'to buy' }, { head: 'length', isFigure: true }, { head: 'how many', isFigure: true }],
-  rows: toBuyLines(value, plan, notation).map(({ section, lengthMm, qty }) => [
-    ...[section, formatWithUnit(lengthMm, notation), String(qty)],
+  rows: toBuyLines(value, plan, notation, part).map(({ section, lengthMm, qty, sold }) => [
+    sold ? `${section}, ${soldWords(sold)}` : section,
+    ...[formatWithUnit(lengthMm, notation), String(sold?.qty ?? qty)],
   ]),
 });
 

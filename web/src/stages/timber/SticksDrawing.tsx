@@ -1,5 +1,6 @@
 /** Every stick that is bought as a bar, with what is cut from it, to one scale. */
 import { useTheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { runOfThing, runThing, sectionOfStick, type TimberPlan, type TimberValue } from '@kalotrope/core/timber';
 import { formatWithUnit } from '@kalotrope/core/measure';
 import { picked } from '../../state/screen-slice';
@@ -11,6 +12,8 @@ type Props = { readonly value: TimberValue; readonly plan: TimberPlan };
 
 /** From one bar to the next, of the longest stick: less the more there are, so that they fill the place. */
 const PITCH = { all: 0.55, least: 0.062, most: 0.13 };
+/** On a narrow screen letters are as large, and all else is small: so far apart that a line goes between. */
+const NARROW_PITCH = 0.125;
 /** Of that: a bar's height. */
 const BAR = 0.42;
 /** As wide as a name's letter, px. */
@@ -26,7 +29,9 @@ export function SticksDrawing({ value, plan }: Props) {
   const { runs, job } = value;
   const lengthOf = (stock: string) => job.stock.find(({ id }) => id === stock)?.length ?? 0;
   const longest = Math.max(...plan.sticks.map(({ stock }) => lengthOf(stock)));
-  const pitch = longest * Math.min(PITCH.most, Math.max(PITCH.least, PITCH.all / plan.sticks.length));
+  const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
+  const even = Math.min(PITCH.most, Math.max(PITCH.least, PITCH.all / plan.sticks.length));
+  const pitch = longest * (isWide ? even : Math.max(NARROW_PITCH, even));
   const bar = BAR * pitch;
   const bounds = { minX: 0, maxX: longest, minY: -pitch * plan.sticks.length, maxY: 0 };
   return (

@@ -1,11 +1,19 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import type { SoldIn } from '@kalotrope/core/timber';
 import { edited } from '../../state/document-slice';
 import { selectProject } from '../../state/selectors';
 import { LengthField } from '../../controls/LengthField';
 import { NumberField } from '../../controls/NumberField';
 import { Section } from '../../controls/Section';
+import { SelectField } from '../../controls/SelectField';
 import { useAppDispatch, useAppSelector } from '../../state/store';
+
+const SOLD: Readonly<Record<SoldIn, string>> = {
+  drawn: 'as they are drawn',
+  inch: 'by the inch, planed',
+  sawn: 'as sawn, planed',
+};
 
 export function TimberSettings() {
   const part = useAppSelector((state) => selectProject(state)?.timber);
@@ -13,11 +21,14 @@ export function TimberSettings() {
   if (!part) return null;
   const set = (key: 'kerf' | 'scarfRatio' | 'bendRatio', label: string) => (value: number) =>
     dispatch(edited({ label, edits: [{ path: ['timber', key], value }] }));
+  const setSold = (value: SoldIn) =>
+    dispatch(edited({ label: 'Sections sold', edits: [{ path: ['timber', 'sold'], value }] }));
   const setSaw = (key: 'depth' | 'room') => (value: number) =>
     dispatch(edited({ label: 'Saw and shop', edits: [{ path: ['timber', 'saw', key], value }] }));
   return (
     <Section title="Saw and joints">
       <Box sx={{ display: 'grid', gap: 1.25 }}>
+        <SelectField label="Sections sold" value={part.sold} names={SOLD} onChange={setSold} />
         <LengthField label="Saw’s kerf" mm={part.kerf} onCommit={set('kerf', 'Kerf')} path={['timber', 'kerf']} />
         <NumberField
           label="Timber scarf, × thickness"

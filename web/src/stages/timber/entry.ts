@@ -14,6 +14,7 @@ export const timberEntry: StageEntry = {
   things: ({ derived }) =>
     derived.timber.value.runs.map(({ id, name }) => ({ label: `Timber: ${name}`, pick: runThing(id) })),
   settings: () => [
+    { label: 'Sections sold', section: 'Saw and joints' },
     { label: 'Saw’s kerf', section: 'Saw and joints' },
     { label: 'Timber scarf, × thickness', section: 'Saw and joints' },
     { label: 'Bends to, times the thickness', section: 'Saw and joints' },
