@@ -196,6 +196,8 @@ test('a layout that is kept lies so after a reload, and its sheets are marked ou
   await expect(shop(page)).toContainText('its left and its lower edge');
   await page.getByRole('button', { name: /Tap anywhere here/ }).click();
   await expect(shop(page)).toContainText(/the left cross.*from the left.*from below/);
+  // the part as it lies on the sheet
+  await expect(page.locator('.shop-picture .shape')).toHaveCount(1);
   await expectLarge(page);
   await expectNoFaults(page);
 });

@@ -218,6 +218,15 @@ describe('sheets marked out as they are laid out', () => {
           return off.every((mm) => Math.abs(mm) < 0.08);
         });
         expect(own.length + boxed.length).toBeGreaterThan(0);
+        // with both the part is shown as it lies, as with its cutting out
+        const shown = boundsOf([...crosses[i]!.shape!]);
+        expect(crosses[i + 1]!.shape).toEqual(crosses[i]!.shape);
+        expect(cuts[i / 2]!.shape).toEqual(crosses[i]!.shape);
+        const isWhole = outlines.map(boundsOf).some((box) => {
+          const keys = ['minX', 'minY', 'maxX', 'maxY'] as const;
+          return keys.every((key) => Math.abs(box[key] - shown[key]) < 5);
+        });
+        expect(isWhole).toBe(true);
         expect(a![0]!).toBeLessThanOrEqual(b![0]!);
       }
     }

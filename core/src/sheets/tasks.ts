@@ -2,7 +2,7 @@
  * Sheets marked out by hand, as they are laid out: two crosses a part, on which its pattern is laid, then the parts cut
  * out in the order in which that goes best.
  */
-import { at, type Vec2 } from '../geometry';
+import { at, simplifyRing, type Vec2 } from '../geometry';
 import { formatFine, formatWithUnit, type Notation } from '../measure';
 import type { Task, TaskStep } from '../stage';
 import type { NestBatch } from './batches';
@@ -20,6 +20,9 @@ export const sheetsTasks = ({ project: { notation }, values }: Pick<SheetsWhole,
     .flatMap(({ batch, result }) => (result?.sheets ?? []).map((sheet) => ({ batch, sheet })))
     .map(({ batch, sheet }, k) => taskOf(sheet, k + 1, { batch, parts: values.sheets.parts, notation }));
 
+/** What of an outline is seen on so small a picture, mm. */
+const SEEN_MM = 4;
+
 type Of = { readonly batch: NestBatch; readonly parts: readonly CutPart[]; readonly notation: Notation };
 
 function taskOf(sheet: UsedSheet, number: number, { batch, parts, notation }: Of): Task {
@@ -28,11 +31,13 @@ function taskOf(sheet: UsedSheet, number: number, { batch, parts, notation }: Of
   const inOrder = inCuttingOrder(sheet, job).flatMap((placement) => {
     const part = job.parts.find(({ id }) => id === placement.part);
     if (!part) return [];
-    const { points, isBox } = referencePoints(placedOutline(part.outline, placement));
+    const outline = placedOutline(part.outline, placement);
+    const { points, isBox } = referencePoints(outline);
     const name = jobPartName(part.id, parts);
     // laid elsewhere it is marked anew
     const id = `${part.id} ${points[0].map((mm) => mm.toFixed(0)).join(' ')}`;
-    return [{ id, name, points, isBox, hasHoles: part.holes.length > 0 }];
+    const shape = simplifyRing(outline, SEEN_MM);
+    return [{ id, name, points, isBox, shape, hasHoles: part.holes.length > 0 }];
   });
   const size = stock ? `${formatWithUnit(stock.width, notation)} by ${formatWithUnit(stock.height, notation)}. ` : '';
   return {
@@ -44,11 +49,11 @@ function taskOf(sheet: UsedSheet, number: number, { batch, parts, notation }: Of
         ...{ id: 'sheet', say: 'The sheet before you, its length from left to right', figures: [] },
         hint: `${size}All is measured from its left and its lower edge: see that they are square.`,
       },
-      ...inOrder.flatMap(({ id, name, points, isBox }) =>
-        points.map((point, side) => crossStep(point, { id, name, side, isBox, notation })),
+      ...inOrder.flatMap(({ id, name, points, isBox, shape }) =>
+        points.map((point, side) => ({ ...crossStep(point, { id, name, side, isBox, notation }), shape })),
       ),
-      ...inOrder.map(({ id, name, hasHoles }, k): TaskStep => ({
-        ...{ id: `cut ${id}`, say: `Cut out ${name}`, figures: [] },
+      ...inOrder.map(({ id, name, shape, hasHoles }, k): TaskStep => ({
+        ...{ id: `cut ${id}`, say: `Cut out ${name}`, figures: [], places: [], shape },
         hint: [
           ...(hasHoles ? ['Its openings first.'] : []),
           k < inOrder.length - 1 ? 'What is left stays one stiff piece on the bench.' : 'The last of this sheet.',

@@ -27,6 +27,8 @@ export type TaskStep = {
   readonly reading?: TaskReading;
   /** Where it is on the task's picture. */
   readonly places?: readonly Vec2[];
+  /** On it, the outline of what is spoken of. */
+  readonly shape?: readonly Vec2[];
   /** As long as a clock runs for it. */
   readonly minutes?: number;
 };

@@ -1,4 +1,4 @@
-/** Where on the part one is: its outline, and the places of the step as crosses. */
+/** Where on the part one is: its outline, what of it is spoken of, and the places of the step as crosses. */
 import { boundsOf, type Vec2 } from '@kalotrope/core/geometry';
 import { pathOf } from '../../drawing/DrawingSurface';
 
@@ -6,9 +6,13 @@ import { pathOf } from '../../drawing/DrawingSurface';
 const ROUND = 0.06;
 const CROSS = 0.03;
 
-type Props = { readonly outline: readonly Vec2[]; readonly places: readonly Vec2[] };
+type Props = {
+  readonly outline: readonly Vec2[];
+  readonly shape: readonly Vec2[] | undefined;
+  readonly places: readonly Vec2[];
+};
 
-export function StepPicture({ outline, places }: Props) {
+export function StepPicture({ outline, shape, places }: Props) {
   const box = boundsOf([...outline, ...places]);
   const size = Math.max(box.maxX - box.minX, box.maxY - box.minY);
   const [round, half] = [size * ROUND, size * CROSS];
@@ -16,6 +20,7 @@ export function StepPicture({ outline, places }: Props) {
   return (
     <svg className="shop-picture" viewBox={view.join(' ')} aria-hidden>
       <path className="of" d={pathOf(outline, true)} />
+      {shape && <path className="shape" d={pathOf(shape, true)} />}
       {places.length > 2 ? (
         <path className="at" d={pathOf(places, false)} />
       ) : (

@@ -87,10 +87,10 @@ type WordsProps = {
   readonly picture: ShopTask['picture'];
 };
 
-function StepWords({ step: { say, figures, hint, places }, unit, picture }: WordsProps) {
+function StepWords({ step: { say, figures, hint, places, shape }, unit, picture }: WordsProps) {
   return (
     <>
-      {picture && places && <StepPicture outline={picture} places={places} />}
+      {picture && places && <StepPicture outline={picture} shape={shape} places={places} />}
       <span className={say.length > 60 ? 'shop-say is-long' : 'shop-say'}>{unbroken(say)}</span>
       {figures.map(({ label, value }) => (
         <span key={label} className="shop-figure">

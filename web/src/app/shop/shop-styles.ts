@@ -71,6 +71,7 @@ export const shopStyles = (c: Colours, figures: string) => ({
     ...{ width: '100%', maxHeight: '24vh', display: 'block' },
     '& path': { fill: 'none', vectorEffect: 'non-scaling-stroke', stroke: c.ink, strokeWidth: 1.5 },
     '& .of': { fill: c.paper },
+    '& .shape': { fill: c.sheet, strokeWidth: 2.5 },
     '& .at': { stroke: c.picked, strokeWidth: 4 },
   },
   '.shop-hint, .shop-unit': { color: c.quiet },
