@@ -35,6 +35,11 @@ export const JOINTS_FINDINGS = {
       why: 'No better place uses as few sheets.',
     },
   ),
+  'planked-in-layers': entry(
+    { panel: word },
+    ({ panel }) => `${panel}: the panel is laid across in boards, too. Choose one of the two; it is cut as layers.`,
+    { panel: 'Bottom, inner layer' },
+  ),
   'butt-alone': entry(
     { panel: word, uMm: figure },
     ({ panel, uMm }, { length }) =>

@@ -167,6 +167,8 @@ function jointPanel(
     return { ...which, joints: [], pieces, straps: [], length, from };
   }
   const where = { stage: 'joints', panel: id } as const;
+  if (layer?.number === 1 && planked?.panel === layer.of)
+    findings.push({ severity: 'check', code: 'planked-in-layers', where, data: { panel: name } });
   // over a layer's joint lies the next layer, or the one under it
   const usual = sizesOfJoint(layer ? 'butt' : part.kind, part, thickness);
   const usable = sheet.width - 2 * sheet.margin;

@@ -122,4 +122,13 @@ describe('a panel that bends too hard for its sheet', () => {
     expect(alone?.severity).toBe('stop');
     expect(alone && sentence(alone, 'mm')).toMatch(/^Bottom: nothing lies over the butt 1500 mm from its fore end/);
   });
+  it('that is laid across in boards, too, is told to be cut as layers', () => {
+    const orrin = demoProject('orrin', 'x');
+    const across = createDerive()(orrin).frames.value.planked;
+    if (!across) throw new Error('no boards');
+    const both = createDerive()(edited(orrin, ['panels', 'layered'], [{ id: across.panel, layers: 2 }])).joints;
+    expect(both.findings.map(({ code }) => code)).toContain('planked-in-layers');
+    const pieces = both.value.filter(({ layer }) => layer?.of === across.panel).map((one) => one.pieces.length);
+    expect(Math.max(...pieces)).toBeLessThan(across.boards.length);
+  });
 });
