@@ -1,4 +1,4 @@
-export { countJoints, jointsInPlaces, planJoints, type JointsAsked } from './joint';
+export { countJoints, jointsInPlaces, planJoints, type JointsAsked, type PlaceOf } from './joint';
 export type { JointedPanel } from './jointed-panel';
 export { isSameWood, sheetForSkin } from './joint';
 export { KIND_WORDS, sizesOfJoint } from './kinds';

@@ -30,10 +30,13 @@ export const countJoints = (panels: readonly JointedPanel[]): number =>
 
 export type SheetSize = { readonly width: number; readonly height: number; readonly margin: number };
 
+/** Of a panel how far aft in their room its joints lie, and how many more there are than the fewest. */
+export type PlaceOf = { readonly share: number; readonly more: number };
+
 /** The panels' joints of the boat's kind, each panel's as far aft in its room as its share says: as a builder's own. */
 export function jointsInPlaces(
   jointed: readonly JointedPanel[],
-  shareOf: (panel: string) => number,
+  placeOf: (panel: string) => PlaceOf,
   { thickness, sheet, part }: Pick<JointsAsked, 'thickness' | 'sheet' | 'part'>,
 ): OwnJoint[] {
   const lap = lapOf(part.kind, part, thickness);
@@ -44,7 +47,8 @@ export function jointsInPlaces(
     const own = part.own.filter((joint) => joint.panel === panel);
     // and layers' butts, of other sheets, stay where they are best
     if (joints.length === 0 || own.length > 0 || layer) return own;
-    return evenPlaces({ from, to: from + length, usable, lap }, shareOf(panel)).map((at, k): OwnJoint => ({
+    const { share, more } = placeOf(panel);
+    return evenPlaces({ from, to: from + length, usable, lap }, share, more).map((at, k): OwnJoint => ({
       ...{ id: `${panel}.joint.${k + 1}`, panel, at, kind: part.kind },
     }));
   });

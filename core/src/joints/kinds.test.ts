@@ -14,7 +14,7 @@ import { applyEdits, createDerive, demoProject, sentence } from '../project';
 import { planJoints } from './joint';
 import { lapOf, widthOf } from './kinds';
 import { changedJoint, oneMoreJoint, roomOfJoint, withoutJoint } from './own';
-import { placeJoints } from './placing';
+import { evenPlaces, placeJoints } from './placing';
 import { JOINT_KINDS, jointsAtFirst, type JointKind, type JointsPart } from './schema';
 import { shortestTongue, tongueEdge, unlikeBy, type TongueLine } from './tongues';
 
@@ -74,10 +74,36 @@ describe('what a joint takes', () => {
       }
     },
   );
+  it('more joints than the fewest: all pieces out of a sheet, none a sliver, each joint with room on the way aft', () => {
+    const next = random(11);
+    for (let trial = 0; trial < 300; trial++) {
+      const [lap, usable, from] = [80 * next(), 1000 + 2000 * next(), 300 * next()];
+      const to = from + 500 + 9000 * next();
+      const stretch = { from, to, usable, lap };
+      const fewest = evenPlaces(stretch, 0.5).length;
+      for (const more of [1, 2]) {
+        const [fore, aft] = [0, 1].map((w) => evenPlaces(stretch, w, more));
+        for (const w of [0, next(), 1]) {
+          const us = evenPlaces(stretch, w, more);
+          expect(us).toHaveLength(fewest + more);
+          us.forEach((u, k) => {
+            expect(u).toBeGreaterThanOrEqual(fore![k]! - 1e-6);
+            expect(u).toBeLessThanOrEqual(aft![k]! + 1e-6);
+          });
+          const ends = [from, ...us, to];
+          const pieces = ends
+            .slice(1)
+            .map((end, k) => end - ends[k]! + (k > 0 ? lap / 2 : 0) + (k < us.length ? lap / 2 : 0));
+          expect(Math.max(...pieces)).toBeLessThanOrEqual(usable + 1e-6);
+          expect(Math.min(...pieces)).toBeGreaterThanOrEqual((to - from) / (3 * (us.length + 1)) - 1e-6);
+        }
+      }
+    }
+  });
 });
 
 describe('pieces', () => {
-  it.each<[JointKind, number]>([
+  it.each<[JointsPart['kind'], number]>([
     ['scarf', 48],
     ['strap', 0],
     ['tongues', 30 - 0.2],

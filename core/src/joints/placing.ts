@@ -74,16 +74,24 @@ export function placeJoints(input: PlacingInput): Placed[] {
 const fewestPieces = (length: number, usable: number, lap: number): number =>
   Math.max(1, Math.ceil((length - lap - DUST_MM) / (usable - lap)));
 
+/** Of pieces that are more than the fewest: none so many times shorter than an even one. */
+const SHORTEST = 3;
+
 type Stretch = { readonly from: number; readonly to: number; readonly usable: number; readonly lap: number };
 
 /**
  * The fewest joints of a stretch, all as far forward as they may be at w = 0, as far aft at w = 1: joint k lies where
  * all pieces before it and after it still come out of a sheet.
+ *
+ * @param more joints than the fewest: then no piece is shorter than a third of an even one
  */
-export function evenPlaces({ from, to, usable, lap }: Stretch, w: number): number[] {
-  const count = fewestPieces(to - from, usable, lap);
-  const lowest = (k: number) => to - ((count - k) * (usable - lap) + lap / 2);
-  const highest = (k: number) => from + k * (usable - lap) + lap / 2;
+export function evenPlaces({ from, to, usable, lap }: Stretch, w: number, more = 0): number[] {
+  const count = fewestPieces(to - from, usable, lap) + more;
+  const least = more > 0 ? (to - from) / (SHORTEST * count) : 0;
+  const lowest = (k: number) =>
+    Math.max(to - ((count - k) * (usable - lap) + lap / 2), more > 0 ? from + k * least : -Infinity);
+  const highest = (k: number) =>
+    Math.min(from + k * (usable - lap) + lap / 2, more > 0 ? to - (count - k) * least : Infinity);
   return Array.from({ length: count - 1 }, (_, i) => lowest(i + 1) + w * (highest(i + 1) - lowest(i + 1)));
 }
 

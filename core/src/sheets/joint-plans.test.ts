@@ -51,6 +51,11 @@ describe('joints and sheets together', () => {
       expect([...sheets].sort((a, b) => a - b)).toEqual(sheets);
       expect(plans.fewest).toBe(3); // 2.4 by area
     });
+    it('counts the joints that a plan has more than the fewest', () => {
+      const fewest = createDerive()(project).joints.value.reduce((sum, { joints }) => sum + joints.length, 0);
+      for (const { own, more } of plans.plans.filter((plan) => plan !== plans.now))
+        expect(own.length).toBe(fewest + more);
+    });
     it('lays out each plan as it will be laid out once it is taken over', () => {
       for (const plan of plans.plans.filter(({ own }) => own.length > 0)) {
         const edited = applyEdits(project, [{ path: ['joints', 'own'], value: plan.own }]);
@@ -67,6 +72,14 @@ describe('joints and sheets together', () => {
     const { plans, tried } = findJointPlans(input, { seed: 1, most: 3 });
     expect(tried).toBe(0); // nothing may move
     expect(plans.map(({ own }) => own.map(({ at }) => at))).toEqual([[1992, 2186]]);
+  });
+  it('joins a panel once more where its pieces then come out of short sheets, too', () => {
+    const six = project.sheets.stock.find(({ thickness }) => thickness === 6)!;
+    const short = { ...six, id: 'short', name: 'Short', width: 1300, qty: 6 };
+    const scarce: Project = { ...project, sheets: { ...project.sheets, stock: [{ ...six, qty: 3 }, short] } };
+    const { now, plans } = findJointPlans(inputOf(scarce), { seed: 1, most: 24 });
+    expect(now?.unplaced).toBeGreaterThan(0);
+    expect(plans[0]).toMatchObject({ unplaced: 0, more: 1, unmet: [] });
   });
   it('ends at once when the time is over', () => {
     expect(findJointPlans(inputOf(project), { seed: 1, most: 100, isOver: () => true }).tried).toBe(0);

@@ -10,6 +10,7 @@
 import { area, at, random } from '../geometry';
 import {
   jointsInPlaces,
+  type PlaceOf,
   planJoints,
   sheetForSkin,
   type JointsAsked,
@@ -72,6 +73,8 @@ type JointPlansWhole = {
 export type JointPlan = {
   /** The joints, as a builder's own. */
   readonly own: readonly OwnJoint[];
+  /** Joints a hand more than the fewest. */
+  readonly more: number;
   /** Of the skin's thickness. */
   readonly sheetsUsed: number;
   /** Parts that are on no sheet. */
@@ -118,14 +121,15 @@ export function findJointPlans(
   const now = tryPlan(input, asked.part.own, { seed, isOver });
   let found: JointPlans = { now, plans: now ? [now] : [], tried: 0, fewest: now ? fewestByArea(now, input) : 0 };
   const next01 = random(seed);
-  const known = new Map<JointPlan, readonly number[]>();
+  const known = new Map<JointPlan, readonly PlaceOf[]>();
   for (let k = 0; k < most && movable.length > 0 && !isOver() && !isBest(found); k++) {
-    const shares = k < WIDE * most ? spread(k, movable.length) : nearBest(found, known, next01, movable.length);
-    const byPanel = new Map(movable.map(({ panel }, i) => [panel, at(shares, i)]));
-    const own = jointsInPlaces(jointed, (panel) => byPanel.get(panel) ?? 0, asked);
-    const plan = tryPlan(input, own, { seed, isOver });
-    if (!plan) continue;
-    known.set(plan, shares);
+    const places = k < WIDE * most ? wide(k, movable.length) : nearBest(found, known, next01, movable.length);
+    const byPanel = new Map(movable.map(({ panel }, i) => [panel, at(places, i)]));
+    const own = jointsInPlaces(jointed, (panel) => byPanel.get(panel) ?? { share: 0, more: 0 }, asked);
+    const tried = tryPlan(input, own, { seed, isOver });
+    if (!tried) continue;
+    const plan = { ...tried, more: places.reduce((sum, { more }) => sum + more, 0) };
+    known.set(plan, places);
     found = { ...found, tried: k + 1, plans: kept([...found.plans, plan]) };
     onProgress?.(found);
   }
@@ -134,7 +138,10 @@ export function findJointPlans(
 
 /** As few sheets as their area takes, and no wish unmet: there is nothing better. */
 const isBest = ({ plans, fewest }: JointPlans): boolean =>
-  plans.some(({ sheetsUsed, unplaced, unmet }) => unplaced === 0 && sheetsUsed <= fewest && unmet.length === 0);
+  plans.some(
+    ({ sheetsUsed, unplaced, unmet, more }) =>
+      unplaced === 0 && sheetsUsed <= fewest && unmet.length === 0 && more === 0,
+  );
 
 type Trying = { readonly seed: number; readonly isOver: () => boolean };
 
@@ -150,6 +157,7 @@ function tryPlan(input: JointPlansInput, own: readonly OwnJoint[], { seed, isOve
   if (result.isCut) return undefined;
   return {
     own,
+    more: 0,
     sheetsUsed: result.sheetsUsed,
     unplaced: result.unplaced.length,
     density: result.density,
@@ -189,10 +197,11 @@ function kept(plans: readonly JointPlan[]): JointPlan[] {
   return best;
 }
 
-/** A frame on a joint weighs as much as some wishes. */
+/** A frame on a joint weighs as much as some wishes; a joint more is work, and less than a wish. */
 const STOP_WEIGHS = 5;
-const costOf = ({ unmet }: JointPlan): number =>
-  unmet.reduce((sum, { severity }) => sum + (severity === 'stop' ? STOP_WEIGHS : 1), 0);
+const JOINT_WEIGHS = 0.5;
+const costOf = ({ unmet, more }: JointPlan): number =>
+  unmet.reduce((sum, { severity }) => sum + (severity === 'stop' ? STOP_WEIGHS : 1), more * JOINT_WEIGHS);
 
 /** The R sequence: evenly over the room, whatever its number of directions. */
 function spread(k: number, directions: number): number[] {
@@ -201,13 +210,26 @@ function spread(k: number, directions: number): number[] {
   return Array.from({ length: directions }, (_, i) => (0.5 + (k + 1) * g ** -(i + 1)) % 1);
 }
 
+/** Every third has a joint more, in one panel after another. */
+const wide = (k: number, directions: number): PlaceOf[] =>
+  spread(k, directions).map((share, i) => ({
+    share,
+    more: k % 3 === 2 && Math.floor(k / 3) % directions === i ? 1 : 0,
+  }));
+
+/** How often a joint more is tried beside the best, or done without. */
+const TURNED = 0.1;
+
 function nearBest(
   { plans }: JointPlans,
-  known: ReadonlyMap<JointPlan, readonly number[]>,
+  known: ReadonlyMap<JointPlan, readonly PlaceOf[]>,
   next01: () => number,
   directions: number,
-): number[] {
-  const from = plans.map((plan) => known.get(plan)).find((shares) => shares !== undefined);
-  if (!from) return Array.from({ length: directions }, next01);
-  return from.map((share) => Math.min(1, Math.max(0, share + NEAR * (2 * next01() - 1))));
+): PlaceOf[] {
+  const from = plans.map((plan) => known.get(plan)).find((places) => places !== undefined);
+  if (!from) return Array.from({ length: directions }, () => ({ share: next01(), more: 0 }));
+  return from.map(({ share, more }) => ({
+    share: Math.min(1, Math.max(0, share + NEAR * (2 * next01() - 1))),
+    more: next01() < TURNED ? 1 - more : more,
+  }));
 }

@@ -55,8 +55,8 @@ function Found({ plans: { now, plans, tried, fewest }, isLooking, onUse }: Found
   return (
     <Box role="status">
       <Typography variant="body2">
-        {plural(tried, 'place')} tried{now && `; as it is, ${plural(now.sheetsUsed, 'sheet')}`}. The area of the parts
-        is that of {plural(fewest, 'sheet')}.
+        {plural(tried, 'place')} tried{now && `; as it is, ${sheetsWords(now)}`}. The area of the parts is that of{' '}
+        {plural(fewest, 'sheet')}.
       </Typography>
       {better.length === 0 && !isLooking && (
         <Typography variant="body2">Nothing better was found. Looking again goes on from other places.</Typography>
@@ -70,6 +70,12 @@ function Found({ plans: { now, plans, tried, fewest }, isLooking, onUse }: Found
 
 const isSame = (plan: JointPlan, now: JointPlan | undefined) =>
   now !== undefined && plan.sheetsUsed === now.sheetsUsed && plan.unmet.length >= now.unmet.length;
+
+/** Where the stock does not reach it is said. */
+const sheetsWords = ({ sheetsUsed, unplaced }: JointPlan): string =>
+  unplaced > 0
+    ? `${plural(sheetsUsed, 'sheet')}, and ${plural(unplaced, 'part')} on none`
+    : plural(sheetsUsed, 'sheet');
 
 type OnePlanProps = {
   readonly plan: JointPlan;
@@ -85,8 +91,9 @@ function OnePlan({ plan, now, onUse }: OnePlanProps) {
   return (
     <Box sx={{ borderTop: 1, borderColor: 'divider', py: 1 }}>
       <Typography sx={{ fontWeight: 600 }}>
-        {plural(plan.sheetsUsed, 'sheet')}
+        {sheetsWords(plan)}
         {saved > 0 && `, ${saved} fewer`}
+        {plan.more > 0 && `; ${plural(plan.more, 'joint')} more`}
       </Typography>
       <Typography variant="body2">
         {plan.own.map(({ panel, at }) => `${nameOf(panel)} at ${formatFine(at, notation)}`).join('; ')}
