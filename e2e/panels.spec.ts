@@ -81,9 +81,9 @@ test('a bottom too thick for its bend is laid in layers: each marked out, butted
   const thickness = page.getByLabel('Skin thickness', { exact: true });
   await thickness.fill('9');
   await thickness.press('Enter');
-  await page.getByRole('button', { name: 'Lay it in 2 layers' }).first().click();
+  await page.getByRole('button', { name: 'Lay it in 3 layers' }).first().click();
   await unfold(page, 'Laid in layers', 'Mark out');
-  await expect(page.getByText('2 of 4.5 mm', { exact: true })).toBeVisible();
+  await expect(page.getByText('3 of 3 mm', { exact: true })).toBeVisible();
   const table = page.getByRole('table', { name: 'Offsets to mark out' });
   const inside = await table.textContent();
   await choose(page, 'Which layer', /outer layer$/);
@@ -92,13 +92,13 @@ test('a bottom too thick for its bend is laid in layers: each marked out, butted
   await page.getByRole('link', { name: /Joints/ }).click();
   await expect(page.getByRole('slider', { name: /^Bottom, inner layer, joint/ }).first()).toBeVisible();
   await page
-    .getByRole('slider', { name: /^Bottom, outer layer, joint/ })
+    .getByRole('slider', { name: /^Bottom, middle layer, joint/ })
     .first()
     .press('Enter');
   await expect(page.getByLabel('This joint')).toHaveText('Butt');
   await expectNoFaults(page);
   await page.getByRole('link', { name: /Sheets/ }).click();
-  await expect(page.getByText(/No sheet of 4.5 mm in stock/)).toBeVisible();
+  await expect(page.getByText(/No sheet of 3 mm in stock/)).toBeVisible();
   await page.getByRole('link', { name: /Epoxy/ }).click();
   await page.getByRole('link', { name: /Panels/ }).click();
   const layers = page.getByLabel('Layers', { exact: true });
@@ -107,7 +107,7 @@ test('a bottom too thick for its bend is laid in layers: each marked out, butted
   await expect(page.getByText(/1 to 4/)).toBeVisible();
   await layers.fill('1');
   await layers.press('Enter');
-  await expect(page.getByRole('button', { name: 'Lay it in 2 layers' }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Lay it in 3 layers' }).first()).toBeVisible();
 });
 
 test('the hull folds up by a slider, by keyboard too @round', async ({ page }) => {

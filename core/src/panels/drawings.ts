@@ -186,8 +186,7 @@ const isMarked = ({ layer }: Panel): boolean => layer === undefined || layer.num
 
 /** The marks of other stages: of a layer its own, and on the inside one what is marked on the panel. */
 function othersOn(panel: Panel, whole: Panel, marksOn: PanelsWhole['marksOn']): readonly Marks[] {
-  if (!panel.layer) return marksOn(panel);
-  if (!isMarked(panel)) return marksOn(panel);
+  if (!panel.layer || !isMarked(panel)) return marksOn(panel);
   const over = flatOnto(whole, panel);
   const ofWhole = marksOn(whole).map(({ paths, texts }) => ({
     paths: paths.map((path) => carried(path, over)),

@@ -1,5 +1,6 @@
 /** What is wrong with a panel: too much twist, too much stretch, too tight a bend for its sheet. */
 import { at } from '../geometry';
+import { MM_PER_INCH } from '../measure';
 import { battenAt, type HullLine } from '../lines';
 import { twistOf } from '../surface';
 import { leastRadius } from './bending';
@@ -77,18 +78,25 @@ function judgeBend(panel: Panel, { thickness, layered }: Sheets): PanelsFinding[
 
 type Laying = { readonly now: number; readonly isEnough: (count: number) => boolean };
 
-/** The fewest layers that take the bend, if sheets so thin are to be had. */
+/** Plywood is sold in whole millimetres, and by the sixteenth of an inch. */
+const isSold = (mm: number): boolean =>
+  [mm, (mm / MM_PER_INCH) * SIXTEENTHS].some((count) => Math.abs(count - Math.round(count)) < SOLD_WITHIN);
+const SIXTEENTHS = 16;
+const SOLD_WITHIN = 1e-6;
+
+/** The fewest layers that take the bend: of a thickness that is sold, if there is one. */
 function inLayers(
   panel: Panel,
   { thickness, layered }: Sheets,
   { now, isEnough }: Laying,
 ): Pick<PanelsFinding, 'remedies'> {
-  for (let count = now + 1; count <= MOST_LAYERS && thickness / count >= THINNEST_LAYER.value; count++) {
-    if (!isEnough(count)) continue;
-    const edits = [{ path: ['panels', 'layered'], value: withLayers(layered, panel.id, count) }];
-    return { remedies: [{ label: `Lay it in ${count} layers`, edits }] };
-  }
-  return {};
+  const counts = Array.from({ length: MOST_LAYERS }, (_, k) => k + 1).filter(
+    (count) => count > now && thickness / count >= THINNEST_LAYER.value && isEnough(count),
+  );
+  const count = counts.find((some) => isSold(thickness / some)) ?? counts[0];
+  if (count === undefined) return {};
+  const edits = [{ path: ['panels', 'layered'], value: withLayers(layered, panel.id, count) }];
+  return { remedies: [{ label: `Lay it in ${count} layers`, edits }] };
 }
 
 /** For one that could not be made at all. */

@@ -115,6 +115,18 @@ describe('a panel that bends too hard for its sheet', () => {
       expect(isTold(edited(thick, ['panels', 'layered'], fewer))).toBe(true);
     }
   });
+  it('is laid of sheets that are sold: 9 mm in three of 3 mm, though two of 4.5 would bend', () => {
+    const nine = edited(demoProject('veyra', 'x'), ['panels', 'thickness'], 9);
+    const labels = createDerive()(nine).panels.findings.flatMap(({ remedies = [] }) =>
+      remedies.map(({ label }) => label).filter((label) => label.startsWith('Lay it')),
+    );
+    expect(new Set(labels)).toEqual(new Set(['Lay it in 3 layers']));
+    // three eighths of an inch in two of three sixteenths
+    const inch = edited(demoProject('veyra', 'x'), ['panels', 'thickness'], 9.525);
+    expect(
+      createDerive()(inch).panels.findings.flatMap(({ remedies = [] }) => remedies.map(({ label }) => label)),
+    ).toContain('Lay it in 2 layers');
+  });
   it('of a butt where nothing lies over it is stopped', () => {
     const own = [{ id: 'j', panel: bottom.id, at: 1500, kind: 'butt' }];
     const { findings } = createDerive()(edited(plain, ['joints', 'own'], own)).joints;
