@@ -19,6 +19,10 @@ import { longest, stack, wholeBox, type Shelf } from '../../drawing/shelves';
 import { JointMark } from './JointMark';
 import { SheetsUnder } from './SheetsUnder';
 
+/** So many panels have room under one another; more stand so high each, and the page scrolls. */
+const FEW = 3;
+const EACH_PX = 165;
+
 /** Of the space between panels. */
 const UNDER_LAST = 0.62;
 
@@ -36,7 +40,13 @@ export function JointsDrawing({ panels, jointed }: Props) {
   // the last panel's dimension and sheets are below it as the others' are
   const bounds = { ...whole, minY: whole.minY - space * UNDER_LAST };
   return (
-    <DrawingSurface label="Panels with their joints" bounds={bounds} corner={isWide ? HULL : undefined} hasHandles>
+    <DrawingSurface
+      label="Panels with their joints"
+      bounds={bounds}
+      corner={isWide ? HULL : undefined}
+      tall={isWide && panels.length > FEW ? EACH_PX * panels.length : undefined}
+      hasHandles
+    >
       {({ px }) => (
         <>
           <GrainPattern px={px} />

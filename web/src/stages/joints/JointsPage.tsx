@@ -27,7 +27,12 @@ export default function JointsPage() {
   const joint = own?.joints[place];
   return (
     <>
-      <Box sx={{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' }}>
+      <Box
+        sx={{
+          ...{ flex: { md: 1 }, minWidth: 0, minHeight: { md: 0 }, display: 'flex', flexDirection: 'column' },
+          overflow: { md: 'auto' },
+        }}
+      >
         <JointsStrip panels={drawn} jointed={jointed} />
         <JointsDrawing panels={drawn} jointed={jointed} />
       </Box>
