@@ -99,6 +99,8 @@ test('a bottom too thick for its bend is laid in layers: each marked out, butted
   await expectNoFaults(page);
   await page.getByRole('link', { name: /Sheets/ }).click();
   await expect(page.getByText(/No sheet of 3 mm in stock/)).toBeVisible();
+  await page.getByRole('button', { name: 'Buy such sheets' }).click();
+  await expect(page.getByText(/No sheet of 3 mm in stock/)).toBeHidden();
   await page.getByRole('link', { name: /Epoxy/ }).click();
   await page.getByRole('link', { name: /Panels/ }).click();
   const layers = page.getByLabel('Layers', { exact: true });

@@ -52,8 +52,12 @@ describe('a bottom laid in two layers', () => {
     const codes = ({ findings }: { readonly findings: readonly { readonly code: string }[] }) =>
       findings.map(({ code }) => code);
     expect(codes(derived.sheets)).toContain('sheet-missing');
-    const stock = [...project.sheets.stock, { ...at(project.sheets.stock, 0), id: 'thin', name: 'Thin', thickness: 3 }];
-    const stocked = createDerive()(edited(project, ['sheets', 'stock'], stock));
+    const [remedy] = derived.sheets.findings.find(({ code }) => code === 'sheet-missing')?.remedies ?? [];
+    expect(remedy?.label).toBe('Buy such sheets');
+    const bought = applyEdits(project, remedy!.edits);
+    if (!bought.ok) throw new Error(bought.reason);
+    expect(at(bought.project.sheets.stock, -1)).toMatchObject({ thickness: 3, width: 2440, height: 1220 });
+    const stocked = createDerive()(bought.project);
     expect(codes(stocked.sheets)).not.toContain('sheet-missing');
   });
   it('is butted, each layer clear of the butts of the one under it as far as is wanted', () => {

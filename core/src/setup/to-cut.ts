@@ -14,8 +14,10 @@ type CutFrom = {
  * to starboard under its own id, to port under another. One that cannot be made as built, or that hand of it, stays as
  * drawn, and that is found at Set-up. Of one that is laid of layers each layer stands in its place.
  */
-export const panelsToCut = (values: CutFrom): readonly Panel[] =>
-  (values.setup.built.length === 0 ? values.panels.panels : cuts(values).map(({ panel }) => panel)).flatMap(cutOf);
+export const panelsToCut = (values: CutFrom): readonly Panel[] => {
+  const panels = values.setup.built.length === 0 ? values.panels.panels : cuts(values).map(({ panel }) => panel);
+  return panels.some(({ layers }) => layers) ? panels.flatMap(cutOf) : panels;
+};
 
 type Cut = { readonly panel: Panel; readonly built?: BuiltPanel };
 

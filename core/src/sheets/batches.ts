@@ -7,9 +7,11 @@
 import { isSameWood } from '../joints';
 import { boxOutline, hashOf, type Outline, type Region } from '../geometry';
 import { liesClear, placedRegion } from './check';
+import { SKIN_SHEETS } from './constants';
 import type { SheetsFinding, SheetsResult } from './findings';
 import { piecesOf, type CutPart } from './parts';
 import type { FixedCopy, NestJob, SheetsPart, StockSheet } from './schema';
+import { withSheet } from './stock';
 
 /** Batches with the same key are the same job, and a layout of the one is one of the other. */
 export type NestBatch = {
@@ -59,13 +61,22 @@ export function nestBatches(
   return { value: batches, findings, assumed: [] };
 }
 
-/** Where sheets of the thickness are in stock under another name of their wood: they are of this one. */
+/** Where sheets of the thickness are in stock under another name of their wood: they are of this one; else new ones. */
 function ofThisKind(stock: readonly StockSheet[], { thickness, kind }: Material) {
   const others = stock.filter((sheet) => sheet.thickness === thickness && sheet.qty > 0);
-  if (others.length === 0) return [];
+  if (others.length === 0) return newSheets(stock, { thickness, kind });
   const edits = others.map(({ id }) => ({ path: ['sheets', 'stock', id, 'kind'], value: kind }));
   const label = kind.trim() === '' ? 'Tell them not apart' : `They are of ${kind.trim()}`;
   return [{ label, edits }];
+}
+
+/** As large as the largest that are bought for the boat, and as many as any boat takes. */
+function newSheets(stock: readonly StockSheet[], { thickness, kind }: Material) {
+  const [like] = stock.filter(({ isOffcut }) => !isOffcut).sort((a, b) => b.width * b.height - a.width * a.height);
+  if (!like) return [];
+  const { width, height } = like;
+  const value = withSheet(stock, { width, height, thickness, kind, qty: SKIN_SHEETS.value.qty });
+  return [{ label: 'Buy such sheets', edits: [{ path: ['sheets', 'stock'], value }] }];
 }
 
 /** 0 for offcuts, 1 for what is there, 2 for what is to be bought. */

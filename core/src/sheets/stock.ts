@@ -16,7 +16,7 @@ function freeId(stock: Stock, word: string): string {
 export const usualSizes = (notation: Notation): readonly { readonly width: number; readonly height: number }[] =>
   isImperial(notation) ? USUAL_SIZES.value.imperial : USUAL_SIZES.value.metric;
 
-type Sized = Pick<StockSheet, 'width' | 'height' | 'thickness'> & Partial<Pick<StockSheet, 'kind' | 'name'>>;
+type Sized = Pick<StockSheet, 'width' | 'height' | 'thickness'> & Partial<Pick<StockSheet, 'kind' | 'name' | 'qty'>>;
 
 /** One more row, of sheets to be bought. */
 export const withSheet = (stock: Stock, sheet: Sized): StockSheet[] => [
