@@ -74,7 +74,7 @@ describe('what a joint takes', () => {
       }
     },
   );
-  it('more joints than the fewest: all pieces out of a sheet, none a sliver, each joint with room on the way aft', () => {
+  it('more joints than the fewest: all pieces out of a sheet, none a sliver, each joint with room aft', () => {
     const next = random(11);
     for (let trial = 0; trial < 300; trial++) {
       const [lap, usable, from] = [80 * next(), 1000 + 2000 * next(), 300 * next()];
