@@ -86,6 +86,11 @@ const evenly = <T extends object>(panels: T) => ({
   ...{ markingStray: 0, accuracy: PANEL_DEFAULTS.accuracy, layered: [] },
 });
 const asDrawn = <T extends object>(timber: T) => ({ ...timber, sold: 'drawn' });
+/** Of its own version all is as it was but what every one of those got since. */
+const ofToday = <T extends { readonly timber: object }>(project: T) => ({
+  ...project,
+  ...{ version: PROJECT_VERSION, timber: asDrawn(project.timber) },
+});
 const inOneSheet = <T extends object>(panels: T) => ({ ...panels, layered: [] });
 
 /** As a boat that had none begins with them. */
@@ -365,9 +370,7 @@ describe('readProject', () => {
   it('brings the frozen sixteenth version up: nothing lies inside, and all else is as it was', () => {
     const read = readProject(version16);
     expect(read.ok && read.project).toEqual({
-      ...version16,
-      version: PROJECT_VERSION,
-      timber: asDrawn(version16.timber),
+      ...ofToday(version16),
       panels: evenly(version16.panels),
       fitout: insideAtFirst(),
       ...PLAN_AND_LOG,
@@ -377,9 +380,7 @@ describe('readProject', () => {
     const read = readProject(version17);
     const fitout = { ...insideAtFirst(), parts: version17.fitout.parts.map((part) => ({ ...part, ...PLAIN_PART })) };
     expect(read.ok && read.project).toEqual({
-      ...version17,
-      version: PROJECT_VERSION,
-      timber: asDrawn(version17.timber),
+      ...ofToday(version17),
       panels: evenly(version17.panels),
       fitout,
       ...PLAN_AND_LOG,
@@ -391,9 +392,7 @@ describe('readProject', () => {
     const parts = version18.fitout.parts.map((part) => ({ ...part, ...PLAIN_PART }));
     const fitout = { ...insideAtFirst(), parts, walls, blocks };
     expect(read.ok && read.project).toEqual({
-      ...version18,
-      version: PROJECT_VERSION,
-      timber: asDrawn(version18.timber),
+      ...ofToday(version18),
       panels: evenly(version18.panels),
       fitout,
       ...PLAN_AND_LOG,
@@ -403,9 +402,7 @@ describe('readProject', () => {
     const read = readProject(version19);
     const fitout = { ...version19.fitout, knees: [] };
     expect(read.ok && read.project).toEqual({
-      ...version19,
-      version: PROJECT_VERSION,
-      timber: asDrawn(version19.timber),
+      ...ofToday(version19),
       panels: evenly(version19.panels),
       fitout,
       ...PLAN_AND_LOG,
@@ -415,9 +412,7 @@ describe('readProject', () => {
     const read = readProject(version20);
     const plan = { ...version20.plan, rates: planAtFirst().rates };
     expect(read.ok && read.project).toEqual({
-      ...version20,
-      version: PROJECT_VERSION,
-      timber: asDrawn(version20.timber),
+      ...ofToday(version20),
       panels: evenly(version20.panels),
       ...PLAN_AND_LOG,
       plan,
@@ -426,9 +421,7 @@ describe('readProject', () => {
   it('brings the frozen twenty-first version up: no job after another, she floats bare, all else as it was', () => {
     const read = readProject(version21);
     expect(read.ok && read.project).toEqual({
-      ...version21,
-      version: PROJECT_VERSION,
-      timber: asDrawn(version21.timber),
+      ...ofToday(version21),
       panels: evenly(version21.panels),
       weights: weightsAtFirst(),
     });
@@ -439,9 +432,7 @@ describe('readProject', () => {
   it('brings the frozen twenty-second version up: marked at even steps as before, in its own rule', () => {
     const read = readProject(version22);
     expect(read.ok && read.project).toEqual({
-      ...version22,
-      version: PROJECT_VERSION,
-      timber: asDrawn(version22.timber),
+      ...ofToday(version22),
       panels: evenly(version22.panels),
     });
     const inches = readProject({ ...version22, notation: 'in-16' });
@@ -450,9 +441,7 @@ describe('readProject', () => {
   it('brings the frozen twenty-third version up: without a card, and takes one', () => {
     const read = readProject(version23);
     expect(read.ok && read.project).toEqual({
-      ...version23,
-      version: PROJECT_VERSION,
-      timber: asDrawn(version23.timber),
+      ...ofToday(version23),
       panels: inOneSheet(version23.panels),
     });
     const { hasBowTransom: _has, bow: _bow, ...older } = emptyCard();
@@ -462,9 +451,7 @@ describe('readProject', () => {
   it('brings the frozen twenty-fourth version up: a card of it comes together at the bow', () => {
     const read = readProject(version24);
     expect(read.ok && read.project).toEqual({
-      ...version24,
-      version: PROJECT_VERSION,
-      timber: asDrawn(version24.timber),
+      ...ofToday(version24),
       panels: inOneSheet(version24.panels),
     });
     const { hasBowTransom: _has, bow: _bow, ...older } = { ...emptyCard(), stem: 30 };
@@ -474,9 +461,7 @@ describe('readProject', () => {
   it('brings the frozen twenty-fifth version up: each panel one sheet thick', () => {
     const read = readProject(version25);
     expect(read.ok && read.project).toEqual({
-      ...version25,
-      version: PROJECT_VERSION,
-      timber: asDrawn(version25.timber),
+      ...ofToday(version25),
       panels: inOneSheet(version25.panels),
     });
   });

@@ -33,7 +33,8 @@ type Props = { readonly panels: readonly Panel[]; readonly jointed: readonly Joi
 export function JointsDrawing({ panels, jointed }: Props) {
   // what is written between the panels is as large on a narrow screen, where all else is small; no room for the hull
   const isWide = useMediaQuery(useTheme().breakpoints.up('md'));
-  const apart = isWide ? 0.26 : 0.36;
+  const isMany = panels.length > FEW;
+  const apart = isWide ? 0.26 : isMany ? 0.44 : 0.36;
   const space = longest(panels) * apart;
   const shelves = stack(panels, space);
   const whole = wholeBox(shelves);
@@ -44,7 +45,7 @@ export function JointsDrawing({ panels, jointed }: Props) {
       label="Panels with their joints"
       bounds={bounds}
       corner={isWide ? HULL : undefined}
-      tall={isWide && panels.length > FEW ? EACH_PX * panels.length : undefined}
+      tall={isMany ? EACH_PX * panels.length : undefined}
       hasHandles
     >
       {({ px }) => (

@@ -1,6 +1,6 @@
 /** Of how many thin sheets the picked panel is laid. */
 import { formatFine, unitLabel } from '@kalotrope/core/measure';
-import { layersOf, MOST_LAYERS, withLayers, type Panel, type PanelsPart } from '@kalotrope/core/panels';
+import { cutOf, layersOf, MOST_LAYERS, withLayers, type Panel, type PanelsPart } from '@kalotrope/core/panels';
 import { NumberField, numberBetween } from '../../controls/NumberField';
 import { PlainTable } from '../../controls/PlainTable';
 import { Section } from '../../controls/Section';
@@ -42,10 +42,10 @@ export function Layers({ panel, part }: Props) {
           <PlainTable
             label="Layers from the inside out"
             columns={COLUMNS}
-            rows={panel.layers.map(({ edges: [lower, upper] }, k) => ({
+            rows={cutOf(panel).map(({ name, edges: [lower, upper] }, k) => ({
               key: k,
               cells: [
-                k === 0 ? '1, inside' : String(k + 1),
+                name.slice(panel.name.length + 2),
                 ...[lower.length, upper.length].map((mm) => formatFine(mm, notation)),
               ],
             }))}
