@@ -26,7 +26,11 @@ export async function unfold(page: Page, ...titles: readonly string[]): Promise<
     const head = page
       .getByRole('complementary', { name: 'The slip', exact: true })
       .getByRole('button', { name: title, exact: true });
-    if ((await head.getAttribute('aria-expanded')) === 'false') await head.click();
+    // while what stands over it still arrives, a press may land beside it
+    await expect(async () => {
+      if ((await head.getAttribute('aria-expanded')) === 'false') await head.click();
+      await expect(head).toHaveAttribute('aria-expanded', 'true', { timeout: 2000 });
+    }).toPass();
   }
 }
 
