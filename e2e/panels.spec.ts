@@ -73,6 +73,30 @@ test('thickness moves the edges, and the base line the figures', async ({ page }
   await expect(page.getByText(/Bottom here curves by/)).toBeVisible();
 });
 
+test('a bottom thicker than the sides: what stands on it, what is cut of it, and undone', async ({ page }) => {
+  await openPanels(page, 'tamsel');
+  await unfold(page, 'Its own sheet and layers');
+  await page.getByRole('button', { name: 'Of another thickness' }).click();
+  const field = page.getByLabel('Its own thickness', { exact: true });
+  await expect(field).toHaveValue('9.0');
+  await field.fill('90');
+  await field.press('Enter');
+  await expect(page.getByText('Expected a length from 1.0 mm to 40.0 mm')).toBeVisible();
+  await field.fill('9');
+  await field.press('Enter');
+  await expectNoFaults(page);
+  await page.getByRole('link', { name: /Frames/ }).click();
+  await expect(page.getByTitle(/each panel by its own thickness/)).toBeVisible();
+  await page.getByRole('link', { name: /Sheets/ }).click();
+  await expect(page.getByText(/^Sheet \d: 9 mm/).first()).toBeVisible();
+  await page.getByRole('link', { name: /Panels/ }).click();
+  await page.getByRole('button', { name: 'As thick as all others' }).click();
+  await expect(page.getByRole('button', { name: 'Of another thickness' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Its own thickness', { exact: true })).toHaveValue('9.0');
+  await expectNoFaults(page);
+});
+
 test('a bottom too thick for its bend is laid in layers: each marked out, butted, of thin sheets; one again', async ({
   page,
 }) => {
@@ -82,7 +106,7 @@ test('a bottom too thick for its bend is laid in layers: each marked out, butted
   await thickness.fill('9');
   await thickness.press('Enter');
   await page.getByRole('button', { name: 'Lay it in 3 layers' }).first().click();
-  await unfold(page, 'Laid in layers', 'Mark out');
+  await unfold(page, 'Its own sheet and layers', 'Mark out');
   await expect(page.getByText('3 of 3 mm', { exact: true })).toBeVisible();
   const table = page.getByRole('table', { name: 'Offsets to mark out' });
   const inside = await table.textContent();

@@ -8,7 +8,7 @@
  * panel's own plane. Accuracy: over a face some millimetres at its ends, for a picture.
  */
 import { at, distance3, lerp2, polylineLength, type Vec2, type Vec3 } from '../geometry';
-import { pointsBetween, type Panel } from '../panels';
+import { pointsBetween, thicknessOf, type Panel } from '../panels';
 import type { EpoxyPart } from './schema';
 import { isWithin, scheduleOf, type Seam, type SeamEdge } from './seams';
 
@@ -27,9 +27,9 @@ const LEAST_MM = 20;
 /** Beyond the skin’s thickness a seam may stand so far off a panel’s face and still lie on it, mm. */
 const SPARE_MM = 2;
 
-/** @param thickness of the skin: what stands inside of it is that far off the face */
+/** @param thickness of the usual sheet, or the panel's own: what stands inside of it is that far off the face */
 export function zonesOn(panel: Panel, seams: readonly Seam[], part: EpoxyPart, thickness: number): Zone[] {
-  const off = thickness + SPARE_MM;
+  const off = thicknessOf(panel, thickness) + SPARE_MM;
   return seams.flatMap((seam) => {
     const { inside, outside, tapeWidth } = scheduleOf(seam, part);
     const layers = { inside, outside: isWithin(seam) ? 0 : outside };

@@ -24,7 +24,7 @@ import {
   type Vec2,
 } from '../geometry';
 import { outlineOfOpening, type School } from '../frames';
-import type { Panel } from '../panels';
+import { insideOf, outsideOf, type Panel } from '../panels';
 import { acrossPlaces, besideLine, FAR_MM, HALF_BREADTH_MM, levelOn, lineAt, planeAtX, type EndOfRoom } from './across';
 import { blunted } from './blunt';
 import { TIP } from './constants';
@@ -102,8 +102,9 @@ export function shapeOf(
   const school = plan.school ?? asked.school;
   const isOver = plan.fit === 'over';
   const gap = isOver ? -plan.overhang : school === 'framed' ? 0 : plan.gap;
-  const inset = isOver ? asked.outside : asked.inside + plan.lining;
-  const edgesOf = (face: FaceOfLie) => skinEdges(panels, lie, { face, inset, runOn: isOver ? RUN_ON_MM : 0, gap });
+  const insetOf = (panel: Panel) =>
+    isOver ? -outsideOf(panel, -asked.outside) : insideOf(panel, asked.inside) + plan.lining;
+  const edgesOf = (face: FaceOfLie) => skinEdges(panels, lie, { face, insetOf, runOn: isOver ? RUN_ON_MM : 0, gap });
   const edges = { top: isOver ? [] : edgesOf('top'), under: edgesOf('under') };
   const [top, under] = [edges.top, edges.under].map((runs) => unionOf(runs.map((run) => closed(run, asked.ends))));
   const half = isOver

@@ -7,7 +7,7 @@
  */
 import { upright, type Vec3 } from '../geometry';
 import type { MemberRun } from '../frames';
-import type { Panel } from '../panels';
+import { insideOf, type Panel } from '../panels';
 import { sectionAt } from '../surface';
 import type { FittedPiece } from './fitted';
 import { placeOn, type Lie } from './lie';
@@ -43,7 +43,9 @@ const LEAST_MM = 1.5;
 
 /** The least half-breadth over a height. */
 function roomOver({ panels, members, inside }: Hull, x: number, z: number): number {
-  const skin = panels.flatMap(({ rulings }) => sectionAt(rulings, x, inside).map(({ space }) => space));
+  const skin = panels.flatMap((panel) =>
+    sectionAt(panel.rulings, x, insideOf(panel, inside)).map(({ space }) => space),
+  );
   const timbers = members.filter(({ side }) => side === 'inside').flatMap((member) => cornersAt(member, x));
   return Math.min(...[...skin, ...timbers].filter((p) => p[2] > z && p[1] > 0).map((p) => p[1]));
 }

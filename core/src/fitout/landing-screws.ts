@@ -14,7 +14,7 @@ import type { Fitted } from './value';
 
 type Asked = {
   readonly screws: FramesPart['screws'];
-  /** The skin's own, which a part over the sheer stands beyond. */
+  /** Of the skin's uppermost sheet, which a part over the sheer stands beyond. */
   readonly skinMm: number;
 };
 

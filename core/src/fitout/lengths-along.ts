@@ -8,7 +8,7 @@
 import { dot3 } from '../geometry';
 import { planeOf, type Frame } from '../frames';
 import type { Hull } from '../lines';
-import type { Panel } from '../panels';
+import { insideOf, type Panel } from '../panels';
 import { sectionBy } from '../surface';
 import type { EndOfRoom } from './across';
 import { seenFromAbove } from './in-boat';
@@ -73,8 +73,8 @@ function facesAt(frame: Frame, height: number): { readonly fore: number; readonl
 
 /** On the centreline, from the inside of the skin forward and aft, no further than the transoms. */
 function endsAt({ panels, ends, inside }: Boat, height: number): readonly [number, number] | undefined {
-  const near = panels.flatMap(({ rulings }) =>
-    sectionBy(rulings, { normal: [0, 0, 1], level: height }, inside).map(({ space }) => space),
+  const near = panels.flatMap((panel) =>
+    sectionBy(panel.rulings, { normal: [0, 0, 1], level: height }, insideOf(panel, inside)).map(({ space }) => space),
   );
   if (near.length === 0) return undefined;
   const xs = near.map(([x]) => x);

@@ -8,6 +8,7 @@
 import { upright, type Vec2 } from '../geometry';
 import { placeInBoat, type Frame } from '../frames';
 import type { Panel } from '../panels';
+import { facesOf, type FacesOfSkin } from './skin-faces';
 import { sectionBy } from '../surface';
 import { acrossAt, overMiddle, placeOn } from './lie';
 import type { Fitted } from './value';
@@ -27,16 +28,12 @@ type Boat = {
   readonly parts: readonly Fitted[];
 };
 
-export function sectionAlong(
-  { panels, frames, parts }: Boat,
-  out: number,
-  skin: { readonly inside: number; readonly outside: number },
-): AlongSection {
+export function sectionAlong({ panels, frames, parts }: Boat, out: number, skin: FacesOfSkin): AlongSection {
   const level = Math.max(BESIDE_MM, out);
   const own = panels.filter(({ only }) => only !== 'port');
   return {
-    skin: [skin.outside, skin.inside].flatMap((inset) =>
-      own.flatMap(({ rulings }) => linesOf(sectionBy(rulings, { normal: [0, 1, 0], level }, inset))),
+    skin: own.flatMap((panel) =>
+      facesOf(panel, skin).flatMap((inset) => linesOf(sectionBy(panel.rulings, { normal: [0, 1, 0], level }, inset))),
     ),
     frames: frames.filter(({ kind }) => kind !== 'mould').flatMap((frame) => frameAlong(frame, level)),
     parts: parts.flatMap((part) => partAlong(part, out)),

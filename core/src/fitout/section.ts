@@ -15,6 +15,7 @@ import type { FittedKnee } from './knees/knee';
 import type { Lying } from './lying';
 import { alongAt, overMiddle, placeOn } from './lie';
 import { without } from './section-along';
+import { facesOf, type FacesOfSkin } from './skin-faces';
 import type { Fitted } from './value';
 import type { FittedWall } from './walls/fitted-wall';
 
@@ -39,9 +40,9 @@ const STEPS = 24;
 export function sectionOf(
   { panels, ...lying }: { readonly panels: readonly Panel[] } & Lying,
   x: number,
-  skin: { readonly inside: number; readonly outside: number },
+  skin: FacesOfSkin,
 ): Section {
-  const lines = panels.flatMap((panel) => [skin.outside, skin.inside].flatMap((inset) => skinAcross(panel, x, inset)));
+  const lines = panels.flatMap((panel) => facesOf(panel, skin).flatMap((inset) => skinAcross(panel, x, inset)));
   return { skin: lines, parts: partsAcross(lying, x) };
 }
 

@@ -42,8 +42,8 @@ export type SkinPoint = {
 
 export type SkinAsked = {
   readonly face: FaceOfLie;
-  /** From the lines' surface, into the boat. */
-  readonly inset: number;
+  /** From a panel's lines, into the boat. */
+  readonly insetOf: (panel: Panel) => number;
   /** The uppermost panel is taken to run on by this; 0: it ends at the sheer. */
   readonly runOn: number;
   /** On the sheet, kept clear of the skin; negative: beyond it. */
@@ -91,7 +91,8 @@ type Ruled = {
 };
 type Moved = Ruled & { readonly overP: number; readonly overQ: number };
 
-function runsOn(panel: Panel, lie: Lie, { face, inset, runOn, gap }: SkinAsked): SkinPoint[][] {
+function runsOn(panel: Panel, lie: Lie, { face, insetOf, runOn, gap }: SkinAsked): SkinPoint[][] {
+  const inset = insetOf(panel);
   const over = (place: Vec3) => heightOver(lie, place, face);
   const moved = halfOf(panel).map((ruling): Moved => {
     const [a, b] = [ruling.p, ruling.q].map((end) => sub3(end, scale3(ruling.normal, inset))) as [Vec3, Vec3]; // two

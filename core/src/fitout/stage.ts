@@ -3,6 +3,7 @@ import type { FramesPart, FramesValue, School } from '../frames';
 import type { Hull } from '../lines';
 import {
   depthOfInside,
+  thicknessOf,
   type Panel,
   type Transom,
   type PanelsPart,
@@ -66,6 +67,7 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper & 
     const inside = depthOfInside({ thickness, linesTo });
     const { panels, transoms, strips } = values.panels;
     const { frames, girders, members } = values.frames;
+    const atSheer = thicknessOf(panels[panels.length - 1] ?? {}, thickness);
     const hull = values.lines;
     const boat = {
       ...{ hull, panels, transoms, transomThickness, transomRadius },
@@ -88,7 +90,7 @@ export const fitoutStage = defineStage<{ before: Before; whole: InsideOnPaper & 
     const value = {
       ...{ parts, walls, blocks, stems, knees },
       all: [...parts, ...walls, ...blocks, ...stems, ...knees],
-      screws: remember('screws', landingScrews, parts, part.parts, { screws, skinMm: thickness }),
+      screws: remember('screws', landingScrews, parts, part.parts, { screws, skinMm: atSheer }),
       people: part.people.map((plan) => remember(`person ${plan.id}`, seatedIn, plan, inBoat)),
       lengths: { height, stretches: remember('lengths', lengthsAlong, along, height) },
       overAll: remember('over all', overAll, hull, remember('built', asItIs, [...parts, ...walls])),

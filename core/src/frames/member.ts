@@ -32,7 +32,7 @@ import {
   type Vec3,
 } from '../geometry';
 import type { Hull } from '../lines';
-import { faceAt, onEdge, type EdgeOfPanel, type Panel } from '../panels';
+import { faceAt, insideOf, meetsAt, onEdge, outsideOf, type EdgeOfPanel, type Panel } from '../panels';
 import { sectionBy, wholeEnds } from '../surface';
 import { cornerAlong, type Corner } from './rolling-bevel';
 import type { Member } from './schema';
@@ -78,9 +78,10 @@ export function runMember(
   skin: SkinFaces,
 ): MemberRun | undefined {
   const sign = member.side === 'inside' ? 1 : -1;
-  const offMm = member.side === 'inside' ? skin.inside : -skin.outside;
+  const offOf = (panel: Panel) =>
+    member.side === 'inside' ? insideOf(panel, skin.inside) : -outsideOf(panel, skin.outside);
   const faces =
-    member.on === 'centre' ? centreFaces(member, panels, offMm) : panelFaces(member, hull, panels, offMm, member.on);
+    member.on === 'centre' ? centreFaces(member, panels, offOf) : panelFaces(member, hull, panels, offOf, member.on);
   const kept = stopped(stopped(faces, member.from, 1), member.to, -1);
   if (kept.length < 3) return undefined;
   const rings = ringsOf(kept, sign * member.depth);
@@ -111,7 +112,7 @@ function panelFaces(
   member: Member,
   hull: Hull,
   panels: readonly Panel[],
-  offMm: number,
+  offOf: (panel: Panel) => number,
   on: 'above' | 'below',
 ): Face[] {
   const line = hull.lines.find(({ id }) => id === member.line);
@@ -122,7 +123,7 @@ function panelFaces(
     // the lower edge of a bottom across the centreline is the port one
     if (end === 'P' && panel.spansCentreline) return [];
     const stretch = panel.stretches[on === 'above' ? 0 : 1].find((one) => one.line === line.id);
-    return stretch ? facesOn({ panel, end, stretch }, { member, offMm, corner }) : [];
+    return stretch ? facesOn({ panel, end, stretch }, { member, offOf, corner }) : [];
   });
 }
 
@@ -152,7 +153,8 @@ function between(a: Face, b: Face, w: number): Face {
 
 type FacesAsked = {
   readonly member: Member;
-  readonly offMm: number;
+  /** From a panel's lines inward to the face that it lies on. */
+  readonly offOf: (panel: Panel) => number;
   /** Of one that lies in it. */
   readonly corner: Corner | undefined;
 };
@@ -163,8 +165,11 @@ const SQUARE_RAD = Math.PI / 2;
  * How far along the inside face its corner lies from the line's own foot on it: where the two inside faces meet, or
  * where the deck comes to it.
  */
-function cornerShift({ isUnderDeck }: Corner, dihedralRad: number, offMm: number): number {
-  return offMm / Math.tan(isUnderDeck ? dihedralRad : dihedralRad / 2);
+function cornerShift({ isUnderDeck }: Corner, dihedralRad: number, own: number, other: number): number {
+  if (isUnderDeck) return own / Math.tan(dihedralRad);
+  if (own === other) return own / Math.tan(dihedralRad / 2);
+  const turnRad = Math.PI - dihedralRad;
+  return Math.sign(turnRad) * meetsAt(own, other, Math.abs(turnRad));
 }
 
 /** Places of an edge nearer than this are one. */
@@ -180,7 +185,8 @@ function marksOf(faces: readonly Face[]): MemberRun['marks'] {
 }
 
 /** Along one panel's edge: both curves, at even steps of the edge's own parameter. */
-function facesOn({ panel, end, stretch }: EdgeOfPanel, { member, offMm, corner }: FacesAsked): Face[] {
+function facesOn({ panel, end, stretch }: EdgeOfPanel, { member, offOf, corner }: FacesAsked): Face[] {
+  const offMm = offOf(panel);
   const flats = panel.rulings
     .map((r) => ({ u: end === 'P' ? r.s : r.t, flat: wholeEnds(r)[end === 'P' ? 0 : 1] }))
     // the rulings of a fan leave the edge in one place
@@ -192,7 +198,9 @@ function facesOn({ panel, end, stretch }: EdgeOfPanel, { member, offMm, corner }
     const t = stretch.lineFrom + ((stretch.lineTo - stretch.lineFrom) * i) / count;
     const { place, inward } = edgeAt(flats, onEdge(stretch, t), end);
     const dihedralRad = corner?.dihedralAt(t);
-    const from = member.away + (corner && dihedralRad ? cornerShift(corner, dihedralRad, offMm) : 0);
+    const from =
+      member.away +
+      (corner && dihedralRad ? cornerShift(corner, dihedralRad, offMm, offOf(corner.beside(panel, t) ?? panel)) : 0);
     const inBy = (d: number): Vec2 => [place[0] + d * inward[0], place[1] + d * inward[1]];
     const on = { panel: panel.id, near: inBy(from), far: inBy(from + member.width) };
     const near = faceAt(panel, on.near, rulings.near);
@@ -225,10 +233,10 @@ function edgeAt(flats: readonly { readonly u: number; readonly flat: Vec2 }[], u
 }
 
 /** Along the centreline: where the planes at half its width to either side meet the lowest panel. */
-function centreFaces(member: Member, panels: readonly Panel[], offMm: number): Face[] {
+function centreFaces(member: Member, panels: readonly Panel[], offOf: (panel: Panel) => number): Face[] {
   const lowest = panels[0];
   if (!lowest) return [];
-  const points = [...sectionBy(lowest.rulings, { normal: [0, 1, 0], level: member.width / 2 }, offMm)].sort(
+  const points = [...sectionBy(lowest.rulings, { normal: [0, 1, 0], level: member.width / 2 }, offOf(lowest))].sort(
     (a, b) => a.space[0] - b.space[0],
   );
   return points.map(({ space: [x, y, z], normal }): Face => ({

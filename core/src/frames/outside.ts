@@ -1,7 +1,7 @@
 /** What is marked on the outside of a panel: lines over the middle of what timber stands behind it, and screws. */
 import { openPath, TEXT_MM, type DrawnPath, type DrawnText } from '../formats';
 import { at, lerp2, polylineLength, simplify, type Vec2, type Vec3 } from '../geometry';
-import { planeMark, type Panel } from '../panels';
+import { planeMark, thicknessOf, type Panel } from '../panels';
 import type { Marks } from '../stage';
 import { reaches, type Frame } from './frame';
 import type { MemberRun } from './member';
@@ -20,7 +20,7 @@ export function outsideLines(panel: Panel, frame: Frame, thickness: number): (re
   return shares
     .map((share) => {
       const through = level + (frame.face === 'fore' ? 1 : -1) * share * frame.width;
-      return planeMark(panel, { normal, level: through }, reach, (panel.insideMm ?? 0) - thickness);
+      return planeMark(panel, { normal, level: through }, reach, (panel.insideMm ?? 0) - thicknessOf(panel, thickness));
     })
     .filter((line) => line.length > 1);
 }

@@ -170,6 +170,8 @@ function lineRun(line: HullLine, panels: readonly Panel[]): Run | undefined {
 export type Corner = {
   /** Inside angle, radians; undefined where no panel is. */
   readonly dihedralAt: (t: number) => number | undefined;
+  /** What lies against a panel there; undefined where nothing does. */
+  readonly beside: (panel: Panel, t: number) => Panel | undefined;
   /** Only one panel reaches it: the other face is a deck that lies straight athwart. */
   readonly isUnderDeck: boolean;
 };
@@ -179,7 +181,14 @@ export function cornerAlong(line: HullLine, panels: readonly Panel[]): Corner | 
   const along = sharedStretches(panels).filter((shared) => shared.line === line.id);
   const lonely = along.length === 0 ? lonelyEdge(line, panels) : undefined;
   if (along.length === 0 && !lonely) return undefined;
-  return { dihedralAt: (t) => dihedralOn(line, { along, lonely }, t), isUnderDeck: lonely !== undefined };
+  return {
+    dihedralAt: (t) => dihedralOn(line, { along, lonely }, t),
+    beside: (panel, t) => {
+      const shared = sharedAt(along, t);
+      return shared?.above.panel === panel ? shared.below?.panel : shared?.above.panel;
+    },
+    isUnderDeck: lonely !== undefined,
+  };
 }
 
 /** The one panel that runs along a line which no other does: below a sheer. */
@@ -201,12 +210,15 @@ type Beside = { readonly along: readonly Shared[]; readonly lonely: EdgeOfPanel 
 function dihedralOn(line: HullLine, { along, lonely }: Beside, t: number): number | undefined {
   const tangent = unit3(battenAt(line.batten, t).first);
   if (lonely) return angleInside(leaving(lonely, t, tangent), ATHWART_IN, tangent, outwardOf(lonely, t));
-  const shared = along.find(({ from, to }) => t >= from - 1e-9 && t <= to + 1e-9);
+  const shared = sharedAt(along, t);
   if (!shared) return undefined;
   const one = leaving(shared.above, t, tangent);
   const other = shared.below ? leaving(shared.below, t, tangent) : mirroredY(one);
   return angleInside(one, other, tangent, outwardOf(shared.above, t));
 }
+
+const sharedAt = (along: readonly Shared[], t: number): Shared | undefined =>
+  along.find(({ from, to }) => t >= from - 1e-9 && t <= to + 1e-9);
 
 /** A deck lies straight athwart: from the sheer it leaves inward. */
 const ATHWART_IN: Vec3 = [0, -1, 0];
@@ -261,7 +273,13 @@ function rulingsAt(all: readonly LaidRuling[], end: 'P' | 'Q', u: number) {
 }
 
 /** A straight piece of a stem or stern: where a panel ends on the centreline, and the panel's own normal there. */
-export type EndPart = { readonly from: Vec3; readonly to: Vec3; readonly length: number; readonly normal: Vec3 };
+export type EndPart = {
+  readonly from: Vec3;
+  readonly to: Vec3;
+  readonly length: number;
+  readonly normal: Vec3;
+  readonly panel: Panel;
+};
 
 /** A straight stem or stern: the last rulings of the panels that end on the centreline, from the highest down. */
 export const straightEnd = (panels: readonly Panel[], end: 'fore' | 'aft'): EndPart[] =>
@@ -269,7 +287,7 @@ export const straightEnd = (panels: readonly Panel[], end: 'fore' | 'aft'): EndP
     const { p, q, normal } = at(panel.rulings, end === 'fore' ? 0 : -1);
     if (panel.only === 'port' || panel.spansCentreline || distance3(p, q) < SHORT_MM) return [];
     if (Math.max(Math.abs(p[1]), Math.abs(q[1])) > CENTRELINE_MM) return [];
-    return [{ from: q, to: p, length: distance3(p, q), normal }];
+    return [{ from: q, to: p, length: distance3(p, q), normal, panel }];
   });
 
 function endRun(name: string, panels: readonly Panel[]): Run | undefined {

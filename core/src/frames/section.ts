@@ -13,7 +13,7 @@
 import { at, crossLines, distance2, dot3, lerp3, unit3, add3, scale3, type Vec2, type Vec3 } from '../geometry';
 import { toDeg } from '../measure';
 import { bowOf, sectionBy, type Plane, type SectionPoint } from '../surface';
-import type { Panel, RoundedStrip } from '../panels';
+import { insideOf, outsideOf, type Panel, type RoundedStrip } from '../panels';
 import { roundCorner } from './round-corner';
 
 export type FrameEdgePoint = {
@@ -47,7 +47,10 @@ export type FrameSection = {
 };
 
 export type FrameOptions = {
+  /** From the lines' surface inward to where the frame ends, over a panel of the skin's usual sheet. */
   readonly skin: number;
+  /** Which face of a panel of its own thickness that goes with; absent: the inside. */
+  readonly on?: 'inside' | 'outside';
   readonly width: number;
   readonly face: 'fore' | 'aft';
   /** The top leans aft by this; absent: upright. */
@@ -88,12 +91,12 @@ export function frameAt(panels: readonly Panel[], x: number, options: FrameOptio
   const { rakeRad = 0, width, face } = options;
   const plane = { x, rakeRad };
   const cuts = panels
-    .map((panel) => ({ panel, points: halfSection(panel, plane, options.skin) }))
+    .map((panel) => ({ panel, points: halfSection(panel, plane, insetOn(panel, options)) }))
     .filter(({ points }) => points.length > 1);
   if (cuts.length === 0) return undefined;
   trimToEachOther(cuts.map((cut) => cut.points));
   const bows = cuts.map(({ points }) => bowOf(points)); // the panels' own, without the round of a corner
-  roundCorners(cuts, plane, options, options.skin);
+  roundCorners(cuts, plane, options, (panel) => insetOn(panel, options));
   const toOtherFace = face === 'fore' ? 1 : -1;
   const edges = cuts.map(({ panel, points }, i): FrameEdge => ({
     panel: panel.id,
@@ -103,11 +106,14 @@ export function frameAt(panels: readonly Panel[], x: number, options: FrameOptio
     sectionBow: at(bows, i),
   }));
   const outer = panels.map((panel) => ({ panel, points: halfSection(panel, plane, 0) }));
-  roundCorners(outer, plane, options, 0);
+  roundCorners(outer, plane, options, () => 0);
   const skin = outer.flatMap(({ points }) => points.map(flat));
   const outline = withoutRepeats(edges.flatMap((edge) => edge.points.map((p): Vec2 => [p.y, p.z])));
   return { x, width, face, rakeRad, outline, skin: withoutRepeats(skin), edges };
 }
+
+const insetOn = (panel: Panel, { skin, on = 'inside' }: FrameOptions): number =>
+  on === 'inside' ? insideOf(panel, skin) : -outsideOf(panel, -skin);
 
 /** The starboard half of the section by the plane's own axes, from the inner or lower edge outward. */
 function halfSection(panel: Panel, plane: FramePlane, inset: number): SectionPoint[] {
@@ -156,7 +162,7 @@ function roundCorners(
   cuts: readonly { readonly panel: Panel; readonly points: SectionPoint[] }[],
   plane: FramePlane,
   { strips = [] }: FrameOptions,
-  inside: number,
+  insetOf: (panel: Panel) => number,
 ): void {
   for (let i = 1; i < cuts.length; i++) {
     const [lower, upper] = [at(cuts, i - 1), at(cuts, i)];
@@ -165,7 +171,8 @@ function roundCorners(
     const strip = strips.find(
       ({ id, places }) => meetOn(lower.panel, upper.panel, id) && at(places, 0).x <= x && x <= at(places, -1).x,
     );
-    if (strip) roundCorner(lower.points, upper.points, radiusAt(strip, x) - inside);
+    // the strip is measured by the panel above
+    if (strip) roundCorner(lower.points, upper.points, radiusAt(strip, x) - insetOf(upper.panel));
   }
 }
 

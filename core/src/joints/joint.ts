@@ -10,7 +10,7 @@
  */
 import { boundsOf, counterClockwise } from '../geometry';
 import { marksOfFrame, type Frame, type Planked } from '../frames';
-import { cutLineOf, isCutTwice, SHEET_SIZE, type Panel, type SheetInStock } from '../panels';
+import { cutLineOf, isCutTwice, SHEET_SIZE, thicknessOf, type Panel, type SheetInStock } from '../panels';
 import { likePanel } from '../setup';
 import type { JointsFinding, JointsResult } from './findings';
 import { judgeJoints } from './judge';
@@ -41,12 +41,12 @@ export function jointsInPlaces(
 ): OwnJoint[] {
   const lap = lapOf(part.kind, part, thickness);
   const usable = sheet.width - 2 * sheet.margin;
-  return jointed.flatMap(({ panel, joinedAs, joints, length, from, layer }) => {
+  return jointed.flatMap(({ panel, joinedAs, joints, length, from, layer, own: ownSheet }) => {
     if (joinedAs !== panel) return [];
     // what the builder placed himself stays
     const own = part.own.filter((joint) => joint.panel === panel);
-    // and layers' butts, of other sheets, stay where they are best
-    if (joints.length === 0 || own.length > 0 || layer) return own;
+    // and those of other sheets, layers' butts too, stay where they are best
+    if (joints.length === 0 || own.length > 0 || layer || ownSheet) return own;
     const { share, more } = placeOf(panel);
     return evenPlaces({ from, to: from + length, usable, lap }, share, more).map((at, k): OwnJoint => ({
       ...{ id: `${panel}.joint.${k + 1}`, panel, at, kind: part.kind },
@@ -82,7 +82,7 @@ export type JointsAsked = {
   readonly thickness: number;
   readonly sheet: SheetSize;
   readonly part: JointsPart;
-  /** The sheet that a layer of this thickness is cut from; absent: as the skin. */
+  /** The sheet that a layer, or a panel of its own thickness, is cut from; absent: as the skin. */
   readonly sheetOf?: (thicknessMm: number) => SheetSize;
   /** A bottom laid across in boards is not joined along. */
   readonly planked?: Planked;
@@ -156,13 +156,14 @@ function jointPanel(
   findings: JointsFinding[],
 ): JointedPanel {
   const { id, name, layer } = panel;
-  const thickness = layer?.thicknessMm ?? asked.thickness;
-  const sheet = (layer && asked.sheetOf?.(thickness)) ?? asked.sheet;
+  const thickness = thicknessOf(panel, asked.thickness);
+  const sheet = (thickness === asked.thickness ? undefined : asked.sheetOf?.(thickness)) ?? asked.sheet;
   const joinedAs = likePanel(panel);
   const which = {
     ...{ panel: id, name, joinedAs, isPair: isCutTwice(panel) },
     ...(panel.only === 'port' && { isPort: true as const }),
     ...(layer && { layer }),
+    ...(panel.own && { own: panel.own }),
   };
   const box = boundsOf(cutLineOf(panel));
   const [from, length] = [box.minX, box.maxX - box.minX];

@@ -1,6 +1,6 @@
 /** What joining makes of a panel: its joints, the pieces between them, and what goes behind. */
 import type { Outline } from '../geometry';
-import type { Layer } from '../panels';
+import type { Layer, OwnSheet } from '../panels';
 import type { Joint, Piece } from './pieces';
 
 /** A strap that is cut from plywood. */
@@ -17,6 +17,8 @@ export type JointedPanel = {
   readonly isPort?: true;
   /** Where it is one of the layers of a panel. */
   readonly layer?: Layer;
+  /** Where its sheet is not the skin's usual one. */
+  readonly own?: OwnSheet;
   readonly joints: readonly Joint[];
   readonly pieces: readonly Piece[];
   /** Behind the joints, inside, where they are cut from plywood. */

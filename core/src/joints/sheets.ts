@@ -16,7 +16,7 @@ import {
 } from '../formats';
 import { boundsOf, upright } from '../geometry';
 import { formatFine, formatThickness, unitLabel, type Notation } from '../measure';
-import { cutLineOf, type Panel } from '../panels';
+import { cutLineOf, thicknessOf, type Panel } from '../panels';
 import { panelsToCut, type SetupValue } from '../setup';
 import { jointsOnPanel } from './drawings';
 import type { JointedPanel } from './jointed-panel';
@@ -84,7 +84,7 @@ export function jointsSheets({ project, values, sheetHead: head }: JointsWhole):
   const last = onLast === 0 ? undefined : pages.pop();
   const table = first ?? { paths: [], texts: [] };
   const all = [...pages, last ? merged(last, table) : table, ...more];
-  const thicknesses = new Set(drawn.map(({ panel }) => panel.layer?.thicknessMm ?? project.panels.thickness));
+  const thicknesses = new Set(drawn.map(({ panel }) => thicknessOf(panel, project.panels.thickness)));
   const sheet = {
     ...{ name: 'joints-sheet', title: 'The joints, to print', part: 'Joints', hand: 'distances from the fore end' },
     ...{

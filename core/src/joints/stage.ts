@@ -1,6 +1,6 @@
 /** Joints: where do the sheets join? */
 import type { FramesValue } from '../frames';
-import type { Panel, PanelsPart, PanelsValue } from '../panels';
+import { thicknessOf, type Panel, type PanelsPart, type PanelsValue } from '../panels';
 import { panelsToCut, type SetupValue } from '../setup';
 import { defineStage } from '../stage';
 import { jointsToBuy, strapScrewsOf, type BuyingJoints } from './buys';
@@ -43,13 +43,15 @@ export const jointsStage = defineStage<{ before: Before; whole: JointsWhole & Bu
   },
   drawings: ({ project, values }) => {
     const { notation } = project;
-    const thicknessOf = ({ layer }: JointedPanel) => layer?.thicknessMm ?? project.panels.thickness;
+    const mmOf = (jointed: JointedPanel) => thicknessOf(jointed, project.panels.thickness);
     // sheets of one thickness are planed together
-    return [...new Set(values.joints.map(thicknessOf))].flatMap((thickness) => {
-      const alike = values.joints.filter((one) => thicknessOf(one) === thickness);
+    const thicknesses = [...new Set(values.joints.map(mmOf))];
+    return thicknesses.flatMap((thickness) => {
+      const alike = values.joints.filter((one) => mmOf(one) === thickness);
       const stack = planingStack(alike, { thickness, notation });
       if (!stack) return [];
-      return thickness === project.panels.thickness ? [stack] : [{ ...stack, name: `${stack.name}-${thickness}mm` }];
+      const isUsual = thickness === project.panels.thickness || thicknesses.length === 1;
+      return isUsual ? [stack] : [{ ...stack, name: `${stack.name}-${thickness}mm` }];
     });
   },
   sheets: jointsSheets,

@@ -4,12 +4,13 @@
  */
 import { screwRow, type FramesPart, type ScrewRow } from '../frames';
 import { boundsOf, type Vec2 } from '../geometry';
+import { thicknessOf } from '../panels';
 import type { JointedPanel } from './jointed-panel';
 import type { Joint } from './pieces';
 import type { JointsPart } from './schema';
 
 export type StrapScrewsAsked = {
-  /** Of the panel; a strap is taken to be as thick. */
+  /** Of the usual sheet; a strap is taken to be as thick as its panel. */
   readonly thickness: number;
   readonly part: Pick<JointsPart, 'strapUse' | 'strapShort'>;
   readonly screws: FramesPart['screws'];
@@ -17,10 +18,11 @@ export type StrapScrewsAsked = {
 
 export function strapScrews(
   jointed: readonly JointedPanel[],
-  { thickness, part, screws }: StrapScrewsAsked,
+  { thickness: usual, part, screws }: StrapScrewsAsked,
 ): ScrewRow[] {
   return jointed.flatMap((panel) =>
     panel.joints.flatMap((joint, k): ScrewRow[] => {
+      const thickness = thicknessOf(panel, usual);
       if (joint.kind !== 'strap') return [];
       const { low, high } = acrossStrap(panel, joint, k, part.strapShort);
       const id = strapId(panel.panel, k);

@@ -7,8 +7,9 @@
 import type { Hull } from '../lines';
 import { asItIs, makeAnew, type Remember } from '../stage';
 import { SHEET_SIZE } from './constants';
-import { cutPanel, depthOfInside, type Skin } from './cut/cut';
+import { cutPanel, type Skin } from './cut/cut';
 import { cutLayers, layeredOf, layersOf } from './cut/layers';
+import { depthOfInside, inOwnSheet, insideOf, outsideOf } from './cut/own-sheet';
 import { proudOf, proudPanel, proudTransom } from './cut/proud';
 import { judgeRounding, roundedStrip, type RoundedStrip, type StripSheet } from './cut/rounding';
 import { splitPanel } from './cut/split';
@@ -24,7 +25,8 @@ import { cylinderFor, findTransoms, transomEnds, type Transom } from './transom/
 import type { TransomSheet } from './transom/transom-fit';
 
 export type DevelopSettings = Pick<PanelsPart, 'thickness'> &
-  Partial<Pick<PanelsPart, 'splits' | 'layered' | 'transomRadius' | 'transomThickness' | 'transomFit' | 'transomEnds'>>;
+  Partial<Pick<PanelsPart, 'splits' | 'layered' | 'ownThickness' | 'linesTo'>> &
+  Partial<Pick<PanelsPart, 'transomRadius' | 'transomThickness' | 'transomFit' | 'transomEnds'>>;
 
 /**
  * The panels of one side on the surface of the lines, lowest first, cut in two where they are split and run on to a
@@ -36,6 +38,7 @@ export function developPanels(
   remember: Remember = makeAnew,
 ): PanelsResult<readonly Panel[]> & { readonly cylinder: TransomCylinder | undefined } {
   const { thickness, splits = [], layered = [], transomRadius = null, transomThickness = thickness } = settings;
+  const { linesTo = 'outside', ownThickness = [] } = settings;
   const bend =
     transomRadius === null ? undefined : cylinderFor(hull, { radius: transomRadius, thickness: transomThickness });
   const panels: Panel[] = [];
@@ -50,7 +53,9 @@ export function developPanels(
       continue;
     }
     const split = splits.find((other) => other.id === id);
-    const parts = remember(`parts ${id}`, partsOf, panel, split, bend?.cylinder);
+    const parts = remember(`parts ${id}`, partsOf, panel, split, bend?.cylinder).map((part) =>
+      inOwnSheet(part, { thickness, linesTo, ownThickness }, remember),
+    );
     panels.push(...parts);
     findings.push(...parts.flatMap((part) => judgePanel(part, input, { thickness, layered })));
   }
@@ -139,13 +144,13 @@ export function assembleSkin(
 }
 
 function transomSheet(part: SkinSettings): TransomSheet {
-  const skinUnder = depthOfInside(part);
+  const [under, over] = [depthOfInside(part), part.thickness - depthOfInside(part)];
   return {
     fit: part.transomFit,
     ends: part.transomEnds,
     thickness: part.transomThickness,
-    skinUnder,
-    skinOver: part.thickness - skinUnder,
+    skinUnder: (panel) => (panel ? insideOf(panel, under) : under),
+    skinOver: (panel) => (panel ? outsideOf(panel, over) : over),
     gap: part.transomGap,
   };
 }

@@ -25,6 +25,7 @@ import { formatThickness, toDeg, type Notation } from '../measure';
 import type { Marks } from '../stage';
 import { cutLineOf, type Proud } from './cut/cut-line';
 import { cutOf } from './cut/layers';
+import { thicknessOf } from './cut/own-sheet';
 import type { RoundedStrip } from './cut/rounding';
 import type { PanelsValue } from './develop';
 import { faceOf, handOf, markingSheet } from './marking-sheet';
@@ -63,7 +64,7 @@ export function panelDrawing(panel: Panel, { stations, panels, part, others, not
     name: panel.id,
     title: panel.name,
     hand: handOf(panel),
-    material: plywood(panel.layer?.thicknessMm ?? part.thickness, notation),
+    material: plywood(thicknessOf(panel, part.thickness), notation),
     paths: [
       closedPath('cut', cutLineOf(panel)),
       ...netLines(panel),

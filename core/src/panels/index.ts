@@ -1,13 +1,15 @@
 export type { TransomEnds, TransomFit } from './schema';
 export { MOST_LAYERS } from './schema';
-export type { Accuracy, BaseLine, LinesTo, Meeting, PanelProud, PanelSplit, PanelsPart, RoundedChine } from './schema';
+export type { Accuracy, BaseLine, LinesTo, Meeting, PanelProud, PanelSplit } from './schema';
+export type { PanelsPart, RoundedChine } from './schema';
 export { cutLineOf } from './cut/cut-line';
 export { cutOf, layersOf, withLayers } from './cut/layers';
 export { proudOf } from './cut/proud';
-export { MIDDLE_FROM_MM, depthOfInside } from './cut/cut';
+export { MIDDLE_FROM_MM } from './cut/cut';
+export { depthOfInside, insideOf, meetsAt, outsideOf, thicknessOf, withOwnThickness } from './cut/own-sheet';
 export { panelIdOf, panelInputs } from './inputs';
 export { developPanel, isCutTwice, withFlat } from './panel';
-export type { Layer, Panel } from './panel';
+export type { Layer, OwnSheet, Panel } from './panel';
 export { levelMarks, markingOf, planeMark, stationMarks, waterMarks } from './reading/marking';
 export { markingSteps } from './reading/marking-words';
 export { findRemedies } from './remedies/remedy';

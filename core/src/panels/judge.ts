@@ -6,6 +6,7 @@ import { twistOf } from '../surface';
 import { leastRadius } from './bending';
 import { STRAIN_LIMITS, THINNEST_LAYER, TWIST_LIMIT_DEG } from './constants';
 import { layersOf, withLayers } from './cut/layers';
+import { thicknessOf } from './cut/own-sheet';
 import type { PanelsFinding } from './findings';
 import { panelIdOf, placeOnRow, type PanelInput } from './inputs';
 import type { Extreme, Panel } from './panel';
@@ -54,7 +55,8 @@ function lineToMove(panel: Panel, input: PanelInput): HullLine {
   return (turn(lower) >= turn(upper) ? lower : upper).line;
 }
 
-function judgeBend(panel: Panel, { thickness, layered }: Sheets): PanelsFinding[] {
+function judgeBend(panel: Panel, { thickness: usual, layered }: Sheets): PanelsFinding[] {
+  const thickness = thicknessOf(panel, usual);
   const bend = panel.minBendRadius;
   if (!bend) return [];
   const ruling = at(panel.rulings, bend.rulingIndex);

@@ -29,6 +29,7 @@ import { at, boundsOf, type Vec2 } from '../geometry';
 import type { Station } from '../lines';
 import { formatFine, formatThickness, isImperial, type Notation } from '../measure';
 import { cutLineOf } from './cut/cut-line';
+import { thicknessOf } from './cut/own-sheet';
 import type { Panel } from './panel';
 import {
   inFrame,
@@ -83,7 +84,7 @@ export function markingSheet(panel: Panel, of: MarkingSheetOf): PaperSheets {
     ...{ name: `marking-${panel.id}`, title: `${panel.name}, marking-out sheet`, part: panel.name },
     ...{
       scale: drawn.scale.words,
-      material: `${formatThickness(panel.layer?.thicknessMm ?? part.thickness, notation)} plywood`,
+      material: `${formatThickness(thicknessOf(panel, part.thickness), notation)} plywood`,
     },
     hand: handOf(panel),
   };

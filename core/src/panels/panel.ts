@@ -41,6 +41,14 @@ export type Layer = {
   readonly thicknessMm: number;
 };
 
+/** How a sheet thinner or thicker than the skin's usual one lies, beside that one, mm. */
+export type OwnSheet = {
+  readonly thicknessMm: number;
+  /** How much deeper under the lines its inside lies, and how much further out its outside. */
+  readonly insideBy: number;
+  readonly outsideBy: number;
+};
+
 export type Panel = {
   readonly id: string;
   readonly name: string;
@@ -77,6 +85,8 @@ export type Panel = {
   readonly partOf?: { readonly id: string; readonly part: 'lower' | 'upper' | 'half' };
   /** What is cut, where that is larger than the outline; absent: the outline. */
   readonly proud?: Proud;
+  /** Cut of a sheet thinner or thicker than the skin's usual one; absent: of that. */
+  readonly own?: OwnSheet;
   /** Laid of thin sheets: the shape of each, from the inside out; what the panel itself is stays its middle. */
   readonly layers?: readonly Panel[];
   /** Which of a panel's layers this is. */

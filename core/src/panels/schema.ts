@@ -67,6 +67,13 @@ const layeredSchema = z.object({
   layers: countField('Layers', 2, MOST_LAYERS),
 });
 
+/** A panel of a sheet of its own thickness. */
+const ownThicknessSchema = z.object({
+  /** Id of the panel. */
+  id: z.string().min(1).max(130),
+  thickness: lengthField('Its own thickness', 1, 40),
+});
+
 /** What is left on along each edge of a panel, to be trimmed in place. */
 const proudFields = {
   lower: lengthField('Left on, lower edge', 0, 200),
@@ -95,6 +102,8 @@ const accuracySchema = z.object({
 export const panelsSchema = z.object({
   /** Of the skin: sides and bottom. */
   thickness: lengthField('Skin thickness', 1, 40),
+  /** Panels of another. */
+  ownThickness: z.array(ownThicknessSchema).max(60),
   /** Of transoms. */
   transomThickness: lengthField('Transom thickness', 1, 60),
   /** Step of the marking-out table. */
@@ -135,6 +144,7 @@ export type RoundedChine = z.infer<typeof roundedChineSchema>;
 export type PanelProud = z.infer<typeof proudSchema>;
 export type Accuracy = z.infer<typeof accuracySchema>;
 export type PanelSplit = z.infer<typeof splitSchema>;
+export type OwnThickness = z.infer<typeof ownThicknessSchema>;
 export type LayeredPanel = z.infer<typeof layeredSchema>;
 
 /** What a builder need not have decided yet. */
@@ -149,6 +159,7 @@ export const PANEL_DEFAULTS = {
     thickness: THICKNESS_WITHIN.value,
     framesOff: FRAMES_WITHIN.value,
   },
+  ownThickness: [],
   linesTo: 'outside',
   meeting: 'stitched',
   stitches: { spacing: STITCH_SPACING.value, inset: STITCH_INSET.value },

@@ -32,10 +32,10 @@ const outsideLogs = (members: readonly LongTimber[]): OutsideLog[] =>
 /** What is read of the project is what is asked for here, and no more. */
 export function skinAsked(part: PanelsPart, project: SkinProject): { settings: SkinSettings; stock: StockForStrips } {
   const { thickness, transomThickness, linesTo, meeting, roundedChines, splits, transomRadius } = part;
-  const { transomFit, transomEnds, proud, ownProud, transomProud, layered } = part;
+  const { transomFit, transomEnds, proud, ownProud, transomProud, layered, ownThickness } = part;
   const settings = {
     ...{ thickness, transomThickness, linesTo, meeting, roundedChines, splits, transomRadius },
-    ...{ transomFit, transomEnds, proud, ownProud, transomProud, layered },
+    ...{ transomFit, transomEnds, proud, ownProud, transomProud, layered, ownThickness },
     outsideLogs: outsideLogs(project.frames.members),
     transomGap: transomFit === 'between' && project.school === 'filleted' ? project.frames.filletGap : null,
   };

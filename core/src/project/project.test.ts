@@ -34,6 +34,7 @@ import version22 from './old-versions/version-22.json';
 import version23 from './old-versions/version-23.json';
 import version24 from './old-versions/version-24.json';
 import version25 from './old-versions/version-25.json';
+import version26 from './old-versions/version-26.json';
 import { emptyCard } from '../bend';
 import { insideAtFirst } from '../fitout/schema';
 import { planAtFirst } from '../plan/schema';
@@ -83,7 +84,7 @@ const NOT_PROUD = {
 /** Marked at even steps, as before there were others, by one who works as most do. */
 const evenly = <T extends object>(panels: T) => ({
   ...panels,
-  ...{ markingStray: 0, accuracy: PANEL_DEFAULTS.accuracy, layered: [] },
+  ...{ markingStray: 0, accuracy: PANEL_DEFAULTS.accuracy, layered: [], ownThickness: [] },
 });
 const asDrawn = <T extends object>(timber: T) => ({ ...timber, sold: 'drawn' });
 /** Of its own version all is as it was but what every one of those got since. */
@@ -91,7 +92,8 @@ const ofToday = <T extends { readonly timber: object }>(project: T) => ({
   ...project,
   ...{ version: PROJECT_VERSION, timber: asDrawn(project.timber) },
 });
-const inOneSheet = <T extends object>(panels: T) => ({ ...panels, layered: [] });
+const ofOneSheet = <T extends object>(panels: T) => ({ ...panels, ownThickness: [] });
+const inOneSheet = <T extends object>(panels: T) => ofOneSheet({ ...panels, layered: [] });
 
 /** As a boat that had none begins with them. */
 const PLAN_AND_LOG = { weights: weightsAtFirst(), plan: planAtFirst(), log: logAtFirst() };
@@ -463,6 +465,13 @@ describe('readProject', () => {
     expect(read.ok && read.project).toEqual({
       ...ofToday(version25),
       panels: inOneSheet(version25.panels),
+    });
+  });
+  it('brings the frozen twenty-sixth version up: every panel of the skin’s own sheet', () => {
+    const read = readProject(version26);
+    expect(read.ok && read.project).toEqual({
+      ...ofToday(version26),
+      panels: ofOneSheet(version26.panels),
     });
   });
   it('opens one of the fifth version that today’s rules would refuse: two of one id, holes too near', () => {

@@ -407,7 +407,12 @@ function layCradles({ solids, pieces }: Built, job: JigFor): void {
   for (const standing of new Set(under)) {
     const frame = frames.find(({ id }) => id === standing?.id);
     if (!frame || !standing) continue;
-    const hull = frameAt(job.panels, frame.x, { skin: inside - job.skin.thickness, width: 1, face: 'fore' });
+    const hull = frameAt(job.panels, frame.x, {
+      skin: inside - job.skin.thickness,
+      on: 'outside',
+      width: 1,
+      face: 'fore',
+    });
     const top = hull && cradleTop(hull.outline, heights, wide);
     if (!top) continue;
     const name = `Cradle under ${frame.name}`;

@@ -9,7 +9,7 @@
 import { at, cross3, unit3, type Vec3 } from '../geometry';
 import { battenAt, crossingsOfX, type Hull } from '../lines';
 import { toDeg } from '../measure';
-import type { Panel } from '../panels';
+import { insideOf, type Panel } from '../panels';
 import { sectionBy } from '../surface';
 import type { Standing } from './standing';
 
@@ -70,7 +70,7 @@ function spreaderAt(
   const normal = across.length > 0 ? at(across, -1).normal : unit3(cross3(first, [0, 0, 1]));
   const out: Vec3 = normal[1] < 0 ? [-normal[0], -normal[1], -normal[2]] : normal;
   // square to the side the skin is so thick; athwart it is more
-  const inside = position[1] - insideMm / Math.max(LEAST_ATHWART, out[1]);
+  const inside = position[1] - insideOf(side, insideMm) / Math.max(LEAST_ATHWART, out[1]);
   if (inside <= 0) return undefined;
   const stem = battenAt(sheer.batten, 0).position;
   return {

@@ -116,7 +116,8 @@ export function findJointPlans(
   const { panels, asked } = input;
   const jointed = planJoints(panels, asked).value;
   const movable = jointed.filter(
-    ({ panel, joints, layer }) => joints.length > 0 && !layer && !asked.part.own.some((own) => own.panel === panel),
+    ({ panel, joints, layer, own: sheet }) =>
+      joints.length > 0 && !layer && !sheet && !asked.part.own.some((joint) => joint.panel === panel),
   );
   const now = tryPlan(input, asked.part.own, { seed, isOver });
   let found: JointPlans = { now, plans: now ? [now] : [], tried: 0, fewest: now ? fewestByArea(now, input) : 0 };

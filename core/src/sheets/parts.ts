@@ -16,7 +16,7 @@ import {
 } from '../frames';
 import type { CutInside } from '../fitout';
 import type { JointedPanel } from '../joints';
-import { cutLineOf, type Transom } from '../panels';
+import { cutLineOf, thicknessOf, type Transom } from '../panels';
 import { roughBlank } from './rough-blank';
 import type { SheetsPart } from './schema';
 
@@ -68,7 +68,7 @@ export function listParts(input: PartInput): CutPart[] {
       id: piece.id,
       of: panel.joinedAs,
       name: piece.name,
-      thickness: panel.layer?.thicknessMm ?? input.thickness,
+      thickness: thicknessOf(panel, input.thickness),
       ...handsOf(panel),
       outline: counterClockwise(piece.outline),
       grain: 'along',
@@ -77,7 +77,8 @@ export function listParts(input: PartInput): CutPart[] {
   );
   const straps = input.jointed.flatMap((panel) =>
     panel.straps.map((strap): CutPart => ({
-      ...{ id: strap.id, of: panel.joinedAs, name: strap.name, thickness: input.thickness, ...handsOf(panel) },
+      ...{ id: strap.id, of: panel.joinedAs, name: strap.name, ...handsOf(panel) },
+      thickness: thicknessOf(panel, input.thickness),
       // its grain runs as the panel's, across the joint
       ...{ outline: counterClockwise(strap.outline), grain: 'along', kind: skin },
     })),

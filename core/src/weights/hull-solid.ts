@@ -1,15 +1,22 @@
 /** The hull that floats, and where its skin's weight lies, from the developed panels. */
 import type { Triangle } from '../formats';
 import type { Vec3 } from '../geometry';
-import { hullTriangles, skinTriangles, type Panel } from '../panels';
+import { hullTriangles, outsideOf, skinTriangles, type Panel } from '../panels';
 import type { HullSolid } from './under';
 
-/** @param outMm from the lines' surface to the outside of the skin */
-export const hullSolid = (panels: readonly Panel[], outMm: number): HullSolid => ({
-  closed: hullTriangles(panels),
-  skin: outMm === 0 ? [] : skinTriangles(panels, 0),
-  skinOutMm: outMm,
-});
+/** @param usualOutMm from the lines' surface to the outside of the skin, where a panel has no sheet of its own */
+export function hullSolid(panels: readonly Panel[], usualOutMm: number): HullSolid {
+  const outs = new Set(panels.map((panel) => outsideOf(panel, usualOutMm)));
+  return {
+    closed: hullTriangles(panels),
+    skins: [...outs]
+      .filter((outMm) => outMm !== 0)
+      .map((outMm) => {
+        const own = panels.filter((panel) => outsideOf(panel, usualOutMm) === outMm);
+        return { triangles: skinTriangles(own, 0), outMm };
+      }),
+  };
+}
 
 /** How large a surface is, and its middle by that; undefined of one that has no area. */
 export function middleOfSurface(

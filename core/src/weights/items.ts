@@ -32,7 +32,8 @@ import {
   type Vec2,
   type Vec3,
 } from '../geometry';
-import { isCutTwice, skinTriangles, transomTriangles, type PanelsValue } from '../panels';
+import { isCutTwice, outsideOf, skinTriangles, thicknessOf, transomTriangles } from '../panels';
+import type { Panel, PanelsValue } from '../panels';
 import type { JointedPanel } from '../joints';
 import type { CutPart } from '../sheets';
 import type { TimberValue } from '../timber';
@@ -63,20 +64,24 @@ export type Made = {
   readonly cut: readonly CutPart[];
   readonly jointed: readonly JointedPanel[];
   readonly takeoff: Pick<Takeoff, 'lines' | 'seams' | 'coats' | 'weight'>;
-  readonly skin: { readonly thickness: number; readonly transomThickness: number; readonly middleOutMm: number };
+  /** Of the usual sheet: how thick, and how far its outside lies over the lines. */
+  readonly skin: { readonly thickness: number; readonly transomThickness: number; readonly outMm: number };
 };
 
 const GRAMS = 1e-6; // kg/m³ to g/mm³
 const MM2_PER_M2 = 1e6;
 
+const middleOutOf = (panel: Panel, { thickness, outMm }: Made['skin']): number =>
+  outsideOf(panel, outMm) - thicknessOf(panel, thickness) / 2;
+
 export function itemsOf(boat: Made, part: WeightsPart): Item[] {
   const { panels, transoms } = boat.panels;
-  const surfaces = panels.map((panel) => middleOfSurface(skinTriangles([panel], boat.skin.middleOutMm)));
+  const surfaces = panels.map((panel) => middleOfSurface(skinTriangles([panel], middleOutOf(panel, boat.skin))));
   const skin = weighted(surfaces.flatMap((one) => (one ? [{ grams: one.areaMm2, at: one.at }] : []))) ?? [0, 0, 0];
   const ply = (areaM2: number, thickness: number) => areaM2 * MM2_PER_M2 * thickness * part.ply * GRAMS;
   const ofPanels = panels.map((panel, k): Item => ({
     ...{ id: panel.id, name: panel.name, group: 'plywood' },
-    grams: ply(panel.areaM2 * (isCutTwice(panel) ? 2 : 1), boat.skin.thickness),
+    grams: ply(panel.areaM2 * (isCutTwice(panel) ? 2 : 1), thicknessOf(panel, boat.skin.thickness)),
     at: surfaces[k]?.at ?? skin,
   }));
   const ofTransoms = transoms.map((transom): Item => ({

@@ -52,7 +52,7 @@ export const weightsStage = defineStage<{ before: Before; whole: WeightsWhole; p
           ...{ panels: { panels, transoms }, frames: values.frames, inside: values.fitout, timber: values.timber },
           ...{ cut: values.sheets.parts, jointed: values.joints },
           takeoff: values.epoxy,
-          skin: { thickness, transomThickness, middleOutMm: outMm - thickness / 2 },
+          skin: { thickness, transomThickness, outMm },
         },
         { ...part },
       ),

@@ -17,9 +17,8 @@ export type WaterPlane = { readonly normal: Vec3; readonly level: number };
 export type HullSolid = {
   /** Closed, outer sides outward. */
   readonly closed: readonly Triangle[];
-  /** The panels alone, and how far their outside lies beyond them. */
-  readonly skin: readonly Triangle[];
-  readonly skinOutMm: number;
+  /** The panels alone whose outside lies beyond them, and how far. */
+  readonly skins: readonly { readonly triangles: readonly Triangle[]; readonly outMm: number }[];
 };
 
 export type Under = {
@@ -131,7 +130,7 @@ function eachUnder(triangles: readonly Triangle[], { normal, level }: WaterPlane
   }
 }
 
-export function under({ closed, skin, skinOutMm }: HullSolid, plane: WaterPlane): Under {
+export function under({ closed, skins }: HullSolid, plane: WaterPlane): Under {
   const { normal, level } = plane;
   const [nx, ny, nz] = normal;
   const on = scale3(normal, level);
@@ -159,12 +158,12 @@ export function under({ closed, skin, skinOutMm }: HullSolid, plane: WaterPlane)
       reach[3] = Math.max(reach[3]!, y);
     }
   });
-  if (skinOutMm !== 0)
-    eachUnder(skin, plane, (p, i, areas, k) => {
+  for (const { triangles, outMm } of skins)
+    eachUnder(triangles, plane, (p, i, areas, k) => {
       const sx = areas[3 * k]!;
       const sy = areas[3 * k + 1]!;
       const sz = areas[3 * k + 2]!;
-      const own = (skinOutMm * Math.sqrt(sx * sx + sy * sy + sz * sz)) / 2;
+      const own = (outMm * Math.sqrt(sx * sx + sy * sy + sz * sz)) / 2;
       sum[0]! += own;
       for (let j = 0; j < 3; j++) sum[1 + j]! += (own * (p[i + j]! + p[i + j + 3]! + p[i + j + 6]!)) / 3;
     });
@@ -195,7 +194,7 @@ export type PlaneArea = {
  * both alike: so its moments are those of the wet triangles as they are seen along the normal. The skin adds a strip
  * along the float line, as broad as it is thick athwart the plane.
  */
-export function planeArea({ closed, skin, skinOutMm }: HullSolid, plane: WaterPlane): PlaneArea {
+export function planeArea({ closed, skins }: HullSolid, plane: WaterPlane): PlaneArea {
   const { normal, level } = plane;
   const [nx, ny, nz] = normal;
   const first = unit3(cross3([0, 1, 0], normal));
@@ -229,11 +228,11 @@ export function planeArea({ closed, skin, skinOutMm }: HullSolid, plane: WaterPl
   eachUnder(closed, plane, (p, i, areas, k) =>
     add(-(areas[3 * k]! * nx + areas[3 * k + 1]! * ny + areas[3 * k + 2]! * nz) / 2, p, i, 3),
   );
-  if (skinOutMm !== 0)
-    eachCrossed(skin, plane, (ends, mx, my, mz) => {
+  for (const { triangles, outMm } of skins)
+    eachCrossed(triangles, plane, (ends, mx, my, mz) => {
       const long = Math.hypot(ends[3]! - ends[0]!, ends[4]! - ends[1]!, ends[5]! - ends[2]!);
       const rise = (mx * nx + my * ny + mz * nz) ** 2 / (mx * mx + my * my + mz * mz);
-      if (rise < 1 - LEVEL_SHARE) add((skinOutMm * long) / Math.sqrt(1 - rise), ends, 0, 2);
+      if (rise < 1 - LEVEL_SHARE) add((outMm * long) / Math.sqrt(1 - rise), ends, 0, 2);
     });
   const [area, u1, v1, uu, uv, vv] = sum as unknown as readonly [number, number, number, number, number, number]; // six
   const [u, v] = area > 0 ? [u1 / area, v1 / area] : [0, 0];
@@ -282,10 +281,7 @@ export function openness(closed: readonly Triangle[]): number {
 }
 
 /** The least and the most of the hull along a direction. */
-export function span(
-  { closed, skinOutMm }: Pick<HullSolid, 'closed' | 'skinOutMm'>,
-  [x, y, z]: Vec3,
-): [number, number] {
+export function span({ closed, skins }: HullSolid, [x, y, z]: Vec3): [number, number] {
   const { corners } = packed(closed);
   let [least, most] = [Infinity, -Infinity];
   for (let i = 0; i < corners.length; i += 3) {
@@ -293,5 +289,5 @@ export function span(
     if (own < least) least = own;
     if (own > most) most = own;
   }
-  return [least - skinOutMm, most];
+  return [least - Math.max(0, ...skins.map(({ outMm }) => outMm)), most];
 }

@@ -64,7 +64,7 @@ function whyNot(panels: readonly Panel[], { closed }: HullSolid): NotAfloat | un
 
 function sizeOf({ closed }: HullSolid): WeightsValue['size'] {
   if (closed.length === 0) return { from: 0, to: 0, low: 0, high: 0 };
-  const lines = { closed, skinOutMm: 0 };
+  const lines = { closed, skins: [] };
   const [[from, to], [low, high]] = [span(lines, [1, 0, 0]), span(lines, [0, 0, 1])];
   return { from, to, low, high };
 }

@@ -46,8 +46,8 @@ describe('the area that a plane cuts', () => {
   it('with a skin outside goes with how the volume grows, of an upright side and of a flaring one', () => {
     const flared = halfCone(3000, 500, 60);
     for (const [hull, level, apart] of [
-      [{ ...bare, skin: bare.closed.slice(0, 8), skinOutMm: 6 }, 150, 0],
-      [{ ...flared, skin: flared.closed.slice(0, 120), skinOutMm: 6 }, 320, 0.5],
+      [{ ...bare, skins: [{ triangles: bare.closed.slice(0, 8), outMm: 6 }] }, 150, 0],
+      [{ ...flared, skins: [{ triangles: flared.closed.slice(0, 120), outMm: 6 }] }, 320, 0.5],
     ] as const) {
       // tilted a little about the middle of that area it keeps what it holds; about that of the bare one it would not
       const turn = 1e-4;
@@ -61,7 +61,7 @@ describe('the area that a plane cuts', () => {
           return under(hull, { normal, level: dot3(normal, middle) }).volumeMm3;
         };
         const change = Math.abs(holds([x, y]) - holds([-x, -y]));
-        const bareMiddle = planeArea({ ...hull, skinOutMm: 0 }, { ...upright, level }).middle;
+        const bareMiddle = planeArea({ ...hull, skins: [] }, { ...upright, level }).middle;
         expect(change).toBeLessThan(1e-7 * holds([0, 0]));
         expect(distance3(middle, bareMiddle)).toBeGreaterThanOrEqual(apart);
       }
@@ -97,7 +97,7 @@ describe('what is under a plane', () => {
   });
   it('with a skin outside is larger by its wet area times its thickness, and never less where the plane rises', () => {
     const bare = box(2000, 800, 400);
-    const skinned = { ...bare, skin: bare.closed.slice(0, 8), skinOutMm: 5 };
+    const skinned = { ...bare, skins: [{ triangles: bare.closed.slice(0, 8), outMm: 5 }] };
     const plane = { ...upright, level: 150 };
     // bottom and both sides; the ends have none
     within(under(skinned, plane).volumeMm3 - under(bare, plane).volumeMm3, 5 * 2000 * (800 + 2 * 150), 1e-9);

@@ -13,7 +13,7 @@ import { cardModel, type CardModel, type CardOptions } from '@kalotrope/core/exc
 import type { LinesTable } from '@kalotrope/core/lines';
 import { movedParts } from '@kalotrope/core/log';
 import { planeOf } from '@kalotrope/core/frames';
-import { findRemedies, gapsOfBoat, type Gaps, type PanelRemedy } from '@kalotrope/core/panels';
+import { findRemedies, gapsOfBoat, thicknessOf, type Gaps, type PanelRemedy } from '@kalotrope/core/panels';
 import {
   cutFileOf,
   faultsOf,
@@ -73,9 +73,11 @@ export const JOBS = {
   },
   /** A panel of the boat as a card. */
   cardOf: ({ project, panel }: { readonly project: Project; readonly panel: string }): CardOfPanel => {
-    const { lines, frames } = createDerive()(project);
+    const { lines, panels, frames } = createDerive()(project);
+    const own = panels.value.panels.find(({ id }) => id === panel);
+    const thickness = thicknessOf(own ?? {}, project.panels.thickness);
     const xs = frames.value.frames.map(({ x }) => x).sort((a, b) => a - b);
-    return cardOfPanel(lines.value, { panel, frames: xs, thickness: project.panels.thickness });
+    return cardOfPanel(lines.value, { panel, frames: xs, thickness });
   },
   /** The edges of a card as it is bent, fine enough for a table. */
   cardEdges: (card: Card): CardEdges => {

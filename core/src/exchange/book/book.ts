@@ -24,6 +24,7 @@ import {
 import { writePages, type PageMarks } from '../../formats/writers';
 import { formatThickness, formatWithUnit } from '../../measure';
 import { hoursWords } from '../../plan';
+import { thicknessOf } from '../../panels';
 import { CHAIN, sheetsOfStage, wholeOf, type Project, type Values, type Whole } from '../../project';
 import { WAY_WORDS } from '../../setup';
 import type { Work } from '../export-files';
@@ -122,16 +123,19 @@ const SCHOOLS = { filleted: 'filleted and taped', framed: 'on timber, every edge
 
 type Particulars = { readonly head: string; readonly rows: readonly (readonly string[])[]; readonly box: LabelBox };
 
-function boatOf({ project }: Whole<Project>): string[][] {
+function boatOf({ project, values }: Whole<Project>): string[][] {
   const { notation } = project;
   const long = (mm: number) => formatWithUnit(mm, notation);
   const points = project.lines.longitudinals.flatMap((line) => line.points);
+  const { thickness } = project.panels;
+  const own = values.panels.panels.map((panel) => thicknessOf(panel, thickness));
+  const thicknesses = [...new Set(own.length > 0 ? own : [thickness])].sort((a, b) => a - b);
   const span = (figures: readonly number[]) => (figures.length > 0 ? Math.max(...figures) - Math.min(...figures) : 0);
   return [
     ['length over the lines', long(span(points.map(({ x }) => x)))],
     ['greatest breadth', long(2 * Math.max(0, ...points.map(({ halfBreadth }) => halfBreadth)))],
     ['lowest to highest', long(span(points.map(({ height }) => height)))],
-    ['planking', `${formatThickness(project.panels.thickness, notation)} plywood`],
+    ['planking', `${thicknesses.map((mm) => formatThickness(mm, notation)).join(', ')} plywood`],
   ];
 }
 

@@ -8,7 +8,7 @@
  */
 import type { Triangle } from '../../formats';
 import { add3, at, cross3, distance3, dot3, scale3, sub3, unit3, type Vec3 } from '../../geometry';
-import { skinTriangles, type Panel } from '../../panels';
+import { insideOf, skinTriangles, type Panel } from '../../panels';
 import { levelOn, type EndOfRoom } from '../across';
 
 export type Met = {
@@ -35,7 +35,11 @@ export type Solid = {
 };
 
 /** Both sides of the boat, once for as many lines as are asked for. */
-export const solidOfInside = ({ panels, inset, ends }: Inside): Solid => solidOf(skinTriangles(panels, -inset), ends);
+export const solidOfInside = ({ panels, inset, ends }: Inside): Solid =>
+  solidOf(
+    panels.flatMap((panel) => skinTriangles([panel], -insideOf(panel, inset))),
+    ends,
+  );
 
 export function solidOf(triangles: readonly Triangle[], ends: readonly EndOfRoom[]): Solid {
   const packed = new Float64Array(9 * triangles.length);

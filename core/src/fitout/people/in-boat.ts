@@ -10,7 +10,7 @@ import type { Frame } from '../../frames';
 import { placeInPlane } from '../../frames';
 import type { Hull } from '../../lines';
 import { contains, crossings, lerp3, upright, type Vec2, type Vec3 } from '../../geometry';
-import type { Panel } from '../../panels';
+import { insideOf, type Panel } from '../../panels';
 import { HANDLES_OVER, HEADROOM_LYING, OAR_LEVER, SEAT_PACKED } from '../constants';
 import type { Lying } from '../lying';
 import type { PersonPlan } from '../schema';
@@ -89,7 +89,7 @@ const spansAt = (x: number, out: number, boat: PeopleBoat) =>
 
 /** The inside of the skin, both sides. */
 const insideAt = (x: number, { panels, skin }: PeopleBoat): Vec2[][] =>
-  panels.flatMap((panel) => skinAcross(panel, x, skin.inside));
+  panels.flatMap((panel) => skinAcross(panel, x, insideOf(panel, skin.inside)));
 
 /** Lower than the seat by no less, mm. */
 const UNDER_SEAT_MM = 40;

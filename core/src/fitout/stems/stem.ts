@@ -13,7 +13,7 @@
 import { straightEnd, type EndPart } from '../../frames';
 import { at, boundsOf, crossLines, distance2, lerp2, turned, type Vec2, type Vec3 } from '../../geometry';
 import { toDeg } from '../../measure';
-import type { Panel } from '../../panels';
+import { outsideOf, type Panel } from '../../panels';
 import { boardMm } from '../board';
 import type { StemPlan } from '../schema';
 import type { Support } from '../supports';
@@ -69,7 +69,7 @@ export function stemOf(plan: StemPlan, { panels, outside }: StemBoat): FittedSte
   // sides that lie in the middle plane itself have no sharp edge to plane
   const isFlat = parts.some(({ normal }) => Math.abs(normal[1]) > Math.cos(LEAST_HALF_RAD));
   if (parts.length === 0 || isFlat) return { ...own, supports: [], rows: [], inner: [], ahead: [] };
-  const runs = parts.map((part) => runOf(part, plan, outside));
+  const runs = parts.map((part) => runOf(part, plan, outsideOf(part.panel, outside)));
   const [inner, ahead] = [runs.map(({ back }) => back), runs.map(({ back }) => back - depth)].map((offs) =>
     offset(runs, offs, plan),
   ) as [Vec2[], Vec2[]]; // two

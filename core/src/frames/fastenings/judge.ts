@@ -1,6 +1,6 @@
 /** What is said of fastenings: landings too narrow, edges that are planed off, plugs in thin sheets, ply's edges. */
 import { at, distanceToSegment, type Vec2 } from '../../geometry';
-import type { Panel } from '../../panels';
+import { thicknessOf, type Panel } from '../../panels';
 import { EDGE_DIAMETERS, PLUG_DEPTH } from '../constants';
 import type { FramesFinding } from '../findings';
 import type { Frame } from '../frame';
@@ -39,17 +39,17 @@ function landings(rows: readonly ScrewRow[], { frames, screws }: Asked): FramesF
   }));
 }
 
-/** Where a panel's edge is planed to its neighbour as much as the skin is thick goes, and a screw with it. */
+/** Where a panel's edge is planed to its neighbour as much as it is thick goes, and a screw with it. */
 function edges(
   rows: readonly ScrewRow[],
   panels: readonly Panel[],
   { frames, thickness, screws }: Asked,
 ): FramesFinding[] {
-  const leastMm = Math.max(EDGE_DIAMETERS.value * screws.diameter, thickness + screws.diameter);
   return rows.flatMap((row): FramesFinding[] => {
-    const outline = panels.find(({ id }) => id === row.panel)?.outline;
-    if (!outline) return [];
-    const near = row.places.map((place) => distanceToRing(place, outline)).filter((mm) => mm < leastMm);
+    const on = panels.find(({ id }) => id === row.panel);
+    if (!on) return [];
+    const leastMm = Math.max(EDGE_DIAMETERS.value * screws.diameter, thicknessOf(on, thickness) + screws.diameter);
+    const near = row.places.map((place) => distanceToRing(place, on.outline)).filter((mm) => mm < leastMm);
     if (near.length === 0) return [];
     const { panelName: panel, into } = row;
     const data = { panel, into, count: near.length, nearMm: Math.min(...near), leastMm };

@@ -7,7 +7,7 @@
  * left before its far face, whichever is less.
  */
 import { at, contains, lerp2, placeAtLength, polylineLength, type Vec2 } from '../../geometry';
-import type { Panel } from '../../panels';
+import { thicknessOf, type Panel } from '../../panels';
 import { CLEARANCE, PILOT_SHARE, WASHER_UNDER } from '../constants';
 import type { Frame } from '../frame';
 import type { MemberRun } from '../member';
@@ -123,7 +123,8 @@ function rowsOn(panel: Panel, { frames, members, thickness, screws }: ScrewsAske
     return screwRow(
       {
         ...{ panel: panel.id, panelName: panel.name, into, intoId, landingMm, isClear },
-        ...{ run: polylineLength(line), hands: panel.spansCentreline ? 1 : 2, held: thickness, timber },
+        ...{ run: polylineLength(line), hands: panel.spansCentreline ? 1 : 2, timber },
+        held: thicknessOf(panel, thickness),
         placeAt: (s) => placeAtLength(line, s).point,
       },
       screws,

@@ -13,7 +13,6 @@ import { at, differenceOf, distance2, netArea, type Outline, type Region, type V
 import { battenAt, crossingsOfX, type Hull } from '../../lines';
 import { toDeg } from '../../measure';
 import type { Panel } from '../../panels';
-import type { LaidRuling } from '../../surface';
 import { outlineOfOpening } from '../cuts';
 import { rimsOf, type Rim } from '../rims';
 import type { GirderPlan, School } from '../schema';
@@ -83,8 +82,7 @@ export function shapeGirder(
   const isCentre = plan.hand === 'centre';
   const faces: readonly [number, number] = isCentre ? [-plan.width / 2, plan.width / 2] : [0, plan.width];
   const school = plan.school ?? making.school;
-  const rulings = panels.map((panel) => panel.rulings);
-  const profile = (outMm: number) => profileAt(rulings, plane, outMm, making.skin);
+  const profile = (outMm: number) => profileAt(panels, plane, outMm, making.skin);
   const [inner, outer] = (isCentre ? [0, faces[1]] : faces).map(profile) as [ProfilePoint[], ProfilePoint[]]; // two
   const edge = lowerEdge([inner, outer], school, making.gap);
   if (edge.length < 2) return undefined;
@@ -117,13 +115,8 @@ const lengthOf = (points: readonly Vec2[]): number =>
   points.slice(1).reduce((sum, p, i) => sum + distance2(at(points, i), p), 0);
 
 /** The inside of the skin under one face, from its fore end aft; where it is broken, its longest run. */
-function profileAt(
-  rulings: readonly (readonly LaidRuling[])[],
-  plane: GirderPlane,
-  outMm: number,
-  skin: number,
-): ProfilePoint[] {
-  return insideRuns(rulings, { ...standing(plane, outMm), inset: skin, toMm: plane.lengthMm });
+function profileAt(panels: readonly Panel[], plane: GirderPlane, outMm: number, skin: number): ProfilePoint[] {
+  return insideRuns(panels, { ...standing(plane, outMm), inset: skin, toMm: plane.lengthMm });
 }
 
 /** The plane itself, so far outward, and how far along it a place is. */

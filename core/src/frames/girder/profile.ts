@@ -1,5 +1,6 @@
 /** Where a plane along the boat meets the inside of the skin: height along it, with which way the skin leans there. */
 import { at, dot3, lerp2, lerp3, scale3, sub3, unit3, type Vec2, type Vec3 } from '../../geometry';
+import { insideOf, type Panel } from '../../panels';
 import { wholeEnds, type LaidRuling, type Plane } from '../../surface';
 
 /** `across`: of the skin's outward normal what points square to the plane. */
@@ -8,6 +9,7 @@ export type ProfilePoint = { readonly s: number; readonly z: number; readonly ac
 export type RunPoint = ProfilePoint & { readonly flat: Vec2 };
 
 type Asked = Plane & {
+  /** From the lines' surface to the inside, of the skin's usual sheet where whole panels are asked. */
   readonly inset: number;
   readonly along: (place: Vec3) => number;
   /** Nothing is asked for before 0 and beyond this. */
@@ -15,8 +17,10 @@ type Asked = Plane & {
 };
 
 /** From forward aft; where runs overlap the higher, where they leave a gap the longest stretch without one. */
-export function insideRuns(panels: readonly (readonly LaidRuling[])[], asked: Asked): ProfilePoint[] {
-  const runs = panels.flatMap((rulings) => runsOnPanel(rulings, asked)).flatMap((run) => monotone(run));
+export function insideRuns(panels: readonly Pick<Panel, 'rulings' | 'own'>[], asked: Asked): ProfilePoint[] {
+  const runs = panels
+    .flatMap((panel) => runsOnPanel(panel.rulings, { ...asked, inset: insideOf(panel, asked.inset) }))
+    .flatMap((run) => monotone(run));
   const places = runs.flatMap((run) => run.map(({ s }) => s));
   for (let i = 0; i < runs.length; i++)
     for (let j = i + 1; j < runs.length; j++) places.push(...crossings(at(runs, i), at(runs, j)));

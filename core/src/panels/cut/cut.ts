@@ -7,8 +7,9 @@
  * developable has parallel rulings) and the strip laid out anew; under MIDDLE_FROM_MM that is less than a pencil and
  * is left out. Where two panels meet at a turn φ of their normals, square edges that touch at the inner corners
  * ("stitched") stand back from the foot of the normal at the line by d·tan(φ/2), d being how deep the inner faces lie
- * under the lines; at a hollow corner the outer corners touch, and d is what lies over the lines. "Lapped": the upper
- * panel runs past to the outer corner, the lower stands back as before; the keel is stitched in either case. Where a
+ * under the lines; at a hollow corner the outer corners touch, and d is what lies over the lines (two sheets of unlike
+ * thickness: own-sheet.ts). "Lapped": the upper panel runs past to the outer corner, the lower stands back as before;
+ * the keel is stitched in either case. Where a
  * timber lies in the corner on the outside of one panel, the other runs past to its outer face: out from the line by
  * (o + d + h·cos φ)/sin φ, d being how deep the timber is, o and h how far the skin's outer face lies over the lines
  * and the farther-reaching face of the other panel under them. The top edge and the ends at stem and transom have no
@@ -20,6 +21,7 @@ import { add3, at, cross3, distance2, dot3, length3, lerp3, scale3, sub3, unit3,
 import { lengthBetween, matesOf, type Mate, type PanelEnd, type Shared } from '../neighbours';
 import type { LinesTo, Meeting, RoundedChine } from '../schema';
 import { withFlat, type EdgeAllowance, type Layer, type Panel } from '../panel';
+import { depthOfInside, meetsAt, thicknessOf } from './own-sheet';
 import { setEdgesBack, STILL_MM, type Flat, type Setbacks } from './set-back';
 import { layFlat, type LaidRuling } from '../../surface';
 
@@ -55,21 +57,29 @@ const layerOffset = (skin: Pick<Skin, 'thickness' | 'linesTo'>, { number, count 
 const insideOf = (skin: Skin): number =>
   depthOfInside(skin) - (skin.layer ? ((skin.layer.number - 1) / skin.layer.count) * skin.thickness : 0);
 
-/** From the lines inward to the skin's inner face, mm. */
-export const depthOfInside = ({ thickness, linesTo }: Pick<Skin, 'thickness' | 'linesTo'>): number =>
-  ({ outside: 1, middle: 0.5, inside: 0 })[linesTo] * thickness;
-
 /** A panel that rounding leaves less of is cut as if there were none. */
 const LEAST_LEFT = 0.02;
 
-/** @param shared where it lies against others, all of the hull's or those of its own */
+/**
+ * The skin as it is where a panel is: of its own thickness.
+ *
+ * @param panel the one to be cut, or what it lies against
+ */
+export const skinOf = ({ own }: Pick<Panel, 'own'>, usual: Skin): Skin =>
+  own ? { ...usual, thickness: thicknessOf({ own }, usual.thickness) } : usual;
+
+/**
+ * @param shared where it lies against others, all of the hull's or those of its own
+ * @param skin of the usual sheet: a panel's own goes before it, and that of what it lies against
+ */
 export function cutPanel(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
   const cut = cutEdges(panel, shared, skin);
   const isGone = skin.roundedChines?.length && cut.areaM2 < LEAST_LEFT * panel.areaM2;
   return isGone ? cutEdges(panel, shared, { ...skin, roundedChines: [] }) : cut;
 }
 
-function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
+function cutEdges(panel: Panel, shared: readonly Shared[], usual: Skin): Panel {
+  const skin = skinOf(panel, usual);
   const shift = skin.layer ? layerOffset(skin, skin.layer) : middleOffset(skin);
   const move = (point: Vec3, normal: Vec3) => add3(point, scale3(normal, shift));
   const { rulings } = panel;
@@ -82,8 +92,8 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
           rulings.map((r) => r.normal),
         );
   const mateAt = matesOf(panel, shared);
-  const setbackP = rulings.map((r) => setbackOf(r, 'P', panel, mateAt('P', r.s), skin));
-  const setbackQ = rulings.map((r) => setbackOf(r, 'Q', panel, mateAt('Q', r.t), skin));
+  const setbackP = rulings.map((r) => setbackOf(r, 'P', panel, mateAt('P', r.s), usual));
+  const setbackQ = rulings.map((r) => setbackOf(r, 'Q', panel, mateAt('Q', r.t), usual));
   const plan = (end: PanelEnd, setbacks: readonly number[]): Setbacks => {
     const isRoundedAt = (u: number) => roundingAt(mateAt(end, u), skin) !== undefined;
     // where one thing it meets gives way to the next, it is set back by the one up to there and by the other from
@@ -96,7 +106,7 @@ function cutEdges(panel: Panel, shared: readonly Shared[], skin: Skin): Panel {
         const join = joins.find((place) => Math.abs(place - u) < ON_JOIN);
         return join === undefined
           ? setback
-          : setbackOf(ruling, end, panel, mateAt(end, join + way * BESIDE_JOIN), skin);
+          : setbackOf(ruling, end, panel, mateAt(end, join + way * BESIDE_JOIN), usual);
       });
     const isPlain = joins.length === 0;
     const along = rulings.map((r) => (end === 'P' ? r.s : r.t));
@@ -149,20 +159,24 @@ function endShares(whole: Flat, cut: Flat): readonly [number, number] {
   return [distance2(at(whole.p, -1), at(cut.p, -1)) / length, 1 - distance2(at(whole.q, -1), at(cut.q, -1)) / length];
 }
 
-function setbackOf(ruling: LaidRuling, end: PanelEnd, panel: Panel, mate: Mate | undefined, skin: Skin): number {
+function setbackOf(ruling: LaidRuling, end: PanelEnd, panel: Panel, mate: Mate | undefined, usual: Skin): number {
   const corner = cornerAt(ruling, mate);
   if (!mate || !corner || corner.turnRad > SHARPEST_RAD) return 0;
-  const inner = depthOfInside(skin);
+  const [skin, other] = [skinOf(panel, usual), skinOf(mate.panel ?? panel, usual)];
   const log = logBeside(end, panel, mate, skin);
   if (log && !corner.isKeel && !corner.isHollow && corner.turnRad > SOFTEST_FOR_LOG_RAD)
-    return -reachOver(log, corner.turnRad, skin);
+    return -reachOver(log, corner.turnRad, skin, other);
   const rounded = roundingAt(mate, skin);
   if (rounded && !corner.isKeel && !corner.isHollow)
     return Math.max(0, radiusOnLines(rounded, mate.t, skin)) * Math.tan(corner.turnRad / 2);
-  const depth = corner.isHollow ? skin.thickness - inner : inner;
-  const laps = skin.meeting === 'lapped' && end === 'P' && !corner.isKeel && !panel.spansCentreline && !corner.isHollow;
-  return (laps ? inner - skin.thickness : depth) * Math.tan(corner.turnRad / 2);
+  const meets = (depthOf: (sheet: Skin) => number) => meetsAt(depthOf(skin), depthOf(other), corner.turnRad);
+  if (corner.isHollow) return meets(heightOfOutside);
+  const laps = skin.meeting === 'lapped' && end === 'P' && !corner.isKeel && !panel.spansCentreline;
+  return laps ? 0 - meets(heightOfOutside) : meets(depthOfInside);
 }
+
+/** From the lines outward to the outer face of a sheet. */
+const heightOfOutside = (skin: Skin): number => skin.thickness - depthOfInside(skin);
 
 /**
  * How much further an edge should stand back for each mm that the sheet is thicker than it was drawn, its inside where
@@ -190,11 +204,10 @@ function logBeside(end: PanelEnd, panel: Panel, mate: Mate, { outsideLogs = [] }
 }
 
 /** Out from the line along the panel, to the log's outer face. */
-function reachOver({ depthMm }: OutsideLog, turnRad: number, skin: Skin): number {
-  const inner = depthOfInside(skin);
-  const outer = skin.thickness - inner;
+function reachOver({ depthMm }: OutsideLog, turnRad: number, skin: Skin, other: Skin): number {
   const cos = Math.cos(turnRad);
-  return (outer + depthMm + (cos > 0 ? inner : -outer) * cos) / Math.sin(turnRad);
+  const own = cos > 0 ? depthOfInside(skin) : -heightOfOutside(skin);
+  return (heightOfOutside(other) + depthMm + own * cos) / Math.sin(turnRad);
 }
 
 const roundingAt = (mate: Mate | undefined, skin: Skin): RoundedChine | undefined =>
@@ -202,7 +215,7 @@ const roundingAt = (mate: Mate | undefined, skin: Skin): RoundedChine | undefine
 
 /** The radius of a rounded chine at the line's parameter t, on the surface that the lines lie on. */
 export const radiusOnLines = ({ radiusFore, radiusAft }: RoundedChine, t: number, skin: Skin): number =>
-  radiusFore + (radiusAft - radiusFore) * t - (skin.thickness - depthOfInside(skin));
+  radiusFore + (radiusAft - radiusFore) * t - heightOfOutside(skin);
 
 type Corner = {
   readonly normal: Vec3;

@@ -9,6 +9,7 @@ import type { Shared } from '../neighbours';
 import type { Panel } from '../panel';
 import type { LayeredPanel } from '../schema';
 import { cutPanel, type Skin } from './cut';
+import { thicknessOf } from './own-sheet';
 
 /** Of how many layers a panel is laid. */
 export const layersOf = (id: string, layered: readonly LayeredPanel[]): number =>
@@ -23,7 +24,7 @@ export const withLayers = (layered: readonly LayeredPanel[], id: string, layers:
 /** Each as it is cut, from the inside out. */
 export const cutLayers = (panel: Panel, shared: readonly Shared[], skin: Skin, count: number): readonly Panel[] =>
   Array.from({ length: count }, (_, k): Panel => {
-    const layer = { of: panel.id, number: k + 1, count, thicknessMm: skin.thickness / count };
+    const layer = { of: panel.id, number: k + 1, count, thicknessMm: thicknessOf(panel, skin.thickness) / count };
     return { ...cutPanel(panel, shared, { ...skin, layer }), layer };
   });
 

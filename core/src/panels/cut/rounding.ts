@@ -28,7 +28,8 @@ import {
 } from '../../geometry';
 import type { PanelsFinding } from '../findings';
 import { leastRadius } from '../bending';
-import { cornerAt, depthOfInside, radiusOnLines, type Skin } from './cut';
+import { cornerAt, radiusOnLines, skinOf, type Skin } from './cut';
+import { depthOfInside } from './own-sheet';
 import { matesOf, onLine, sharedStretches } from '../neighbours';
 import type { Panel } from '../panel';
 import type { RoundedChine } from '../schema';
@@ -140,10 +141,11 @@ type CornerPlace = {
 };
 
 /** The corner at even steps along the line, as the upper panel's rulings and the lower panel see it. */
-function cornersAlong(panels: readonly Panel[], chine: RoundedChine, skin: Skin): CornerPlace[] | undefined {
+function cornersAlong(panels: readonly Panel[], chine: RoundedChine, usual: Skin): CornerPlace[] | undefined {
   const along = sharedStretches(panels).filter(({ line, below }) => line === chine.id && below);
   const panel = along[0]?.above.panel;
   if (!panel) return undefined;
+  const skin = skinOf(panel, usual);
   const outside = skin.thickness - depthOfInside(skin);
   const mateAt = matesOf(panel, along);
   const rough = panel.rulings.flatMap((ruling): Omit<CornerPlace, 'share'>[] => {

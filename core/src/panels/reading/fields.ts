@@ -10,6 +10,7 @@
  */
 import { at, lerp2, type Vec2 } from '../../geometry';
 import { leastRadius } from '../bending';
+import { thicknessOf } from '../cut/own-sheet';
 import { STRAIN_LIMITS, TWIST_LIMIT_DEG } from '../constants';
 import type { Panel } from '../panel';
 import type { LaidRuling } from '../../surface';
@@ -22,11 +23,11 @@ export type Field = (typeof FIELDS)[number];
  */
 const ALONG = 100;
 
-/** Share of what the sheet takes of bend, at a fraction w of a ruling from P to Q. */
-export function bendShare(panel: Panel, k: number, w: number, thicknessMm: number): number {
+/** Share of what the sheet takes of bend (the usual one or its own), at a fraction w of a ruling from P to Q. */
+export function bendShare(panel: Panel, k: number, w: number, usualMm: number): number {
   const ruling = at(panel.rulings, k);
   return ruling.endRadii
-    ? leastOn(ruling, thicknessMm / (panel.layers?.length ?? 1)) / radiusOn(ruling.endRadii, w)
+    ? leastOn(ruling, thicknessOf(panel, usualMm) / (panel.layers?.length ?? 1)) / radiusOn(ruling.endRadii, w)
     : 0;
 }
 

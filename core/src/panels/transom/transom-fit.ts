@@ -25,9 +25,9 @@ export type TransomSheet = {
   readonly fit: TransomFit;
   readonly ends: TransomEnds;
   readonly thickness: number;
-  /** Of the skin under the lines, and over them. */
-  readonly skinUnder: number;
-  readonly skinOver: number;
+  /** Of the skin under the lines, and over them, where a panel meets it; undefined where none does. */
+  readonly skinUnder: (panel: Panel | undefined) => number;
+  readonly skinOver: (panel: Panel | undefined) => number;
   /** Kept clear all round by one that stands between and is filleted; null where its edges are bevelled to fit. */
   readonly gap: number | null;
 };
@@ -58,16 +58,18 @@ export function endMoved(line: HullLine, end: 'fore' | 'aft', { normal }: EndPla
 const MOST_OF_LINE = 0.25;
 const PARAMETER_TOLERANCE = 1e-12;
 
-/** The outward normal of the panel that ends between two points, fore or aft; undefined where none does. */
-export function normalBetween(panels: readonly Panel[], end: 'fore' | 'aft', a: Vec3, b: Vec3): Vec3 | undefined {
+/** The panel that ends between two points, fore or aft, with its outward normal there; undefined where none does. */
+export function panelBetween(panels: readonly Panel[], end: 'fore' | 'aft', a: Vec3, b: Vec3): EndOfPanel | undefined {
   const middle: Vec3 = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2];
   const ends = panels.map((panel) => {
     const { p, q, normal } = at(panel.rulings, end === 'aft' ? -1 : 0);
-    return { normal, off: offSegment(middle, p, q) };
+    return { panel, normal, off: offSegment(middle, p, q) };
   });
   const nearest = ends.sort((one, other) => one.off - other.off)[0];
-  return nearest && nearest.off < ON_RULING_MM ? nearest.normal : undefined;
+  return nearest && nearest.off < ON_RULING_MM ? nearest : undefined;
 }
+
+type EndOfPanel = { readonly panel: Panel; readonly normal: Vec3 };
 
 /** A panel's last ruling lies on the transom's edge but for how far the lines' ends are off one plane. */
 const ON_RULING_MM = 20;
@@ -79,20 +81,23 @@ function offSegment(x: Vec3, p: Vec3, q: Vec3): number {
   return Math.hypot(e[0] - w * d[0], e[1] - w * d[1], e[2] - w * d[2]);
 }
 
+/** A stretch of the edge: how far off square the skin meets it, and which panel that is. */
+export type EdgeMet = { readonly bevelRad: number; readonly panel: Panel | undefined };
+
 /** How far each stretch of the edge is moved inward to become the outline that is cut. */
-export const outlineInset = (sheet: TransomSheet, bevelRad: number): number => {
-  const { fit, thickness, skinUnder, skinOver, gap } = sheet;
+export const outlineInset = (sheet: TransomSheet, { bevelRad, panel }: EdgeMet): number => {
+  const { fit, thickness, gap } = sheet;
   const inboard = thickness * Math.tan(bevelRad);
   // one that caps is cut to the larger of its faces and faired to the skin; its inner face is where the panels end
-  if (fit === 'caps') return -skinOver / Math.cos(bevelRad) + Math.min(0, inboard);
+  if (fit === 'caps') return -sheet.skinOver(panel) / Math.cos(bevelRad) + Math.min(0, inboard);
   // between: to the smaller if it is square-edged, to the larger if it is to be bevelled; its outer face is flush
-  const flush = skinUnder / Math.cos(bevelRad);
+  const flush = sheet.skinUnder(panel) / Math.cos(bevelRad);
   return gap === null ? flush - Math.max(0, inboard) : flush - Math.min(0, inboard) + gap;
 };
 
 /** How far the corner between the transom's inner face and the skin's inside lies within the edge. */
-export const cornerInset = ({ fit, thickness, skinUnder }: TransomSheet, bevelRad: number): number =>
-  skinUnder / Math.cos(bevelRad) - (fit === 'caps' ? 0 : thickness * Math.tan(bevelRad));
+export const cornerInset = ({ fit, thickness, skinUnder }: TransomSheet, { bevelRad, panel }: EdgeMet): number =>
+  skinUnder(panel) / Math.cos(bevelRad) - (fit === 'caps' ? 0 : thickness * Math.tan(bevelRad));
 
 /**
  * Half an edge with each stretch moved inward by its own inset, square to it: going outward and up the inside is on the

@@ -17,9 +17,10 @@ import {
   cornerInset,
   endMoved,
   movedHalf,
-  normalBetween,
   outlineInset,
+  panelBetween,
   panelsRunOn,
+  type EdgeMet,
   type EndPlane,
   type TransomSheet,
 } from './transom-fit';
@@ -54,7 +55,10 @@ const FLAT_MM = 1.5;
 export type TransomBend = { readonly cylinder: TransomCylinder; readonly panels: readonly Panel[] };
 
 /** A sheet without thickness, on the lines' surface. */
-const NO_THICKNESS: TransomSheet = { fit: 'caps', ends: 'inner', thickness: 0, skinUnder: 0, skinOver: 0, gap: null };
+const NO_THICKNESS: TransomSheet = {
+  ...{ fit: 'caps', ends: 'inner', thickness: 0, gap: null },
+  ...{ skinUnder: () => 0, skinOver: () => 0 },
+};
 
 /** The lines that end on a transom, and where the panels end on them. */
 export type TransomEnd = {
@@ -145,16 +149,16 @@ function flatten({ end, plane, rakeRad, lines }: TransomEnd, sheet: TransomSheet
   const along = (p: Vec3) => (p[0] - plane.point[0]) * Math.sin(rakeRad) + (p[2] - plane.point[2]) * Math.cos(rakeRad);
   const low = Math.min(...ends.map(along));
   const flat = ends.map((p): Vec2 => [p[1], along(p) - low]);
-  const bevels = bevelsOf({ end, plane, ends, panels });
+  const met = edgesMet({ end, plane, ends, panels });
   const isFlatBottomed = at(flat, 0)[0] > CENTRELINE_MM;
   const fromCentre = isFlatBottomed ? [[0, at(flat, 0)[1]] as const, ...flat] : flat;
   const half = movedHalf(
     fromCentre,
-    bevels.map((bevel) => outlineInset(sheet, bevel)),
+    met.map((edge) => outlineInset(sheet, edge)),
   ).slice(isFlatBottomed ? 1 : 0);
   const corner = movedHalf(
     fromCentre,
-    bevels.map((bevel) => cornerInset(sheet, bevel)),
+    met.map((edge) => cornerInset(sheet, edge)),
   );
   const backwards = [...ends].reverse().filter((p) => Math.abs(p[1]) > CENTRELINE_MM);
   const outline = bothHalves(half);
@@ -167,9 +171,9 @@ function flatten({ end, plane, rakeRad, lines }: TransomEnd, sheet: TransomSheet
     corners: [...ends, ...backwards.map(([x, y, z]): Vec3 => [x, -y, z])],
     rakeRad,
     areaM2: area(outline) / 1e6,
-    seam: bevels.map((bevel, i) => ({
+    seam: met.map(({ bevelRad }, i) => ({
       length: 2 * distance2(at(corner, i), at(corner, i + 1)),
-      angleRad: Math.PI / 2 + bevel,
+      angleRad: Math.PI / 2 + bevelRad,
     })),
   };
 }
@@ -182,12 +186,13 @@ const bothHalves = (half: readonly Vec2[]): Vec2[] => {
 type Meets = Pick<TransomEnd, 'end' | 'plane'> & { readonly ends: readonly Vec3[]; readonly panels: readonly Panel[] };
 
 /** How far off square each stretch of the edge meets the skin, from the centreline up; square where no panel is. */
-function bevelsOf({ end, plane, ends, panels }: Meets): number[] {
+function edgesMet({ end, plane, ends, panels }: Meets): EdgeMet[] {
   const [lowest] = ends as [Vec3];
   const from: Vec3[] = lowest[1] > CENTRELINE_MM ? [[lowest[0], -lowest[1], lowest[2]], ...ends] : [...ends];
   return from.slice(1).map((b, i) => {
-    const normal = normalBetween(panels, end, at(from, i), b);
-    return normal ? Math.asin(Math.max(-1, Math.min(1, dot3(normal, plane.normal)))) : 0;
+    const there = panelBetween(panels, end, at(from, i), b);
+    const bevelRad = there ? Math.asin(Math.max(-1, Math.min(1, dot3(there.normal, plane.normal)))) : 0;
+    return { bevelRad, panel: there?.panel };
   });
 }
 

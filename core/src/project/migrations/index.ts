@@ -24,6 +24,7 @@ import { from22To23 } from './22-to-23';
 import { from23To24 } from './23-to-24';
 import { from24To25 } from './24-to-25';
 import { from25To26 } from './25-to-26';
+import { from26To27 } from './26-to-27';
 import type { Migration } from './migration';
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -52,4 +53,5 @@ export const MIGRATIONS: readonly Migration[] = [
   from23To24,
   from24To25,
   from25To26,
+  from26To27,
 ];

@@ -1,6 +1,7 @@
 /** A panel in the round: plywood with its thickness, picked and outlined, a field over it where one is shown. */
 import {
   depthOfInside,
+  thicknessOf,
   panelOfThing,
   panelThing,
   type Field,
@@ -90,8 +91,9 @@ function useShell({ panel, shape, field, thickness, isTop }: Props): BufferGeome
   const geometry = useMemo(() => emptyShell(count), [count]);
   useEffect(() => () => geometry.dispose(), [geometry]);
   useLayoutEffect(() => {
-    const inner = -depthOfInside({ thickness, linesTo });
-    const faces = { outer: inner + thickness, inner };
+    const own = thicknessOf(panel, thickness);
+    const inner = -depthOfInside({ thickness: own, linesTo });
+    const faces = { outer: inner + own, inner };
     fillShell(geometry, { panel, shape, field, thickness, faces, isJoined: [true, !isTop] });
     drawSoon();
   }, [geometry, panel, shape, field, thickness, isTop, linesTo]);

@@ -1,6 +1,6 @@
 /** What lies on the skin: where the sheets are joined, the holes by which the panels are stitched, or the tapes. */
 import { zoneEdges, zonesOn, type Zone } from '@kalotrope/core/epoxy';
-import { cutOf, faceAt, lineOn, placeOn, stitchesOf, type Panel } from '@kalotrope/core/panels';
+import { cutOf, faceAt, lineOn, placeOn, stitchesOf, thicknessOf, type Panel } from '@kalotrope/core/panels';
 import { add3, scale3, type Vec3 } from '@kalotrope/core/geometry';
 import { memo, useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry } from 'three';
@@ -50,7 +50,9 @@ function useOnSkin(marks: SkinMark, panels: readonly Panel[]) {
         : [];
     const tapes =
       marks === 'tapes' && seams && epoxy && part
-        ? panels.flatMap((panel) => tapeEdges(panel, zonesOn(panel, seams, epoxy, part.thickness), part.thickness))
+        ? panels.flatMap((panel) =>
+            tapeEdges(panel, zonesOn(panel, seams, epoxy, part.thickness), thicknessOf(panel, part.thickness)),
+          )
         : [];
     const holes =
       marks === 'holes' && part

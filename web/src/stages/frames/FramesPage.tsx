@@ -95,6 +95,7 @@ export default function FramesPage() {
 function FrameNumbers({ frame }: { readonly frame: Frame }) {
   const notation = useAppSelector(selectNotation);
   const thickness = useAppSelector((state) => selectProject(state)?.panels.thickness ?? 0);
+  const hasOwn = useAppSelector((state) => (selectProject(state)?.panels.ownThickness.length ?? 0) > 0);
   const widest = Math.max(...frame.outline.map((p) => p[0]));
   const heights = frame.outline.map((p) => p[1]);
   return (
@@ -102,7 +103,11 @@ function FrameNumbers({ frame }: { readonly frame: Frame }) {
       <Figure
         name="Half-breadth inside the skin"
         value={formatWithUnit(widest, notation)}
-        why={`The skin, ${formatThickness(thickness, notation)}, is taken off along its normal`}
+        why={
+          hasOwn
+            ? 'The skin, each panel by its own thickness, is taken off along its normal'
+            : `The skin, ${formatThickness(thickness, notation)}, is taken off along its normal`
+        }
       />
       <Figure
         name="Height, lowest to sheer"

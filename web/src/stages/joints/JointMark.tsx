@@ -14,6 +14,7 @@ import {
 } from '@kalotrope/core/joints';
 import type { JointedPanel } from '@kalotrope/core/joints';
 import { DIVISION_MM, formatWithUnit } from '@kalotrope/core/measure';
+import { thicknessOf } from '@kalotrope/core/panels';
 import { edited } from '../../state/document-slice';
 import { picked } from '../../state/screen-slice';
 import { selectNotation, selectPicked, selectProject } from '../../state/selectors';
@@ -88,7 +89,7 @@ function useHold(panel: JointedPanel, joint: Joint, px: number) {
   const pick = () => dispatch(picked(jointThing(panel.panel, joint.key)));
   const put = (wanted: number, gesture: string) => {
     if (!project) return;
-    const { width, margin } = sheetForSkin(project.sheets, panel.layer?.thicknessMm ?? project.panels.thickness);
+    const { width, margin } = sheetForSkin(project.sheets, thicknessOf(panel, project.panels.thickness));
     const [low, high] = roomOfJoint(panel, joint, width - 2 * margin);
     const at = Math.min(high, Math.max(low, wanted));
     const value = changedJoint(project.joints.own, panel, joint, { at });

@@ -133,14 +133,7 @@ function PanelWithJoints({ shelf, jointed, px }: PanelProps) {
           px={px}
         />
       ))}
-      {seams.length === 0 && (
-        <SheetsUnder
-          pieces={jointed.pieces.map(spanOf)}
-          {...(panel.layer && { thickness: panel.layer.thicknessMm })}
-          top={low - 43 * px}
-          px={px}
-        />
-      )}
+      {seams.length === 0 && <SheetsUnder pieces={jointed.pieces.map(spanOf)} of={panel} top={low - 43 * px} px={px} />}
     </g>
   );
 }

@@ -2,13 +2,14 @@
 import { useTheme } from '@mui/material/styles';
 import { sheetForSkin } from '@kalotrope/core/joints';
 import { formatWithUnit } from '@kalotrope/core/measure';
+import { thicknessOf, type Panel } from '@kalotrope/core/panels';
 import { selectProject } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 
 type Props = {
   readonly pieces: readonly { readonly id: string; readonly from: number; readonly to: number }[];
-  /** Of a layer; absent: the skin's. */
-  readonly thickness?: number;
+  /** The panel, or the layer, that they make. */
+  readonly of: Pick<Panel, 'layer' | 'own'>;
   /** Upper edge of the first bar, up is plus. */
   readonly top: number;
   readonly px: number;
@@ -16,11 +17,11 @@ type Props = {
 
 const BAR_PX = 13;
 
-export function SheetsUnder({ pieces, thickness, top, px }: Props) {
+export function SheetsUnder({ pieces, of, top, px }: Props) {
   const { palette } = useTheme();
   const project = useAppSelector(selectProject);
   if (!project) return null;
-  const { width, margin } = sheetForSkin(project.sheets, thickness ?? project.panels.thickness);
+  const { width, margin } = sheetForSkin(project.sheets, thicknessOf(of, project.panels.thickness));
   const usable = width - 2 * margin;
   return (
     <g>

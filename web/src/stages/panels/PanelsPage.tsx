@@ -16,7 +16,7 @@ import { CutInTwo } from './CutInTwo';
 import { CutProud } from './CutProud';
 import { FIELD_WHAT, FieldLegend } from './FieldLegend';
 import { GapsPage } from './gaps/GapsPage';
-import { Layers } from './Layers';
+import { OwnSheet } from './OwnSheet';
 import { MarkingTable } from './MarkingTable';
 import { PanelNumbers } from './PanelNumbers';
 import { PanelsDrawing } from './PanelsDrawing';
@@ -112,7 +112,7 @@ function SlipBody({ field, preview, onPreview }: SlipProps) {
       <MadeSoFar of={transom ? [transom.id] : panel ? cutOf(panel).map(({ id }) => id) : []} />
       <SheetSettings panel={panel} part={part} />
       <Seams panels={panels} part={part} />
-      {panel && <Layers panel={panel} part={part} />}
+      {panel && <OwnSheet panel={panel} part={part} />}
       {panel && <CutInTwo panel={panel} panels={panels} part={part} />}
       <CutProud panel={panel} part={part} hasTransoms={transoms.length > 0} />
       <RoundedChines panels={panels} strips={strips} part={part} />

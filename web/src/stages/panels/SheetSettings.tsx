@@ -4,6 +4,7 @@ import { formatFine, formatWithUnit, unitLabel, type Notation } from '@kalotrope
 import {
   isSplitLine,
   MIDDLE_FROM_MM,
+  thicknessOf,
   type LinesTo,
   type Meeting,
   type Panel,
@@ -190,7 +191,7 @@ function Allowances({
   return (
     <>
       <p className="quiet">
-        {part.thickness >= MIDDLE_FROM_MM
+        {thicknessOf(panel, part.thickness) >= MIDDLE_FROM_MM
           ? 'Developed at the middle of the sheet, which keeps its length when it is bent.'
           : `Under ${formatWithUnit(MIDDLE_FROM_MM, notation)} the sheet is developed on the lines themselves.`}{' '}
         Thickness changes the edges by:
