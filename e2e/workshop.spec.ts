@@ -97,6 +97,25 @@ test('sheets: a change of the margin lays out afresh, and what fits nowhere is s
   await expect(page.getByText(/Transom fits on no sheet of 9 mm/)).toBeHidden();
 });
 
+test('sheets: pairs are cut two at once, one sheet over the other; kept so; and laid out singly again', async ({
+  page,
+}) => {
+  await page.goto('/project/demo-tamsel/sheets');
+  await unfold(page, 'Stock and spacing');
+  await page.getByRole('checkbox', { name: 'Pairs cut two at once' }).check();
+  await expect(page.getByText(/^Sheet 1 over 2: 6 mm/)).toBeVisible();
+  await expect(page.getByText(/^Sheet 2 under 1: 6 mm/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Look for a better layout' })).toBeEnabled();
+  await expectNoFaults(page);
+  await page.locator('path[data-part="Sheet 1"]').click({ position: { x: 3, y: 3 } });
+  await expect(page.getByText(/Sheet 2 lies under it, turned over sideways/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this layout' }).click();
+  await expect(page.getByText(/^Sheet 1 over 2: 6 mm/)).toBeVisible();
+  await unfold(page, 'Stock and spacing');
+  await page.getByRole('checkbox', { name: 'Pairs cut two at once' }).uncheck();
+  await expect(page.getByText(/^Sheet 1: 6 mm/)).toBeVisible();
+});
+
 test('sheets: a piece is dragged, pinned, the rest laid out again; a spoiled place is kept clear of', async ({
   page,
 }) => {

@@ -52,9 +52,13 @@ export type SkinAsked = {
 
 /**
  * Runs whose ends lie further apart are not brought together: there is no skin between. Over a bottom that rises one in
- * forty the inside of a skin of 6 mm begins 240 mm abaft its outside.
+ * forty the inside of a skin begins forty times its thickness abaft its outside: of 6 mm 240 mm.
  */
 const MEET_REACH_MM = 250;
+const REACH_OF_INSET = 42;
+
+const reachOf = (panels: readonly Panel[], { insetOf }: Pick<SkinAsked, 'insetOf'>): number =>
+  Math.max(MEET_REACH_MM, ...panels.map((panel) => REACH_OF_INSET * Math.abs(insetOf(panel))));
 /** On the sheet: closer to the centreline is on it. */
 const ON_CENTRELINE_MM = 1e-6;
 
@@ -64,8 +68,9 @@ export function skinEdges(panels: readonly Panel[], lie: Lie, asked: SkinAsked):
     const isUppermost = i === panels.length - 1;
     return runsOn(panel, lie, { ...asked, runOn: isUppermost ? asked.runOn : 0 });
   });
-  return joined(runs)
-    .map(onOneSide)
+  const reachMm = reachOf(panels, asked);
+  return joined(runs, reachMm)
+    .flatMap((run) => onOneSide(run, reachMm))
     .filter((run) => run.length > 1)
     .map((run) => (at(run, 0).flat[0] > at(run, -1).flat[0] ? [...run].reverse() : run))
     .sort((a, b) => at(a, 0).flat[0] - at(b, 0).flat[0]);
@@ -167,26 +172,28 @@ function pointAt(lie: Lie, { place, normal, gap, mark }: Told): SkinPoint {
 }
 
 /** Nearest ends first. */
-function joined(runs: readonly SkinPoint[][]): SkinPoint[][] {
+function joined(runs: readonly SkinPoint[][], reachMm: number): SkinPoint[][] {
   const left = [...runs];
   for (;;) {
-    const near = nearestEnds(left);
+    const near = nearestEnds(left, reachMm);
     if (!near) return left;
     const [a, b] = [at(left, near.one), at(left, near.other)];
     const first = near.isStartOfOne ? [...a].reverse() : a;
     const second = near.isEndOfOther ? [...b].reverse() : b;
     left.splice(near.other, 1);
-    left.splice(near.one, 1, meet(first, second));
+    left.splice(near.one, 1, meet(first, second, reachMm));
   }
 }
 
-function nearestEnds(runs: readonly SkinPoint[][]) {
-  let best = { far: MEET_REACH_MM, one: -1, other: -1, isStartOfOne: false, isEndOfOther: false };
+function nearestEnds(runs: readonly SkinPoint[][], reachMm: number) {
+  let best = { far: reachMm, one: -1, other: -1, isStartOfOne: false, isEndOfOther: false };
   for (let one = 0; one < runs.length; one++)
     for (let other = one + 1; other < runs.length; other++)
       for (const isStartOfOne of [false, true])
         for (const isEndOfOther of [false, true]) {
           const [a, b] = [at(at(runs, one), isStartOfOne ? 0 : -1), at(at(runs, other), isEndOfOther ? -1 : 0)];
+          // over the centreline nothing is left of either: they do not meet there, but end
+          if (Math.max(a.flat[1], b.flat[1]) <= ON_CENTRELINE_MM) continue;
           const far = distance2(a.flat, b.flat);
           if (a.mark.panel !== b.mark.panel && far < best.far) best = { far, one, other, isStartOfOne, isEndOfOther };
         }
@@ -194,17 +201,17 @@ function nearestEnds(runs: readonly SkinPoint[][]) {
 }
 
 /** The end of the first and the start of the second, cut back or run on to where they cross. */
-function meet(first: readonly SkinPoint[], second: readonly SkinPoint[]): SkinPoint[] {
+function meet(first: readonly SkinPoint[], second: readonly SkinPoint[], reachMm: number): SkinPoint[] {
   const end = at(first, -1).flat;
   for (let i = first.length - 1; i > 0; i--) {
-    if (distance2(at(first, i).flat, end) > 2 * MEET_REACH_MM) break;
+    if (distance2(at(first, i).flat, end) > 2 * reachMm) break;
     for (let j = 1; j < second.length; j++) {
-      if (distance2(at(second, j - 1).flat, end) > 2 * MEET_REACH_MM) break;
+      if (distance2(at(second, j - 1).flat, end) > 2 * reachMm) break;
       const found = crossLines(at(first, i - 1).flat, at(first, i).flat, at(second, j - 1).flat, at(second, j).flat);
       if (!found) continue;
       const { w, v } = found;
       const isWithin = w >= 0 && v <= 1 && (i === first.length - 1 || w <= 1) && (j === 1 || v >= 0);
-      if (!isWithin || distance2(found.point, end) > MEET_REACH_MM) continue;
+      if (!isWithin || distance2(found.point, end) > reachMm) continue;
       const corner = between(at(first, i - 1), at(first, i), w);
       const next = between(at(second, j - 1), at(second, j), v);
       return [...first.slice(0, i), corner, next, ...second.slice(j)];
@@ -226,25 +233,33 @@ export const between = (a: SkinPoint, b: SkinPoint, w: number): SkinPoint => ({
 const markBetween = (a: SkinPoint['mark'], b: SkinPoint['mark'], w: number): SkinPoint['mark'] =>
   a.panel === b.panel ? { panel: a.panel, flat: lerp2(a.flat, b.flat, w) } : a;
 
-/** What lies to starboard, cut at the centreline; an end that comes near it is run on to it. */
-function onOneSide(run: readonly SkinPoint[]): SkinPoint[] {
-  const first = run.findIndex(({ flat }) => flat[1] > ON_CENTRELINE_MM);
-  if (first < 0) return [];
-  let last = first;
-  while (last + 1 < run.length && at(run, last + 1).flat[1] > ON_CENTRELINE_MM) last++;
-  const own = run.slice(first, last + 1);
-  if (own.length < 2) return [];
-  return [
-    ...toCentreline(run[first - 1], at(own, 0), at(own, 1)),
-    ...own,
-    ...toCentreline(run[last + 1], at(own, -1), at(own, -2)),
-  ];
+/**
+ * What lies to starboard, cut at the centreline; an end that comes near it is run on to it. At a fine end of a thick
+ * skin the inside of a bottom may come over the centreline where the sides leave no room: a stretch by itself.
+ */
+function onOneSide(run: readonly SkinPoint[], reachMm: number): SkinPoint[][] {
+  const isOver = (k: number) => at(run, k).flat[1] > ON_CENTRELINE_MM;
+  const stretches: SkinPoint[][] = [];
+  for (let first = 0; first < run.length; first++) {
+    if (!isOver(first)) continue;
+    let last = first;
+    while (last + 1 < run.length && isOver(last + 1)) last++;
+    const own = run.slice(first, last + 1);
+    if (own.length > 1)
+      stretches.push([
+        ...toCentreline(run[first - 1], at(own, 0), at(own, 1), reachMm),
+        ...own,
+        ...toCentreline(run[last + 1], at(own, -1), at(own, -2), reachMm),
+      ]);
+    first = last;
+  }
+  return stretches;
 }
 
-function toCentreline(beyond: SkinPoint | undefined, end: SkinPoint, within: SkinPoint): SkinPoint[] {
+function toCentreline(beyond: SkinPoint | undefined, end: SkinPoint, within: SkinPoint, reachMm: number): SkinPoint[] {
   if (beyond) return [between(end, beyond, end.flat[1] / (end.flat[1] - beyond.flat[1]))];
   const fall = within.flat[1] - end.flat[1];
   if (fall <= 0) return [];
   const reached = between(end, within, -end.flat[1] / fall);
-  return distance2(reached.flat, end.flat) < MEET_REACH_MM ? [reached] : [];
+  return distance2(reached.flat, end.flat) < reachMm ? [reached] : [];
 }

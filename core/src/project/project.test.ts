@@ -88,9 +88,10 @@ const evenly = <T extends object>(panels: T) => ({
 });
 const asDrawn = <T extends object>(timber: T) => ({ ...timber, sold: 'drawn' });
 /** Of its own version all is as it was but what every one of those got since. */
-const ofToday = <T extends { readonly timber: object }>(project: T) => ({
+const cutAlone = <T extends object>(sheets: T) => ({ ...sheets, stacked: false });
+const ofToday = <T extends { readonly timber: object; readonly sheets: object }>(project: T) => ({
   ...project,
-  ...{ version: PROJECT_VERSION, timber: asDrawn(project.timber) },
+  ...{ version: PROJECT_VERSION, timber: asDrawn(project.timber), sheets: cutAlone(project.sheets) },
 });
 const ofOneSheet = <T extends object>(panels: T) => ({ ...panels, ownThickness: [] });
 const inOneSheet = <T extends object>(panels: T) => ofOneSheet({ ...panels, layered: [] });
@@ -325,14 +326,14 @@ describe('readProject', () => {
     expect(read.ok && read.project.sheets).toEqual({
       ...version11.sheets,
       stock: version11.sheets.stock.map((sheet) => ({ ...sheet, ...PLAIN_SHEET })),
-      ...{ kinds: nothing, scribed: [], spares: [], laid: [] },
+      ...{ kinds: nothing, scribed: [], spares: [], laid: [], stacked: false },
     });
     expect(read.ok && read.project.panels).toEqual({ ...evenly(version11.panels), ...NOT_PROUD });
   });
   it('brings the frozen twelfth version up: fillets by radius, tapes of one width, a usual resin', () => {
     const read = readProject(version12);
     expect(read.ok && read.project.epoxy).toEqual({ ...BEFORE_GLASS, ...BEFORE_RESIN, ...version12.epoxy });
-    expect(read.ok && read.project.sheets).toEqual({ ...version12.sheets, spares: [] });
+    expect(read.ok && read.project.sheets).toEqual(cutAlone({ ...version12.sheets, spares: [] }));
     const inches = readProject({ ...version12, notation: 'in-16' });
     const { filletLeg, glass, packs, resin } = epoxyAtFirst({}, 'in-16');
     expect(inches.ok && inches.project.epoxy).toMatchObject({ filletLeg, glass: atEdge(glass), packs, resin });
@@ -365,7 +366,7 @@ describe('readProject', () => {
     const glass = atEdge(version15.epoxy.glass);
     expect(read.ok && read.project.epoxy).toEqual({ ...version15.epoxy, glass, tabs, flat });
     expect(read.ok && read.project.joints).toEqual({ ...version15.joints, strapUse: 'none' });
-    expect(read.ok && read.project.sheets).toEqual({ ...version15.sheets, spares: [] });
+    expect(read.ok && read.project.sheets).toEqual(cutAlone({ ...version15.sheets, spares: [] }));
     const inches = readProject({ ...version15, notation: 'in-16' });
     expect(inches.ok && inches.project.epoxy.tabs).toEqual(epoxyAtFirst({}, 'in-16').tabs);
   });

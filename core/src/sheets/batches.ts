@@ -11,6 +11,7 @@ import { SKIN_SHEETS } from './constants';
 import type { SheetsFinding, SheetsResult } from './findings';
 import { piecesOf, type CutPart } from './parts';
 import type { FixedCopy, NestJob, SheetsPart, StockSheet } from './schema';
+import type { Couple } from './stacks';
 import { withSheet } from './stock';
 
 /** Batches with the same key are the same job, and a layout of the one is one of the other. */
@@ -38,7 +39,7 @@ export function materialsOf(parts: readonly CutPart[]): Material[] {
 /** One nesting job a material; what no stock serves, and what no longer lies where it was put, is a finding. */
 export function nestBatches(
   parts: readonly CutPart[],
-  part: Pick<SheetsPart, 'stock' | 'gap' | 'margin' | 'laid'>,
+  part: Pick<SheetsPart, 'stock' | 'gap' | 'margin' | 'laid' | 'stacked'>,
 ): SheetsResult<readonly NestBatch[]> {
   const findings: SheetsFinding[] = [];
   const batches = materialsOf(parts).flatMap((material): NestBatch[] => {
@@ -55,11 +56,19 @@ export function nestBatches(
     const bare: NestJob = { gap: part.gap, margin: part.margin, sheets, parts: mine.flatMap(jobParts) };
     const { fixed, off } = fixedIn(bare, part.laid);
     findings.push(...off.map((id) => notClear(id, mine, part.laid)));
-    const job = fixed.length > 0 ? { ...bare, fixed } : bare;
+    const couples = part.stacked ? couplesOf(mine) : [];
+    const job = { ...bare, ...(fixed.length > 0 && { fixed }), ...(couples.length > 0 && { couples }) };
     return [{ ...material, key: hashOf(job), job }];
   });
   return { value: batches, findings, assumed: [] };
 }
+
+/** Both hands of every pair. */
+const couplesOf = (parts: readonly CutPart[]): Couple[] =>
+  parts.flatMap((part) => {
+    const [one, other] = part.isPair ? piecesOf(part) : [];
+    return one && other ? [[one.id, other.id]] : [];
+  });
 
 /** Where sheets of the thickness are in stock under another name of their wood: they are of this one; else new ones. */
 function ofThisKind(stock: readonly StockSheet[], { thickness, kind }: Material) {

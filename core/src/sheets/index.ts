@@ -11,6 +11,7 @@ export type { CutPart, Piece } from './parts';
 export type { NestBatch } from './batches';
 export { laidBatches } from './layouts';
 export type { LaidBatch } from './layouts';
+export { stacksIn } from './stacks';
 export { leftOff, tallySheets } from './tally';
 export type { SheetCount } from './tally';
 export { listed } from './judge';

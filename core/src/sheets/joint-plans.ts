@@ -32,13 +32,13 @@ export type JointPlansInput = {
   readonly panels: readonly Panel[];
   readonly asked: JointsAsked;
   readonly others: Omit<PartInput, 'jointed'>;
-  readonly sheets: Pick<SheetsPart, 'stock' | 'gap' | 'margin' | 'laid'>;
+  readonly sheets: Pick<SheetsPart, 'stock' | 'gap' | 'margin' | 'laid' | 'stacked'>;
 };
 
 /** What is looked at, of a project and what its stages made of it. */
 export function jointPlansInput({ project, values }: JointPlansWhole): JointPlansInput {
   const { thickness, transomThickness } = project.panels;
-  const { stock, gap, margin, kinds, scribed, spares } = project.sheets;
+  const { stock, gap, margin, kinds, scribed, spares, stacked } = project.sheets;
   const { frames, girders, planked } = values.frames;
   const sheet = sheetForSkin({ stock, margin, kinds }, thickness);
   return {
@@ -52,7 +52,7 @@ export function jointPlansInput({ project, values }: JointPlansWhole): JointPlan
       ...{ thickness, transomThickness, kinds, scribed, spares },
     },
     // other pieces come of other joints: nothing lies where it was laid
-    sheets: { stock, gap, margin, laid: [] },
+    sheets: { stock, gap, margin, laid: [], stacked },
   };
 }
 

@@ -14,14 +14,27 @@ import type { NestBudget, NestResult } from './result';
 import type { NestJob } from './schema';
 import { search } from './search/search';
 import { layoutOf, startOf } from './search-start';
+import { stackJob, unstacked } from './stacks';
 
 /** Rounds of laying down before the search begins. */
 const ORDERS = 4;
 /** Of more pieces every pair is more than the search can weigh: they are laid down in one order after another. */
 const MOST_COPIES = 600;
 
+/** Of the pairs alone, before what is no pair is laid: more make their layout no shorter. */
+const STACK_ROUNDS = 600;
+
 /** Lays out the job. Never throws on a valid job; what fits nowhere is listed as unplaced. */
 export function nest(job: NestJob, budget: NestBudget): NestResult {
+  const stack = stackJob(job);
+  if (!stack) return layOutFreely(job, budget);
+  const { seed, rounds, isOver } = budget;
+  const first = Math.min(STACK_ROUNDS, Math.ceil(rounds / 2));
+  const laid = layOutFreely(stack, { seed, rounds: first, ...(isOver && { isOver }) });
+  return layOutFreely(unstacked(job, laid), { ...budget, rounds: Math.max(1, rounds - first) });
+}
+
+function layOutFreely(job: NestJob, budget: NestBudget): NestResult {
   const poses = posesIn(job);
   const isOver = budget.isOver ?? (() => false);
   const orders = copiesOf(job).length > MOST_COPIES ? budget.rounds : Math.min(budget.rounds, ORDERS);

@@ -72,6 +72,8 @@ export const sheetsSchema = z.object({
   scribed: z.array(scribedSchema).max(200),
   /** Pieces of which more are cut than the boat has: to be safe, or for one that was spoiled. */
   spares: z.array(z.object({ id: z.string().min(1).max(180), qty: countField('Spares of it', 0, 20) })).max(200),
+  /** Both hands of a pair are cut at once, of two sheets on one another. */
+  stacked: z.boolean(),
   /** What was laid by hand; the rest is laid out around it. */
   laid: z.array(laidSchema).max(2000),
   seed: z
@@ -136,6 +138,8 @@ export type NestJob = Omit<NestFile, 'sheets'> & {
     readonly zones?: readonly Outline[];
   })[];
   readonly fixed?: readonly FixedCopy[];
+  /** Parts that are cut two at once, by ids: the second is the first one’s mirror image. */
+  readonly couples?: readonly (readonly [string, string])[];
 };
 
 /** 2440 × 1220 mm, or 96 × 48 in. */
@@ -165,6 +169,6 @@ export const sheetsAtFirst = (_others: object, notation: Notation): SheetsPart =
   margin: usualIn(MARGIN.value, notation),
   machine: { radius: MACHINE_RADIUS.value, feed: FEED.value, tabs: TABS.value },
   kinds: { skin: '', transoms: '', inside: '' },
-  ...{ scribed: [], spares: [], laid: [] },
+  ...{ scribed: [], spares: [], laid: [], stacked: false },
   seed: SEED.value,
 });

@@ -24,6 +24,7 @@ import { fileWord, materialWords, plywoodWords, type SheetsWhole } from './drawi
 import { laidBatches } from './layouts';
 import { referencePoints } from './reference-points';
 import type { UsedSheet } from './result';
+import { stacksIn } from './stacks';
 import { trimmingOf, trimWords, type Trim, type TrimmedWhole } from './trimming';
 import { inCuttingOrder } from './cutting-order';
 import { howManyWords, jobPartName, type CutPart } from './parts';
@@ -54,6 +55,7 @@ function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, h
   const { notation } = head;
   const room = { ...inner, minY: inner.minY + FOOT_MM };
   const drawn = sheets.map((sheet) => viewOn(viewOf(sheet, batch, parts), { room, notation }));
+  const stacks = stacksIn(sheets, batch.job);
   const pages = drawn.flatMap((on, k): Content[] => {
     const keys = [
       ['cut', 'cut'],
@@ -62,7 +64,7 @@ function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, h
     ] as const;
     const under = { ...room, minY: inner.minY + UNDER_MM, maxY: on.foot - BETWEEN_MM };
     const sheet = sheets[k];
-    const tables = sheet ? [crossesTable(sheet, k + 1, batch, { parts, head })] : [];
+    const tables = sheet ? [crossesTable(sheet, numberWords(k, stacks), batch, { parts, head })] : [];
     const [first, ...more] = tablePages(tables, { first: under, later: inner });
     return [
       merged(
@@ -83,8 +85,14 @@ function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, h
   return sheetsOf(head, sheet, pages);
 }
 
+/** Of one that is cut with another on or under it: which. */
+function numberWords(k: number, stacks: ReturnType<typeof stacksIn>): string {
+  const stack = stacks[k];
+  return stack ? `${k + 1} ${stack.isOver ? 'over' : 'under'} ${stack.with + 1}` : String(k + 1);
+}
+
 /** How far to the sheet's left and lower edges each part's two crosses are, in the order in which they are cut. */
-function crossesTable(sheet: UsedSheet, number: number, { job }: NestBatch, { parts, head }: LayoutOf): SheetTable {
+function crossesTable(sheet: UsedSheet, number: string, { job }: NestBatch, { parts, head }: LayoutOf): SheetTable {
   const { notation } = head;
   const shown = (mm: number) => formatFine(mm, notation);
   return {

@@ -36,7 +36,7 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
   begin: sheetsAtFirst,
   catalogue: SHEETS_FINDINGS,
   constants,
-  run: ({ stock, gap, margin, kinds, scribed, spares, laid }, { project, values }, remember) => {
+  run: ({ stock, gap, margin, kinds, scribed, spares, laid, stacked }, { project, values }, remember) => {
     const { thickness, transomThickness } = project.panels;
     const parts = listParts({
       jointed: values.joints,
@@ -48,7 +48,7 @@ export const sheetsStage = defineStage<{ before: Before; whole: SheetsOnPaper & 
       transomThickness,
       ...{ kinds, scribed, spares },
     }).map((part) => remember(`part ${part.id}`, asItIs<CutPart>, part));
-    const { value: batches, findings, assumed } = nestBatches(parts, { stock, gap, margin, laid });
+    const { value: batches, findings, assumed } = nestBatches(parts, { stock, gap, margin, laid, stacked });
     return { value: { parts, batches }, findings, assumed };
   },
   search: ({ project, values }, rounds) => layOut(values.sheets.batches, project.sheets.seed, rounds),

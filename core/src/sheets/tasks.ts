@@ -13,19 +13,40 @@ import { laidBatches } from './layouts';
 import { jobPartName, type CutPart } from './parts';
 import { referencePoints } from './reference-points';
 import type { UsedSheet } from './result';
+import { stacksIn, type InStack } from './stacks';
 
 /** Of layouts that are kept in the project: what a search found may lie otherwise when the next part is cut. */
 export const sheetsTasks = ({ project: { notation }, values }: Pick<SheetsWhole, 'project' | 'values'>): Task[] =>
   laidBatches(values.sheets.batches, [])
-    .flatMap(({ batch, result }) => (result?.sheets ?? []).map((sheet) => ({ batch, sheet })))
-    .map(({ batch, sheet }, k) => taskOf(sheet, k + 1, { batch, parts: values.sheets.parts, notation }));
+    .flatMap(({ batch, result }, b) => {
+      const sheets = result?.sheets ?? [];
+      const stacks = stacksIn(sheets, batch.job);
+      return sheets.map((sheet, k) => ({ batch, sheet, b, stack: stacks[k] }));
+    })
+    .map(({ batch, sheet, b, stack }, k, all): Task[] => {
+      const first = all.findIndex((one) => one.b === b);
+      const on = stack && { ...stack, number: first + stack.with + 1 };
+      return taskOf(sheet, k + 1, { batch, parts: values.sheets.parts, notation, on });
+    })
+    .flat();
 
 /** What of an outline is seen on so small a picture, mm. */
 const SEEN_MM = 4;
 
-type Of = { readonly batch: NestBatch; readonly parts: readonly CutPart[]; readonly notation: Notation };
+type Of = {
+  readonly batch: NestBatch;
+  readonly parts: readonly CutPart[];
+  readonly notation: Notation;
+  /** The other sheet of a stack of two. */
+  readonly on: (InStack & { readonly number: number }) | undefined;
+};
 
-function taskOf(sheet: UsedSheet, number: number, { batch, parts, notation }: Of): Task {
+/** None for a sheet of which all was cut with the one over it. */
+function taskOf(whole: UsedSheet, number: number, { batch, parts, notation, on }: Of): Task[] {
+  // what lies under another is marked and cut with that
+  const isAlone = ({ part }: UsedSheet['placements'][number]) => !on || on.isOver || !on.parts.has(part);
+  const sheet = { ...whole, placements: whole.placements.filter(isAlone) };
+  if (sheet.placements.length === 0) return [];
   const { job } = batch;
   const stock = job.sheets.find(({ id }) => id === sheet.id);
   const inOrder = inCuttingOrder(sheet, job).flatMap((placement) => {
@@ -37,10 +58,13 @@ function taskOf(sheet: UsedSheet, number: number, { batch, parts, notation }: Of
     // laid elsewhere it is marked anew
     const id = `${part.id} ${points[0].map((mm) => mm.toFixed(0)).join(' ')}`;
     const shape = simplifyRing(outline, SEEN_MM);
-    return [{ id, name, points, isBox, shape, hasHoles: part.holes.length > 0 }];
+    return [{ id, part: part.id, name, points, isBox, shape, hasHoles: part.holes.length > 0 }];
   });
   const size = stock ? `${formatWithUnit(stock.width, notation)} by ${formatWithUnit(stock.height, notation)}. ` : '';
-  return {
+  const isOfTwo = (id: string) => on?.isOver === true && on.parts.has(id);
+  // those of both sheets first, while they are on one another
+  const cuts = [...inOrder.filter(({ part }) => isOfTwo(part)), ...inOrder.filter(({ part }) => !isOfTwo(part))];
+  const task: Task = {
     ...{ id: `${fileWord(batch)} ${number}`, kind: 'Mark out a sheet' },
     name: `Sheet ${number}, ${plywoodWords(batch, notation)}`,
     ...(stock && { picture: edgeOfSheet(stock) }),
@@ -52,16 +76,24 @@ function taskOf(sheet: UsedSheet, number: number, { batch, parts, notation }: Of
       ...inOrder.flatMap(({ id, name, points, isBox, shape }) =>
         points.map((point, side) => ({ ...crossStep(point, { id, name, side, isBox, notation }), shape })),
       ),
-      ...inOrder.map(({ id, name, shape, hasHoles }, k): TaskStep => ({
+      ...(on?.isOver ? [stackStep(on.number)] : []),
+      ...cuts.map(({ id, part, name, shape, hasHoles }, k): TaskStep => ({
         ...{ id: `cut ${id}`, say: `Cut out ${name}`, figures: [], places: [], shape },
         hint: [
+          ...(isOfTwo(part) ? ['Through both sheets.'] : on?.isOver ? ['Of this sheet alone: take them apart.'] : []),
           ...(hasHoles ? ['Its openings first.'] : []),
-          k < inOrder.length - 1 ? 'What is left stays one stiff piece on the bench.' : 'The last of this sheet.',
+          k < cuts.length - 1 ? 'What is left stays one stiff piece on the bench.' : 'The last of this sheet.',
         ].join(' '),
       })),
     ],
   };
+  return [task];
 }
+
+const stackStep = (under: number): TaskStep => ({
+  ...{ id: 'stack', say: `Sheet ${under} under it, turned over sideways, edges even`, figures: [], places: [] },
+  hint: 'Screws through both where nothing is cut, clear of the saw and of what it needs room for. One cut gives both hands.',
+});
 
 type Cross = {
   readonly id: string;

@@ -49,6 +49,15 @@ export function OfSheet({ shelf, parts, number, project, isMarking, onMark }: Pr
           why="The largest rectangle that nothing lies on, to a centimetre"
         />
       )}
+      {shelf.stack && (
+        <p className="quiet">
+          {shelf.stack.isOver
+            ? `Sheet ${shelf.stack.number} lies under it, turned over sideways, screwed to it where nothing is cut: ` +
+              'one cut gives both hands. What is no pair is cut when they are apart.'
+            : `It lies under sheet ${shelf.stack.number}, turned over sideways, and is cut with it; what is no pair ` +
+              'when they are apart.'}
+        </p>
+      )}
       <p className="quiet">
         By hand it is cut in this order, from its free end, openings before the outline round them:
       </p>

@@ -193,7 +193,7 @@ function AtPointer({ region, px }: { readonly region: Region | undefined; readon
 type SheetProps = { readonly shelf: Shelf; readonly number: number; readonly px: number };
 
 /** The sheet itself: its edge, what of it is spoiled, and what it is. */
-function WholeSheet({ shelf: { batch, sheet, width, height }, number, px }: SheetProps) {
+function WholeSheet({ shelf: { batch, sheet, width, height, stack }, number, px }: SheetProps) {
   const { palette } = useTheme();
   const notation = useAppSelector(selectNotation);
   const isPicked = useAppSelector((state) => sheetOfThing(selectPicked(state)) === number);
@@ -221,7 +221,7 @@ function WholeSheet({ shelf: { batch, sheet, width, height }, number, px }: Shee
         />
       ))}
       <text x={0} y={-height - 6 * px} fontSize={14 * px} fontWeight={600} fill={palette.text.primary}>
-        {sheetName({ number, width, height }, materialWords(batch, notation), notation)}
+        {sheetName({ number, width, height, stack }, materialWords(batch, notation), notation)}
       </text>
     </>
   );
@@ -234,7 +234,10 @@ const crossOver = (zone: Outline): string => {
 };
 
 const sheetName = (
-  { number, width, height }: { readonly number: number; readonly width: number; readonly height: number },
+  { number, width, height, stack }: Pick<Shelf, 'width' | 'height' | 'stack'> & { readonly number: number },
   material: string,
   notation: Notation,
-): string => `Sheet ${number}: ${material}, ${formatWithUnit(width, notation)} × ${formatWithUnit(height, notation)}`;
+): string => {
+  const of = stack ? `${number} ${stack.isOver ? 'over' : 'under'} ${stack.number}` : String(number);
+  return `Sheet ${of}: ${material}, ${formatWithUnit(width, notation)} × ${formatWithUnit(height, notation)}`;
+};

@@ -1,4 +1,6 @@
 /** The sheets that are there or can be bought, what parts are made of, and the rack of offcuts. */
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Menu from '@mui/material/Menu';
 import Button from '@mui/material/Button';
@@ -16,6 +18,7 @@ import { OffcutRack } from './OffcutRack';
 import { stockLabel } from './stock-label';
 
 const MOST = 30;
+const PAIRS = 'Pairs cut two at once';
 const KINDS = [
   ['skin', 'Skin is of'],
   ['transoms', 'Transoms are of'],
@@ -47,6 +50,23 @@ export function StockSheets({ project }: { readonly project: Project }) {
           path={['sheets', 'margin']}
         />
       </div>
+      <FormControlLabel
+        label={PAIRS}
+        control={
+          <Checkbox
+            checked={sheets.stacked}
+            onChange={(_, isStacked) =>
+              dispatch(edited({ label: 'Cut two at once', edits: [{ path: ['sheets', 'stacked'], value: isStacked }] }))
+            }
+          />
+        }
+      />
+      {sheets.stacked && (
+        <p className="quiet">
+          Both hands are laid out on two sheets as mirror images: with the two screwed on one another, the lower one
+          turned over, one cut gives both. It may take a sheet more.
+        </p>
+      )}
       {sheets.stock.map((sheet, i) => (
         <OneStock
           key={sheet.id}

@@ -30,7 +30,7 @@ export const sheetsEntry: StageEntry = {
       ...sheets.stock.flatMap((_, i) =>
         ['length', 'width', 'how many'].map((side) => `${stockLabel(sheets.stock, i, notation)}, ${side}`),
       ),
-      ...['Skin is of', 'Transoms are of', 'Parts within are of'],
+      ...['Pairs cut two at once', 'Skin is of', 'Transoms are of', 'Parts within are of'],
     ].map((label) => ({ label, section: 'Stock and spacing' })),
     ...['Machine’s cutter, radius', 'Feed, mm/min', 'Tabs on a part'].map((label) => ({
       label,
