@@ -59,7 +59,7 @@ function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, h
   const pages = drawn.flatMap((on, k): Content[] => {
     const keys = [
       ['cut', 'cut'],
-      ['edge', 'edge of the sheet; its face grain runs along it'],
+      ['edge', `${edgeWords(k, stacks)}; its face grain runs along it`],
       ['mark', 'crosses to measure to'],
     ] as const;
     const under = { ...room, minY: inner.minY + UNDER_MM, maxY: on.foot - BETWEEN_MM };
@@ -83,6 +83,13 @@ function layoutSheets(batch: NestBatch, sheets: readonly UsedSheet[], { parts, h
     ...{ material: plywoodWords(batch, notation), scale: drawn[0]?.scale.words ?? '' },
   };
   return sheetsOf(head, sheet, pages);
+}
+
+function edgeWords(k: number, stacks: ReturnType<typeof stacksIn>): string {
+  const stack = stacks[k];
+  if (!stack) return 'edge of the sheet';
+  const other = `sheet ${stack.with + 1}`;
+  return `edge of sheet ${k + 1}, cut with ${other} ${stack.isOver ? 'under it, turned over sideways' : 'over it'}`;
 }
 
 /** Of one that is cut with another on or under it: which. */

@@ -30,7 +30,7 @@ const pairs = (count: number, singles = 0): NestJob => ({
 const near = (a: Outline, b: Outline) =>
   a.every((p) => b.some((q) => Math.hypot(p[0] - q[0], p[1] - q[1]) < 1e-6)) && Math.abs(area(a) - area(b)) < 1e-6;
 
-/** Every couple whose hands lie on two sheets as mirror images across the sheet's length, worked out by their points. */
+/** How many couples lie on two sheets as mirror images across the sheet's length, worked out by their points. */
 function mirroredCouples(job: NestJob, { sheets }: ReturnType<typeof nest>): number {
   const lies = (id: string) =>
     sheets.flatMap((sheet, k) => {

@@ -1,5 +1,5 @@
 /**
- * Pairs cut two at once: two sheets screwed on one another, the lower one turned over, so that one cut gives both hands.
+ * Pairs cut two at once: two sheets screwed on one another, the lower one turned over; one cut gives both hands.
  *
  * Method (derived here): one hand of every pair is laid out alone, on half as many plain sheets. The other hand lies on
  * a second sheet as its mirror image across the sheet's length: with the first placed by R(r)·a + (x, y), the second,
@@ -65,7 +65,7 @@ const isSamePlace = (a: Placement, b: Placement): boolean =>
   Math.abs(a.y - b.y) < SAME_MM &&
   Math.abs(((a.rotationDeg - b.rotationDeg + 540) % 360) - 180) < SAME_MM;
 
-/** Where a sheet lies in a stack of two, by places in the layout; `parts`: those that one cut gives with the other's. */
+/** With which sheet of the layout one is stacked, by its place there; `parts`: those that one cut gives on both. */
 export type InStack = { readonly with: number; readonly isOver: boolean; readonly parts: ReadonlySet<string> };
 
 /** Of every sheet of a layout in turn; undefined: it is cut by itself. Pieces that were moved by hand are none. */

@@ -92,7 +92,7 @@ function taskOf(whole: UsedSheet, number: number, { batch, parts, notation, on }
 
 const stackStep = (under: number): TaskStep => ({
   ...{ id: 'stack', say: `Sheet ${under} under it, turned over sideways, edges even`, figures: [], places: [] },
-  hint: 'Screws through both where nothing is cut, clear of the saw and of what it needs room for. One cut gives both hands.',
+  hint: 'Screw both together where nothing is cut, clear of the saw and its room. One cut gives both hands.',
 });
 
 type Cross = {
