@@ -10,7 +10,7 @@ import { random } from '../geometry';
 import { faultsOf } from './check';
 import { copiesOf, isFixed, layDown, resultOf } from './lay-down';
 import { posesIn } from './laying/poses';
-import type { NestBudget, NestResult } from './result';
+import { isBetter, type NestBudget, type NestResult } from './result';
 import type { NestJob } from './schema';
 import { search } from './search/search';
 import { layoutOf, startOf } from './search-start';
@@ -28,10 +28,16 @@ const STACK_ROUNDS = 600;
 export function nest(job: NestJob, budget: NestBudget): NestResult {
   const stack = stackJob(job);
   if (!stack) return layOutFreely(job, budget);
-  const { seed, rounds, isOver } = budget;
+  const { seed, rounds, isOver = () => false, onProgress } = budget;
+  const on = (first: number, then: NestBudget) =>
+    layOutFreely(unstacked(job, layOutFreely(stack, { seed, isOver, rounds: first })), then);
+  // all of it laid down before any of it is looked at longer: time may run out
+  const quick = on(1, { seed, isOver, rounds: 1 });
+  if (rounds < 4 || isOver()) return quick;
+  onProgress?.(quick, 1);
   const first = Math.min(STACK_ROUNDS, Math.ceil(rounds / 2));
-  const laid = layOutFreely(stack, { seed, rounds: first, ...(isOver && { isOver }) });
-  return layOutFreely(unstacked(job, laid), { ...budget, rounds: Math.max(1, rounds - first) });
+  const longer = on(first, { ...budget, rounds: rounds - first });
+  return longer.isCut || isBetter(quick, longer) ? quick : longer;
 }
 
 function layOutFreely(job: NestJob, budget: NestBudget): NestResult {

@@ -100,10 +100,18 @@ describe('pairs cut two at once', () => {
   });
   it('ended at once still has every part once, laid or left over', () => {
     const job = pairs(6, 2);
-    for (const asked of [0, 1, 3, 9]) {
+    const whole = (rounds: number) => {
+      let times = 0;
+      nest(job, { seed: 1, rounds, isOver: () => ++times < 0 });
+      return times;
+    };
+    const [quick, all] = [whole(1), whole(100)];
+    for (const asked of [0, 1, 3, 9, quick + 1, Math.round((quick + all) / 2), all - 1]) {
       let times = 0;
       const result = nest(job, { seed: 1, rounds: 100, isOver: () => ++times > asked });
       expect(faultsOf(job, result)).toEqual([]);
+      // once all of it was laid down, nothing is left over when the time ends in the search for better
+      if (asked > quick) expect(result.unplaced).toEqual([]);
     }
     expect(unstacked(job, { sheets: [], unplaced: [], sheetsUsed: 0, density: 0 }).fixed).toEqual([]);
   });
