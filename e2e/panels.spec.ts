@@ -76,9 +76,8 @@ test('thickness moves the edges, and the base line the figures', async ({ page }
 test('a bottom thicker than the sides: what stands on it, what is cut of it, and undone', async ({ page }) => {
   await openPanels(page, 'tamsel');
   await unfold(page, 'Its own sheet and layers');
-  await page.getByRole('button', { name: 'Of another thickness' }).click();
-  const field = page.getByLabel('Its own thickness', { exact: true });
-  await expect(field).toHaveValue('9.0');
+  const field = page.getByLabel('Panel’s thickness', { exact: true });
+  await expect(field).toHaveValue('6.0');
   await field.fill('90');
   await field.press('Enter');
   await expect(page.getByText('Expected a length from 1.0 mm to 40.0 mm')).toBeVisible();
@@ -91,9 +90,9 @@ test('a bottom thicker than the sides: what stands on it, what is cut of it, and
   await expect(page.getByText(/^Sheet \d: 9 mm/).first()).toBeVisible();
   await page.getByRole('link', { name: /Panels/ }).click();
   await page.getByRole('button', { name: 'As thick as all others' }).click();
-  await expect(page.getByRole('button', { name: 'Of another thickness' })).toBeVisible();
+  await expect(page.getByLabel('Panel’s thickness', { exact: true })).toHaveValue('6.0');
   await page.keyboard.press('Control+z');
-  await expect(page.getByLabel('Its own thickness', { exact: true })).toHaveValue('9.0');
+  await expect(page.getByLabel('Panel’s thickness', { exact: true })).toHaveValue('9.0');
   await expectNoFaults(page);
 });
 

@@ -24,10 +24,16 @@ export const fieldSought =
     requestAnimationFrame(() => requestAnimationFrame(look));
   };
 
+/** A box to tick stands within its label. */
+const boxOf = (label: string): HTMLElement | null =>
+  [...document.querySelectorAll<HTMLElement>('aside .MuiFormControlLabel-root')]
+    .find(({ textContent }) => textContent.trim() === label)
+    ?.querySelector('input') ?? null;
+
 function fieldOf(label: string): HTMLElement | null {
   const labels = [...document.querySelectorAll<HTMLElement>('aside .MuiInputLabel-root')];
   const own = labels.find(({ textContent }) => textContent.trim() === label);
-  if (!own) return null;
+  if (!own) return boxOf(label);
   // a list to choose from is no field of a form: it is labelled by what it is told
   return own instanceof HTMLLabelElement && own.htmlFor !== ''
     ? document.getElementById(own.htmlFor)

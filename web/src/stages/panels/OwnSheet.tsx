@@ -10,12 +10,13 @@ import {
   type Panel,
   type PanelsPart,
 } from '@kalotrope/core/panels';
+import { Act } from '../../controls/Act';
+import { LengthField } from '../../controls/LengthField';
 import { NumberField, numberBetween } from '../../controls/NumberField';
-import { OptionalLength } from '../../controls/OptionalLength';
 import { PlainTable } from '../../controls/PlainTable';
 import { Section } from '../../controls/Section';
 import { edited } from '../../state/document-slice';
-import { selectNotation, selectProject } from '../../state/selectors';
+import { selectNotation } from '../../state/selectors';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store';
 
 const COUNTS = numberBetween(1, MOST_LAYERS, true);
@@ -33,7 +34,6 @@ export function OwnSheet({ panel, part }: Props) {
   const count = layersOf(panel.id, part.layered);
   const own = part.ownThickness.find(({ id }) => id === panel.id)?.thickness ?? null;
   const thick = thicknessOf(panel, part.thickness);
-  const another = useAppSelector((state) => otherThickness(selectProject(state)?.sheets.stock ?? [], thick));
   const set = (layers: number) => {
     // from the list as it is then: what is shown here may lag behind an edit
     const now = store.getState().document.project?.panels.layered ?? [];
@@ -49,16 +49,16 @@ export function OwnSheet({ panel, part }: Props) {
   return (
     <Section title="Its own sheet and layers" aside={layered ?? formatThickness(thick, notation)}>
       <div className="field-grid no-print">
-        <OptionalLength
-          mm={own}
-          path={['panels', 'ownThickness', panel.id, 'thickness']}
-          label="Its own thickness"
-          offer="Of another thickness"
-          remove="As thick as all others"
-          start={another}
-          onChange={setThickness}
+        <LengthField
+          label="Panel’s thickness"
+          mm={own ?? thick}
+          // what the skin takes this takes, too
+          path={own === null ? ['panels', 'thickness'] : ['panels', 'ownThickness', panel.id, 'thickness']}
+          // a part of a panel cut in two may be of the usual sheet where the whole is not
+          onCommit={(mm) => setThickness(mm === part.thickness && !panel.partOf ? null : mm)}
         />
       </div>
+      {own !== null && <Act label="As thick as all others" onAct={() => setThickness(null)} />}
       {own !== null && (
         <p className="quiet">
           The lines stay where they are. Edges, frames, timbers and what lies inside go by this sheet where they meet
@@ -97,12 +97,5 @@ export function OwnSheet({ panel, part }: Props) {
     </Section>
   );
 }
-
-/** What is in stock beside the panel's own: the next thicker first. */
-function otherThickness(stock: readonly { readonly thickness: number }[], thick: number): number {
-  const others = [...new Set(stock.map(({ thickness }) => thickness))].sort((a, b) => a - b);
-  return others.find((mm) => mm > thick) ?? others.filter((mm) => mm < thick).at(-1) ?? HALF_AS_MUCH_AGAIN * thick;
-}
-const HALF_AS_MUCH_AGAIN = 1.5;
 
 const COLUMNS = [{ name: 'layer' }, { name: 'lower edge', isFigure: true }, { name: 'upper edge', isFigure: true }];

@@ -27,7 +27,7 @@ export const panelsEntry: StageEntry = {
       'Holes every',
       'Holes from the edge',
     ].map((label) => ({ label, section: 'The sheet and its edges' })),
-    ...['Its own thickness', 'Layers'].map((label) => ({ label, section: 'Its own sheet and layers' })),
+    ...['Panel’s thickness', 'Layers'].map((label) => ({ label, section: 'Its own sheet and layers' })),
     ...['lower edge', 'upper edge', 'fore end', 'after end'].map((edge) => ({
       ...{ label: `Left on, ${edge}`, section: 'Cut proud' },
     })),
